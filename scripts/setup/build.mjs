@@ -1,0 +1,40 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { root } from './place.mjs';
+import { run } from './run.mjs';
+import { say, Trouble } from './say.mjs';
+
+const nextProgram = join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
+
+/** Builds the application into `folder` when its sources changed since the last build there. */
+export async function buildIfStale(folder = '.next') {
+  const stampFile = join(root, folder, 'oak-source');
+  const stamp = sourceHash();
+  if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
+  say('Building the application …');
+  const { code, output } = await run(process.execPath, [nextProgram, 'build'], {
+    cwd: root,
+    env: { ...process.env, OAK_BUILD_DIR: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+  });
+  if (code !== 0) throw new Trouble(`the build failed:\n${output.trim()}`);
+  writeFileSync(stampFile, stamp);
+}
+
+/** Arguments for Node that serve the build on loopback. */
+export const serveArguments = (port) => [nextProgram, 'start', '-H', '127.0.0.1', '-p', String(port)];
+
+function sourceHash() {
+  const hash = createHash('sha256');
+  const add = (path) => hash.update(path).update(readFileSync(join(root, path)));
+  for (const file of ['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json']) add(file);
+  const walk = (folder) => {
+    for (const entry of readdirSync(join(root, folder), { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+      const path = `${folder}/${entry.name}`;
+      if (entry.isDirectory()) walk(path);
+      else if (!/\.test\.tsx?$/.test(entry.name)) add(path);
+    }
+  };
+  walk('src');
+  return hash.digest('hex');
+}

@@ -1,0 +1,138 @@
+import { coatTimes, type Mud } from '../core/drying/coatTimes';
+import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
+import { problemText } from '../core/house/problem';
+import { readHouse } from '../core/house/readHouse';
+import type { House } from '../core/house/schema';
+import { JOINT_CLASSES } from '../core/joints/joint';
+import { addTallies, type Tally } from '../core/joints/tally';
+import { takeOff } from '../core/joints/takeOff';
+import { areaOf } from '../core/house/face';
+import { loadList } from '../core/materials/loadList';
+import { methodOf, roomCoats } from '../core/method/roomCoats';
+import { parseLength } from '../core/measure/parseLength';
+import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
+
+/** A refusal that is told as one line on standard error, with exit code 2. */
+export class Refusal extends Error {}
+
+/** Reads a house file's text or refuses it, naming the first wrong field. */
+export function houseFrom(text: string, file: string): House {
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch (error) {
+    throw new Refusal(`${file}: is not JSON: ${error instanceof Error ? error.message : String(error)}`);
+  }
+  const reading = readHouse(json);
+  if (reading.ok) return reading.house;
+  const [first] = reading.problems;
+  throw new Refusal(first ? problemText(first) : `${file}: cannot be read`);
+}
+
+/** `oak takeoff`: faces with their boards, the tally of each room and of the house; lengths in the file's unit. */
+export function takeOffReport(house: House) {
+  const { unit } = house;
+  const rooms = house.rooms.map((room) => ({ room, result: takeOff(room, house) }));
+  return {
+    unit,
+    rooms: rooms.map(({ room, result }) => ({
+      id: room.id,
+      name: room.name,
+      faces: result.faces.map(({ face, boards }) => ({
+        id: face.id,
+        area: areaFromMm2(areaOf(face), unit),
+        boards: boards.map(({ u0, u1, v0, v1, long, course }) => ({ course, long, from: [fromMm(u0, unit), fromMm(v0, unit)], to: [fromMm(u1, unit), fromMm(v1, unit)] })),
+      })),
+      tally: tallyReport(result.tally, unit),
+    })),
+    total: tallyReport(addTallies(rooms.map(({ result }) => result.tally)), unit),
+  };
+}
+
+function tallyReport(tally: Tally, unit: LengthUnit) {
+  const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, { length: fromMm(tally.classes[kind].length, unit), count: tally.classes[kind].count }]));
+  return {
+    ...classes,
+    threeWays: tally.threeWays,
+    crossings: tally.crossings,
+    fasteners: tally.fasteners,
+    screws: tally.screws,
+    factoryEdgeInAngle: { one: fromMm(tally.factoryEdgeInAngle.one, unit), both: fromMm(tally.factoryEdgeInAngle.both, unit) },
+    boardArea: areaFromMm2(tally.boardArea, unit),
+    boards: tally.boards.map(({ width, length, count }) => ({ width: fromMm(width, unit), length: fromMm(length, unit), count })),
+  };
+}
+
+/** `oak materials`: what to order; lengths in the file's unit, mud in US gallons. */
+export function materialsReport(house: House) {
+  const rooms = house.rooms.map((room) => {
+    const { tally } = takeOff(room, house);
+    return { tally, coats: roomCoats(tally, methodOf(house, room)) };
+  });
+  const load = loadList(rooms);
+  const length = ({ net, gross, packs }: { net: number; gross: number; packs: number }) => ({ net: fromMm(net, house.unit), withWaste: fromMm(gross, house.unit), packs });
+  const gallons = (litres: number) => Math.round(gallonsFromLitres(litres) * 100) / 100;
+  return {
+    unit: house.unit,
+    tape: length(load.tape),
+    mud: load.mud.map(({ product, net, gross, packs }) => ({ product, gallons: gallons(net), withWaste: gallons(gross), packs })),
+    mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, gallons(litres)])),
+    bead: length(load.bead),
+    screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
+  };
+}
+
+/** The options of `oak dry`, as written. */
+export interface DryOptions {
+  readonly temp?: string;
+  readonly rh?: string;
+  readonly air?: string;
+  readonly thick?: string;
+  readonly mud?: string;
+}
+
+/** `oak dry`: hours until a coat is set, may be coated and may be sanded. */
+export function dryReport(options: DryOptions) {
+  const temperature = temperatureFrom(options.temp);
+  const humidity = numberFrom('--rh', options.rh, 0, 100);
+  const speed = options.air === undefined ? 0 : numberFrom('--air', options.air, 0, 20);
+  const times = coatTimes(mudFrom(options.mud), { temperature, humidity, speed }, thicknessFrom(options.thick));
+  const hours = (value: number) => (Number.isFinite(value) ? Math.round(value * 100) / 100 : null);
+  return {
+    ...(times.setHours === undefined ? {} : { setHours: hours(times.setHours) }),
+    recoatHours: hours(times.recoatHours),
+    sandHours: hours(times.sandHours),
+    warnings: Number.isFinite(times.sandHours) ? times.warnings : [...times.warnings, 'the air is saturated: it will not dry at all'],
+  };
+}
+
+function temperatureFrom(text: string | undefined): number {
+  const match = /^(-?\d+(?:\.\d+)?)\s*°?\s*([FC])$/i.exec(text?.trim() ?? '');
+  if (!match) throw new Refusal(`--temp: ${text === undefined ? 'is missing' : `"${text}" is no temperature`}; write 70F or 21C`);
+  const value = Number(match[1]);
+  const celsius = match[2]?.toUpperCase() === 'F' ? celsiusFromFahrenheit(value) : value;
+  if (celsius < -40 || celsius > 60) throw new Refusal(`--temp: ${text} is no air that people work in`);
+  return celsius;
+}
+
+function numberFrom(name: string, text: string | undefined, least: number, most: number): number {
+  const value = text === undefined || text.trim() === '' ? Number.NaN : Number(text.trim().replace(/%$/, ''));
+  if (Number.isNaN(value)) throw new Refusal(`${name}: ${text === undefined ? 'is missing' : `"${text}" is no number`}`);
+  if (value < least || value > most) throw new Refusal(`${name}: must be between ${least} and ${most}`);
+  return value;
+}
+
+function thicknessFrom(text: string | undefined): number {
+  if (text === undefined) return USUAL_THICKNESS_MM;
+  const reading = parseLength(text, 'in');
+  if (!reading.ok) throw new Refusal(`--thick: ${reading.reason}`);
+  if (reading.mm <= 0 || reading.mm > 50) throw new Refusal('--thick: must be greater than 0 and at most 2 in');
+  return reading.mm;
+}
+
+function mudFrom(text: string | undefined): Mud {
+  if (text === undefined || text === 'drying') return { kind: 'drying' };
+  const minutes = Number(text);
+  if (!(minutes > 0 && minutes <= 360)) throw new Refusal('--mud: is "drying", or the minutes on a setting mud\'s label');
+  return { kind: 'setting', minutes };
+}

@@ -1,0 +1,24 @@
+import { checkRoom } from './checkRoom';
+import { type Problem, problemsFromZod } from './problem';
+import { type House, houseSchema } from './schema';
+
+export type HouseReading = { readonly ok: true; readonly house: House } | { readonly ok: false; readonly problems: readonly Problem[] };
+
+/**
+ * Reads a house file whole or refuses it whole, with every problem's place and reason.
+ *
+ * @param json the parsed file
+ * @example readHouse({ format: 'oak-tally-house', … rooms: [{ …, height: 0 }] })
+ *   // { ok: false, problems: [{ path: 'rooms[0].height', reason: 'must be greater than 0' }] }
+ */
+export function readHouse(json: unknown): HouseReading {
+  const parsed = houseSchema.safeParse(json, { reportInput: true });
+  if (!parsed.success) return { ok: false, problems: problemsFromZod(parsed.error) };
+  const house = parsed.data;
+  const problems = house.rooms.flatMap((room, index): readonly Problem[] => {
+    const twin = house.rooms.findIndex(({ id }) => id === room.id);
+    const found = twin < index ? [{ path: 'id', reason: `"${room.id}" is the id of rooms[${twin}] too` }] : checkRoom(room, house);
+    return found.map((problem) => ({ ...problem, path: `rooms[${index}].${problem.path}` }));
+  });
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, house };
+}

@@ -1,0 +1,51 @@
+import { cross, dot, lengthOf, minus, type Point, signedArea, unit, type Vector } from '../measure/vector';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+
+/** A wall on the plan, left to right as seen from inside the room; mm. */
+export interface Wall {
+  readonly index: number;
+  readonly from: Point;
+  readonly to: Point;
+  readonly length: number;
+  /** Unit vectors on the plan: along the wall, and into the room. */
+  readonly along: Vector;
+  readonly inward: Vector;
+}
+
+const STRAIGHT = Math.sin(Math.PI / 180);
+
+/**
+ * The walls of an outline drawn clockwise with y down the page. Points that do not turn by at least 1° are no corners:
+ * the walls on both sides of them are one wall. Wall 0 is the one that holds the first side of the outline.
+ *
+ * @param outline points in the house's unit
+ */
+export function wallsOf(outline: readonly Point[], houseUnit: LengthUnit): readonly Wall[] {
+  const points = cornersOf(outline.map(([x, y]): Point => [toMm(x, houseUnit), toMm(y, houseUnit)]));
+  return points.map((from, index) => {
+    const to = points[(index + 1) % points.length] ?? from;
+    const run: Vector = [to[0] - from[0], to[1] - from[1], 0];
+    const along = unit(run);
+    return { index, from, to, length: lengthOf(run), along, inward: [-along[1], along[0], 0] };
+  });
+}
+
+function cornersOf(points: readonly Point[]): readonly Point[] {
+  const distinct = points.filter((point, index) => distance(point, points[(index + 1) % points.length] ?? point) > TOLERANCE_MM);
+  const kept = distinct.flatMap((point, index) => {
+    const before = distinct[(index + distinct.length - 1) % distinct.length] ?? point;
+    const after = distinct[(index + 1) % distinct.length] ?? point;
+    const incoming = unit([point[0] - before[0], point[1] - before[1], 0]);
+    const outgoing = unit([after[0] - point[0], after[1] - point[1], 0]);
+    return Math.abs(cross(incoming, outgoing)[2]) < STRAIGHT && dot(incoming, outgoing) > 0 ? [] : [{ index, point }];
+  });
+  const corners = kept.map(({ point }) => point);
+  // When the first point is no corner, the wall through it starts at the last corner.
+  const last = corners.at(-1);
+  return kept[0]?.index === 0 || last === undefined ? corners : [last, ...corners.slice(0, -1)];
+}
+
+const distance = (a: Point, b: Point): number => lengthOf(minus([a[0], a[1], 0], [b[0], b[1], 0]));
+
+/** Whether an outline runs clockwise on the page, as a room must. */
+export const isClockwise = (outline: readonly Point[]): boolean => signedArea(outline) > 0;

@@ -1,0 +1,109 @@
+import type { Board, EdgeKind } from '../hang/board';
+import type { HungFace } from '../hang/hangRoom';
+import type { Hole } from '../house/face';
+import { inRoom } from '../house/face';
+import { type Span, subtractSpans } from '../measure/span';
+import { TOLERANCE_MM } from '../measure/unit';
+import type { Point } from '../measure/vector';
+import type { Joint, JointClass } from './joint';
+
+interface BoardSide extends Span {
+  readonly across: 'u' | 'v';
+  readonly at: number;
+  /** Whether the board lies before the line (its high side) or after it. */
+  readonly before: boolean;
+  readonly edge: EdgeKind;
+  readonly board: Board;
+}
+
+/**
+ * The joints within one face. Boards meet in T's, so corners are never matched: the sides that lie in one line are swept
+ * together, each stretch takes its class from the two edges that meet there, openings are cut out, and what is one
+ * class in one line becomes one joint (a butt: one per course).
+ */
+export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
+  const joints: Joint[] = [];
+  for (const sides of sidesByLine(boards).values()) {
+    const [first] = sides;
+    if (!first) continue;
+    const cuts = holesOnLine(face.holes, first.across, first.at);
+    for (const run of mergedRuns(sides).flatMap((whole) => subtractSpans(whole, cuts).map((part) => ({ ...whole, ...part })))) {
+      const point = (along: number): Point => (first.across === 'v' ? [along, first.at] : [first.at, along]);
+      const from = point(run.from);
+      const to = point(run.to);
+      joints.push({
+        id: `${face.id}.${run.class}.${joints.length}`,
+        class: run.class,
+        length: run.to - run.from,
+        run: 'seam',
+        lines: [{ face: face.id, from, to }],
+        ends: [inRoom(face, from), inRoom(face, to)],
+        factoryEdge: { one: 0, both: 0 },
+      });
+    }
+  }
+  return joints;
+}
+
+function sidesByLine(boards: readonly Board[]): ReadonlyMap<string, readonly BoardSide[]> {
+  const lines = new Map<string, BoardSide[]>();
+  for (const board of boards) {
+    for (const side of sidesOf(board)) {
+      const key = `${side.across} ${Math.round(side.at / TOLERANCE_MM / 2)}`;
+      lines.set(key, [...(lines.get(key) ?? []), side]);
+    }
+  }
+  return lines;
+}
+
+function sidesOf(board: Board): readonly BoardSide[] {
+  const { u0, u1, v0, v1, long } = board;
+  const end: EdgeKind = 'square';
+  const [low, high] = [board.lowEdge, board.highEdge];
+  return [
+    { across: 'v', at: v0, from: u0, to: u1, before: false, edge: long === 'u' ? low : end, board },
+    { across: 'v', at: v1, from: u0, to: u1, before: true, edge: long === 'u' ? high : end, board },
+    { across: 'u', at: u0, from: v0, to: v1, before: false, edge: long === 'v' ? low : end, board },
+    { across: 'u', at: u1, from: v0, to: v1, before: true, edge: long === 'v' ? high : end, board },
+  ];
+}
+
+interface Run extends Span {
+  readonly class: JointClass;
+  /** Butts of different courses stay apart even in one line. */
+  readonly course: number | undefined;
+}
+
+function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
+  const stops = [...new Set(sides.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
+  const runs: Run[] = [];
+  stops.slice(1).forEach((to, index) => {
+    const from = stops[index] ?? to;
+    const middle = (from + to) / 2;
+    if (to - from <= TOLERANCE_MM) return;
+    const covering = (before: boolean) => sides.find((side) => side.before === before && side.from < middle && side.to > middle);
+    const before = covering(true);
+    const after = covering(false);
+    if (!before || !after) return;
+    const kind = classOf(before.edge, after.edge);
+    const isEnd = (before.board.long === 'u') === (before.across === 'u');
+    const course = kind === 'butt' && isEnd ? before.board.course : undefined;
+    const last = runs.at(-1);
+    if (last && last.class === kind && last.course === course && from - last.to <= TOLERANCE_MM) runs[runs.length - 1] = { ...last, to };
+    else runs.push({ from, to, class: kind, course });
+  });
+  return runs;
+}
+
+function classOf(a: EdgeKind, b: EdgeKind): JointClass {
+  if (a === 'tapered' && b === 'tapered') return 'flat';
+  return a === 'tapered' || b === 'tapered' ? 'mixed' : 'butt';
+}
+
+/** The stretches of a line where board is missing on at least one side. */
+function holesOnLine(holes: readonly Hole[], across: 'u' | 'v', at: number): readonly Span[] {
+  return holes.flatMap(({ u0, u1, v0, v1 }) => {
+    const [low, high, from, to] = across === 'v' ? [v0, v1, u0, u1] : [u0, u1, v0, v1];
+    return at >= low - TOLERANCE_MM && at <= high + TOLERANCE_MM ? [{ from, to }] : [];
+  });
+}

@@ -1,0 +1,75 @@
+import { z } from 'zod';
+import { levelSchema } from '../house/schema';
+import { COAT_KEYS, COATED_CLASSES } from '../method/coat';
+import { PASSES } from '../plan/tasksOf';
+
+const instant = z.iso.datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' });
+const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be at most 500 characters');
+
+export const mudSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('drying') }),
+  z.strictObject({ kind: z.literal('setting'), minutes: z.number().gt(0, 'must be greater than 0').max(360, 'must be at most 360') }),
+]);
+
+/** How much of the room's joints of a class an entry covers. */
+export const shareSchema = z.discriminatedUnion('of', [
+  z.strictObject({ of: z.literal('all') }),
+  z.strictObject({ of: z.literal('half') }),
+  z.strictObject({ of: z.literal('some'), part: z.number().gt(0, 'must be greater than 0').lt(1, 'must be less than the whole') }),
+]);
+
+/** A coat was put on. It says by itself what was done, so that it stays true when the method changes. */
+const coatPayload = z.strictObject({
+  class: z.enum(COATED_CLASSES),
+  key: z.enum(COAT_KEYS),
+  side: z.enum(['left', 'right']).optional(),
+  share: shareSchema,
+  mud: mudSchema.default({ kind: 'drying' }),
+  /** mm */
+  thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
+  tool: z.string().trim().max(80).optional(),
+  mixedAt: instant.optional(),
+});
+
+const nothing = z.strictObject({});
+const base = { id: z.uuid('must be a UUID'), at: instant };
+const inRoom = { ...base, room: z.string().min(1, 'needs a room').max(60) };
+
+/** What a client sends; who did it comes from the session, and the order from the database. */
+export const newEntrySchema = z.discriminatedUnion('kind', [
+  z.strictObject({ ...inRoom, kind: z.literal('coat'), payload: coatPayload }),
+  z.strictObject({ ...inRoom, kind: z.literal('sanded'), payload: nothing }),
+  z.strictObject({ ...inRoom, kind: z.literal('checked'), payload: z.strictObject({ level: levelSchema }) }),
+  z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('assigned'),
+    payload: z.strictObject({ pass: z.enum(PASSES), person: z.uuid('must be a person').nullable(), day: z.iso.date('must be a day') }),
+  }),
+  z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
+  z.strictObject({ ...inRoom, kind: z.literal('released'), payload: nothing }),
+  z.strictObject({ ...inRoom, kind: z.literal('item'), payload: z.strictObject({ text: someText }) }),
+  z.strictObject({ ...inRoom, kind: z.literal('itemClosed'), payload: z.strictObject({ item: z.uuid('must be an item') }) }),
+  z.strictObject({ ...base, room: z.null().default(null), kind: z.literal('void'), payload: z.strictObject({ target: z.uuid('must be an entry') }) }),
+]);
+
+export type NewEntry = z.infer<typeof newEntrySchema>;
+export type EntryKind = NewEntry['kind'];
+/** An entry as recorded. */
+export type Entry = NewEntry & { readonly seq: number; readonly by: string; readonly recordedAt: string };
+export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
+
+/** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
+export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'item', 'void'];
+
+/** The part of a class that an entry covers, 0–1. */
+export function shareOf(share: z.infer<typeof shareSchema>): number {
+  switch (share.of) {
+    case 'all':
+      return 1;
+    case 'half':
+      return 0.5;
+    case 'some':
+      return share.part;
+  }
+}

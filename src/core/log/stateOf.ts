@@ -1,0 +1,96 @@
+import { type CoatId, coatId } from '../method/coat';
+import type { Pass } from '../plan/tasksOf';
+import { type CoatEntry, type Entry, shareOf } from './entry';
+
+/** Who did something and when. */
+export interface Mark {
+  readonly at: string;
+  readonly by: string;
+}
+
+/** How far one coat is: what was put on, oldest first, and the share of the class that it covers, 0–1. */
+export interface CoatProgress {
+  readonly share: number;
+  readonly applications: readonly CoatEntry[];
+}
+
+export interface OpenItem extends Mark {
+  readonly id: string;
+  readonly text: string;
+  readonly closed: Mark | undefined;
+}
+
+/** All that has happened to one room. */
+export interface RoomState {
+  readonly coats: ReadonlyMap<CoatId, CoatProgress>;
+  readonly assignments: ReadonlyMap<Pass, { readonly person: string; readonly day: string }>;
+  readonly items: readonly OpenItem[];
+  readonly sanded: Mark | undefined;
+  readonly checked: (Mark & { readonly level: number }) | undefined;
+  readonly handedOver: Mark | undefined;
+  readonly held: (Mark & { readonly why: string }) | undefined;
+}
+
+export const NOTHING_YET: RoomState = {
+  coats: new Map(), assignments: new Map(), items: [], sanded: undefined, checked: undefined, handedOver: undefined, held: undefined,
+};
+
+/**
+ * Folds the log of a house into the state of its rooms. Entries count in the order in which things happened (`at`), then
+ * in which they were recorded; voided ones do not count, whether the void came before or after its target.
+ */
+export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomState> {
+  const rooms = new Map<string, RoomState>();
+  for (const entry of standing(entries)) {
+    if (entry.room === null) continue;
+    rooms.set(entry.room, applied(rooms.get(entry.room) ?? NOTHING_YET, entry));
+  }
+  return rooms;
+}
+
+/** The entries that were not voided, in the order in which things happened. */
+export function standing(entries: readonly Entry[]): readonly Entry[] {
+  const voided = new Set(entries.flatMap((entry) => (entry.kind === 'void' ? [entry.payload.target] : [])));
+  return entries
+    .filter((entry) => !voided.has(entry.id) && entry.kind !== 'void')
+    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
+}
+
+function applied(state: RoomState, entry: Entry): RoomState {
+  const mark: Mark = { at: entry.at, by: entry.by };
+  switch (entry.kind) {
+    case 'coat':
+      // New mud on a room that was sanded opens it again.
+      return { ...state, coats: withCoat(state.coats, entry), sanded: undefined, checked: undefined, handedOver: undefined };
+    case 'sanded':
+      return { ...state, sanded: mark };
+    case 'checked':
+      return { ...state, checked: { ...mark, level: entry.payload.level } };
+    case 'handedOver':
+      return { ...state, handedOver: mark };
+    case 'assigned': {
+      const assignments = new Map(state.assignments);
+      const { pass, person, day } = entry.payload;
+      if (person === null) assignments.delete(pass);
+      else assignments.set(pass, { person, day });
+      return { ...state, assignments };
+    }
+    case 'held':
+      return { ...state, held: { ...mark, why: entry.payload.why } };
+    case 'released':
+      return { ...state, held: undefined };
+    case 'item':
+      return { ...state, items: [...state.items, { ...mark, id: entry.id, text: entry.payload.text, closed: undefined }] };
+    case 'itemClosed':
+      return { ...state, items: state.items.map((item) => (item.id === entry.payload.item ? { ...item, closed: mark } : item)) };
+    case 'void':
+      return state;
+  }
+}
+
+function withCoat(coats: RoomState['coats'], entry: CoatEntry): RoomState['coats'] {
+  const id = coatId({ class: entry.payload.class, key: entry.payload.key, side: entry.payload.side });
+  const before = coats.get(id) ?? { share: 0, applications: [] };
+  const share = Math.min(1, before.share + shareOf(entry.payload.share));
+  return new Map(coats).set(id, { share: share > 0.999 ? 1 : share, applications: [...before.applications, entry] });
+}

@@ -1,0 +1,35 @@
+import { TOLERANCE_MM } from './unit';
+
+/** A closed stretch of a line, in mm; `from` < `to`. */
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** The length of all spans together, in mm. */
+export const totalLength = (spans: readonly Span[]): number => spans.reduce((sum, span) => sum + span.to - span.from, 0);
+
+/** What two spans share, or undefined when it is no longer than the tolerance. */
+export function overlapOf(a: Span, b: Span, tolerance = TOLERANCE_MM): Span | undefined {
+  const from = Math.max(a.from, b.from);
+  const to = Math.min(a.to, b.to);
+  return to - from > tolerance ? { from, to } : undefined;
+}
+
+/**
+ * A span less the cuts, in order along the line; slivers within the tolerance are dropped.
+ *
+ * @example subtractSpans({ from: 0, to: 10 }, [{ from: 3, to: 4 }])  // [{ from: 0, to: 3 }, { from: 4, to: 10 }]
+ */
+export function subtractSpans(span: Span, cuts: readonly Span[], tolerance = TOLERANCE_MM): readonly Span[] {
+  const left: Span[] = [];
+  let from = span.from;
+  for (const cut of [...cuts].sort((a, b) => a.from - b.from)) {
+    if (cut.to <= from) continue;
+    if (cut.from >= span.to) break;
+    if (cut.from - from > tolerance) left.push({ from, to: cut.from });
+    from = Math.max(from, cut.to);
+  }
+  if (span.to - from > tolerance) left.push({ from, to: span.to });
+  return left;
+}

@@ -1,0 +1,20 @@
+/** A point on a face or on the plan, in mm. */
+export type Point = readonly [number, number];
+/** A point or direction in the room: x right and y down the plan, z up; mm. */
+export type Vector = readonly [number, number, number];
+
+export const add = (a: Vector, b: Vector): Vector => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const minus = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+export const times = (a: Vector, factor: number): Vector => [a[0] * factor, a[1] * factor, a[2] * factor];
+export const dot = (a: Vector, b: Vector): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const cross = (a: Vector, b: Vector): Vector => [a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]];
+export const lengthOf = (a: Vector): number => Math.hypot(a[0], a[1], a[2]);
+export const unit = (a: Vector): Vector => times(a, 1 / lengthOf(a));
+
+/** The area of a polygon from its corners; positive when it runs clockwise on a page whose y points down. */
+export function signedArea(points: readonly Point[]): number {
+  return points.reduce((sum, [x, y], index) => {
+    const [nextX, nextY] = points[(index + 1) % points.length] ?? [x, y];
+    return sum + (x * nextY - nextX * y) / 2;
+  }, 0);
+}

@@ -1,0 +1,73 @@
+import type { AirFrom } from '../drying/dryAt';
+import type { HouseHead, Room } from '../house/schema';
+import { addTallies, type Tally } from '../joints/tally';
+import type { Entry } from '../log/entry';
+import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
+import { type LoadList, loadList } from '../materials/loadList';
+import { type Coat, coatId } from '../method/coat';
+import { methodOf, roomCoats } from '../method/roomCoats';
+import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
+import { type RoomStanding, whatNow } from './whatNow';
+
+/** One room with all that is known of it. */
+export interface RoomSite {
+  readonly room: Room;
+  readonly level: number;
+  readonly tally: Tally;
+  readonly coats: readonly Coat[];
+  readonly tasks: readonly Task[];
+  readonly state: RoomState;
+  readonly standing: RoomStanding;
+  /** The part of the coating that is done, by hours, 0–1. */
+  readonly progress: number;
+}
+
+/** A house as it stands at an instant. */
+export interface Site {
+  readonly house: HouseHead;
+  readonly rooms: readonly RoomSite[];
+  readonly tally: Tally;
+  readonly load: LoadList;
+  readonly progress: number;
+}
+
+/**
+ * A house with its log and its air, worked out whole.
+ *
+ * @param tallyOf the take-off, which a caller may remember between calls
+ * @param airOf the air of a room in order of time, at least one
+ * @param now ms since 1970
+ */
+export function siteOf(
+  house: HouseHead,
+  rooms: readonly Room[],
+  entries: readonly Entry[],
+  airOf: (room: string) => readonly AirFrom[],
+  now: number,
+  tallyOf: (room: Room) => Tally,
+): Site {
+  const states = stateOf(entries);
+  const sites = rooms.map((room): RoomSite => {
+    const tally = tallyOf(room);
+    const method = methodOf(house, room);
+    const coats = roomCoats(tally, method);
+    const state = states.get(room.id) ?? NOTHING_YET;
+    const standing = whatNow(coats, state, airOf(room.id), now);
+    return { room, level: method.level, tally, coats, tasks: tasksOf(tally, coats), state, standing, progress: progressOf(coats, tally, state).part };
+  });
+  const done = sites.map(({ coats, tally, state }) => progressOf(coats, tally, state));
+  const all = done.reduce((sum, { hours }) => sum + hours, 0);
+  return {
+    house,
+    rooms: sites,
+    tally: addTallies(sites.map(({ tally }) => tally)),
+    load: loadList(sites),
+    progress: all === 0 ? 0 : done.reduce((sum, { part, hours }) => sum + part * hours, 0) / all,
+  };
+}
+
+function progressOf(coats: readonly Coat[], tally: Tally, state: RoomState): { readonly part: number; readonly hours: number } {
+  const weighed = coats.map((coat) => ({ hours: coatHours(coat, tally), share: state.coats.get(coatId(coat))?.share ?? 0 }));
+  const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);
+  return { hours, part: hours === 0 ? 0 : weighed.reduce((sum, coat) => sum + coat.hours * coat.share, 0) / hours };
+}

@@ -1,0 +1,99 @@
+import { COLDEST_FOR_FINISHING_C } from '../drying/air';
+import type { AirFrom } from '../drying/dryAt';
+import type { CoatProgress, RoomState } from '../log/stateOf';
+import { type Coat, type CoatedClass, coatId } from '../method/coat';
+import { coatClock } from './coatClock';
+
+/** How one planned coat stands. */
+export type CoatPhase = 'planned' | 'part' | 'wet' | 'dry' | 'sanded';
+export interface CoatStanding {
+  readonly coat: Coat;
+  readonly phase: CoatPhase;
+  /** The part of the class that is covered, 0–1. */
+  readonly share: number;
+  /** When it may be coated again (the last coat: sanded); ms since 1970. */
+  readonly readyAt: number | undefined;
+}
+
+/** What can be done with one class of a room now. */
+export type ClassNow =
+  | { readonly kind: 'go'; readonly coat: Coat; readonly share: number }
+  | { readonly kind: 'wet'; readonly coat: Coat; readonly until: number }
+  | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: string }
+  | { readonly kind: 'dry' }
+  | { readonly kind: 'sanded' };
+
+export interface ClassStanding {
+  readonly class: CoatedClass;
+  readonly coats: readonly CoatStanding[];
+  readonly now: ClassNow;
+}
+
+/** What can be done with a room now: coat some class, wait, sand, check, hand over, or nothing more. */
+export type RoomNow =
+  | { readonly kind: 'go' | 'sand' | 'check' | 'handOver' | 'done' | 'nothing' }
+  | { readonly kind: 'wet'; readonly until: number }
+  | { readonly kind: 'stuck'; readonly why: string };
+
+export interface RoomStanding {
+  readonly classes: readonly ClassStanding[];
+  readonly now: RoomNow;
+}
+
+/**
+ * What can be done in a room, what is waiting and for what. A coat may go on when the one below covers the whole class
+ * and is dry; a skim when everything else is. A held or cold room is stuck, its clocks run on.
+ *
+ * @param coats all coats of the room in order, see `roomCoats`
+ * @param history the room's air in order of time, at least one; the last one holds on
+ * @param now ms since 1970
+ */
+export function whatNow(coats: readonly Coat[], state: RoomState, history: readonly AirFrom[], now: number): RoomStanding {
+  const blocked = whyBlocked(state, history);
+  const kinds = [...new Set(coats.map((coat) => coat.class))];
+  const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, state, history, now, blocked));
+  const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
+  const surface = kinds.includes('surface') ? [classStanding('surface', coats, state, history, now, jointsDry ? blocked : 'the joints come first')] : [];
+  const classes = [...joints, ...surface];
+  return { classes, now: roomNow(classes, state, blocked) };
+}
+
+function whyBlocked(state: RoomState, history: readonly AirFrom[]): string | undefined {
+  if (state.held) return state.held.why;
+  const air = history.at(-1)?.air;
+  return air && air.temperature < COLDEST_FOR_FINISHING_C ? 'too cold: finishing needs 10 °C (50 °F)' : undefined;
+}
+
+function classStanding(kind: CoatedClass, coats: readonly Coat[], state: RoomState, history: readonly AirFrom[], now: number, blocked: string | undefined): ClassStanding {
+  const own = coats.filter((coat) => coat.class === kind);
+  const standings = own.map((coat, index) => coatStanding(coat, state.coats.get(coatId(coat)), index === own.length - 1, state, history, now));
+  return { class: kind, coats: standings, now: classNow(standings, blocked) };
+}
+
+function coatStanding(coat: Coat, progress: CoatProgress | undefined, last: boolean, state: RoomState, history: readonly AirFrom[], now: number): CoatStanding {
+  if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined };
+  const readyAt = Math.max(...progress.applications.map((entry) => coatClock(entry, history)[last ? 'sandAt' : 'recoatAt']));
+  if (progress.share < 1) return { coat, phase: 'part', share: progress.share, readyAt };
+  const phase = readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
+  return { coat, phase, share: 1, readyAt };
+}
+
+function classNow(standings: readonly CoatStanding[], blocked: string | undefined): ClassNow {
+  const wet = standings.findLast(({ phase }) => phase === 'wet');
+  const next = standings.find(({ phase }) => phase === 'planned' || phase === 'part');
+  // Mud on a later coat counts even when an earlier one was never logged.
+  if (wet?.readyAt !== undefined) return { kind: 'wet', coat: wet.coat, until: wet.readyAt };
+  if (!next) return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
+  return blocked === undefined ? { kind: 'go', coat: next.coat, share: next.share } : { kind: 'stuck', coat: next.coat, why: blocked };
+}
+
+function roomNow(classes: readonly ClassStanding[], state: RoomState, blocked: string | undefined): RoomNow {
+  if (classes.length === 0) return { kind: 'nothing' };
+  if (state.handedOver) return { kind: 'done' };
+  if (state.checked) return { kind: 'handOver' };
+  if (state.sanded) return { kind: 'check' };
+  if (classes.some(({ now }) => now.kind === 'go')) return { kind: 'go' };
+  if (blocked !== undefined) return { kind: 'stuck', why: blocked };
+  const wet = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
+  return wet.length > 0 ? { kind: 'wet', until: Math.min(...wet) } : { kind: 'sand' };
+}
