@@ -55,8 +55,13 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
 
 export type NewEntry = z.infer<typeof newEntrySchema>;
 export type EntryKind = NewEntry['kind'];
-/** An entry as recorded. */
-export type Entry = NewEntry & { readonly seq: number; readonly by: string; readonly recordedAt: string };
+/** An entry as recorded; `role` is what its author was at the time. */
+export type Entry = NewEntry & {
+  readonly seq: number;
+  readonly by: string;
+  readonly role: 'lead' | 'finisher' | 'viewer';
+  readonly recordedAt: string;
+};
 export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */

@@ -50,9 +50,14 @@ export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomStat
 
 /** The entries that were not voided, in the order in which things happened. */
 export function standing(entries: readonly Entry[]): readonly Entry[] {
-  const voided = new Set(entries.flatMap((entry) => (entry.kind === 'void' ? [entry.payload.target] : [])));
+  const voids = new Map<string, readonly Entry[]>();
+  for (const entry of entries) {
+    if (entry.kind === 'void') voids.set(entry.payload.target, [...(voids.get(entry.payload.target) ?? []), entry]);
+  }
+  // A void may be recorded before its target, so whether it was its author's to say is only known here.
+  const isVoided = (entry: Entry) => voids.get(entry.id)?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
   return entries
-    .filter((entry) => !voided.has(entry.id) && entry.kind !== 'void')
+    .filter((entry) => entry.kind !== 'void' && !isVoided(entry))
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
 }
 

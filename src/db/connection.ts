@@ -1,0 +1,18 @@
+import { Sequelize } from 'sequelize';
+
+const POOL = { max: 10, idle: 30_000 };
+
+// One pool per process, also when the development server loads this module again.
+const holder: { oakSequelize?: Sequelize } = globalThis as typeof globalThis & { oakSequelize?: Sequelize };
+
+/** The connection to the database at `DATABASE_URL`. */
+export function connection(): Sequelize {
+  holder.oakSequelize ??= new Sequelize(urlFromEnvironment(), { dialect: 'postgres', logging: false, pool: POOL });
+  return holder.oakSequelize;
+}
+
+function urlFromEnvironment(): string {
+  const url = process.env.DATABASE_URL;
+  if (!url) throw new Error('DATABASE_URL is not set; start the application with npm start');
+  return url;
+}

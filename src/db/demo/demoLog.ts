@@ -1,0 +1,108 @@
+import { randomUUID } from 'node:crypto';
+import { TZDate } from '@date-fns/tz';
+import { addDays, format, subDays, subHours } from 'date-fns';
+import { type House, LEVELS } from '../../core/house/schema';
+import type { NewEntry } from '../../core/log/entry';
+import { takeOff } from '../../core/joints/takeOff';
+import type { Coat, CoatKey } from '../../core/method/coat';
+import { methodOf, roomCoats } from '../../core/method/roomCoats';
+import type { Pass } from '../../core/plan/tasksOf';
+
+/** The demo's crew; the first is the lead. */
+export const DEMO_PEOPLE = [
+  { name: 'Marit', role: 'lead' },
+  { name: 'Tobin', role: 'finisher' },
+  { name: 'Ines', role: 'finisher' },
+  { name: 'Osei', role: 'finisher' },
+  { name: 'Petra', role: 'finisher' },
+  { name: 'Builder', role: 'viewer' },
+] as const;
+export type DemoName = (typeof DEMO_PEOPLE)[number]['name'];
+
+/** An entry with the name of who wrote it. */
+export interface DemoEntry {
+  readonly by: DemoName;
+  readonly entry: NewEntry;
+}
+
+/** Days ago at a time of day. */
+type Moment = readonly [days: number, hour: number];
+
+/** Every round that was run: room, round, who, when. Rounds that are missing are still to do. */
+const RUN: readonly (readonly [room: string, round: CoatKey, by: DemoName, moment: Moment])[] = [
+  ['pantry', 'tape', 'Tobin', [6, 8]],
+  ['pantry', 'fill', 'Tobin', [5, 8]],
+  ['pantry', 'finish', 'Ines', [4, 9]],
+  ['coat-closet', 'tape', 'Tobin', [6, 10]],
+  ['coat-closet', 'fill', 'Tobin', [5, 10]],
+  ['coat-closet', 'finish', 'Ines', [4, 10]],
+  ['bath', 'tape', 'Petra', [6, 9]],
+  ['bath', 'fill', 'Petra', [4, 14]],
+  ['bath', 'finish', 'Petra', [3, 9]],
+  ['hall', 'tape', 'Osei', [5, 9]],
+  ['hall', 'fill', 'Osei', [3, 9]],
+  ['hall', 'finish', 'Osei', [1, 15]],
+  ['galley', 'tape', 'Ines', [3, 13]],
+  ['galley', 'fill', 'Ines', [1, 14]],
+  ['bunk-room', 'tape', 'Petra', [3, 13]],
+  ['day-room', 'tape', 'Tobin', [3, 9]],
+  ['net-loft', 'tape', 'Petra', [1, 13]],
+];
+
+const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays: number])[] = [
+  ['bath', 'sand', 'Petra', 0],
+  ['bunk-room', 'fill', 'Petra', 0],
+  ['day-room', 'fill', 'Tobin', 0],
+  ['boot-room', 'tape', 'Ines', 0],
+  ['galley', 'finish', 'Ines', 1],
+  ['net-loft', 'fill', 'Petra', 1],
+  ['hall', 'sand', 'Osei', 1],
+  ['lantern-room', 'tape', 'Osei', 0],
+  ['landing', 'tape', 'Osei', 1],
+  ['lantern-room', 'fill', 'Osei', 2],
+];
+
+/** A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held. */
+export function demoLog(house: House, ids: Readonly<Record<DemoName, string>>, now: Date, timeZone: string): readonly DemoEntry[] {
+  const today = new TZDate(now, timeZone);
+  const instant = ([days, hour]: Moment) => {
+    const day = subDays(today, days);
+    return new Date(new TZDate(day.getFullYear(), day.getMonth(), day.getDate(), hour, timeZone).getTime()).toISOString();
+  };
+  const dayFrom = (days: number) => format(addDays(today, days), 'yyyy-MM-dd');
+  const coatsIn = (room: string, round: CoatKey) => coatsOf(house, room).filter((coat) => coat.round === round);
+  const log: DemoEntry[] = [];
+  const write = (by: DemoName, entry: NewEntry) => log.push({ by, entry });
+  const coat = (by: DemoName, room: string, { class: kind, key, side, tool }: Coat, at: string, share: { of: 'all' } | { of: 'half' } = { of: 'all' }) =>
+    write(by, { id: randomUUID(), room, at, kind: 'coat', payload: { class: kind, key, ...(side ? { side } : {}), share, mud: { kind: 'drying' }, tool } });
+
+  for (const [room, round, by, moment] of RUN) {
+    write('Marit', { id: randomUUID(), room, at: instant([moment[0] + 1, 16]), kind: 'assigned', payload: { pass: round, person: ids[by], day: dayFrom(-moment[0]) } });
+    for (const part of coatsIn(room, round)) coat(by, room, part, instant(moment));
+  }
+  for (const [room, pass, to, inDays] of HANDED) {
+    write('Marit', { id: randomUUID(), room, at: instant([1, 16]), kind: 'assigned', payload: { pass, person: ids[to], day: dayFrom(inDays) } });
+  }
+
+  // Yesterday Tobin got through the butts and half of the flats of the day room.
+  for (const part of coatsIn('day-room', 'fill')) {
+    if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
+    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { of: 'half' });
+  }
+  // This morning Osei taped the lantern room, up to the beads.
+  for (const part of coatsIn('lantern-room', 'tape')) {
+    if (part.class !== 'bead' && part.class !== 'fasteners') coat('Osei', 'lantern-room', part, subHours(now, 2).toISOString());
+  }
+  write('Marit', { id: randomUUID(), room: 'landing', at: instant([1, 15]), kind: 'held', payload: { why: 'Electrician is in here until the lights are in' } });
+  write('Ines', { id: randomUUID(), room: 'pantry', at: instant([2, 11]), kind: 'sanded', payload: {} });
+  write('Ines', { id: randomUUID(), room: 'coat-closet', at: instant([2, 12]), kind: 'sanded', payload: {} });
+  write('Marit', { id: randomUUID(), room: 'coat-closet', at: instant([1, 7]), kind: 'checked', payload: { level: LEVELS[4] } });
+  write('Marit', { id: randomUUID(), room: 'pantry', at: instant([1, 7]), kind: 'item', payload: { text: 'Pinholes over the door, spot once more' } });
+  return log;
+}
+
+function coatsOf(house: House, id: string): readonly Coat[] {
+  const room = house.rooms.find((candidate) => candidate.id === id);
+  if (!room) throw new Error(`the demo has no room ${id}`);
+  return roomCoats(takeOff(room, house).tally, methodOf(house, room));
+}

@@ -1,0 +1,80 @@
+import { isDeepStrictEqual } from 'node:util';
+import { UniqueConstraintError } from 'sequelize';
+import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
+import { lockHouse } from './houses';
+import { EntryRow, models, type Role } from './models';
+import type { Person } from './people';
+
+/** What became of entries sent: all recorded (some perhaps before), or none of them. */
+export type AppendResult =
+  | { readonly kind: 'recorded'; readonly seqs: Readonly<Record<string, number>> }
+  | { readonly kind: 'conflict'; readonly id: string }
+  | { readonly kind: 'noHouse' }
+  | { readonly kind: 'noRoom'; readonly room: string }
+  | { readonly kind: 'notYours'; readonly id: string };
+
+/** The log of a house in the order of recording. */
+export async function listEntries(houseId: string): Promise<readonly Entry[]> {
+  const rows = await models().EntryRow.findAll({ where: { houseId }, order: ['seq'] });
+  return rows.map(entryOf);
+}
+
+/**
+ * Appends entries, all or none. `seq` is given under the house's row lock, so that a reader who has seen n has seen
+ * everything before it. An entry sent again unchanged is recorded once; changed, it is a conflict.
+ */
+export async function appendEntries(houseId: string, by: Pick<Person, 'id' | 'role'>, entries: readonly NewEntry[]): Promise<AppendResult> {
+  const { sequelize, RoomRow } = models();
+  const append = sequelize.transaction(async (transaction): Promise<AppendResult> => {
+    const house = await lockHouse(houseId, transaction);
+    if (!house) return { kind: 'noHouse' };
+    const ids = [...entries.map(({ id }) => id), ...entries.flatMap((entry) => (entry.kind === 'void' ? [entry.payload.target] : []))];
+    const known = new Map((await EntryRow.findAll({ where: { id: ids }, transaction })).map((row) => [row.id, row]));
+    const rooms = new Set((await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id));
+
+    const seqs: Record<string, number> = {};
+    const fresh = new Map<string, NewEntry>();
+    for (const entry of entries) {
+      const row = known.get(entry.id);
+      const twin = fresh.get(entry.id);
+      if (row ? !isSame(row, entry, houseId, by.id) : twin !== undefined && !isDeepStrictEqual(twin, entry)) return { kind: 'conflict', id: entry.id };
+      if (row) seqs[entry.id] = row.seq;
+      if (row || twin) continue;
+      if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
+      if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by)) return { kind: 'notYours', id: entry.payload.target };
+      fresh.set(entry.id, entry);
+    }
+
+    const rows = [...fresh.values()].map((entry, index) => rowOf(entry, houseId, house.nextSeq + index, by));
+    await EntryRow.bulkCreate(rows, { transaction });
+    await house.update({ nextSeq: house.nextSeq + rows.length }, { transaction });
+    for (const { id, seq } of rows) seqs[id] = seq;
+    return { kind: 'recorded', seqs };
+  });
+  try {
+    return await append;
+  } catch (error) {
+    // The same id reached another house at the same moment; the lock only orders entries of one house.
+    if (error instanceof UniqueConstraintError) return { kind: 'conflict', id: entries[0]?.id ?? '' };
+    throw error;
+  }
+}
+
+/** Everyone takes back what is their own; a lead takes back anything. */
+const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>): boolean => by.role === 'lead' || target === undefined || target.by === by.id;
+
+function rowOf(entry: NewEntry, houseId: string, seq: number, by: { readonly id: string; readonly role: Role }) {
+  return { id: entry.id, houseId, seq, roomId: entry.room, kind: entry.kind, at: new Date(entry.at), by: by.id, role: by.role, payload: entry.payload };
+}
+
+function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): boolean {
+  const stored = { houseId: row.houseId, room: row.roomId, kind: row.kind, at: row.at.getTime(), by: row.by, payload: row.payload };
+  return isDeepStrictEqual(stored, { houseId, room: entry.room, kind: entry.kind, at: Date.parse(entry.at), by, payload: withoutUndefined(entry.payload) });
+}
+
+const withoutUndefined = (value: object): unknown => JSON.parse(JSON.stringify(value));
+
+function entryOf(row: EntryRow): Entry {
+  const sent = newEntrySchema.parse({ id: row.id, room: row.roomId, kind: row.kind, at: row.at.toISOString(), payload: row.payload });
+  return { ...sent, seq: row.seq, by: row.by, role: row.role, recordedAt: row.recordedAt.toISOString() };
+}

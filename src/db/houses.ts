@@ -1,0 +1,92 @@
+import type { Transaction } from 'sequelize';
+import type { House, HouseHead, Room } from '../core/house/schema';
+import { type HouseRow, models } from './models';
+
+/** A house with its rooms and their versions. */
+export interface StoredHouse {
+  readonly id: string;
+  readonly head: HouseHead;
+  readonly timeZone: string;
+  readonly version: number;
+  readonly rooms: readonly StoredRoom[];
+}
+export interface StoredRoom {
+  readonly room: Room;
+  readonly version: number;
+}
+
+/** What became of a save: saved, or refused because somebody saved in between. */
+export type RoomSave = { readonly kind: 'saved'; readonly version: number } | { readonly kind: 'stale'; readonly theirs: StoredRoom } | { readonly kind: 'gone' };
+
+/** The names of all houses, for the switcher. */
+export async function listHouses(): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const rows = await models().HouseRow.findAll({ attributes: ['id', 'head'] });
+  return rows.map(({ id, head }) => ({ id, name: head.name })).sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** A house with its rooms in order, or undefined. */
+export async function findHouse(id: string): Promise<StoredHouse | undefined> {
+  const { HouseRow, RoomRow } = models();
+  const row = await HouseRow.findByPk(id);
+  if (!row) return undefined;
+  const rooms = await RoomRow.findAll({ where: { houseId: id }, order: ['position', 'id'] });
+  return { id, head: row.head, timeZone: row.timeZone, version: row.version, rooms: rooms.map(({ room, version }) => ({ room, version })) };
+}
+
+/** Adds a house from a checked house file; returns its id. */
+export async function addHouse({ format: _format, version: _version, rooms, ...head }: House, timeZone: string): Promise<string> {
+  const { sequelize, HouseRow, RoomRow } = models();
+  return sequelize.transaction(async (transaction) => {
+    const { id } = await HouseRow.create({ head, timeZone }, { transaction });
+    await RoomRow.bulkCreate(rooms.map((room, position) => ({ houseId: id, id: room.id, position, room })), { transaction });
+    return id;
+  });
+}
+
+/** Saves what rooms take their defaults from; false when the version is no longer current. */
+export async function saveHouseHead(id: string, version: number, change: (head: HouseHead) => HouseHead): Promise<boolean> {
+  return models().sequelize.transaction(async (transaction) => {
+    const row = await lockHouse(id, transaction);
+    if (!row || row.version !== version) return false;
+    await row.update({ head: change(row.head), version: version + 1 }, { transaction });
+    return true;
+  });
+}
+
+/** Adds a room at the end; the id is made from the room's name and is unique in the house. */
+export async function addRoom(houseId: string, room: Omit<Room, 'id'>): Promise<Room | undefined> {
+  const { sequelize, RoomRow } = models();
+  return sequelize.transaction(async (transaction) => {
+    if (!(await lockHouse(houseId, transaction))) return undefined;
+    const others = await RoomRow.findAll({ where: { houseId }, attributes: ['id', 'position'], transaction });
+    const id = freeId(room.name, new Set(others.map((other) => other.id)));
+    const position = Math.max(-1, ...others.map((other) => other.position)) + 1;
+    const added: Room = { ...room, id };
+    await RoomRow.create({ houseId, id, position, room: added }, { transaction });
+    return added;
+  });
+}
+
+/** Saves a room over the version that its editor saw; a newer one is never overwritten. */
+export async function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
+  const { sequelize, RoomRow } = models();
+  return sequelize.transaction(async (transaction): Promise<RoomSave> => {
+    const row = await RoomRow.findOne({ where: { houseId, id: room.id }, transaction, lock: transaction.LOCK.UPDATE });
+    if (!row) return { kind: 'gone' };
+    if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
+    await row.update({ room, version: version + 1 }, { transaction });
+    return { kind: 'saved', version: version + 1 };
+  });
+}
+
+/** The house's row, locked until the transaction ends. */
+export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRow | null> =>
+  models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+
+function freeId(name: string, taken: ReadonlySet<string>): string {
+  const stem = name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 50) || 'room';
+  if (!taken.has(stem)) return stem;
+  let number = 2;
+  while (taken.has(`${stem}-${number}`)) number += 1;
+  return `${stem}-${number}`;
+}

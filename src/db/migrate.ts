@@ -1,0 +1,24 @@
+import type { QueryInterface } from 'sequelize';
+import { SequelizeStorage, Umzug } from 'umzug';
+import { connection } from './connection';
+import * as firstTables from './migrations/0001-first-tables';
+
+/** Every migration in order; one is never changed after it has landed. */
+const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
+  '0001-first-tables': firstTables,
+};
+
+/** Brings the database to the newest shape. Two application servers that start together wait for each other. */
+export async function migrate(): Promise<void> {
+  const sequelize = connection();
+  await sequelize.transaction(async (transaction) => {
+    await sequelize.query("SELECT pg_advisory_xact_lock(hashtext('oak-tally migrations'))", { transaction });
+    const umzug = new Umzug({
+      migrations: Object.entries(MIGRATIONS).map(([name, { up }]) => ({ name, up: ({ context }: { context: QueryInterface }) => up(context) })),
+      context: sequelize.getQueryInterface(),
+      storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+      logger: undefined,
+    });
+    await umzug.up();
+  });
+}

@@ -1,0 +1,122 @@
+import {
+  type CreationOptional,
+  DataTypes,
+  type InferAttributes,
+  type InferCreationAttributes,
+  Model,
+  type Sequelize,
+} from 'sequelize';
+import type { HouseHead, Room } from '../core/house/schema';
+import type { NewEntry } from '../core/log/entry';
+import { connection } from './connection';
+
+export const ROLES = ['lead', 'finisher', 'viewer'] as const;
+export type Role = (typeof ROLES)[number];
+
+export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  declare id: CreationOptional<string>;
+  declare name: string;
+  declare role: Role;
+  declare passwordHash: string;
+}
+
+export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttributes<HouseRow>> {
+  declare id: CreationOptional<string>;
+  declare head: HouseHead;
+  declare timeZone: string;
+  declare version: CreationOptional<number>;
+  declare nextSeq: CreationOptional<number>;
+}
+
+export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttributes<RoomRow>> {
+  declare houseId: string;
+  declare id: string;
+  declare position: number;
+  declare version: CreationOptional<number>;
+  declare room: Room;
+}
+
+export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
+  declare id: string;
+  declare houseId: string;
+  declare seq: number;
+  declare roomId: string | null;
+  declare kind: NewEntry['kind'];
+  declare at: Date;
+  declare by: string;
+  declare role: Role;
+  declare payload: NewEntry['payload'];
+  declare recordedAt: CreationOptional<Date>;
+}
+
+export class ReadingRow extends Model<InferAttributes<ReadingRow>, InferCreationAttributes<ReadingRow>> {
+  declare houseId: string;
+  declare device: string;
+  declare at: Date;
+  declare roomId: string | null;
+  declare temperature: number;
+  declare humidity: number;
+}
+
+const holder: { oakModels?: Sequelize } = globalThis as typeof globalThis & { oakModels?: Sequelize };
+
+/** Binds the models to the connection; every repository calls it before its first query. */
+export function models() {
+  const sequelize = connection();
+  if (holder.oakModels !== sequelize || !PersonRow.sequelize) {
+    bind(sequelize);
+    holder.oakModels = sequelize;
+  }
+  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, ReadingRow };
+}
+
+function bind(sequelize: Sequelize): void {
+  const options = { sequelize, timestamps: false, underscored: true };
+  // Functions: Sequelize writes into the definition of a column, so no two may share one.
+  const id = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 });
+  const text = () => ({ type: DataTypes.TEXT, allowNull: false });
+  const count = () => ({ type: DataTypes.INTEGER, allowNull: false });
+  const instant = () => ({ type: DataTypes.DATE, allowNull: false });
+  const json = () => ({ type: DataTypes.JSONB, allowNull: false });
+  PersonRow.init({ id: id(), name: text(), role: text(), passwordHash: text() }, { ...options, tableName: 'people' });
+  HouseRow.init(
+    { id: id(), head: json(), timeZone: text(), version: { ...count(), defaultValue: 1 }, nextSeq: { ...count(), defaultValue: 1 } },
+    { ...options, tableName: 'houses' },
+  );
+  RoomRow.init(
+    {
+      houseId: { type: DataTypes.UUID, primaryKey: true },
+      id: { type: DataTypes.TEXT, primaryKey: true },
+      position: count(),
+      version: { ...count(), defaultValue: 1 },
+      room: json(),
+    },
+    { ...options, tableName: 'rooms' },
+  );
+  EntryRow.init(
+    {
+      id: { type: DataTypes.UUID, primaryKey: true },
+      houseId: { type: DataTypes.UUID, allowNull: false },
+      seq: count(),
+      roomId: DataTypes.TEXT,
+      kind: text(),
+      at: instant(),
+      by: { type: DataTypes.UUID, allowNull: false },
+      role: text(),
+      payload: json(),
+      recordedAt: { ...instant(), defaultValue: DataTypes.NOW },
+    },
+    { ...options, tableName: 'entries' },
+  );
+  ReadingRow.init(
+    {
+      houseId: { type: DataTypes.UUID, primaryKey: true },
+      device: { type: DataTypes.TEXT, primaryKey: true },
+      at: { type: DataTypes.DATE, primaryKey: true },
+      roomId: DataTypes.TEXT,
+      temperature: { type: DataTypes.DOUBLE, allowNull: false },
+      humidity: { type: DataTypes.DOUBLE, allowNull: false },
+    },
+    { ...options, tableName: 'readings' },
+  );
+}
