@@ -32,3 +32,18 @@ export function dryAt(start: number, history: readonly AirFrom[], hoursIn: (air:
   }
   return Number.POSITIVE_INFINITY;
 }
+
+/**
+ * How far a coat has dried at an instant, 0–1: the same integral as `dryAt`.
+ *
+ * @param at ms since 1970
+ */
+export function drynessAt(start: number, at: number, history: readonly AirFrom[], hoursIn: (air: Air) => number): number {
+  let done = 0;
+  for (const [index, { from, air }] of history.entries()) {
+    const begin = index === 0 ? start : Math.max(start, from);
+    const end = Math.min(at, history[index + 1]?.from ?? Number.POSITIVE_INFINITY);
+    if (end > begin) done += (end - begin) / (hoursIn(air) * HOUR_MS);
+  }
+  return Math.min(1, done);
+}

@@ -1,6 +1,6 @@
 import type { Tally } from '../joints/tally';
 import { tapedLength } from '../joints/tally';
-import { gallonsFromLitres, litresFromGallons, MM_PER_FOOT } from '../measure/unit';
+import { litresFromGallons, MM_PER_FOOT } from '../measure/unit';
 import { COAT_KEYS, type Coat, type CoatKey } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { GALLONS_PER_100, PACKS, SKIM_GALLONS_PER_1000_FT2 } from './mudTable';
@@ -66,5 +66,3 @@ function order(net: number, waste: number, pack: number): Order {
   return { net, gross, packs: Math.ceil(gross / pack - 1e-9) };
 }
 
-/** Litres as gallons to a tenth, the way an order is called in. */
-export const gallonsText = (litres: number): string => `${gallonsFromLitres(litres).toFixed(1)} gal`;

@@ -1,5 +1,5 @@
 import type { AirFrom } from '../drying/dryAt';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead, Level, Room } from '../house/schema';
 import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
@@ -12,7 +12,7 @@ import { type RoomStanding, whatNow } from './whatNow';
 /** One room with all that is known of it. */
 export interface RoomSite {
   readonly room: Room;
-  readonly level: number;
+  readonly level: Level;
   readonly tally: Tally;
   readonly coats: readonly Coat[];
   readonly tasks: readonly Task[];

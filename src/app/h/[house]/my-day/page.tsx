@@ -1,0 +1,14 @@
+import type { Metadata } from 'next';
+import { mayAct } from '@/server/action';
+import { loadSite } from '@/server/loadSite';
+import { requirePerson } from '@/server/session';
+import { MyDayView } from '@/views/myday/MyDayView';
+
+export const metadata: Metadata = { title: 'My day' };
+
+export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
+  const { house } = await params;
+  const person = await requirePerson();
+  const { site, now, timeZone } = await loadSite(house);
+  return <MyDayView houseId={house} site={site} person={person} now={now} timeZone={timeZone} works={mayAct(person, 'finisher')} />;
+}

@@ -1,0 +1,34 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { jointLength } from '@/core/joints/tally';
+import { mayAct } from '@/server/action';
+import { addRoom, saveRoom } from '@/server/actions/houses';
+import { loadSite } from '@/server/loadSite';
+import { requirePerson } from '@/server/session';
+import { TallyView } from '@/views/tally/TallyView';
+
+export const metadata: Metadata = { title: 'Tally' };
+
+export default async function TallyPage({ params, searchParams }: { readonly params: Promise<{ house: string }>; readonly searchParams: Promise<Record<string, string | string[] | undefined>> }) {
+  const { house } = await params;
+  const { room: asked, new: fresh } = await searchParams;
+  const person = await requirePerson();
+  const { site, roomVersions } = await loadSite(house);
+  const rooms = site.rooms.map(({ room, tally }) => ({ id: room.id, name: room.name, level: room.level, length: jointLength(tally), room, version: roomVersions[room.id] ?? 1 }));
+  if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
+  const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
+  return (
+    <TallyView
+      // Another room, or the next new one, starts with a draft of its own.
+      key={`${opened ?? `new ${rooms.length}`}`}
+      houseId={house}
+      house={site.house}
+      rooms={rooms}
+      total={site.tally}
+      opened={opened}
+      mayEdit={mayAct(person, 'lead')}
+      addRoom={addRoom}
+      saveRoom={saveRoom}
+    />
+  );
+}

@@ -1,0 +1,13 @@
+import type { Metadata } from 'next';
+import { redirect } from 'next/navigation';
+import { anyPeople } from '@/db/people';
+import { setUp } from '@/server/actions/people';
+import { SignInView } from '@/views/signin/SignInView';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'First start' };
+
+export default async function SetUpPage() {
+  if (await anyPeople()) redirect('/signin');
+  return <SignInView purpose="setUp" submit={setUp} />;
+}

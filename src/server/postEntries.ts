@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { problemsFromZod, problemText } from '../core/house/problem';
+import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import { type AppendResult, appendEntries } from '../db/entries';
+import { mayAct } from './action';
+import { now } from './clock';
+import { signedIn } from './session';
+
+const MOST_ENTRIES = 500;
+const SLACK_MS = 5 * 60_000;
+
+const bodySchema = z.strictObject({
+  house: z.uuid('must be a house'),
+  entries: z.array(newEntrySchema).min(1, 'needs at least one entry').max(MOST_ENTRIES, `must hold at most ${MOST_ENTRIES}`),
+});
+
+/**
+ * `POST /api/entries` with `{ house, entries: […] }`. Answers 200 with the `seq` of each entry when all are recorded; else
+ * nothing is recorded: 400 with the place and reason, 401, 403, 404, or 409 for an id that is known with other content.
+ */
+export async function postEntries(request: Request): Promise<Response> {
+  const person = await signedIn();
+  if (!person) return refuse(401, 'You are signed out.');
+  if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
+  const json: unknown = await request.json().catch(() => undefined);
+  const parsed = bodySchema.safeParse(json, { reportInput: true });
+  if (!parsed.success) {
+    const problems = problemsFromZod(parsed.error);
+    return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
+  }
+  const { house, entries } = parsed.data;
+  const forbidden = entries.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
+  if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
+  const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
+  if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
+  return answerTo(await appendEntries(house, person, entries));
+}
+
+function answerTo(result: AppendResult): Response {
+  switch (result.kind) {
+    case 'recorded':
+      return Response.json({ seqs: result.seqs });
+    case 'conflict':
+      return refuse(409, `Entry ${result.id} is recorded already with other content.`);
+    case 'noHouse':
+      return refuse(404, 'There is no such house.');
+    case 'noRoom':
+      return refuse(404, `The house has no room "${result.room}".`);
+    case 'notYours':
+      return refuse(403, 'Only its author or a lead may take this back.');
+  }
+}
+
+/** Browsers name the page that sends; one from elsewhere is refused. Scripts send no origin. */
+function isOwnPage(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
+}
+
+const refuse = (status: number, message: string, problems?: object): Response => Response.json({ message, ...(problems ? { problems } : {}) }, { status });

@@ -1,0 +1,34 @@
+import Link from 'next/link';
+import type { Answer } from '@/core/house/answer';
+import { Sign } from '../Sign';
+import { KeysButton } from './KeysButton';
+import { SignOutButton } from './SignOutButton';
+import { ThemeButton } from './ThemeButton';
+
+/** The strip above the job line: the house, the air in it, the time, and who is signed in. */
+export function Header({ house, air, time, person, signOut }: {
+  readonly house: { readonly id: string; readonly name: string } | undefined;
+  readonly air?: string;
+  readonly time?: string;
+  readonly person: { readonly name: string; readonly role: string };
+  readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
+}) {
+  return (
+    <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2 lg:px-5">
+      <Link href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
+        <Sign className="size-8" />
+        <span className="narrow text-xl font-bold">Oak Tally</span>
+      </Link>
+      <Link href="/houses" className="btn btn-sm narrow max-w-60 truncate border-base-300 bg-base-200 font-semibold">
+        {house ? house.name : 'Houses'}
+      </Link>
+      <span className="flex-1" />
+      {air && <span className="text-sm">{air}</span>}
+      {time && <span className="narrow text-sm font-semibold">{time}</span>}
+      {house && <Link href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">My day</Link>}
+      <KeysButton />
+      <ThemeButton />
+      <SignOutButton {...person} signOut={signOut} />
+    </header>
+  );
+}

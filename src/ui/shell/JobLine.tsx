@@ -1,0 +1,54 @@
+'use client';
+
+import Link, { useLinkStatus } from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useEffect } from 'react';
+import { isTyping } from '../isTyping';
+import { STATIONS, type StationFact, type StationPath } from './stations';
+
+/** The strip of stations, each with one live fact: the state of the house at a glance. Keys 1–9 open them. */
+export function JobLine({ house, facts }: { readonly house: string; readonly facts: Readonly<Record<StationPath, StationFact>> }) {
+  const router = useRouter();
+  const pathname = usePathname();
+  const here = pathname.split('/')[3] ?? '';
+  useEffect(() => {
+    const open = (event: KeyboardEvent) => {
+      const station = /^[1-9]$/.test(event.key) ? STATIONS[Number(event.key) - 1] : undefined;
+      if (station && !isTyping(event)) router.push(`/h/${house}/${station.path}`);
+    };
+    window.addEventListener('keydown', open);
+    return () => window.removeEventListener('keydown', open);
+  }, [router, house]);
+  return (
+    <nav aria-label="Stations of the job" className="no-print overflow-x-auto border-b border-base-300 bg-base-200">
+      <ol className="flex min-w-max px-2 lg:min-w-0 lg:px-4">
+        {STATIONS.map(({ path, name }, index) => {
+          const current = here === path;
+          const fact = facts[path];
+          return (
+            <li key={path} className="lg:flex-1">
+              <Link
+                href={`/h/${house}/${path}`}
+                aria-current={current ? 'page' : undefined}
+                className={`block min-h-14 rounded-t-xl border-t-4 px-3 py-1.5 hover:bg-base-100 ${current ? 'border-secondary bg-base-100' : 'border-transparent'}`}
+              >
+                <span className="narrow flex gap-1.5 whitespace-nowrap font-semibold">
+                  <span aria-hidden="true" className="text-muted">{index + 1}</span>
+                  {name}
+                  <Opening />
+                </span>
+                <span className={`narrow block whitespace-nowrap text-sm ${fact.urgent ? 'font-semibold text-error' : 'text-muted'}`}>{fact.text}</span>
+              </Link>
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+/** A station on its way, while its page is made. */
+function Opening() {
+  const { pending } = useLinkStatus();
+  return pending ? <span className="loading loading-dots loading-xs" role="status" aria-label="opening" /> : null;
+}

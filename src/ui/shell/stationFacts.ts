@@ -1,0 +1,32 @@
+import { jointLength } from '@/core/joints/tally';
+import { dayOf } from '@/core/log/dayOf';
+import type { Site } from '@/core/readiness/siteOf';
+import { roughLength } from '../lengthWords';
+import type { StationFact, StationPath } from './stations';
+
+/** The one live fact of each station, by its path. */
+export function stationFacts(site: Site, now: number, timeZone: string): Readonly<Record<StationPath, StationFact>> {
+  const { rooms, house, load } = site;
+  const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
+  const floors = new Set(rooms.map(({ room }) => room.level)).size;
+  const today = dayOf(now, timeZone);
+  const passes = rooms.reduce((sum, { state }) => sum + [...state.assignments.values()].filter(({ day }) => day === today).length, 0);
+  const wet = count(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
+  const stuck = count(({ standing }) => standing.now.kind === 'stuck');
+  const toSand = count(({ standing }) => standing.now.kind === 'sand');
+  const toCheck = count(({ standing }) => standing.now.kind === 'check');
+  const done = count(({ standing }) => standing.now.kind === 'done');
+  return {
+    '': { text: stuck > 0 ? `${plural(rooms.length, 'room')}, ${stuck} stuck` : `${plural(floors, 'floor')}, ${plural(rooms.length, 'room')}` },
+    tally: { text: `${roughLength(jointLength(site.tally), house.unit)} of joint` },
+    coats: { text: `level ${house.method.level}, by hand` },
+    load: { text: `${plural(load.tape.packs, 'roll')}, ${plural(load.mud.reduce((sum, { packs }) => sum + packs, 0), 'pail')}` },
+    run: { text: `${plural(passes, 'pass', 'passes')} today` },
+    board: { text: `${Math.round(site.progress * 100)} % coated` },
+    dry: { text: wet === 0 ? 'nothing wet' : `${plural(wet, 'room')} wet` },
+    sand: { text: toSand + toCheck === 0 ? 'nothing yet' : `${toSand} to sand, ${toCheck} to check` },
+    'hand-over': { text: `${done} of ${plural(rooms.length, 'room')}` },
+  };
+}
+
+const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

@@ -1,0 +1,60 @@
+import type { JointClass } from '@/core/joints/joint';
+import type { CoatedClass } from '@/core/method/coat';
+import type { Pass } from '@/core/plan/tasksOf';
+import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
+import { untilWords } from '../when';
+
+/** What a class is called, one and many. */
+export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
+  flat: 'Flats', butt: 'Butts', backedButt: 'Backed butts', mixed: 'Mixed joints', angle: 'Inside angles', offAngle: 'Off-angles',
+  bead: 'Corner bead', trim: 'Edge trim', existing: 'To existing', fasteners: 'Fasteners', surface: 'Whole surface',
+};
+
+export const PASS_NAMES: Readonly<Record<Pass, string>> = { tape: 'Tape', fill: 'Fill', finish: 'Finish', skim: 'Skim', sand: 'Sand' };
+
+/** A state in a shape, a tone and words; never by colour alone. */
+export interface StateWords {
+  readonly mark: 'go' | 'wet' | 'stuck' | 'quiet';
+  readonly title: string;
+  readonly detail?: string;
+}
+
+/** The words of what can be done with one class now. */
+export function classWords(now: ClassNow, instant: number, timeZone: string): StateWords {
+  switch (now.kind) {
+    case 'go':
+      return { mark: 'go', title: `Go: ${now.coat.name.toLowerCase()}`, ...(now.share > 0 ? { detail: `${Math.round(now.share * 100)} % done` } : {}) };
+    case 'wet':
+      return { mark: 'wet', title: `${now.coat.name} wet`, detail: `until ${untilWords(now.until, instant, timeZone)}` };
+    case 'stuck':
+      return { mark: 'stuck', title: 'Stuck', detail: now.why };
+    case 'dry':
+      return { mark: 'quiet', title: 'All coats dry' };
+    case 'sanded':
+      return { mark: 'quiet', title: 'Sanded' };
+  }
+}
+
+/** The words of what can be done with a room now. */
+export function roomWords(now: RoomNow, instant: number, timeZone: string): StateWords {
+  switch (now.kind) {
+    case 'go':
+      return { mark: 'go', title: 'Go: coat' };
+    case 'sand':
+      return { mark: 'go', title: 'Go: sand' };
+    case 'check':
+      return { mark: 'go', title: 'Go: check in light' };
+    case 'handOver':
+      return { mark: 'go', title: 'Go: hand over' };
+    case 'wet':
+      return { mark: 'wet', title: 'Wet', detail: `until ${untilWords(now.until, instant, timeZone)}` };
+    case 'stuck':
+      return { mark: 'stuck', title: 'Stuck', detail: now.why };
+    case 'done':
+      return { mark: 'quiet', title: 'Handed over' };
+    case 'nothing':
+      return { mark: 'quiet', title: 'Nothing to coat' };
+  }
+}
+
+export const isJoint = (kind: CoatedClass): kind is JointClass => kind !== 'fasteners' && kind !== 'surface';

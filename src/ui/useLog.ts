@@ -1,0 +1,52 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, useTransition } from 'react';
+import type { NewEntry } from '@/core/log/entry';
+import { SERVER_LOST } from './useSubmit';
+
+type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : never;
+/** An entry as a form knows it; the id and the time are added when it is sent. */
+export type Said = WithoutStamp<NewEntry>;
+
+/**
+ * Writes entries into the log of a house and shows the page anew. An entry keeps its id when it is sent again after a
+ * lost answer, so that it is never recorded twice.
+ *
+ * @param clock the server's time when the page was made, ms since 1970
+ */
+export function useLog(house: string, clock: number) {
+  const router = useRouter();
+  const [pending, startTransition] = useTransition();
+  const [sending, setSending] = useState(false);
+  const [message, setMessage] = useState<string>();
+  const [unsent, setUnsent] = useState<{ readonly key: string; readonly entries: readonly NewEntry[] }>();
+  const [opened] = useState(() => performance.now());
+
+  async function write(said: readonly Said[]): Promise<boolean> {
+    if (sending) return false;
+    const key = JSON.stringify(said);
+    const at = new Date(clock + performance.now() - opened).toISOString();
+    const entries = unsent?.key === key ? unsent.entries : said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at }));
+    setSending(true);
+    setMessage(undefined);
+    try {
+      const response = await fetch('/api/entries', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ house, entries }) });
+      if (!response.ok) {
+        const answer: { message?: string } = await response.json().catch(() => ({}));
+        setMessage(answer.message ?? SERVER_LOST);
+        return false;
+      }
+      setUnsent(undefined);
+      startTransition(() => router.refresh());
+      return true;
+    } catch {
+      setUnsent({ key, entries });
+      setMessage('The server did not answer. Nothing is lost: press again to send the same entry.');
+      return false;
+    } finally {
+      setSending(false);
+    }
+  }
+  return { write, busy: sending || pending, message };
+}

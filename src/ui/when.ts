@@ -1,0 +1,39 @@
+import { dayOf } from '@/core/log/dayOf';
+
+const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
+
+/** A later day, `days` after the day of an instant. */
+export const dayAfter = (instant: number, days: number, timeZone: string): string => dayOf(instant + days * DAY_MS, timeZone);
+
+/** The time of day where the house stands: 6:52. */
+export function timeOf(instant: number, timeZone: string): string {
+  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: 'numeric', minute: '2-digit' }).format(instant);
+}
+
+/** When something will be, as short as it is clear: 9:10, tomorrow 6:00, Thu 14:00, 3 Dec. */
+export function untilWords(instant: number, now: number, timeZone: string): string {
+  if (!Number.isFinite(instant)) return 'the air is drier';
+  const rounded = Math.ceil(instant / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
+  const day = dayOf(rounded, timeZone);
+  if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
+  if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;
+  if (rounded - now < 6 * DAY_MS) return `${new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short' }).format(rounded)} ${timeOf(rounded, timeZone)}`;
+  return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(rounded);
+}
+
+/** A day in words: Tue 24 Nov. */
+export function dayWords(day: string): string {
+  return new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(`${day}T12:00:00Z`)).replace(',', '');
+}
+
+/** An instant in words: Tue 24 Nov, 6:52. */
+export const instantWords = (instant: number, timeZone: string): string => `${dayWords(dayOf(instant, timeZone))}, ${timeOf(instant, timeZone)}`;
+
+/** A stretch of time: 45 min, 7 h 20. */
+export function spanWords(hours: number): string {
+  const minutes = Math.round(hours * 60);
+  if (minutes < 60) return `${minutes} min`;
+  const rest = minutes % 60;
+  return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
+}

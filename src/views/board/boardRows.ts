@@ -1,0 +1,78 @@
+import type { Entry } from '@/core/log/entry';
+import { standing } from '@/core/log/stateOf';
+import type { RoomSite } from '@/core/readiness/siteOf';
+import type { ClassStanding } from '@/core/readiness/whatNow';
+import type { CoatedClass } from '@/core/method/coat';
+import { MM_PER_FOOT } from '@/core/measure/unit';
+import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+
+/** One room of the board. */
+export interface BoardRow {
+  readonly id: string;
+  readonly name: string;
+  readonly level: string;
+  readonly progress: number;
+  readonly held: string | undefined;
+  readonly cells: readonly BoardCell[];
+}
+export interface BoardCell {
+  readonly standing: ClassStanding;
+  /** Feet of joint, or pieces for fasteners. */
+  readonly amount: number;
+}
+
+/** An entry as the list of what was last done shows it. */
+export interface RecentEntry {
+  readonly id: string;
+  readonly at: number;
+  readonly words: string;
+  readonly who: string;
+  readonly mine: boolean;
+}
+
+export function boardRows(rooms: readonly RoomSite[]): readonly BoardRow[] {
+  return rooms.map(({ room, standing: roomStanding, tally, progress, state }) => ({
+    id: room.id,
+    name: room.name,
+    level: room.level,
+    progress,
+    held: state.held?.why,
+    cells: roomStanding.classes.map((kind) => ({ standing: kind, amount: amountOf(kind.class, tally) })),
+  }));
+}
+
+function amountOf(kind: CoatedClass, tally: RoomSite['tally']): number {
+  if (kind === 'fasteners') return tally.fasteners;
+  return kind === 'surface' ? tally.boardArea / MM_PER_FOOT ** 2 : tally.classes[kind].length / MM_PER_FOOT;
+}
+
+/** The last things done that can be taken back, newest first. */
+export function recentEntries(entries: readonly Entry[], rooms: readonly RoomSite[], people: readonly { readonly id: string; readonly name: string }[], me: string, most = 8): readonly RecentEntry[] {
+  const roomName = new Map(rooms.map(({ room }) => [room.id, room.name]));
+  const personName = new Map(people.map(({ id, name }) => [id, name]));
+  return standing(entries)
+    .filter(({ kind }) => kind === 'coat' || kind === 'sanded' || kind === 'checked' || kind === 'handedOver' || kind === 'held')
+    .toSorted((a, b) => b.seq - a.seq)
+    .slice(0, most)
+    .map((entry) => ({ id: entry.id, at: Date.parse(entry.at), words: `${roomName.get(entry.room ?? '') ?? 'A room that is gone'}: ${wordsOf(entry)}`, who: personName.get(entry.by) ?? 'somebody', mine: entry.by === me }));
+}
+
+function wordsOf(entry: Entry): string {
+  switch (entry.kind) {
+    case 'coat': {
+      const { class: kind, key, side, share } = entry.payload;
+      const part = share.of === 'all' ? '' : share.of === 'half' ? ', half' : `, ${Math.round(share.part * 100)} %`;
+      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${part}`;
+    }
+    case 'sanded':
+      return 'sanded';
+    case 'checked':
+      return `checked, level ${entry.payload.level}`;
+    case 'handedOver':
+      return 'handed over';
+    case 'held':
+      return `held: ${entry.payload.why}`;
+    default:
+      return entry.kind;
+  }
+}

@@ -1,0 +1,61 @@
+'use client';
+
+import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { useEffect, useState } from 'react';
+import { Line } from 'react-chartjs-2';
+import { instantWords, timeOf } from '@/ui/when';
+
+Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip);
+
+const DASHES: readonly (readonly number[])[] = [[], [8, 4], [3, 3], [12, 3, 3, 3]];
+const TONES = ['--color-primary', '--color-secondary', '--color-success', '--color-error', '--color-base-content'] as const;
+const HOUR_MS = 3_600_000;
+
+/** Drying curves of several rooms over the hours around now; lines differ in dash as well as in colour. */
+export function DryingChart({ lines, now, timeZone }: {
+  readonly lines: readonly { readonly name: string; readonly curve: readonly { readonly at: number; readonly dry: number }[] }[];
+  readonly now: number;
+  readonly timeZone: string;
+}) {
+  const [tones, setTones] = useState<readonly string[]>();
+  useEffect(() => {
+    const style = getComputedStyle(document.documentElement);
+    setTones([...TONES, '--muted', '--color-base-300'].map((name) => style.getPropertyValue(name).trim()));
+  }, []);
+  if (!tones) return <div className="h-64" />;
+  const [muted, grid] = [tones.at(-2), tones.at(-1)];
+  const hours = (at: number) => (at - now) / HOUR_MS;
+  return (
+    <div className="h-64">
+      <Line
+        aria-label={`Drying curves: ${lines.map(({ name, curve }) => `${name} dry ${instantWords(curve.at(-1)?.at ?? now, timeZone)}`).join('; ')}`}
+        role="img"
+        data={{
+          datasets: lines.map(({ name, curve }, index) => ({
+            label: name,
+            data: curve.map(({ at, dry }) => ({ x: hours(at), y: dry * 100 })),
+            borderColor: tones[index % TONES.length],
+            backgroundColor: tones[index % TONES.length],
+            borderDash: [...(DASHES[index % DASHES.length] ?? [])],
+            borderWidth: 2.5,
+            pointRadius: 0,
+          })),
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          interaction: { mode: 'nearest', intersect: false },
+          font: { family: 'Archivo Variable' },
+          scales: {
+            x: { type: 'linear', ticks: { color: muted, maxRotation: 0, stepSize: 6, callback: (value) => (Number(value) === 0 ? 'now' : timeOf(now + Number(value) * HOUR_MS, timeZone)) }, grid: { color: (context) => (context.tick?.value === 0 ? muted : grid) } },
+            y: { min: 0, max: 100, title: { display: true, text: '% dry', color: muted }, ticks: { color: muted, stepSize: 25 }, grid: { color: grid } },
+          },
+          plugins: {
+            legend: { position: 'bottom', labels: { color: muted, usePointStyle: false, boxWidth: 34, boxHeight: 1 } },
+            tooltip: { callbacks: { title: (items) => instantWords(now + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone), label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % dry` } },
+          },
+        }}
+      />
+    </div>
+  );
+}

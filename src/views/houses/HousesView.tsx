@@ -1,0 +1,104 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Answer } from '@/core/house/answer';
+import type { Problem } from '@/core/house/problem';
+import type { LengthUnit } from '@/core/measure/unit';
+import type { Person } from '@/ui/person';
+import { SelectField } from '@/ui/SelectField';
+import { TextField } from '@/ui/TextField';
+import { SERVER_LOST, useSubmit } from '@/ui/useSubmit';
+import { CrewCard, type InviteAction } from './CrewCard';
+
+interface HousesViewProps {
+  readonly houses: readonly { readonly id: string; readonly name: string }[];
+  readonly people: readonly Person[];
+  readonly mayEdit: boolean;
+  readonly createHouse: (input: { name: string; unit: LengthUnit; timeZone: string }) => Promise<Answer<{ readonly id: string }>>;
+  readonly importHouse: (input: { text: string; timeZone: string }) => Promise<Answer<{ readonly id: string }>>;
+  readonly invite: InviteAction;
+}
+
+const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+/** All houses: open one, start one, bring one in from a file; and the crew. */
+export function HousesView({ houses, people, mayEdit, createHouse, importHouse, invite }: HousesViewProps) {
+  return (
+    <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
+      <section className="sheet p-5 lg:col-span-2">
+        <h1>Houses</h1>
+        {houses.length === 0 && <p className="text-muted">{mayEdit ? 'No house yet. Start one below, or bring one in from a file.' : 'No house yet. The lead starts the first one.'}</p>}
+        <ul className="mt-2 divide-y divide-base-300">
+          {houses.map(({ id, name }) => (
+            <li key={id} className="flex items-center justify-between gap-3 py-2">
+              <Link href={`/h/${id}`} className="flex min-h-11 flex-1 items-center text-lg font-semibold text-primary hover:underline">{name}</Link>
+              <a href={`/h/${id}/file`} className="btn" download aria-label={`House file of ${name}`}>House file</a>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {mayEdit && <NewHouse createHouse={createHouse} />}
+      {mayEdit && <ImportHouse importHouse={importHouse} />}
+      <CrewCard people={people} mayEdit={mayEdit} invite={invite} />
+    </main>
+  );
+}
+
+function NewHouse({ createHouse }: Pick<HousesViewProps, 'createHouse'>) {
+  const router = useRouter();
+  const form = useForm<{ name: string; unit: LengthUnit }>({ defaultValues: { name: '', unit: 'in' } });
+  const { send, busy, message } = useSubmit(createHouse, form);
+  return (
+    <form noValidate className="sheet space-y-4 p-5" onSubmit={form.handleSubmit((input) => send({ ...input, timeZone: hereZone() }, ({ id }) => router.push(`/h/${id}/tally?new`)))}>
+      <h2>Start a house</h2>
+      <TextField label="Name of the house" error={form.formState.errors.name?.message} {...form.register('name', { required: 'needs a name' })} />
+      <SelectField label="Measured in" options={[['in', 'feet and inches'], ['mm', 'millimetres']]} {...form.register('unit')} />
+      {message && <p role="alert" className="text-error">{message}</p>}
+      <button type="submit" className="btn btn-primary" disabled={busy}>Start it</button>
+    </form>
+  );
+}
+
+const SHOWN_PROBLEMS = 12;
+
+function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
+  const router = useRouter();
+  const [refusal, setRefusal] = useState<{ readonly message: string; readonly problems: readonly Problem[] }>();
+  const [busy, setBusy] = useState(false);
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setBusy(true);
+    setRefusal(undefined);
+    try {
+      const answer = await importHouse({ text: await file.text(), timeZone: hereZone() });
+      if (answer.ok) router.push(`/h/${answer.value.id}`);
+      else setRefusal(answer);
+    } catch {
+      setRefusal({ message: SERVER_LOST, problems: [] });
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section className="sheet space-y-4 p-5">
+      <h2>Bring in a house file</h2>
+      <label className="block">
+        <span className="mb-1 block text-sm font-semibold">House file (JSON)</span>
+        <input type="file" accept=".json,application/json" className="file-input w-full" disabled={busy} onChange={(event) => { void take(event.target.files?.[0]); event.target.value = ''; }} />
+      </label>
+      <p className="text-sm text-muted">A file is taken in whole, or refused whole with the place and the reason.</p>
+      {refusal && (
+        <div role="alert" className="rounded-xl border-2 border-error p-3">
+          <p className="font-semibold">{refusal.message}</p>
+          <ul className="mt-1 space-y-1 text-sm">
+            {refusal.problems.slice(0, SHOWN_PROBLEMS).map(({ path, reason }) => <li key={`${path} ${reason}`}><code>{path}</code> {reason}</li>)}
+          </ul>
+          {refusal.problems.length > SHOWN_PROBLEMS && <p className="text-sm">and {refusal.problems.length - SHOWN_PROBLEMS} more</p>}
+        </div>
+      )}
+    </section>
+  );
+}

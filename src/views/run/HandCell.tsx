@@ -1,0 +1,48 @@
+'use client';
+
+import { useState } from 'react';
+import type { Pass } from '@/core/plan/tasksOf';
+import type { Person } from '@/ui/person';
+import { PASS_NAMES } from '@/ui/state/words';
+import { useLog } from '@/ui/useLog';
+import { dayWords } from '@/ui/when';
+
+/** Hands one pass of one room to a person for a day; each choice is recorded at once. */
+export function HandCell({ houseId, room, pass, person, day, days, crew, now }: {
+  readonly houseId: string;
+  readonly room: { readonly id: string; readonly name: string };
+  readonly pass: Pass;
+  readonly person: string;
+  readonly day: string | undefined;
+  readonly days: readonly string[];
+  readonly crew: readonly Person[];
+  readonly now: number;
+}) {
+  const log = useLog(houseId, now);
+  const [chosen, setChosen] = useState(person);
+  const [onDay, setOnDay] = useState(day ?? days[0] ?? '');
+  const choices = days.includes(onDay) ? days : [onDay, ...days];
+  const hand = async (nextPerson: string, nextDay: string) => {
+    setChosen(nextPerson);
+    setOnDay(nextDay);
+    const kept = await log.write([{ kind: 'assigned', room: room.id, payload: { pass, person: nextPerson === '' ? null : nextPerson, day: nextDay } }]);
+    if (kept) return;
+    setChosen(person);
+    setOnDay(day ?? days[0] ?? '');
+  };
+  const what = `${room.name}, ${PASS_NAMES[pass].toLowerCase()}`;
+  return (
+    <div className="flex flex-col gap-1">
+      <select className="select select-sm" aria-label={`Who runs ${what}`} value={chosen} disabled={log.busy} onChange={(event) => void hand(event.target.value, onDay)}>
+        <option value="">nobody yet</option>
+        {crew.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+      </select>
+      {chosen !== '' && (
+        <select className="select select-sm" aria-label={`Day of ${what}`} value={onDay} disabled={log.busy} onChange={(event) => void hand(chosen, event.target.value)}>
+          {choices.map((choice) => <option key={choice} value={choice}>{choice === days[0] ? 'today' : dayWords(choice)}</option>)}
+        </select>
+      )}
+      {log.message && <p role="alert" className="text-sm text-error">{log.message}</p>}
+    </div>
+  );
+}

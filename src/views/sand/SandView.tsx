@@ -1,0 +1,91 @@
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import type { Person } from '@/ui/person';
+import { StateMark } from '@/ui/state/StateMark';
+import { roomWords } from '@/ui/state/words';
+import { instantWords } from '@/ui/when';
+import { AddItem, CloseItem, MarkButton } from './SandActions';
+
+interface SandViewProps {
+  readonly houseId: string;
+  readonly site: Site;
+  readonly people: readonly Person[];
+  readonly now: number;
+  readonly timeZone: string;
+  readonly role: Person['role'];
+}
+
+const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
+
+/** What may be sanded and what is checked in light, with the open items of each room. */
+export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
+  const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
+  const atWork = rooms.filter(({ standing, state }) => ['sand', 'check', 'handOver'].includes(standing.now.kind) || state.items.some(({ closed }) => !closed));
+  const later = rooms.filter((room) => !atWork.includes(room));
+  const anyWet = site.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
+  return (
+    <main className="grid flex-1 content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
+      <section className="space-y-4">
+        <h1 className="sr-only">Sand and light</h1>
+        {atWork.length === 0 && <p className="sheet p-8 text-center text-lg">No room is dry to the last coat yet.</p>}
+        {atWork.map((room) => (
+          <RoomCard key={room.room.id} houseId={houseId} room={room} people={people} now={now} timeZone={timeZone} role={role} />
+        ))}
+      </section>
+      <aside className="space-y-4">
+        <section className="sheet p-4">
+          <h2>Not yet</h2>
+          <ul className="mt-1 divide-y divide-base-300">
+            {later.map((room) => (
+              <li key={room.room.id} className="flex justify-between gap-3 py-1.5"><span>{room.room.name}</span><StateMark words={roomWords(room.standing.now, now, timeZone)} className="text-sm" /></li>
+            ))}
+          </ul>
+        </section>
+        <section className="sheet space-y-2 p-4 text-sm">
+          <h2>Before you sand</h2>
+          {anyWet && <p className="font-semibold text-warning">Mud is wet in this house: no dust beside wet mud.</p>}
+          <p>Mask on, room shut off, vacuum or wet sponge. Some muds hold silica.</p>
+          <p>The pole keeps ½–1″ off an inside corner; a fine sponge does the rest. Along the joint, or 10–20° off it. Stop where tape appears.</p>
+          <p>In an old house, test for asbestos and lead before sanding anything that was there before.</p>
+          <p className="text-muted">Product instructions, local codes and licensed practice come first.</p>
+        </section>
+      </aside>
+    </main>
+  );
+}
+
+function RoomCard({ houseId, room, people, now, timeZone, role }: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
+  const { id, name } = room.room;
+  const { state, standing, level } = room;
+  const nameOf = (person: string) => people.find((candidate) => candidate.id === person)?.name ?? 'somebody';
+  const open = state.items.filter(({ closed }) => !closed);
+  const works = role !== 'viewer';
+  return (
+    <article id={id} className="sheet space-y-3 p-4 sm:p-5">
+      <header className="flex flex-wrap items-center justify-between gap-3">
+        <div>
+          <h2>{name}</h2>
+          <StateMark words={roomWords(standing.now, now, timeZone)} />
+        </div>
+        {works && standing.now.kind === 'sand' && <MarkButton houseId={houseId} now={now} said={{ kind: 'sanded', room: id, payload: {} }} words={`${name} is sanded`} />}
+        {role === 'lead' && standing.now.kind === 'check' && (
+          <MarkButton houseId={houseId} now={now} said={{ kind: 'checked', room: id, payload: { level: room.level } }} words={`${name} meets level ${level}`} disabled={open.length > 0} note={open.length > 0 ? 'Close the open items first.' : undefined} />
+        )}
+      </header>
+      <p className="text-sm text-muted">
+        {state.sanded ? `Sanded by ${nameOf(state.sanded.by)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.` : 'Every coat is on and dry.'}
+        {state.checked && ` Checked to level ${state.checked.level} by ${nameOf(state.checked.by)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
+      </p>
+      {open.length > 0 && (
+        <ul className="divide-y divide-base-300" aria-label={`Open items of ${name}`}>
+          {open.map((item) => (
+            <li key={item.id} className="flex flex-wrap items-center justify-between gap-2 py-2">
+              <span>{item.text} <span className="text-sm text-muted">{nameOf(item.by)}</span></span>
+              {role === 'lead' && <CloseItem houseId={houseId} now={now} room={id} item={item} />}
+            </li>
+          ))}
+        </ul>
+      )}
+      {works && <AddItem houseId={houseId} now={now} room={id} name={name} />}
+    </article>
+  );
+}

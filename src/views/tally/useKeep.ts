@@ -1,0 +1,89 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import type { Answer } from '@/core/house/answer';
+import type { Room } from '@/core/house/schema';
+import { SERVER_LOST } from '@/ui/useSubmit';
+import type { Draft } from './useDraft';
+
+interface Stored {
+  readonly room: Room;
+  readonly version: number;
+}
+type SaveResult = { readonly kind: 'saved'; readonly version: number } | { readonly kind: 'stale'; readonly theirs: Stored };
+
+/** What the tally needs of the server. */
+export interface KeepActions {
+  readonly addRoom: (input: { house: string; room: Omit<Room, 'id'> }) => Promise<Answer<{ readonly id: string }>>;
+  readonly saveRoom: (input: { house: string; version: number; room: Room }) => Promise<Answer<SaveResult>>;
+}
+
+interface KeepState {
+  readonly busy: boolean;
+  readonly failed: boolean;
+  readonly message: string | undefined;
+  /** The newer version that stopped a save. */
+  readonly theirs: Stored | undefined;
+  readonly takeTheirs: () => void;
+}
+
+/** Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. */
+export function useKeep({ houseId, current, draft, addRoom, saveRoom }: KeepActions & { readonly houseId: string; readonly current: Stored | undefined; readonly draft: Draft }) {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
+  const [theirs, setTheirs] = useState<Stored>();
+  const [version, setVersion] = useState(current?.version ?? 0);
+
+  // What was said of a room is about that state of the line only.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new line makes the message old
+  useEffect(() => setSaid(undefined), [draft.line]);
+
+  async function send(overVersion: number): Promise<void> {
+    if (busy || !draft.reading.ok) return;
+    const { room } = draft.reading;
+    setBusy(true);
+    try {
+      const answer = current
+        ? await saveRoom({ house: houseId, version: overVersion, room: { ...unsaid(current.room), ...room, hang: hangOf(current.room, room), id: current.room.id } })
+        : await addRoom({ house: houseId, room });
+      if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
+      if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
+      if (answer.value.kind === 'stale') return setTheirs(answer.value.theirs);
+      setVersion(answer.value.version);
+      setTheirs(undefined);
+      setSaid({ text: 'Kept.', failed: false });
+      router.refresh();
+    } catch {
+      setSaid({ text: SERVER_LOST, failed: true });
+    } finally {
+      setBusy(false);
+    }
+  }
+
+  const state: KeepState = {
+    busy,
+    failed: said?.failed ?? false,
+    message: said?.text,
+    theirs,
+    takeTheirs: () => {
+      if (!theirs) return;
+      setVersion(theirs.version);
+      draft.open(theirs.room);
+      setTheirs(undefined);
+    },
+  };
+  return { keep: () => void send(version), keepMine: () => void (theirs && send(theirs.version)), state };
+}
+
+/** What the line cannot say of a stored room stays as it was. */
+function unsaid({ id, at, columns, soffits, niches, zones, beads, existing, hung }: Room): Pick<Room, 'id' | 'at' | 'columns' | 'soffits' | 'niches' | 'zones' | 'beads' | 'existing' | 'hung'> {
+  return { id, at, columns, soffits, niches, zones, beads, existing, hung };
+}
+
+function hangOf(stored: Room, said: Pick<Room, 'hang'>): Room['hang'] {
+  const { walls: _walls, ceiling: _ceiling, ...rest } = stored.hang ?? {};
+  const hang = { ...rest, ...said.hang };
+  return Object.keys(hang).length > 0 ? hang : undefined;
+}
