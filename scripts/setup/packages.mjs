@@ -12,7 +12,8 @@ export async function installPackages() {
   const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === lock) return;
   say('Installing the npm packages (about half a minute) …');
-  const { code, output } = await run('npm', ['ci', '--no-audit', '--no-fund', '--include=dev'], { cwd: root });
+  // Not `npm ci`: it refuses a lock file that leaves out optional packages for other platforms.
+  const { code, output } = await run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--include=dev'], { cwd: root });
   if (code !== 0) throw new Trouble(explain(output));
   writeFileSync(stampFile, lock);
 }
@@ -23,5 +24,5 @@ function explain(output) {
     return 'the npm registry cannot be reached. Check the network (npm config get registry) and start again.';
   }
   if (/EACCES|EPERM/.test(output)) return `npm may not write in ${root}. Check who owns the folder.`;
-  return `npm ci failed: ${output.trim().split('\n').slice(-4).join(' ')}`;
+  return `npm install failed: ${output.trim().split('\n').slice(-4).join(' ')}`;
 }
