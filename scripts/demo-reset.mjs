@@ -8,9 +8,12 @@ import { runScript, say, Trouble } from './setup/say.mjs';
 await runScript(async () => {
   checkNode();
   if (!process.argv.includes('--yes')) {
-    if (!process.stdin.isTTY) throw new Trouble('this deletes every house, person and entry. Say so with:  npm run demo:reset -- --yes');
+    if (!process.stdin.isTTY)
+      throw new Trouble('this deletes every house, person and entry. Say so with:  npm run demo:reset -- --yes');
     const prompt = createInterface({ input: process.stdin, output: process.stdout });
-    const answer = await prompt.question('  This deletes every house, person and entry and puts the demo back. Type yes to go on: ');
+    const answer = await prompt.question(
+      '  This deletes every house, person and entry and puts the demo back. Type yes to go on: ',
+    );
     prompt.close();
     if (answer.trim().toLowerCase() !== 'yes') return say('Nothing was changed.');
   }

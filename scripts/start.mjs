@@ -12,9 +12,11 @@ await runScript(async () => {
   checkNode();
   const options = process.argv.slice(2);
   const unknown = options.find((option) => option !== '--empty');
-  if (unknown) throw new Trouble(`there is no option ${unknown}. The only one is --empty: start without the demo house.`);
+  if (unknown)
+    throw new Trouble(`there is no option ${unknown}. The only one is --empty: start without the demo house.`);
   const port = Number(process.env.PORT ?? 3000);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Trouble(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Trouble(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
   if (!(await isFree(port))) {
     throw new Trouble(`port ${port} is busy. Stop what uses it, or start on another one:  PORT=${port + 1} npm start`);
   }
@@ -40,7 +42,13 @@ await runScript(async () => {
       // A group of its own: Ctrl-C reaches this script first, which then stops the server and after it the cluster.
       detached: true,
       stdio: ['ignore', 'pipe', 'inherit'],
-      env: { ...process.env, ...env, NODE_ENV: 'production', SESSION_SECRET: sessionSecret(), NEXT_TELEMETRY_DISABLED: '1' },
+      env: {
+        ...process.env,
+        ...env,
+        NODE_ENV: 'production',
+        SESSION_SECRET: sessionSecret(),
+        NEXT_TELEMETRY_DISABLED: '1',
+      },
     });
     const ended = new Promise((resolve) => server.on('exit', resolve));
     await Promise.race([answering(port), ended]);

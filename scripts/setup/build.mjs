@@ -29,7 +29,9 @@ function sourceHash() {
   const add = (path) => hash.update(path).update(readFileSync(join(root, path)));
   for (const file of ['package-lock.json', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json']) add(file);
   const walk = (folder) => {
-    for (const entry of readdirSync(join(root, folder), { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    for (const entry of readdirSync(join(root, folder), { withFileTypes: true }).sort((a, b) =>
+      a.name < b.name ? -1 : 1,
+    )) {
       const path = `${folder}/${entry.name}`;
       if (entry.isDirectory()) walk(path);
       else if (!/\.test\.tsx?$/.test(entry.name)) add(path);

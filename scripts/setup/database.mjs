@@ -11,7 +11,8 @@ export async function databaseCommand(name, args, env) {
     cwd: root,
     env: { ...process.env, ...env },
   });
-  if (code !== 0) throw new Trouble(`the database could not be prepared: ${output.trim().split('\n').slice(-3).join(' ')}`);
+  if (code !== 0)
+    throw new Trouble(`the database could not be prepared: ${output.trim().split('\n').slice(-3).join(' ')}`);
   return output.trim();
 }
 

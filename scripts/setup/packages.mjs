@@ -9,11 +9,15 @@ const stampFile = join(root, 'node_modules', '.oak-lock');
 
 /** Installs the npm packages when `node_modules` is missing or older than the lock file. */
 export async function installPackages() {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === lock) return;
   say('Installing the npm packages (about half a minute) …');
   // Not `npm ci`: it refuses a lock file that leaves out optional packages for other platforms.
-  const { code, output } = await run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--include=dev'], { cwd: root });
+  const { code, output } = await run('npm', ['install', '--no-save', '--no-audit', '--no-fund', '--include=dev'], {
+    cwd: root,
+  });
   if (code !== 0) throw new Trouble(explain(output));
   writeFileSync(stampFile, lock);
 }

@@ -3,7 +3,10 @@ import { spawn, spawnSync } from 'node:child_process';
 /** Runs a command to its end and returns `{ code, output }`; output is captured unless `show`. */
 export function run(command, args, { show = false, ...options } = {}) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: show ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'], ...options });
+    const child = spawn(command, args, {
+      stdio: show ? ['ignore', 'inherit', 'inherit'] : ['ignore', 'pipe', 'pipe'],
+      ...options,
+    });
     let output = '';
     child.stdout?.on('data', (data) => (output += data));
     child.stderr?.on('data', (data) => (output += data));

@@ -10,7 +10,8 @@ export async function runScript(main) {
     await main();
   } catch (error) {
     if (error instanceof Trouble) process.stderr.write(`\n  Stopped: ${error.message}\n`);
-    else if (error?.code === 'ENOSPC') process.stderr.write('\n  Stopped: the disk is full. Free some space and start again.\n');
+    else if (error?.code === 'ENOSPC')
+      process.stderr.write('\n  Stopped: the disk is full. Free some space and start again.\n');
     else process.stderr.write(`\n  Stopped by a fault in the script itself:\n${error?.stack ?? error}\n`);
     process.exitCode = 1;
   }

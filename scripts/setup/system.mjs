@@ -23,7 +23,8 @@ export async function needPostgres() {
   keepDebianFromStartingACluster();
   await installDebian('postgresql', 'PostgreSQL');
   const installed = findPostgres();
-  if (!installed) throw new Trouble('PostgreSQL was installed but its initdb and pg_ctl are not in /usr/lib/postgresql.');
+  if (!installed)
+    throw new Trouble('PostgreSQL was installed but its initdb and pg_ctl are not in /usr/lib/postgresql.');
   return installed;
 }
 
@@ -51,7 +52,8 @@ function keepDebianFromStartingACluster() {
 
 async function installDebian(name, title) {
   const command = `apt-get update && apt-get install -y ${name}`;
-  if (!findProgram('apt-get')) throw new Trouble(`${title} is missing and there is no apt-get here. Install ${title} by hand.`);
+  if (!findProgram('apt-get'))
+    throw new Trouble(`${title} is missing and there is no apt-get here. Install ${title} by hand.`);
   if (!isRoot()) throw new Trouble(`${title} is missing. Install it once with:  sudo sh -c '${command}'`);
   say(`Installing ${title} from Debian's packages (${command}) …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
@@ -59,7 +61,8 @@ async function installDebian(name, title) {
   const install = await run('apt-get', ['install', '-y', '--no-install-recommends', name], { env });
   if (install.code === 0) return;
   const output = update.output + install.output;
-  if (/No space left/.test(output)) throw new Trouble(`${title} does not fit on the disk. Free some space and start again.`);
+  if (/No space left/.test(output))
+    throw new Trouble(`${title} does not fit on the disk. Free some space and start again.`);
   if (/Could not resolve|Unable to connect|Failed to fetch|Could not connect/.test(output)) {
     throw new Trouble(`Debian's package server cannot be reached, so ${title} cannot be installed.`);
   }

@@ -9,7 +9,9 @@ export default function ErrorPage({ reset }: { readonly error: Error; readonly r
         <Sign className="mx-auto size-14" />
         <h1>This page could not be made</h1>
         <p className="text-muted">The server or its database did not answer as it should. What was recorded is kept.</p>
-        <button type="button" className="btn btn-primary btn-lg" onClick={reset}>Try again</button>
+        <button type="button" className="btn btn-primary btn-lg" onClick={reset}>
+          Try again
+        </button>
       </div>
     </main>
   );

@@ -3,7 +3,10 @@ import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
 import './globals.css';
 
-export const metadata: Metadata = { title: { default: 'Oak Tally', template: '%s · Oak Tally' }, description: 'Take-off, coats, drying and hand-over for a drywall finishing crew' };
+export const metadata: Metadata = {
+  title: { default: 'Oak Tally', template: '%s · Oak Tally' },
+  description: 'Take-off, coats, drying and hand-over for a drywall finishing crew',
+};
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {

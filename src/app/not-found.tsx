@@ -7,8 +7,12 @@ export default function NotFound() {
       <div className="max-w-md space-y-4">
         <Sign className="mx-auto size-14" />
         <h1>Not here</h1>
-        <p className="text-muted">No house, room or page has this address. It may have been deleted, or the link was cut short.</p>
-        <Link href="/" className="btn btn-primary btn-lg">To the house</Link>
+        <p className="text-muted">
+          No house, room or page has this address. It may have been deleted, or the link was cut short.
+        </p>
+        <Link href="/" className="btn btn-primary btn-lg">
+          To the house
+        </Link>
       </div>
     </main>
   );

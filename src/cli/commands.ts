@@ -1,16 +1,16 @@
 import { coatTimes, type Mud } from '../core/drying/coatTimes';
 import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
+import { areaOf } from '../core/house/face';
 import { problemText } from '../core/house/problem';
 import { readHouse } from '../core/house/readHouse';
 import type { House } from '../core/house/schema';
 import { JOINT_CLASSES } from '../core/joints/joint';
-import { addTallies, type Tally } from '../core/joints/tally';
 import { takeOff } from '../core/joints/takeOff';
-import { areaOf } from '../core/house/face';
+import { addTallies, type Tally } from '../core/joints/tally';
 import { loadList } from '../core/materials/loadList';
-import { methodOf, roomCoats } from '../core/method/roomCoats';
 import { parseLength } from '../core/measure/parseLength';
 import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
+import { methodOf, roomCoats } from '../core/method/roomCoats';
 
 /** A refusal that is told as one line on standard error, with exit code 2. */
 export class Refusal extends Error {}
@@ -41,7 +41,12 @@ export function takeOffReport(house: House) {
       faces: result.faces.map(({ face, boards }) => ({
         id: face.id,
         area: areaFromMm2(areaOf(face), unit),
-        boards: boards.map(({ u0, u1, v0, v1, long, course }) => ({ course, long, from: [fromMm(u0, unit), fromMm(v0, unit)], to: [fromMm(u1, unit), fromMm(v1, unit)] })),
+        boards: boards.map(({ u0, u1, v0, v1, long, course }) => ({
+          course,
+          long,
+          from: [fromMm(u0, unit), fromMm(v0, unit)],
+          to: [fromMm(u1, unit), fromMm(v1, unit)],
+        })),
       })),
       tally: tallyReport(result.tally, unit),
     })),
@@ -50,16 +55,28 @@ export function takeOffReport(house: House) {
 }
 
 function tallyReport(tally: Tally, unit: LengthUnit) {
-  const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, { length: fromMm(tally.classes[kind].length, unit), count: tally.classes[kind].count }]));
+  const classes = Object.fromEntries(
+    JOINT_CLASSES.map((kind) => [
+      kind,
+      { length: fromMm(tally.classes[kind].length, unit), count: tally.classes[kind].count },
+    ]),
+  );
   return {
     ...classes,
     threeWays: tally.threeWays,
     crossings: tally.crossings,
     fasteners: tally.fasteners,
     screws: tally.screws,
-    factoryEdgeInAngle: { one: fromMm(tally.factoryEdgeInAngle.one, unit), both: fromMm(tally.factoryEdgeInAngle.both, unit) },
+    factoryEdgeInAngle: {
+      one: fromMm(tally.factoryEdgeInAngle.one, unit),
+      both: fromMm(tally.factoryEdgeInAngle.both, unit),
+    },
     boardArea: areaFromMm2(tally.boardArea, unit),
-    boards: tally.boards.map(({ width, length, count }) => ({ width: fromMm(width, unit), length: fromMm(length, unit), count })),
+    boards: tally.boards.map(({ width, length, count }) => ({
+      width: fromMm(width, unit),
+      length: fromMm(length, unit),
+      count,
+    })),
   };
 }
 
@@ -70,12 +87,21 @@ export function materialsReport(house: House) {
     return { tally, coats: roomCoats(tally, methodOf(house, room)) };
   });
   const load = loadList(rooms);
-  const length = ({ net, gross, packs }: { net: number; gross: number; packs: number }) => ({ net: fromMm(net, house.unit), withWaste: fromMm(gross, house.unit), packs });
+  const length = ({ net, gross, packs }: { net: number; gross: number; packs: number }) => ({
+    net: fromMm(net, house.unit),
+    withWaste: fromMm(gross, house.unit),
+    packs,
+  });
   const gallons = (litres: number) => Math.round(gallonsFromLitres(litres) * 100) / 100;
   return {
     unit: house.unit,
     tape: length(load.tape),
-    mud: load.mud.map(({ product, net, gross, packs }) => ({ product, gallons: gallons(net), withWaste: gallons(gross), packs })),
+    mud: load.mud.map(({ product, net, gross, packs }) => ({
+      product,
+      gallons: gallons(net),
+      withWaste: gallons(gross),
+      packs,
+    })),
     mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, gallons(litres)])),
     bead: length(load.bead),
     screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
@@ -102,13 +128,16 @@ export function dryReport(options: DryOptions) {
     ...(times.setHours === undefined ? {} : { setHours: hours(times.setHours) }),
     recoatHours: hours(times.recoatHours),
     sandHours: hours(times.sandHours),
-    warnings: Number.isFinite(times.sandHours) ? times.warnings : [...times.warnings, 'the air is saturated: it will not dry at all'],
+    warnings: Number.isFinite(times.sandHours)
+      ? times.warnings
+      : [...times.warnings, 'the air is saturated: it will not dry at all'],
   };
 }
 
 function temperatureFrom(text: string | undefined): number {
   const match = /^(-?\d+(?:\.\d+)?)\s*°?\s*([FC])$/i.exec(text?.trim() ?? '');
-  if (!match) throw new Refusal(`--temp: ${text === undefined ? 'is missing' : `"${text}" is no temperature`}; write 70F or 21C`);
+  if (!match)
+    throw new Refusal(`--temp: ${text === undefined ? 'is missing' : `"${text}" is no temperature`}; write 70F or 21C`);
   const value = Number(match[1]);
   const celsius = match[2]?.toUpperCase() === 'F' ? celsiusFromFahrenheit(value) : value;
   if (celsius < -40 || celsius > 60) throw new Refusal(`--temp: ${text} is no air that people work in`);
@@ -117,7 +146,8 @@ function temperatureFrom(text: string | undefined): number {
 
 function numberFrom(name: string, text: string | undefined, least: number, most: number): number {
   const value = text === undefined || text.trim() === '' ? Number.NaN : Number(text.trim().replace(/%$/, ''));
-  if (Number.isNaN(value)) throw new Refusal(`${name}: ${text === undefined ? 'is missing' : `"${text}" is no number`}`);
+  if (Number.isNaN(value))
+    throw new Refusal(`${name}: ${text === undefined ? 'is missing' : `"${text}" is no number`}`);
   if (value < least || value > most) throw new Refusal(`${name}: must be between ${least} and ${most}`);
   return value;
 }
@@ -133,6 +163,7 @@ function thicknessFrom(text: string | undefined): number {
 function mudFrom(text: string | undefined): Mud {
   if (text === undefined || text === 'drying') return { kind: 'drying' };
   const minutes = Number(text);
-  if (!(minutes > 0 && minutes <= 360)) throw new Refusal('--mud: is "drying", or the minutes on a setting mud\'s label');
+  if (!(minutes > 0 && minutes <= 360))
+    throw new Refusal('--mud: is "drying", or the minutes on a setting mud\'s label');
   return { kind: 'setting', minutes };
 }

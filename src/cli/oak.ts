@@ -14,7 +14,8 @@ main();
 function main(): void {
   const [command, ...rest] = process.argv.slice(2);
   try {
-    if (command === undefined || command === '--help' || command === 'help') return print(`oak COMMAND\n\n${Object.values(HELP).join('\n')}`);
+    if (command === undefined || command === '--help' || command === 'help')
+      return print(`oak COMMAND\n\n${Object.values(HELP).join('\n')}`);
     const help = HELP[command];
     if (help === undefined) throw new Refusal(`${command}: is no command; there are ${Object.keys(HELP).join(', ')}`);
     const { values, positionals } = optionsFrom(rest);
@@ -32,13 +33,21 @@ function optionsFrom(args: readonly string[]) {
   const text = { type: 'string' } as const;
   const flag = { type: 'boolean' } as const;
   try {
-    return parseArgs({ args: [...args], allowPositionals: true, options: { text: flag, help: flag, temp: text, rh: text, air: text, thick: text, mud: text } });
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { text: flag, help: flag, temp: text, rh: text, air: text, thick: text, mud: text },
+    });
   } catch (error) {
     throw new Refusal(error instanceof Error ? (error.message.split('. ')[0] ?? error.message) : String(error));
   }
 }
 
-function reportFor(command: string, values: ReturnType<typeof optionsFrom>['values'], files: readonly string[]): object {
+function reportFor(
+  command: string,
+  values: ReturnType<typeof optionsFrom>['values'],
+  files: readonly string[],
+): object {
   if (command === 'dry') return dryReport(values);
   const [file, second] = files;
   if (file === undefined) throw new Refusal(`${command}: needs a house file`);

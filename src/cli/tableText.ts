@@ -7,12 +7,25 @@ export function tableText(report: object): string {
   const lines: string[] = [];
   const walk = (name: string, value: unknown, depth: number) => {
     const lead = '  '.repeat(depth);
-    if (Array.isArray(value) && value.some((item) => typeof item === 'object' && item !== null && !Array.isArray(item))) {
+    if (
+      Array.isArray(value) &&
+      value.some((item) => typeof item === 'object' && item !== null && !Array.isArray(item))
+    ) {
       lines.push(`${lead}${name}`);
       value.forEach((item, index) => walk(titleOf(item, index), item, depth + 1));
     } else if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
-      const flat = Object.values(value).every((item) => typeof item !== 'object' || item === null || (Array.isArray(item) && item.every((part) => typeof part !== 'object')));
-      if (flat && depth > 0) lines.push(`${(lead + name).padEnd(28)} ${Object.entries(value).map(([key, item]) => `${key} ${plain(item)}`).join('   ')}`);
+      const flat = Object.values(value).every(
+        (item) =>
+          typeof item !== 'object' ||
+          item === null ||
+          (Array.isArray(item) && item.every((part) => typeof part !== 'object')),
+      );
+      if (flat && depth > 0)
+        lines.push(
+          `${(lead + name).padEnd(28)} ${Object.entries(value)
+            .map(([key, item]) => `${key} ${plain(item)}`)
+            .join('   ')}`,
+        );
       else {
         if (name !== '') lines.push(`${lead}${name}`);
         for (const [key, item] of Object.entries(value)) walk(key, item, name === '' ? depth : depth + 1);

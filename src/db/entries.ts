@@ -23,25 +23,36 @@ export async function listEntries(houseId: string): Promise<readonly Entry[]> {
  * Appends entries, all or none. `seq` is given under the house's row lock, so that a reader who has seen n has seen
  * everything before it. An entry sent again unchanged is recorded once; changed, it is a conflict.
  */
-export async function appendEntries(houseId: string, by: Pick<Person, 'id' | 'role'>, entries: readonly NewEntry[]): Promise<AppendResult> {
+export async function appendEntries(
+  houseId: string,
+  by: Pick<Person, 'id' | 'role'>,
+  entries: readonly NewEntry[],
+): Promise<AppendResult> {
   const { sequelize, RoomRow } = models();
   const append = sequelize.transaction(async (transaction): Promise<AppendResult> => {
     const house = await lockHouse(houseId, transaction);
     if (!house) return { kind: 'noHouse' };
-    const ids = [...entries.map(({ id }) => id), ...entries.flatMap((entry) => (entry.kind === 'void' ? [entry.payload.target] : []))];
+    const ids = [
+      ...entries.map(({ id }) => id),
+      ...entries.flatMap((entry) => (entry.kind === 'void' ? [entry.payload.target] : [])),
+    ];
     const known = new Map((await EntryRow.findAll({ where: { id: ids }, transaction })).map((row) => [row.id, row]));
-    const rooms = new Set((await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id));
+    const rooms = new Set(
+      (await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id),
+    );
 
     const seqs: Record<string, number> = {};
     const fresh = new Map<string, NewEntry>();
     for (const entry of entries) {
       const row = known.get(entry.id);
       const twin = fresh.get(entry.id);
-      if (row ? !isSame(row, entry, houseId, by.id) : twin !== undefined && !isDeepStrictEqual(twin, entry)) return { kind: 'conflict', id: entry.id };
+      if (row ? !isSame(row, entry, houseId, by.id) : twin !== undefined && !isDeepStrictEqual(twin, entry))
+        return { kind: 'conflict', id: entry.id };
       if (row) seqs[entry.id] = row.seq;
       if (row || twin) continue;
       if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
-      if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by)) return { kind: 'notYours', id: entry.payload.target };
+      if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by))
+        return { kind: 'notYours', id: entry.payload.target };
       fresh.set(entry.id, entry);
     }
 
@@ -61,20 +72,51 @@ export async function appendEntries(houseId: string, by: Pick<Person, 'id' | 'ro
 }
 
 /** Everyone takes back what is their own; a lead takes back anything. */
-const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>): boolean => by.role === 'lead' || target === undefined || target.by === by.id;
+const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>): boolean =>
+  by.role === 'lead' || target === undefined || target.by === by.id;
 
 function rowOf(entry: NewEntry, houseId: string, seq: number, by: { readonly id: string; readonly role: Role }) {
-  return { id: entry.id, houseId, seq, roomId: entry.room, kind: entry.kind, at: new Date(entry.at), by: by.id, role: by.role, payload: entry.payload };
+  return {
+    id: entry.id,
+    houseId,
+    seq,
+    roomId: entry.room,
+    kind: entry.kind,
+    at: new Date(entry.at),
+    by: by.id,
+    role: by.role,
+    payload: entry.payload,
+  };
 }
 
 function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): boolean {
-  const stored = { houseId: row.houseId, room: row.roomId, kind: row.kind, at: row.at.getTime(), by: row.by, payload: row.payload };
-  return isDeepStrictEqual(stored, { houseId, room: entry.room, kind: entry.kind, at: Date.parse(entry.at), by, payload: withoutUndefined(entry.payload) });
+  const stored = {
+    houseId: row.houseId,
+    room: row.roomId,
+    kind: row.kind,
+    at: row.at.getTime(),
+    by: row.by,
+    payload: row.payload,
+  };
+  return isDeepStrictEqual(stored, {
+    houseId,
+    room: entry.room,
+    kind: entry.kind,
+    at: Date.parse(entry.at),
+    by,
+    payload: withoutUndefined(entry.payload),
+  });
 }
 
 const withoutUndefined = (value: object): unknown => JSON.parse(JSON.stringify(value));
 
 function entryOf(row: EntryRow): Entry {
-  const sent = newEntrySchema.parse({ id: row.id, room: row.roomId, kind: row.kind, at: row.at.toISOString(), payload: row.payload });
+  const sent = newEntrySchema.parse({
+    id: row.id,
+    room: row.roomId,
+    kind: row.kind,
+    at: row.at.toISOString(),
+    payload: row.payload,
+  });
   return { ...sent, seq: row.seq, by: row.by, role: row.role, recordedAt: row.recordedAt.toISOString() };
 }

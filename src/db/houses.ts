@@ -16,7 +16,10 @@ export interface StoredRoom {
 }
 
 /** What became of a save: saved, or refused because somebody saved in between. */
-export type RoomSave = { readonly kind: 'saved'; readonly version: number } | { readonly kind: 'stale'; readonly theirs: StoredRoom } | { readonly kind: 'gone' };
+export type RoomSave =
+  | { readonly kind: 'saved'; readonly version: number }
+  | { readonly kind: 'stale'; readonly theirs: StoredRoom }
+  | { readonly kind: 'gone' };
 
 /** The names of all houses, for the switcher. */
 export async function listHouses(): Promise<readonly { readonly id: string; readonly name: string }[]> {
@@ -30,21 +33,37 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   const row = await HouseRow.findByPk(id);
   if (!row) return undefined;
   const rooms = await RoomRow.findAll({ where: { houseId: id }, order: ['position', 'id'] });
-  return { id, head: row.head, timeZone: row.timeZone, version: row.version, rooms: rooms.map(({ room, version }) => ({ room, version })) };
+  return {
+    id,
+    head: row.head,
+    timeZone: row.timeZone,
+    version: row.version,
+    rooms: rooms.map(({ room, version }) => ({ room, version })),
+  };
 }
 
 /** Adds a house from a checked house file; returns its id. */
-export async function addHouse({ format: _format, version: _version, rooms, ...head }: House, timeZone: string): Promise<string> {
+export async function addHouse(
+  { format: _format, version: _version, rooms, ...head }: House,
+  timeZone: string,
+): Promise<string> {
   const { sequelize, HouseRow, RoomRow } = models();
   return sequelize.transaction(async (transaction) => {
     const { id } = await HouseRow.create({ head, timeZone }, { transaction });
-    await RoomRow.bulkCreate(rooms.map((room, position) => ({ houseId: id, id: room.id, position, room })), { transaction });
+    await RoomRow.bulkCreate(
+      rooms.map((room, position) => ({ houseId: id, id: room.id, position, room })),
+      { transaction },
+    );
     return id;
   });
 }
 
 /** Saves what rooms take their defaults from; false when the version is no longer current. */
-export async function saveHouseHead(id: string, version: number, change: (head: HouseHead) => HouseHead): Promise<boolean> {
+export async function saveHouseHead(
+  id: string,
+  version: number,
+  change: (head: HouseHead) => HouseHead,
+): Promise<boolean> {
   return models().sequelize.transaction(async (transaction) => {
     const row = await lockHouse(id, transaction);
     if (!row || row.version !== version) return false;
@@ -84,7 +103,13 @@ export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRo
   models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
 
 function freeId(name: string, taken: ReadonlySet<string>): string {
-  const stem = name.toLowerCase().normalize('NFKD').replace(/[^a-z0-9]+/g, '-').replace(/^-+|-+$/g, '').slice(0, 50) || 'room';
+  const stem =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 50) || 'room';
   if (!taken.has(stem)) return stem;
   let number = 2;
   while (taken.has(`${stem}-${number}`)) number += 1;

@@ -14,7 +14,10 @@ export async function migrate(): Promise<void> {
   await sequelize.transaction(async (transaction) => {
     await sequelize.query("SELECT pg_advisory_xact_lock(hashtext('oak-tally migrations'))", { transaction });
     const umzug = new Umzug({
-      migrations: Object.entries(MIGRATIONS).map(([name, { up }]) => ({ name, up: ({ context }: { context: QueryInterface }) => up(context) })),
+      migrations: Object.entries(MIGRATIONS).map(([name, { up }]) => ({
+        name,
+        up: ({ context }: { context: QueryInterface }) => up(context),
+      })),
       context: sequelize.getQueryInterface(),
       storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
       logger: undefined,

@@ -80,7 +80,13 @@ function bind(sequelize: Sequelize): void {
   const json = () => ({ type: DataTypes.JSONB, allowNull: false });
   PersonRow.init({ id: id(), name: text(), role: text(), passwordHash: text() }, { ...options, tableName: 'people' });
   HouseRow.init(
-    { id: id(), head: json(), timeZone: text(), version: { ...count(), defaultValue: 1 }, nextSeq: { ...count(), defaultValue: 1 } },
+    {
+      id: id(),
+      head: json(),
+      timeZone: text(),
+      version: { ...count(), defaultValue: 1 },
+      nextSeq: { ...count(), defaultValue: 1 },
+    },
     { ...options, tableName: 'houses' },
   );
   RoomRow.init(

@@ -28,7 +28,9 @@ export async function anyPeople(): Promise<boolean> {
 /** The person with this name and password, or undefined; the same time passes whichever is wrong. */
 export async function authenticate(name: string, password: string): Promise<Person | undefined> {
   const { sequelize, PersonRow } = models();
-  const row = await PersonRow.findOne({ where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), name.trim().toLowerCase()) });
+  const row = await PersonRow.findOne({
+    where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), name.trim().toLowerCase()),
+  });
   const matches = await verify(row?.passwordHash ?? (await decoyHash()), password);
   return row && matches ? personOf(row) : undefined;
 }
@@ -40,7 +42,10 @@ export async function addPerson(name: string, role: Role, password: string): Pro
   const passwordHash = await hash(password);
   return sequelize.transaction(async (transaction) => {
     await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
-    const twin = await PersonRow.findOne({ where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), trimmed.toLowerCase()), transaction });
+    const twin = await PersonRow.findOne({
+      where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), trimmed.toLowerCase()),
+      transaction,
+    });
     if (twin) return undefined;
     return personOf(await PersonRow.create({ name: trimmed, role, passwordHash }, { transaction }));
   });

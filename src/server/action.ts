@@ -24,19 +24,31 @@ export function action<Schema extends z.ZodType, Value>(
   return async (input) => {
     const person = await signedIn();
     if (!person) return refused('signedOut', 'You are signed out. Sign in again in another tab, then repeat this.');
-    if (!mayAct(person, role)) return refused('notAllowed', `This is for a ${role}; you are signed in as a ${person.role}.`);
+    if (!mayAct(person, role))
+      return refused('notAllowed', `This is for a ${role}; you are signed in as a ${person.role}.`);
     return checked(schema, input, (value) => run(value, person));
   };
 }
 
 /** The same for what needs no sign-in. */
-export function openAction<Schema extends z.ZodType, Value>(schema: Schema, run: (input: z.output<Schema>) => Promise<Answer<Value>>): (input: z.input<Schema>) => Promise<Answer<Value>> {
+export function openAction<Schema extends z.ZodType, Value>(
+  schema: Schema,
+  run: (input: z.output<Schema>) => Promise<Answer<Value>>,
+): (input: z.input<Schema>) => Promise<Answer<Value>> {
   return async (input) => checked(schema, input, run);
 }
 
-async function checked<Schema extends z.ZodType, Value>(schema: Schema, input: unknown, run: (value: z.output<Schema>) => Promise<Answer<Value>>): Promise<Answer<Value>> {
+async function checked<Schema extends z.ZodType, Value>(
+  schema: Schema,
+  input: unknown,
+  run: (value: z.output<Schema>) => Promise<Answer<Value>>,
+): Promise<Answer<Value>> {
   const parsed = schema.safeParse(input, { reportInput: true });
   if (parsed.success) return run(parsed.data);
   const problems = problemsFromZod(parsed.error);
-  return refused('invalid', problems[0] ? `${problems[0].path}: ${problems[0].reason}` : 'The input is wrong.', problems);
+  return refused(
+    'invalid',
+    problems[0] ? `${problems[0].path}: ${problems[0].reason}` : 'The input is wrong.',
+    problems,
+  );
 }

@@ -5,10 +5,10 @@ import { z } from 'zod';
 import type { AirFrom } from '../core/drying/dryAt';
 import { resolveHang } from '../core/house/resolveHang';
 import type { HouseHead, Room } from '../core/house/schema';
-import type { Tally } from '../core/joints/tally';
 import { takeOff } from '../core/joints/takeOff';
-import { type Site, siteOf } from '../core/readiness/siteOf';
+import type { Tally } from '../core/joints/tally';
 import type { Entry } from '../core/log/entry';
+import { type Site, siteOf } from '../core/readiness/siteOf';
 import { listEntries } from '../db/entries';
 import { findHouse } from '../db/houses';
 import { listPeople, type Person } from '../db/people';
@@ -38,7 +38,12 @@ export const ASSUMED_AIR = { temperature: 20, humidity: 50 } as const;
 /** The house of a page; an unknown one is the not-found page. The same request works it out once. */
 export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
   if (!z.uuid().safeParse(id).success) notFound();
-  const [house, entries, people, readings] = await Promise.all([findHouse(id), listEntries(id), listPeople(), listReadings(id)]);
+  const [house, entries, people, readings] = await Promise.all([
+    findHouse(id),
+    listEntries(id),
+    listPeople(),
+    listReadings(id),
+  ]);
   if (!house) notFound();
   const instant = now();
   const airOf = airFrom(readings);
@@ -54,7 +59,12 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     people,
     reading: readings.findLast(({ roomId }) => roomId === null),
     airOf,
-    airSourceOf: (room) => (readings.some(({ roomId }) => roomId === room) ? 'room' : readings.some(({ roomId }) => roomId === null) ? 'house' : 'assumed'),
+    airSourceOf: (room) =>
+      readings.some(({ roomId }) => roomId === room)
+        ? 'room'
+        : readings.some(({ roomId }) => roomId === null)
+          ? 'house'
+          : 'assumed',
   };
 });
 
@@ -66,7 +76,8 @@ function airFrom(readings: readonly Reading[]): (room: string) => readonly AirFr
     if (list) list.push(reading);
     else byRoom.set(reading.roomId, [reading]);
   }
-  const history = (list: readonly Reading[]) => list.map(({ at, temperature, humidity }): AirFrom => ({ from: at.getTime(), air: { temperature, humidity } }));
+  const history = (list: readonly Reading[]) =>
+    list.map(({ at, temperature, humidity }): AirFrom => ({ from: at.getTime(), air: { temperature, humidity } }));
   const assumed: readonly AirFrom[] = [{ from: 0, air: ASSUMED_AIR }];
   const ofHouse = history(byRoom.get(null) ?? []);
   return (room) => {
@@ -80,7 +91,9 @@ const tallies = new Map<string, Tally>();
 
 /** The take-off of a room, worked out once for each content: the key is a hash of all that it depends on. */
 function rememberedTally(room: Room, head: HouseHead): Tally {
-  const key = createHash('sha1').update(JSON.stringify([room, head.unit, resolveHang(head, room)])).digest('base64');
+  const key = createHash('sha1')
+    .update(JSON.stringify([room, head.unit, resolveHang(head, room)]))
+    .digest('base64');
   const known = tallies.get(key);
   if (known) return known;
   const { tally } = takeOff(room, head);

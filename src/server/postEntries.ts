@@ -11,7 +11,10 @@ const SLACK_MS = 5 * 60_000;
 
 const bodySchema = z.strictObject({
   house: z.uuid('must be a house'),
-  entries: z.array(newEntrySchema).min(1, 'needs at least one entry').max(MOST_ENTRIES, `must hold at most ${MOST_ENTRIES}`),
+  entries: z
+    .array(newEntrySchema)
+    .min(1, 'needs at least one entry')
+    .max(MOST_ENTRIES, `must hold at most ${MOST_ENTRIES}`),
 });
 
 /**
@@ -57,4 +60,5 @@ function isOwnPage(request: Request): boolean {
   return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
 }
 
-const refuse = (status: number, message: string, problems?: object): Response => Response.json({ message, ...(problems ? { problems } : {}) }, { status });
+const refuse = (status: number, message: string, problems?: object): Response =>
+  Response.json({ message, ...(problems ? { problems } : {}) }, { status });

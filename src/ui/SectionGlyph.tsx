@@ -16,7 +16,15 @@ const SURFACE = 30;
  * The cross-section of a joint class with its coats: planned dashed, wet hatched, dry plain, sanded dotted. A schematic
  * drawing, its height exaggerated.
  */
-export function SectionGlyph({ kind, layers, className = 'h-11 w-24' }: { readonly kind: CoatedClass; readonly layers: readonly GlyphLayer[]; readonly className?: string }) {
+export function SectionGlyph({
+  kind,
+  layers,
+  className = 'h-11 w-24',
+}: {
+  readonly kind: CoatedClass;
+  readonly layers: readonly GlyphLayer[];
+  readonly className?: string;
+}) {
   const id = useId();
   const shape = shapeOf(kind);
   const drawn = layers.map((layer, index) => ({ ...layer, index, paths: layerPaths(shape, index, layer.side) }));
@@ -34,7 +42,11 @@ export function SectionGlyph({ kind, layers, className = 'h-11 w-24' }: { readon
       </defs>
       {/* Outer coats first, so that those below stay visible. */}
       {drawn.toReversed().map(({ index, phase, paths }) => (
-        <g key={index} {...lookOf(phase, id)}>{paths.map((path) => <path key={path} d={path} />)}</g>
+        <g key={index} {...lookOf(phase, id)}>
+          {paths.map((path) => (
+            <path key={path} d={path} />
+          ))}
+        </g>
       ))}
       <Boards shape={shape} />
     </svg>
@@ -81,7 +93,9 @@ function layerPaths(shape: Shape, index: number, side: 'left' | 'right' | undefi
   switch (shape) {
     case 'valley': {
       const half = 22 + 11 * index;
-      return [`M${50 - half} ${SURFACE}Q50 ${SURFACE - 4 - 9 * index} ${50 + half} ${SURFACE}L62 ${SURFACE}L50 40L38 ${SURFACE}Z`];
+      return [
+        `M${50 - half} ${SURFACE}Q50 ${SURFACE - 4 - 9 * index} ${50 + half} ${SURFACE}L62 ${SURFACE}L50 40L38 ${SURFACE}Z`,
+      ];
     }
     case 'hump': {
       const half = 21 + 12 * index;

@@ -27,11 +27,16 @@ export function useLog(house: string, clock: number) {
     if (sending) return false;
     const key = JSON.stringify(said);
     const at = new Date(clock + performance.now() - opened).toISOString();
-    const entries = unsent?.key === key ? unsent.entries : said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at }));
+    const entries =
+      unsent?.key === key ? unsent.entries : said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at }));
     setSending(true);
     setMessage(undefined);
     try {
-      const response = await fetch('/api/entries', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ house, entries }) });
+      const response = await fetch('/api/entries', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ house, entries }),
+      });
       if (!response.ok) {
         const answer: { message?: string } = await response.json().catch(() => ({}));
         setMessage(answer.message ?? SERVER_LOST);

@@ -11,7 +11,10 @@ export const SERVER_LOST = 'The server did not answer. What you typed is still h
  * Sends a form to an action. Problems with a path land beside their fields, everything else in `message`; the form
  * keeps what was typed.
  */
-export function useSubmit<Values extends FieldValues, Input, Value>(submit: (input: Input) => Promise<Answer<Value>>, form: UseFormReturn<Values>) {
+export function useSubmit<Values extends FieldValues, Input, Value>(
+  submit: (input: Input) => Promise<Answer<Value>>,
+  form: UseFormReturn<Values>,
+) {
   const [busy, setBusy] = useState(false);
   const [message, setMessage] = useState<string>();
   async function send(input: Input, done: (value: Value) => void): Promise<void> {

@@ -4,7 +4,8 @@ const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 
 /** A later day, `days` after the day of an instant. */
-export const dayAfter = (instant: number, days: number, timeZone: string): string => dayOf(instant + days * DAY_MS, timeZone);
+export const dayAfter = (instant: number, days: number, timeZone: string): string =>
+  dayOf(instant + days * DAY_MS, timeZone);
 
 /** The time of day where the house stands: 6:52. */
 export function timeOf(instant: number, timeZone: string): string {
@@ -18,17 +19,21 @@ export function untilWords(instant: number, now: number, timeZone: string): stri
   const day = dayOf(rounded, timeZone);
   if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
   if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;
-  if (rounded - now < 6 * DAY_MS) return `${new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short' }).format(rounded)} ${timeOf(rounded, timeZone)}`;
+  if (rounded - now < 6 * DAY_MS)
+    return `${new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short' }).format(rounded)} ${timeOf(rounded, timeZone)}`;
   return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(rounded);
 }
 
 /** A day in words: Tue 24 Nov. */
 export function dayWords(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric', month: 'short' }).format(new Date(`${day}T12:00:00Z`)).replace(',', '');
+  return new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric', month: 'short' })
+    .format(new Date(`${day}T12:00:00Z`))
+    .replace(',', '');
 }
 
 /** An instant in words: Tue 24 Nov, 6:52. */
-export const instantWords = (instant: number, timeZone: string): string => `${dayWords(dayOf(instant, timeZone))}, ${timeOf(instant, timeZone)}`;
+export const instantWords = (instant: number, timeZone: string): string =>
+  `${dayWords(dayOf(instant, timeZone))}, ${timeOf(instant, timeZone)}`;
 
 /** A stretch of time: 45 min, 7 h 20. */
 export function spanWords(hours: number): string {

@@ -16,7 +16,14 @@ export default async function HousesPage() {
   return (
     <>
       <Header house={undefined} person={person} signOut={signOut} />
-      <HousesView houses={houses} people={people} mayEdit={mayAct(person, 'lead')} createHouse={createHouse} importHouse={importHouse} invite={invite} />
+      <HousesView
+        houses={houses}
+        people={people}
+        mayEdit={mayAct(person, 'lead')}
+        createHouse={createHouse}
+        importHouse={importHouse}
+        invite={invite}
+      />
     </>
   );
 }

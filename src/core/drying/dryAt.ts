@@ -38,7 +38,12 @@ export function dryAt(start: number, history: readonly AirFrom[], hoursIn: (air:
  *
  * @param at ms since 1970
  */
-export function drynessAt(start: number, at: number, history: readonly AirFrom[], hoursIn: (air: Air) => number): number {
+export function drynessAt(
+  start: number,
+  at: number,
+  history: readonly AirFrom[],
+  hoursIn: (air: Air) => number,
+): number {
   let done = 0;
   for (const [index, { from, air }] of history.entries()) {
     const begin = index === 0 ? start : Math.max(start, from);

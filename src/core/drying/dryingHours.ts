@@ -43,16 +43,27 @@ function stillAirHours(air: Air): number {
 export const lawHours = (air: Air): number => 20.35 * vapourDeficit(air) ** -0.939;
 
 function tableHours(fahrenheit: number, humidity: number): number {
-  const row = bracket(TABLE_HOURS.map((entry) => entry.humidity), humidity);
+  const row = bracket(
+    TABLE_HOURS.map((entry) => entry.humidity),
+    humidity,
+  );
   const column = bracket(TABLE_FAHRENHEIT, fahrenheit);
-  const logHours = (rowIndex: number, columnIndex: number) => Math.log(TABLE_HOURS[rowIndex]?.hours[columnIndex] ?? Number.NaN);
-  const along = (rowIndex: number) => mix(logHours(rowIndex, column.index), logHours(rowIndex, column.index + 1), column.part);
+  const logHours = (rowIndex: number, columnIndex: number) =>
+    Math.log(TABLE_HOURS[rowIndex]?.hours[columnIndex] ?? Number.NaN);
+  const along = (rowIndex: number) =>
+    mix(logHours(rowIndex, column.index), logHours(rowIndex, column.index + 1), column.part);
   return Math.exp(mix(along(row.index), along(row.index + 1), row.part));
 }
 
 /** The cell of sorted stops that holds a value, and how far into it the value lies. */
 function bracket(stops: readonly number[], value: number): { readonly index: number; readonly part: number } {
-  const index = Math.min(stops.length - 2, Math.max(0, stops.findLastIndex((stop) => stop <= value)));
+  const index = Math.min(
+    stops.length - 2,
+    Math.max(
+      0,
+      stops.findLastIndex((stop) => stop <= value),
+    ),
+  );
   const from = stops[index] ?? 0;
   const to = stops[index + 1] ?? 1;
   return { index, part: (value - from) / (to - from) };

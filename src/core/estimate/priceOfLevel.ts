@@ -17,13 +17,24 @@ export interface LevelPrice {
  *
  * @example priceOfLevel(5, rooms).hours - priceOfLevel(4, rooms).hours  // what the skim costs
  */
-export function priceOfLevel(level: Level, rooms: readonly { readonly room: Pick<Room, 'finish'>; readonly tally: Tally }[]): LevelPrice {
+export function priceOfLevel(
+  level: Level,
+  rooms: readonly { readonly room: Pick<Room, 'finish'>; readonly tally: Tally }[],
+): LevelPrice {
   const each = rooms.map(({ room, tally }) => {
     const coats = roomCoats(tally, { level: room.finish?.level ?? level });
     const tasks = tasksOf(tally, coats);
-    return { hours: tasks.reduce((sum, task) => sum + task.hours, 0), litres: coats.reduce((sum, coat) => sum + mudOf(coat, tally), 0), visits: tasks.length };
+    return {
+      hours: tasks.reduce((sum, task) => sum + task.hours, 0),
+      litres: coats.reduce((sum, coat) => sum + mudOf(coat, tally), 0),
+      visits: tasks.length,
+    };
   });
   const sum = (pick: (room: (typeof each)[number]) => number) => each.reduce((total, room) => total + pick(room), 0);
-  return { level, hours: sum(({ hours }) => hours), litres: sum(({ litres }) => litres), visits: sum(({ visits }) => visits) };
+  return {
+    level,
+    hours: sum(({ hours }) => hours),
+    litres: sum(({ litres }) => litres),
+    visits: sum(({ visits }) => visits),
+  };
 }
-

@@ -20,7 +20,11 @@ const MOST_LAYOUTS = 256;
  * @param breadth mm across the courses
  * @param startHigh the first full board lies at the far side instead
  */
-export function courseLayouts(breadth: number, boards: HangPlan['boards'], startHigh = false): readonly (readonly Course[])[] {
+export function courseLayouts(
+  breadth: number,
+  boards: HangPlan['boards'],
+  startHigh = false,
+): readonly (readonly Course[])[] {
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
   const layouts: (readonly Course[])[] = [];
   const fill = (laid: readonly Course[], from: number) => {
@@ -29,10 +33,23 @@ export function courseLayouts(breadth: number, boards: HangPlan['boards'], start
     const rip = narrowestFirst.find(({ width }) => width >= left - TOLERANCE_MM);
     if (rip) {
       const full = Math.abs(rip.width - left) <= TOLERANCE_MM;
-      layouts.push([...laid, { t0: from, t1: breadth, lowEdge: laid.length > 0 || full ? 'tapered' : 'square', highEdge: full ? 'tapered' : 'square', stock: rip }]);
+      layouts.push([
+        ...laid,
+        {
+          t0: from,
+          t1: breadth,
+          lowEdge: laid.length > 0 || full ? 'tapered' : 'square',
+          highEdge: full ? 'tapered' : 'square',
+          stock: rip,
+        },
+      ]);
     }
     for (const stock of narrowestFirst) {
-      if (stock.width < left - TOLERANCE_MM) fill([...laid, { t0: from, t1: from + stock.width, lowEdge: 'tapered', highEdge: 'tapered', stock }], from + stock.width);
+      if (stock.width < left - TOLERANCE_MM)
+        fill(
+          [...laid, { t0: from, t1: from + stock.width, lowEdge: 'tapered', highEdge: 'tapered', stock }],
+          from + stock.width,
+        );
     }
   };
   fill([], 0);

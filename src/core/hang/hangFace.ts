@@ -28,7 +28,12 @@ const MOST_CHOICES = 400;
  * @returns the boards, course by course
  * @example hangFace(wall20ft, plan, { long: ['u'], searchStart: false })  // two courses with one butt each
  */
-export function hangFace(face: Face, plan: HangPlan, hanging: FaceHanging, prices: JointPrices = usualJointPrices): readonly Board[] {
+export function hangFace(
+  face: Face,
+  plan: HangPlan,
+  hanging: FaceHanging,
+  prices: JointPrices = usualJointPrices,
+): readonly Board[] {
   const widest = Math.max(...plan.boards.map(({ width }) => width));
   const narrow = Math.min(face.width, face.height) < widest - TOLERANCE_MM;
   const directions: readonly ('u' | 'v')[] = narrow ? [face.width >= face.height ? 'u' : 'v'] : hanging.long;
@@ -50,7 +55,10 @@ class Strip {
   readonly length: number;
   readonly holes: readonly { readonly s: Span; readonly t: Span }[];
 
-  constructor(face: Face, readonly long: 'u' | 'v') {
+  constructor(
+    face: Face,
+    readonly long: 'u' | 'v',
+  ) {
     this.length = long === 'u' ? face.width : face.height;
     this.holes = face.holes.map(({ u0, u1, v0, v1 }) => {
       const u = { from: u0, to: u1 };
@@ -62,7 +70,10 @@ class Strip {
   /** The stretches of a course that openings of its full breadth leave. */
   stretches({ t0, t1 }: Course): readonly Span[] {
     const through = this.holes.filter(({ t }) => t.from <= t0 + TOLERANCE_MM && t.to >= t1 - TOLERANCE_MM);
-    return subtractSpans({ from: 0, to: this.length }, through.map(({ s }) => s));
+    return subtractSpans(
+      { from: 0, to: this.length },
+      through.map(({ s }) => s),
+    );
   }
 }
 
@@ -76,10 +87,23 @@ interface Choice {
  * The cheapest butts for given courses: a layered shortest path over each course's sets of butts. Costs are ranked by
  * the aim: finishing work, then butts over the corners of openings, then poor stagger, then sheets, then waste.
  */
-function layCourses(strip: Strip, courses: readonly Course[], plan: HangPlan, prices: JointPrices): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
+function layCourses(
+  strip: Strip,
+  courses: readonly Course[],
+  plan: HangPlan,
+  prices: JointPrices,
+): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
   const rank = ranking(plan.aim);
-  let paths: readonly { readonly cost: RankedCost; readonly last: readonly number[]; readonly boards: readonly Board[] }[] = [
-    { cost: rank({ work: seamWork(strip, courses, prices), corners: 0, stagger: 0, sheets: 0, waste: 0 }), last: [], boards: [] },
+  let paths: readonly {
+    readonly cost: RankedCost;
+    readonly last: readonly number[];
+    readonly boards: readonly Board[];
+  }[] = [
+    {
+      cost: rank({ work: seamWork(strip, courses, prices), corners: 0, stagger: 0, sheets: 0, waste: 0 }),
+      last: [],
+      boards: [],
+    },
   ];
   courses.forEach((course, index) => {
     const choices = choicesFor(strip, course, index, plan, prices, rank);
@@ -87,8 +111,12 @@ function layCourses(strip: Strip, courses: readonly Course[], plan: HangPlan, pr
       let best: (typeof paths)[number] | undefined;
       for (const path of paths) {
         const stagger = tooClose(path.last, choice.butts, STAGGER_BAYS * plan.framing);
-        const cost = addCosts(path.cost, addCosts(choice.cost, rank({ work: 0, corners: 0, stagger, sheets: 0, waste: 0 })));
-        if (!best || compareCosts(cost, best.cost) < 0) best = { cost, last: choice.butts, boards: [...path.boards, ...choice.boards] };
+        const cost = addCosts(
+          path.cost,
+          addCosts(choice.cost, rank({ work: 0, corners: 0, stagger, sheets: 0, waste: 0 })),
+        );
+        if (!best || compareCosts(cost, best.cost) < 0)
+          best = { cost, last: choice.butts, boards: [...path.boards, ...choice.boards] };
       }
       if (!best) throw new RangeError('every course follows another');
       return best;
@@ -106,7 +134,11 @@ interface CostParts {
 }
 
 function ranking(aim: HangPlan['aim']): (parts: CostParts) => RankedCost {
-  const rest = ({ work, corners, stagger, sheets, waste }: CostParts) => ({ joints: [work, corners, stagger, sheets, waste], boards: [sheets, work, corners, stagger, waste], waste: [waste, work, corners, stagger, sheets] });
+  const rest = ({ work, corners, stagger, sheets, waste }: CostParts) => ({
+    joints: [work, corners, stagger, sheets, waste],
+    boards: [sheets, work, corners, stagger, waste],
+    waste: [waste, work, corners, stagger, sheets],
+  });
   return (parts) => rest(parts)[aim];
 }
 
@@ -121,15 +153,23 @@ function seamWork(strip: Strip, courses: readonly Course[], prices: JointPrices)
 
 const touches = ({ from, to }: Span, at: number): boolean => at >= from - TOLERANCE_MM && at <= to + TOLERANCE_MM;
 
-function choicesFor(strip: Strip, course: Course, index: number, plan: HangPlan, prices: JointPrices, rank: (parts: CostParts) => RankedCost): readonly Choice[] {
+function choicesFor(
+  strip: Strip,
+  course: Course,
+  index: number,
+  plan: HangPlan,
+  prices: JointPrices,
+  rank: (parts: CostParts) => RankedCost,
+): readonly Choice[] {
   const longest = Math.max(...course.stock.lengths);
   const breadth = course.t1 - course.t0;
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
-  const perStretch = strip.stretches(course).map((stretch) => buttSets(stretch, longest, plan.framing).map((butts) => ({ stretch, butts })));
-  const combined = perStretch.reduce<readonly (readonly { readonly stretch: Span; readonly butts: readonly number[] }[])[]>(
-    (sets, options) => sets.flatMap((set) => options.map((option) => [...set, option])).slice(0, MOST_CHOICES),
-    [[]],
-  );
+  const perStretch = strip
+    .stretches(course)
+    .map((stretch) => buttSets(stretch, longest, plan.framing).map((butts) => ({ stretch, butts })));
+  const combined = perStretch.reduce<
+    readonly (readonly { readonly stretch: Span; readonly butts: readonly number[] }[])[]
+  >((sets, options) => sets.flatMap((set) => options.map((option) => [...set, option])).slice(0, MOST_CHOICES), [[]]);
   return combined.map((set) => {
     const butts = set.flatMap((part) => part.butts);
     const boards = set.flatMap(({ stretch, butts: inside }) => {
@@ -138,15 +178,40 @@ function choicesFor(strip: Strip, course: Course, index: number, plan: HangPlan,
     });
     const work = butts.reduce((sum, at) => sum + prices.butt * buttLength(strip, course, at), 0);
     const corners = butts.reduce((sum, at) => sum + cornersUnder(strip, course, at), 0);
-    const waste = boards.reduce((sum, { stock, u0, u1, v0, v1 }) => sum + stock.width * stock.length - (u1 - u0) * (v1 - v0), 0);
-    return { butts, boards, cost: rank({ work, corners, stagger: 0, sheets: boards.length * Math.max(breadth / course.stock.width, 0.5), waste }) };
+    const waste = boards.reduce(
+      (sum, { stock, u0, u1, v0, v1 }) => sum + stock.width * stock.length - (u1 - u0) * (v1 - v0),
+      0,
+    );
+    return {
+      butts,
+      boards,
+      cost: rank({
+        work,
+        corners,
+        stagger: 0,
+        sheets: boards.length * Math.max(breadth / course.stock.width, 0.5),
+        waste,
+      }),
+    };
   });
 }
 
 function boardOf(long: 'u' | 'v', course: Course, index: number, { from, to }: Span): Board {
-  const length = course.stock.lengths.find((candidate) => candidate >= to - from - TOLERANCE_MM) ?? Math.max(...course.stock.lengths);
-  const place = long === 'u' ? { u0: from, u1: to, v0: course.t0, v1: course.t1 } : { u0: course.t0, u1: course.t1, v0: from, v1: to };
-  return { course: index, ...place, long, lowEdge: course.lowEdge, highEdge: course.highEdge, stock: { width: course.stock.width, length } };
+  const length =
+    course.stock.lengths.find((candidate) => candidate >= to - from - TOLERANCE_MM) ??
+    Math.max(...course.stock.lengths);
+  const place =
+    long === 'u'
+      ? { u0: from, u1: to, v0: course.t0, v1: course.t1 }
+      : { u0: course.t0, u1: course.t1, v0: from, v1: to };
+  return {
+    course: index,
+    ...place,
+    long,
+    lowEdge: course.lowEdge,
+    highEdge: course.highEdge,
+    stock: { width: course.stock.width, length },
+  };
 }
 
 function buttLength(strip: Strip, { t0, t1 }: Course, at: number): number {
@@ -162,5 +227,8 @@ function cornersUnder(strip: Strip, { t0, t1 }: Course, at: number): number {
 }
 
 function tooClose(above: readonly number[], below: readonly number[], least: number): number {
-  return below.reduce((sum, at) => sum + above.filter((other) => Math.abs(other - at) < least - TOLERANCE_MM).length, 0);
+  return below.reduce(
+    (sum, at) => sum + above.filter((other) => Math.abs(other - at) < least - TOLERANCE_MM).length,
+    0,
+  );
 }

@@ -10,7 +10,11 @@ export interface HungFace {
 }
 
 /** Hangs every face of a room: walls as the plan says, from the top; ceilings the better way unless the plan says which. */
-export function hangRoom(faces: readonly Face[], plan: HangPlan, prices: JointPrices = usualJointPrices): readonly HungFace[] {
+export function hangRoom(
+  faces: readonly Face[],
+  plan: HangPlan,
+  prices: JointPrices = usualJointPrices,
+): readonly HungFace[] {
   return faces.map((face) => ({ face, boards: hangFace(face, plan, hangingOf(face, plan), prices) }));
 }
 

@@ -51,7 +51,8 @@ function smallestThatHolds(offCuts: readonly Piece[], piece: Piece): number | un
     const sameBreadth = Math.abs(offCut.breadth - piece.breadth) <= TOLERANCE_MM;
     // Both tapers survive only when the whole breadth is used.
     const edges = piece.tapers === 2 ? sameBreadth && offCut.tapers === 2 : offCut.tapers >= piece.tapers;
-    const holds = edges && offCut.breadth >= piece.breadth - TOLERANCE_MM && offCut.length >= piece.length - TOLERANCE_MM;
+    const holds =
+      edges && offCut.breadth >= piece.breadth - TOLERANCE_MM && offCut.length >= piece.length - TOLERANCE_MM;
     const current = best === undefined ? undefined : offCuts[best];
     if (holds && (!current || offCut.breadth * offCut.length < current.breadth * current.length)) best = index;
   });
@@ -63,6 +64,15 @@ function remainders(source: Piece, piece: Piece): readonly Piece[] {
   const breadthLeft = source.breadth - piece.breadth;
   return [
     ...(lengthLeft > TOLERANCE_MM ? [{ ...source, length: lengthLeft }] : []),
-    ...(breadthLeft > TOLERANCE_MM ? [{ ...source, breadth: breadthLeft, length: piece.length, tapers: Math.max(0, source.tapers - Math.max(1, piece.tapers)) }] : []),
+    ...(breadthLeft > TOLERANCE_MM
+      ? [
+          {
+            ...source,
+            breadth: breadthLeft,
+            length: piece.length,
+            tapers: Math.max(0, source.tapers - Math.max(1, piece.tapers)),
+          },
+        ]
+      : []),
   ];
 }

@@ -14,4 +14,9 @@ export interface Refused {
 }
 
 export const granted = <Value>(value: Value): Answer<Value> => ({ ok: true, value });
-export const refused = (kind: RefusalKind, message: string, problems: readonly Problem[] = []): Refused => ({ ok: false, kind, message, problems });
+export const refused = (kind: RefusalKind, message: string, problems: readonly Problem[] = []): Refused => ({
+  ok: false,
+  kind,
+  message,
+  problems,
+});

@@ -1,4 +1,4 @@
-import { MM_PER_INCH, type LengthUnit, toMm } from '../measure/unit';
+import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
 import { add, minus, times, type Vector } from '../measure/vector';
 import { type Face, type Hole, inRoom } from './face';
 import type { Opening, Room } from './schema';
@@ -31,7 +31,16 @@ function wallFace(wall: Wall, height: number, room: Room, unit: LengthUnit): Fac
     if (opening.wall !== wall.index) return [];
     const mm = (length: number) => toMm(length, unit);
     const top = mm(opening.sill + opening.height);
-    return [{ opening: index, kind: opening.kind, u0: mm(opening.at), u1: mm(opening.at + opening.width), v0: height - top, v1: height - mm(opening.sill) }];
+    return [
+      {
+        opening: index,
+        kind: opening.kind,
+        u0: mm(opening.at),
+        u1: mm(opening.at + opening.width),
+        v0: height - top,
+        v1: height - mm(opening.sill),
+      },
+    ];
   });
   return {
     id: `w${wall.index}`,
@@ -72,13 +81,37 @@ function returnFaces(wall: Face, hole: Hole, opening: Opening, unit: LengthUnit)
   const wide = hole.u1 - hole.u0;
   const tall = hole.v1 - hole.v0;
   const name = `${wall.id}.o${hole.opening}`;
-  const piece = (part: string, origin: Vector, u: Vector, v: Vector, normal: Vector, width: number, height: number): Face => ({
-    id: `${name}.${part}`, kind: 'return', width, height, holes: [], origin, u, v, normal,
+  const piece = (
+    part: string,
+    origin: Vector,
+    u: Vector,
+    v: Vector,
+    normal: Vector,
+    width: number,
+    height: number,
+  ): Face => ({
+    id: `${name}.${part}`,
+    kind: 'return',
+    width,
+    height,
+    holes: [],
+    origin,
+    u,
+    v,
+    normal,
   });
   return [
     piece('head', topLeft, wall.u, outward, DOWN, wide, depth),
     piece('left', topLeft, outward, DOWN, wall.u, depth, tall),
-    piece('right', add(topRight, times(outward, depth)), minus([0, 0, 0], outward), DOWN, times(wall.u, -1), depth, tall),
+    piece(
+      'right',
+      add(topRight, times(outward, depth)),
+      minus([0, 0, 0], outward),
+      DOWN,
+      times(wall.u, -1),
+      depth,
+      tall,
+    ),
     ...(opening.sill > 0 ? [piece('sill', bottomLeft, wall.u, outward, UP, wide, depth)] : []),
   ];
 }

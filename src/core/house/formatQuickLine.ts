@@ -38,7 +38,9 @@ function openingText(opening: Opening, wallLength: number, unit: LengthUnit): st
     `${opening.kind} ${opening.width}x${opening.height}`,
     opening.sill === usualSill && opening.kind !== 'window' ? '' : `@${opening.sill}`,
     `wall ${opening.wall + 1}`,
-    Math.abs(toMm(opening.at, unit) - middle) <= TOLERANCE_MM ? '' : `at ${unit === 'in' ? inchesText(opening.at) : opening.at}`,
+    Math.abs(toMm(opening.at, unit) - middle) <= TOLERANCE_MM
+      ? ''
+      : `at ${unit === 'in' ? inchesText(opening.at) : opening.at}`,
     opening.edge === 'casing' ? '' : opening.edge,
     opening.depth === undefined ? '' : `depth ${opening.depth}`,
   ]
@@ -46,4 +48,5 @@ function openingText(opening: Opening, wallLength: number, unit: LengthUnit): st
     .join(' ');
 }
 
-const inchesText = (inches: number): string => (Number.isInteger(inches) && inches >= 12 ? shortFeet(toMm(inches, 'in')) : String(inches));
+const inchesText = (inches: number): string =>
+  Number.isInteger(inches) && inches >= 12 ? shortFeet(toMm(inches, 'in')) : String(inches);

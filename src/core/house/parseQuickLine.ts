@@ -12,7 +12,9 @@ export interface Place {
 }
 /** A room as the line describes it; the id and the place on the plan are not the line's to say. */
 export type QuickRoom = Omit<Room, 'id' | 'at'>;
-export type QuickReading = { readonly ok: true; readonly room: QuickRoom } | ({ readonly ok: false; readonly reason: string } & Place);
+export type QuickReading =
+  | { readonly ok: true; readonly room: QuickRoom }
+  | ({ readonly ok: false; readonly reason: string } & Place);
 
 type Draft = { -readonly [Key in keyof QuickRoom]: QuickRoom[Key] };
 interface Piece extends Place {
@@ -27,7 +29,11 @@ const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
 
 /** Thrown inside this file only, from the depth of the grammar to `parseQuickLine`. */
 class Misread extends Error {
-  constructor(readonly reason: string, readonly at: number, readonly length: number) {
+  constructor(
+    readonly reason: string,
+    readonly at: number,
+    readonly length: number,
+  ) {
     super(reason);
   }
 }
@@ -56,7 +62,8 @@ export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'ha
     const culprit = index === undefined ? head : openings.filter(({ opening }) => opening)[Number(index)]?.item;
     return { ok: false, reason: problem.reason, at: culprit?.at ?? 0, length: culprit?.length ?? line.length };
   } catch (error) {
-    if (error instanceof Misread) return { ok: false, reason: error.reason, at: error.at, length: Math.max(1, error.length) };
+    if (error instanceof Misread)
+      return { ok: false, reason: error.reason, at: error.at, length: Math.max(1, error.length) };
     throw error;
   }
 }
@@ -80,15 +87,26 @@ function readHead(head: Piece, unit: LengthUnit): Draft {
   const { name, sizes } = splitHead(head, unit);
   if (name === '') throw new Misread('a room starts with its name', head.at, 1);
   const [length, width, height] = sizes.map((size) => readLength(size, unit));
-  if (length === undefined || width === undefined) throw new Misread('length x width is missing after the name', head.at + head.length, 1);
-  if (sizes.length > 3) throw new Misread('a room has three sizes: length x width x height', sizes[3]?.at ?? head.at, sizes[3]?.length ?? 1);
+  if (length === undefined || width === undefined)
+    throw new Misread('length x width is missing after the name', head.at + head.length, 1);
+  if (sizes.length > 3)
+    throw new Misread(
+      'a room has three sizes: length x width x height',
+      sizes[3]?.at ?? head.at,
+      sizes[3]?.length ?? 1,
+    );
   sizes.forEach((size, index) => {
     if ([length, width, height][index] === 0) throw new Misread('must be greater than 0', size.at, size.length);
   });
   return {
     name,
     level: 'Ground floor',
-    outline: [[0, 0], [length, 0], [length, width], [0, width]],
+    outline: [
+      [0, 0],
+      [length, 0],
+      [length, width],
+      [0, width],
+    ],
     height: height ?? USUAL_HEIGHT[unit],
     ceiling: { shape: 'flat' },
     openings: [],
@@ -98,7 +116,8 @@ function readHead(head: Piece, unit: LengthUnit): Draft {
 /** The name ends at a colon, or where the rest of the words first reads as sizes. */
 function splitHead(head: Piece, unit: LengthUnit): { readonly name: string; readonly sizes: readonly Piece[] } {
   const colon = head.text.indexOf(':');
-  if (colon >= 0) return { name: head.text.slice(0, colon).trim(), sizes: sizesIn(head.text.slice(colon + 1), head.at + colon + 1) };
+  if (colon >= 0)
+    return { name: head.text.slice(0, colon).trim(), sizes: sizesIn(head.text.slice(colon + 1), head.at + colon + 1) };
   const starts = [...head.text.matchAll(/(?<=\s)\S/g)].map(({ index }) => index);
   const reads = (start: number) => {
     const sizes = sizesIn(head.text.slice(start), head.at + start);
@@ -125,7 +144,8 @@ function readLength(piece: Piece, unit: LengthUnit): number {
   return fromMm(reading.mm, unit);
 }
 
-const misreadLength = (piece: Piece, { at, reason }: LengthRefusal) => new Misread(reason, piece.at + Math.min(at, Math.max(0, piece.length - 1)), 1);
+const misreadLength = (piece: Piece, { at, reason }: LengthRefusal) =>
+  new Misread(reason, piece.at + Math.min(at, Math.max(0, piece.length - 1)), 1);
 
 type LooseOpening = Omit<Opening, 'wall' | 'at'> & { readonly wall?: number; readonly at?: number };
 
@@ -151,13 +171,18 @@ function readItem(item: Piece, room: Draft, unit: LengthUnit): LooseOpening | un
     case 'ceiling':
       return readCeiling(rest, room);
     case 'walls':
-      if (rest.text !== 'across' && rest.text !== 'upright') throw new Misread('walls are hung across or upright', rest.at, rest.length);
+      if (rest.text !== 'across' && rest.text !== 'upright')
+        throw new Misread('walls are hung across or upright', rest.at, rest.length);
       room.hang = { ...room.hang, walls: rest.text };
       return undefined;
     case '':
       throw new Misread('something is missing before the comma or after it', Math.max(0, item.at - 1), 1);
     default:
-      throw new Misread(`"${word}" is not known: door, window, opening, level, on, ceiling or walls`, item.at, word.length);
+      throw new Misread(
+        `"${word}" is not known: door, window, opening, level, on, ceiling or walls`,
+        item.at,
+        word.length,
+      );
   }
 }
 
@@ -210,19 +235,30 @@ function setOpeningWord(
   else said.sill = readLength(value, unit);
 }
 
-function placeOpenings(items: readonly { readonly item: Piece; readonly opening: LooseOpening | undefined }[], room: Draft, unit: LengthUnit): Opening[] {
+function placeOpenings(
+  items: readonly { readonly item: Piece; readonly opening: LooseOpening | undefined }[],
+  room: Draft,
+  unit: LengthUnit,
+): Opening[] {
   const walls = wallsOf(room.outline, unit);
   const taken = new Set(items.flatMap(({ opening }) => (opening?.wall === undefined ? [] : [opening.wall])));
   return items.flatMap(({ item, opening }): readonly Opening[] => {
     if (!opening) return [];
-    const wall = opening.wall ?? walls.find(({ index, length }) => !taken.has(index) && length >= toMm(opening.width, unit))?.index;
-    if (wall === undefined) throw new Misread('no free wall is wide enough for it; say which: wall 1', item.at, item.length);
+    const wall =
+      opening.wall ??
+      walls.find(({ index, length }) => !taken.has(index) && length >= toMm(opening.width, unit))?.index;
+    if (wall === undefined)
+      throw new Misread('no free wall is wide enough for it; say which: wall 1', item.at, item.length);
     const length = walls[wall]?.length;
     if (length === undefined) throw new Misread(`the room has ${walls.length} walls`, item.at, item.length);
     taken.add(wall);
     const middle = (length - toMm(opening.width, unit)) / 2;
     if (opening.at === undefined && middle < 0) {
-      throw new Misread(`the ${opening.kind} is wider than wall ${wall + 1} (${formatLength(length, unit)})`, item.at, item.length);
+      throw new Misread(
+        `the ${opening.kind} is wider than wall ${wall + 1} (${formatLength(length, unit)})`,
+        item.at,
+        item.length,
+      );
     }
     return [{ ...opening, wall, at: opening.at ?? fromMm(middle, unit) }];
   });

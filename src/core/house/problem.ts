@@ -29,11 +29,14 @@ export function problemsFromZod(error: z.ZodError): readonly Problem[] {
 }
 
 /** A strict object whose fields are not built says so; any other has simply no such field. */
-const unknownField = (message: string): string => (message.startsWith('Unrecognized') ? 'is not a field of the house file' : message);
+const unknownField = (message: string): string =>
+  message.startsWith('Unrecognized') ? 'is not a field of the house file' : message;
 
 function reasonOf(issue: z.core.$ZodIssue): string {
   if (issue.code === 'invalid_type' && issue.message.startsWith('Invalid input')) {
-    return issue.input === undefined && issue.message.endsWith('received undefined') ? 'is missing' : `must be ${kindText(issue.expected)}`;
+    return issue.input === undefined && issue.message.endsWith('received undefined')
+      ? 'is missing'
+      : `must be ${kindText(issue.expected)}`;
   }
   if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) {
     return `must be one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`;
@@ -43,7 +46,13 @@ function reasonOf(issue: z.core.$ZodIssue): string {
 
 function kindText(expected: string): string {
   const kinds: Readonly<Record<string, string>> = {
-    number: 'a number', int: 'a whole number', string: 'text', array: 'a list', tuple: 'a pair of numbers', object: 'an object', boolean: 'true or false',
+    number: 'a number',
+    int: 'a whole number',
+    string: 'text',
+    array: 'a list',
+    tuple: 'a pair of numbers',
+    object: 'an object',
+    boolean: 'true or false',
   };
   return kinds[expected] ?? expected;
 }

@@ -2,7 +2,9 @@ import { checkRoom } from './checkRoom';
 import { type Problem, problemsFromZod } from './problem';
 import { type House, houseSchema } from './schema';
 
-export type HouseReading = { readonly ok: true; readonly house: House } | { readonly ok: false; readonly problems: readonly Problem[] };
+export type HouseReading =
+  | { readonly ok: true; readonly house: House }
+  | { readonly ok: false; readonly problems: readonly Problem[] };
 
 /**
  * Reads a house file whole or refuses it whole, with every problem's place and reason.
@@ -17,7 +19,8 @@ export function readHouse(json: unknown): HouseReading {
   const house = parsed.data;
   const problems = house.rooms.flatMap((room, index): readonly Problem[] => {
     const twin = house.rooms.findIndex(({ id }) => id === room.id);
-    const found = twin < index ? [{ path: 'id', reason: `"${room.id}" is the id of rooms[${twin}] too` }] : checkRoom(room, house);
+    const found =
+      twin < index ? [{ path: 'id', reason: `"${room.id}" is the id of rooms[${twin}] too` }] : checkRoom(room, house);
     return found.map((problem) => ({ ...problem, path: `rooms[${index}].${problem.path}` }));
   });
   return problems.length > 0 ? { ok: false, problems } : { ok: true, house };

@@ -24,7 +24,9 @@ export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<
   const framing = choice('framing');
   const screws = { ...house.hang.screws, ...room.hang?.screws };
   return {
-    boards: stock ? stock.map(({ width, lengths }) => ({ width: mm(width), lengths: lengths.map(mm).sort((a, b) => a - b) })) : usual.boards,
+    boards: stock
+      ? stock.map(({ width, lengths }) => ({ width: mm(width), lengths: lengths.map(mm).sort((a, b) => a - b) }))
+      : usual.boards,
     walls: choice('walls') ?? 'across',
     ceiling: choice('ceiling') ?? 'auto',
     framing: framing === undefined ? usual.framing : mm(framing),
@@ -37,6 +39,9 @@ export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<
 }
 
 const USUAL: Readonly<Record<LengthUnit, Pick<HangPlan, 'boards' | 'framing'>>> = {
-  in: { boards: [{ width: 48 * MM_PER_INCH, lengths: [96, 120, 144].map((inches) => inches * MM_PER_INCH) }], framing: 16 * MM_PER_INCH },
+  in: {
+    boards: [{ width: 48 * MM_PER_INCH, lengths: [96, 120, 144].map((inches) => inches * MM_PER_INCH) }],
+    framing: 16 * MM_PER_INCH,
+  },
   mm: { boards: [{ width: 1200, lengths: [2400, 3000] }], framing: 400 },
 };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
-const NOT_BUILT = 'is not built yet: this version takes rectangular rooms with flat or open ceilings, doors and windows';
+const NOT_BUILT =
+  'is not built yet: this version takes rectangular rooms with flat or open ceilings, doors and windows';
 const noneYet = () => z.array(z.unknown()).max(0, NOT_BUILT).optional();
 const nothingYet = () => z.strictObject({}, { error: () => NOT_BUILT }).optional();
 
@@ -37,7 +38,14 @@ export const openingSchema = z.strictObject({
   width: positive(),
   height: positive(),
   sill: notNegative().default(0),
-  head: z.strictObject({ arch: z.number().refine((arch) => arch === 0, NOT_BUILT).default(0) }).optional(),
+  head: z
+    .strictObject({
+      arch: z
+        .number()
+        .refine((arch) => arch === 0, NOT_BUILT)
+        .default(0),
+    })
+    .optional(),
   edge: z.enum(['casing', 'bead', 'open']).default('casing'),
   depth: notNegative().optional(),
 });
@@ -49,7 +57,12 @@ export const roomSchema = z.strictObject({
     .max(60, 'must be at most 60 characters')
     .regex(/^[A-Za-z0-9._-]+$/, 'may hold letters, digits, ".", "_" and "-" only'),
   name: z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters'),
-  level: z.string().trim().min(1, 'needs the name of a floor').max(60, 'must be at most 60 characters').default('Ground floor'),
+  level: z
+    .string()
+    .trim()
+    .min(1, 'needs the name of a floor')
+    .max(60, 'must be at most 60 characters')
+    .default('Ground floor'),
   at: pointSchema.optional(),
   outline: z.array(pointSchema).min(3, 'needs at least three points'),
   columns: noneYet(),

@@ -1,5 +1,5 @@
-import { cross, dot, lengthOf, minus, type Point, signedArea, unit, type Vector } from '../measure/vector';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { cross, dot, lengthOf, minus, type Point, signedArea, unit, type Vector } from '../measure/vector';
 
 /** A wall on the plan, left to right as seen from inside the room; mm. */
 export interface Wall {
@@ -31,7 +31,9 @@ export function wallsOf(outline: readonly Point[], houseUnit: LengthUnit): reado
 }
 
 function cornersOf(points: readonly Point[]): readonly Point[] {
-  const distinct = points.filter((point, index) => distance(point, points[(index + 1) % points.length] ?? point) > TOLERANCE_MM);
+  const distinct = points.filter(
+    (point, index) => distance(point, points[(index + 1) % points.length] ?? point) > TOLERANCE_MM,
+  );
   const kept = distinct.flatMap((point, index) => {
     const before = distinct[(index + distinct.length - 1) % distinct.length] ?? point;
     const after = distinct[(index + 1) % distinct.length] ?? point;

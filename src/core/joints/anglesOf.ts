@@ -45,7 +45,10 @@ function edgesByLine(hungFaces: readonly HungFace[]): ReadonlyMap<string, readon
   for (const hung of hungFaces) {
     for (const edge of edgesOf(hung.face)) {
       const roomEdge = edgeInRoom(hung, edge);
-      const key = [...roomEdge.direction.map((part) => Math.round(part * 1e4)), ...roomEdge.foot.map((part) => Math.round(part / LINE_GRID_MM))].join(' ');
+      const key = [
+        ...roomEdge.direction.map((part) => Math.round(part * 1e4)),
+        ...roomEdge.foot.map((part) => Math.round(part / LINE_GRID_MM)),
+      ].join(' ');
       const line = lines.get(key);
       if (line) line.push(roomEdge);
       else lines.set(key, [roomEdge]);
@@ -87,14 +90,21 @@ function classBetween(a: RoomEdge, b: RoomEdge): JointClass | undefined {
 }
 
 function jointBetween(a: RoomEdge, b: RoomEdge, shared: Span, kind: JointClass): Joint {
-  const ends: readonly [Vector, Vector] = [add(a.foot, times(a.direction, shared.from)), add(a.foot, times(a.direction, shared.to))];
+  const ends: readonly [Vector, Vector] = [
+    add(a.foot, times(a.direction, shared.from)),
+    add(a.foot, times(a.direction, shared.to)),
+  ];
   const rise = Math.abs(a.direction[2]);
   return {
     id: `${a.hung.face.id}~${b.hung.face.id}.${kind}.${Math.round(shared.from)}`,
     class: kind,
     length: shared.to - shared.from,
     run: rise < 1e-3 ? 'level' : rise > 1 - 1e-3 ? 'upright' : 'slope',
-    lines: [a, b].map(({ hung }) => ({ face: hung.face.id, from: toFace(hung.face, ends[0]), to: toFace(hung.face, ends[1]) })),
+    lines: [a, b].map(({ hung }) => ({
+      face: hung.face.id,
+      from: toFace(hung.face, ends[0]),
+      to: toFace(hung.face, ends[1]),
+    })),
     ends,
     factoryEdge: kind === 'bead' ? { one: 0, both: 0 } : factoryEdge(taperedSpans(a), taperedSpans(b), shared),
   };
@@ -112,7 +122,9 @@ function taperedSpans({ hung, edge, direction }: RoomEdge): readonly Span[] {
   return boards.flatMap((board) => {
     const along = taperedAt(board, axis, at);
     if (!along) return [];
-    const stops = [along.from, along.to].map((stop) => dot(inRoom(face, axis === 'v' ? [stop, at] : [at, stop]), direction));
+    const stops = [along.from, along.to].map((stop) =>
+      dot(inRoom(face, axis === 'v' ? [stop, at] : [at, stop]), direction),
+    );
     return [{ from: Math.min(...stops), to: Math.max(...stops) }];
   });
 }
@@ -120,12 +132,18 @@ function taperedSpans({ hung, edge, direction }: RoomEdge): readonly Span[] {
 function taperedAt(board: Board, axis: 'u' | 'v', at: number): Span | undefined {
   if ((axis === 'v') !== (board.long === 'u')) return undefined;
   const [low, high] = axis === 'v' ? [board.v0, board.v1] : [board.u0, board.u1];
-  const here = (Math.abs(low - at) <= TOLERANCE_MM && board.lowEdge === 'tapered') || (Math.abs(high - at) <= TOLERANCE_MM && board.highEdge === 'tapered');
+  const here =
+    (Math.abs(low - at) <= TOLERANCE_MM && board.lowEdge === 'tapered') ||
+    (Math.abs(high - at) <= TOLERANCE_MM && board.highEdge === 'tapered');
   if (!here) return undefined;
   return axis === 'v' ? { from: board.u0, to: board.u1 } : { from: board.v0, to: board.v1 };
 }
 
-function factoryEdge(a: readonly Span[], b: readonly Span[], shared: Span): { readonly one: number; readonly both: number } {
+function factoryEdge(
+  a: readonly Span[],
+  b: readonly Span[],
+  shared: Span,
+): { readonly one: number; readonly both: number } {
   const within = (spans: readonly Span[], limit: Span) => spans.flatMap((span) => overlapOf(span, limit) ?? []);
   const length = (spans: readonly Span[]) => spans.reduce((sum, { from, to }) => sum + to - from, 0);
   const onA = within(a, shared);
@@ -146,4 +164,3 @@ export function countThreeWays(joints: readonly Joint[]): number {
   }
   return [...ends.values()].filter((count) => count >= 3).length;
 }
-

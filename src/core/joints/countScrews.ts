@@ -38,7 +38,12 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   return { driven, spotted };
 }
 
-function screwsIn(board: Board, { face }: HungFace, framing: number, spacing: number): readonly (readonly [number, number])[] {
+function screwsIn(
+  board: Board,
+  { face }: HungFace,
+  framing: number,
+  spacing: number,
+): readonly (readonly [number, number])[] {
   // Members run down walls and across the boards of ceilings: `m` counts along the row of members, `r` runs with each.
   const upright = face.kind !== 'ceiling' || board.long === 'u';
   const box = { u: [board.u0, board.u1], v: [board.v0, board.v1] } as const;
@@ -49,11 +54,15 @@ function screwsIn(board: Board, { face }: HungFace, framing: number, spacing: nu
     const v = { from: v0, to: v1 };
     return upright ? { m: u, r: v } : { m: v, r: u };
   });
-  const sides = holes.flatMap(({ m }) => [m.from - EDGE_DISTANCE_MM, m.to + EDGE_DISTANCE_MM]).filter((m) => m > m0 && m < m1);
+  const sides = holes
+    .flatMap(({ m }) => [m.from - EDGE_DISTANCE_MM, m.to + EDGE_DISTANCE_MM])
+    .filter((m) => m > m0 && m < m1);
   const members = memberLines(m0, m1, framing, sides);
   return members.flatMap((m) => {
     const cuts = holes.filter((hole) => m > hole.m.from && m < hole.m.to).map(({ r }) => r);
-    return subtractSpans({ from: r0, to: r1 }, cuts).flatMap(({ from, to }) => spaced(from, to, spacing).map((r) => (upright ? ([m, r] as const) : ([r, m] as const))));
+    return subtractSpans({ from: r0, to: r1 }, cuts).flatMap(({ from, to }) =>
+      spaced(from, to, spacing).map((r) => (upright ? ([m, r] as const) : ([r, m] as const))),
+    );
   });
 }
 
@@ -74,7 +83,12 @@ function spaced(from: number, to: number, spacing: number): readonly number[] {
   return Array.from({ length: gaps + 1 }, (_, index) => from + EDGE_DISTANCE_MM + (run * index) / gaps);
 }
 
-function distanceToBox(u: number, v: number, [fromU, fromV]: readonly [number, number], [toU, toV]: readonly [number, number]): number {
+function distanceToBox(
+  u: number,
+  v: number,
+  [fromU, fromV]: readonly [number, number],
+  [toU, toV]: readonly [number, number],
+): number {
   const beyond = (value: number, a: number, b: number) => Math.max(Math.min(a, b) - value, 0, value - Math.max(a, b));
   return Math.hypot(beyond(u, fromU, toU), beyond(v, fromV, toV));
 }

@@ -1,7 +1,17 @@
 import type { Point, Vector } from '../measure/vector';
 
 /** Every kind of joint that is finished, in the order in which it is listed. */
-export const JOINT_CLASSES = ['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'bead', 'trim', 'existing'] as const;
+export const JOINT_CLASSES = [
+  'flat',
+  'butt',
+  'backedButt',
+  'mixed',
+  'angle',
+  'offAngle',
+  'bead',
+  'trim',
+  'existing',
+] as const;
 export type JointClass = (typeof JOINT_CLASSES)[number];
 
 /** A straight stretch on one face; mm. */

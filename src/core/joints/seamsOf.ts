@@ -27,7 +27,9 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
     const [first] = sides;
     if (!first) continue;
     const cuts = holesOnLine(face.holes, first.across, first.at);
-    for (const run of mergedRuns(sides).flatMap((whole) => subtractSpans(whole, cuts).map((part) => ({ ...whole, ...part })))) {
+    for (const run of mergedRuns(sides).flatMap((whole) =>
+      subtractSpans(whole, cuts).map((part) => ({ ...whole, ...part })),
+    )) {
       const point = (along: number): Point => (first.across === 'v' ? [along, first.at] : [first.at, along]);
       const from = point(run.from);
       const to = point(run.to);
@@ -81,7 +83,8 @@ function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
     const from = stops[index] ?? to;
     const middle = (from + to) / 2;
     if (to - from <= TOLERANCE_MM) return;
-    const covering = (before: boolean) => sides.find((side) => side.before === before && side.from < middle && side.to > middle);
+    const covering = (before: boolean) =>
+      sides.find((side) => side.before === before && side.from < middle && side.to > middle);
     const before = covering(true);
     const after = covering(false);
     if (!before || !after) return;
@@ -89,7 +92,8 @@ function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
     const isEnd = (before.board.long === 'u') === (before.across === 'u');
     const course = kind === 'butt' && isEnd ? before.board.course : undefined;
     const last = runs.at(-1);
-    if (last && last.class === kind && last.course === course && from - last.to <= TOLERANCE_MM) runs[runs.length - 1] = { ...last, to };
+    if (last && last.class === kind && last.course === course && from - last.to <= TOLERANCE_MM)
+      runs[runs.length - 1] = { ...last, to };
     else runs.push({ from, to, class: kind, course });
   });
   return runs;

@@ -1,5 +1,5 @@
-import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
 import type { HungFace } from '../hang/hangRoom';
+import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
 import { areaOf } from '../house/face';
 import type { HangPlan } from '../house/resolveHang';
 import { countThreeWays } from './anglesOf';
@@ -58,12 +58,18 @@ export function addTallies(tallies: readonly Tally[]): Tally {
     sheets.set(key, { ...sheet, count: sheet.count + (sheets.get(key)?.count ?? 0) });
   }
   return {
-    classes: forEveryClass((kind) => ({ length: sum(({ classes }) => classes[kind].length), count: sum(({ classes }) => classes[kind].count) })),
+    classes: forEveryClass((kind) => ({
+      length: sum(({ classes }) => classes[kind].length),
+      count: sum(({ classes }) => classes[kind].count),
+    })),
     threeWays: sum(({ threeWays }) => threeWays),
     crossings: sum(({ crossings }) => crossings),
     fasteners: sum(({ fasteners }) => fasteners),
     screws: sum(({ screws }) => screws),
-    factoryEdgeInAngle: { one: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.one), both: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.both) },
+    factoryEdgeInAngle: {
+      one: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.one),
+      both: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.both),
+    },
     boardArea: sum(({ boardArea }) => boardArea),
     boards: [...sheets.values()].sort((a, b) => a.width - b.width || a.length - b.length),
   };
@@ -71,14 +77,25 @@ export function addTallies(tallies: readonly Tally[]): Tally {
 
 /** The length of everything that is taped; mm. */
 export const tapedLength = ({ classes }: Tally): number =>
-  (['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'] as const).reduce((sum, kind) => sum + classes[kind].length, 0);
+  (['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'] as const).reduce(
+    (sum, kind) => sum + classes[kind].length,
+    0,
+  );
 
 /** The length of all joints; mm. */
-export const jointLength = ({ classes }: Tally): number => JOINT_CLASSES.reduce((sum, kind) => sum + classes[kind].length, 0);
+export const jointLength = ({ classes }: Tally): number =>
+  JOINT_CLASSES.reduce((sum, kind) => sum + classes[kind].length, 0);
 
 function forEveryClass<Value>(make: (kind: JointClass) => Value): Readonly<Record<JointClass, Value>> {
   return {
-    flat: make('flat'), butt: make('butt'), backedButt: make('backedButt'), mixed: make('mixed'), angle: make('angle'),
-    offAngle: make('offAngle'), bead: make('bead'), trim: make('trim'), existing: make('existing'),
+    flat: make('flat'),
+    butt: make('butt'),
+    backedButt: make('backedButt'),
+    mixed: make('mixed'),
+    angle: make('angle'),
+    offAngle: make('offAngle'),
+    bead: make('bead'),
+    trim: make('trim'),
+    existing: make('existing'),
   };
 }

@@ -8,14 +8,20 @@ const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be a
 
 export const mudSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('drying') }),
-  z.strictObject({ kind: z.literal('setting'), minutes: z.number().gt(0, 'must be greater than 0').max(360, 'must be at most 360') }),
+  z.strictObject({
+    kind: z.literal('setting'),
+    minutes: z.number().gt(0, 'must be greater than 0').max(360, 'must be at most 360'),
+  }),
 ]);
 
 /** How much of the room's joints of a class an entry covers. */
 export const shareSchema = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('all') }),
   z.strictObject({ of: z.literal('half') }),
-  z.strictObject({ of: z.literal('some'), part: z.number().gt(0, 'must be greater than 0').lt(1, 'must be less than the whole') }),
+  z.strictObject({
+    of: z.literal('some'),
+    part: z.number().gt(0, 'must be greater than 0').lt(1, 'must be less than the whole'),
+  }),
 ]);
 
 /** A coat was put on. It says by itself what was done, so that it stays true when the method changes. */
@@ -44,13 +50,26 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...inRoom,
     kind: z.literal('assigned'),
-    payload: z.strictObject({ pass: z.enum(PASSES), person: z.uuid('must be a person').nullable(), day: z.iso.date('must be a day') }),
+    payload: z.strictObject({
+      pass: z.enum(PASSES),
+      person: z.uuid('must be a person').nullable(),
+      day: z.iso.date('must be a day'),
+    }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
   z.strictObject({ ...inRoom, kind: z.literal('released'), payload: nothing }),
   z.strictObject({ ...inRoom, kind: z.literal('item'), payload: z.strictObject({ text: someText }) }),
-  z.strictObject({ ...inRoom, kind: z.literal('itemClosed'), payload: z.strictObject({ item: z.uuid('must be an item') }) }),
-  z.strictObject({ ...base, room: z.null().default(null), kind: z.literal('void'), payload: z.strictObject({ target: z.uuid('must be an entry') }) }),
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('itemClosed'),
+    payload: z.strictObject({ item: z.uuid('must be an item') }),
+  }),
+  z.strictObject({
+    ...base,
+    room: z.null().default(null),
+    kind: z.literal('void'),
+    payload: z.strictObject({ target: z.uuid('must be an entry') }),
+  }),
 ]);
 
 export type NewEntry = z.infer<typeof newEntrySchema>;

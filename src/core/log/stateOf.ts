@@ -32,7 +32,13 @@ export interface RoomState {
 }
 
 export const NOTHING_YET: RoomState = {
-  coats: new Map(), assignments: new Map(), items: [], sanded: undefined, checked: undefined, handedOver: undefined, held: undefined,
+  coats: new Map(),
+  assignments: new Map(),
+  items: [],
+  sanded: undefined,
+  checked: undefined,
+  handedOver: undefined,
+  held: undefined,
 };
 
 /**
@@ -55,7 +61,8 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
     if (entry.kind === 'void') voids.set(entry.payload.target, [...(voids.get(entry.payload.target) ?? []), entry]);
   }
   // A void may be recorded before its target, so whether it was its author's to say is only known here.
-  const isVoided = (entry: Entry) => voids.get(entry.id)?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
+  const isVoided = (entry: Entry) =>
+    voids.get(entry.id)?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
   return entries
     .filter((entry) => entry.kind !== 'void' && !isVoided(entry))
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
@@ -66,7 +73,13 @@ function applied(state: RoomState, entry: Entry): RoomState {
   switch (entry.kind) {
     case 'coat':
       // New mud on a room that was sanded opens it again.
-      return { ...state, coats: withCoat(state.coats, entry), sanded: undefined, checked: undefined, handedOver: undefined };
+      return {
+        ...state,
+        coats: withCoat(state.coats, entry),
+        sanded: undefined,
+        checked: undefined,
+        handedOver: undefined,
+      };
     case 'sanded':
       return { ...state, sanded: mark };
     case 'checked':
@@ -85,9 +98,15 @@ function applied(state: RoomState, entry: Entry): RoomState {
     case 'released':
       return { ...state, held: undefined };
     case 'item':
-      return { ...state, items: [...state.items, { ...mark, id: entry.id, text: entry.payload.text, closed: undefined }] };
+      return {
+        ...state,
+        items: [...state.items, { ...mark, id: entry.id, text: entry.payload.text, closed: undefined }],
+      };
     case 'itemClosed':
-      return { ...state, items: state.items.map((item) => (item.id === entry.payload.item ? { ...item, closed: mark } : item)) };
+      return {
+        ...state,
+        items: state.items.map((item) => (item.id === entry.payload.item ? { ...item, closed: mark } : item)),
+      };
     case 'void':
       return state;
   }

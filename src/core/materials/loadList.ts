@@ -37,12 +37,22 @@ export function loadList(rooms: readonly Supplied[]): LoadList {
   const bead = rooms.reduce((sum, { tally }) => sum + tally.classes.bead.length + tally.classes.trim.length, 0);
   const screws = rooms.reduce((sum, { tally }) => sum + tally.screws, 0);
   const coats = rooms.flatMap(({ tally, coats: list }) => list.map((coat) => ({ coat, litres: mudOf(coat, tally) })));
-  const sumOf = (pick: (coat: Coat) => boolean) => coats.reduce((sum, { coat, litres }) => (pick(coat) ? sum + litres : sum), 0);
-  const products = (['taping', 'all-purpose', 'topping'] as const).filter((product) => coats.some(({ coat }) => coat.mud === product));
+  const sumOf = (pick: (coat: Coat) => boolean) =>
+    coats.reduce((sum, { coat, litres }) => (pick(coat) ? sum + litres : sum), 0);
+  const products = (['taping', 'all-purpose', 'topping'] as const).filter((product) =>
+    coats.some(({ coat }) => coat.mud === product),
+  );
   const byCoat = Object.fromEntries(COAT_KEYS.map((key) => [key, sumOf((coat) => coat.key === key)]));
   return {
     tape: order(tape, PACKS.tape.waste, PACKS.tape.feetPerRoll * MM_PER_FOOT),
-    mud: products.map((product) => ({ product, ...order(sumOf((coat) => coat.mud === product), PACKS.mud.waste, litresFromGallons(PACKS.mud.gallonsPerPail)) })),
+    mud: products.map((product) => ({
+      product,
+      ...order(
+        sumOf((coat) => coat.mud === product),
+        PACKS.mud.waste,
+        litresFromGallons(PACKS.mud.gallonsPerPail),
+      ),
+    })),
     mudByCoat: { tape: byCoat.tape ?? 0, fill: byCoat.fill ?? 0, finish: byCoat.finish ?? 0, skim: byCoat.skim ?? 0 },
     bead: order(bead, PACKS.bead.waste, PACKS.bead.feetPerStick * MM_PER_FOOT),
     screws: order(screws, PACKS.screws.waste, PACKS.screws.perBox),
@@ -56,8 +66,10 @@ function tapeOf({ tally, coats }: Supplied): number {
 
 /** Litres of mud that one coat of a room takes, without waste. */
 export function mudOf(coat: Coat, tally: Tally): number {
-  if (coat.class === 'surface' || coat.key === 'skim') return litresFromGallons((tally.boardArea / MM_PER_FOOT ** 2 / 1000) * SKIM_GALLONS_PER_1000_FT2);
-  const amount = coat.class === 'fasteners' ? tally.fasteners / 100 : tally.classes[coat.class].length / MM_PER_FOOT / 100;
+  if (coat.class === 'surface' || coat.key === 'skim')
+    return litresFromGallons((tally.boardArea / MM_PER_FOOT ** 2 / 1000) * SKIM_GALLONS_PER_1000_FT2);
+  const amount =
+    coat.class === 'fasteners' ? tally.fasteners / 100 : tally.classes[coat.class].length / MM_PER_FOOT / 100;
   return litresFromGallons(amount * GALLONS_PER_100[coat.class][coat.key]);
 }
 
@@ -65,4 +77,3 @@ function order(net: number, waste: number, pack: number): Order {
   const gross = net * (1 + waste);
   return { net, gross, packs: Math.ceil(gross / pack - 1e-9) };
 }
-

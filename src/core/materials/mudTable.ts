@@ -4,7 +4,9 @@ import type { CoatedClass } from '../method/coat';
  * Mud that goes on, US gallons per 100 ft of joint (per side for the coats of angles), or per 100 fasteners.
  * Common practice, no source (from memory); the joint's section replaces it later.
  */
-export const GALLONS_PER_100: Readonly<Record<Exclude<CoatedClass, 'surface'>, Readonly<Record<'tape' | 'fill' | 'finish', number>>>> = {
+export const GALLONS_PER_100: Readonly<
+  Record<Exclude<CoatedClass, 'surface'>, Readonly<Record<'tape' | 'fill' | 'finish', number>>>
+> = {
   flat: { tape: 0.55, fill: 0.75, finish: 0.45 },
   butt: { tape: 0.55, fill: 2.2, finish: 1.3 },
   backedButt: { tape: 0.55, fill: 0.9, finish: 0.55 },
@@ -27,4 +29,3 @@ export const PACKS = {
   screws: { perBox: 2000, waste: 0.05 },
   bead: { feetPerStick: 10, waste: 0.1 },
 } as const;
-

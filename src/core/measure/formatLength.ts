@@ -15,7 +15,13 @@ export function feetAndInches(mm: number, parts = 16): FeetInches {
   const rest = total % parts;
   const shared = rest === 0 ? parts : greatestCommonDivisor(rest, parts);
   const inches = Math.floor(total / parts);
-  return { negative: mm < 0 && total > 0, feet: Math.floor(inches / 12), inches: inches % 12, above: rest / shared, below: parts / shared };
+  return {
+    negative: mm < 0 && total > 0,
+    feet: Math.floor(inches / 12),
+    inches: inches % 12,
+    above: rest / shared,
+    below: parts / shared,
+  };
 }
 
 /**

@@ -13,7 +13,15 @@ type Part =
   | { readonly kind: 'unit'; readonly at: number; readonly unit: 'ft' | 'in' | 'mm' | 'cm' | 'm' }
   | { readonly kind: 'dash'; readonly at: number };
 
-const VULGAR: Readonly<Record<string, number>> = { '½': 1 / 2, '¼': 1 / 4, '¾': 3 / 4, '⅛': 1 / 8, '⅜': 3 / 8, '⅝': 5 / 8, '⅞': 7 / 8 };
+const VULGAR: Readonly<Record<string, number>> = {
+  '½': 1 / 2,
+  '¼': 1 / 4,
+  '¾': 3 / 4,
+  '⅛': 1 / 8,
+  '⅜': 3 / 8,
+  '⅝': 5 / 8,
+  '⅞': 7 / 8,
+};
 const UNIT = /^(?:feet|foot|ft|inches|inch|in|mm|cm|m|''|["”″]|['’′])\.?/i;
 const MM_PER = { ft: MM_PER_FOOT, in: MM_PER_INCH, mm: 1, cm: 10, m: 1000 } as const;
 
@@ -45,7 +53,8 @@ function split(text: string): readonly Part[] | LengthRefusal {
     const number = /^(\d+)\s*[/⁄]\s*(\d+)|^(?:\d+(?:\.\d*)?|\.\d+)/.exec(rest);
     if (number) {
       const [whole, above, below] = number;
-      if (below !== undefined && Number(below) === 0) return refuse(at + whole.lastIndexOf(below), 'a fraction cannot be over 0');
+      if (below !== undefined && Number(below) === 0)
+        return refuse(at + whole.lastIndexOf(below), 'a fraction cannot be over 0');
       const value = above === undefined || below === undefined ? Number(whole) : Number(above) / Number(below);
       parts.push({ kind: 'number', at, value, fraction: below !== undefined });
       at += whole.length;
@@ -92,7 +101,8 @@ function assemble(parts: readonly Part[], text: string, bareUnit: LengthUnit): L
       if (index === parts.length) return refuse(part.at, 'nothing follows the dash');
       continue;
     }
-    if (part?.kind !== 'number') return refuse(part?.at ?? text.length, last ? 'a number is missing here' : 'a length starts with a number');
+    if (part?.kind !== 'number')
+      return refuse(part?.at ?? text.length, last ? 'a number is missing here' : 'a length starts with a number');
     let value = part.value;
     index += 1;
     const fraction = parts[index];
@@ -108,9 +118,14 @@ function assemble(parts: readonly Part[], text: string, bareUnit: LengthUnit): L
       unit = next.unit;
       index += 1;
     } else if (dashAfterFeet) unit = 'ft';
-    else if (next !== undefined) return refuse(next.at, next.kind === 'dash' ? 'a dash stands between feet and inches only' : 'the unit before this number is missing');
+    else if (next !== undefined)
+      return refuse(
+        next.at,
+        next.kind === 'dash' ? 'a dash stands between feet and inches only' : 'the unit before this number is missing',
+      );
     else unit = last === 'ft' ? 'in' : bareUnit;
-    if (last !== undefined && !(last === 'ft' && unit === 'in')) return refuse(part.at, 'only inches can follow, and only after feet');
+    if (last !== undefined && !(last === 'ft' && unit === 'in'))
+      return refuse(part.at, 'only inches can follow, and only after feet');
     mm += value * MM_PER[unit];
     last = unit;
   }

@@ -7,7 +7,8 @@ export interface Span {
 }
 
 /** The length of all spans together, in mm. */
-export const totalLength = (spans: readonly Span[]): number => spans.reduce((sum, span) => sum + span.to - span.from, 0);
+export const totalLength = (spans: readonly Span[]): number =>
+  spans.reduce((sum, span) => sum + span.to - span.from, 0);
 
 /** What two spans share, or undefined when it is no longer than the tolerance. */
 export function overlapOf(a: Span, b: Span, tolerance = TOLERANCE_MM): Span | undefined {

@@ -28,4 +28,5 @@ export interface Coat {
 
 /** Identifies a coat of a room, e.g. `angle.fill.left`. */
 export type CoatId = string;
-export const coatId = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): CoatId => [kind, key, side].filter(Boolean).join('.');
+export const coatId = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): CoatId =>
+  [kind, key, side].filter(Boolean).join('.');

@@ -67,8 +67,18 @@ function coatOf(kind: CoatedClass, key: CoatKey): Coat {
   };
 }
 
-const NAMES: Readonly<Record<CoatKey, string>> = { tape: 'Tape coat', fill: 'Fill coat', finish: 'Finish coat', skim: 'Skim' };
-const ACCESSORY_NAMES: Readonly<Record<CoatKey, string>> = { tape: 'First fill', fill: 'Fill coat', finish: 'Finish coat', skim: 'Skim' };
+const NAMES: Readonly<Record<CoatKey, string>> = {
+  tape: 'Tape coat',
+  fill: 'Fill coat',
+  finish: 'Finish coat',
+  skim: 'Skim',
+};
+const ACCESSORY_NAMES: Readonly<Record<CoatKey, string>> = {
+  tape: 'First fill',
+  fill: 'Fill coat',
+  finish: 'Finish coat',
+  skim: 'Skim',
+};
 
 function knifeKind(kind: CoatedClass): keyof typeof KNIVES {
   switch (kind) {

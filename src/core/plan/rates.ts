@@ -4,7 +4,9 @@ import type { CoatedClass } from '../method/coat';
  * What one person does in an hour by hand: feet of joint (both sides of an angle at once in the tape coat, one side
  * after), or fasteners. Bead in the tape round is set and filled. Common practice, no source (from memory).
  */
-export const RATES_PER_HOUR: Readonly<Record<Exclude<CoatedClass, 'surface'>, Readonly<Record<'tape' | 'fill' | 'finish' | 'sand', number>>>> = {
+export const RATES_PER_HOUR: Readonly<
+  Record<Exclude<CoatedClass, 'surface'>, Readonly<Record<'tape' | 'fill' | 'finish' | 'sand', number>>>
+> = {
   flat: { tape: 90, fill: 120, finish: 150, sand: 200 },
   butt: { tape: 70, fill: 40, finish: 60, sand: 100 },
   backedButt: { tape: 70, fill: 100, finish: 120, sand: 150 },

@@ -53,7 +53,16 @@ export function siteOf(
     const coats = roomCoats(tally, method);
     const state = states.get(room.id) ?? NOTHING_YET;
     const standing = whatNow(coats, state, airOf(room.id), now);
-    return { room, level: method.level, tally, coats, tasks: tasksOf(tally, coats), state, standing, progress: progressOf(coats, tally, state).part };
+    return {
+      room,
+      level: method.level,
+      tally,
+      coats,
+      tasks: tasksOf(tally, coats),
+      state,
+      standing,
+      progress: progressOf(coats, tally, state).part,
+    };
   });
   const done = sites.map(({ coats, tally, state }) => progressOf(coats, tally, state));
   const all = done.reduce((sum, { hours }) => sum + hours, 0);
@@ -66,8 +75,15 @@ export function siteOf(
   };
 }
 
-function progressOf(coats: readonly Coat[], tally: Tally, state: RoomState): { readonly part: number; readonly hours: number } {
-  const weighed = coats.map((coat) => ({ hours: coatHours(coat, tally), share: state.coats.get(coatId(coat))?.share ?? 0 }));
+function progressOf(
+  coats: readonly Coat[],
+  tally: Tally,
+  state: RoomState,
+): { readonly part: number; readonly hours: number } {
+  const weighed = coats.map((coat) => ({
+    hours: coatHours(coat, tally),
+    share: state.coats.get(coatId(coat))?.share ?? 0,
+  }));
   const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);
   return { hours, part: hours === 0 ? 0 : weighed.reduce((sum, coat) => sum + coat.hours * coat.share, 0) / hours };
 }

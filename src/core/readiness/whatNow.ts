@@ -48,12 +48,21 @@ export interface RoomStanding {
  * @param history the room's air in order of time, at least one; the last one holds on
  * @param now ms since 1970
  */
-export function whatNow(coats: readonly Coat[], state: RoomState, history: readonly AirFrom[], now: number): RoomStanding {
+export function whatNow(
+  coats: readonly Coat[],
+  state: RoomState,
+  history: readonly AirFrom[],
+  now: number,
+): RoomStanding {
   const blocked = whyBlocked(state, history);
   const kinds = [...new Set(coats.map((coat) => coat.class))];
-  const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, state, history, now, blocked));
+  const joints = kinds
+    .filter((kind) => kind !== 'surface')
+    .map((kind) => classStanding(kind, coats, state, history, now, blocked));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
-  const surface = kinds.includes('surface') ? [classStanding('surface', coats, state, history, now, jointsDry ? blocked : 'the joints come first')] : [];
+  const surface = kinds.includes('surface')
+    ? [classStanding('surface', coats, state, history, now, jointsDry ? blocked : 'the joints come first')]
+    : [];
   const classes = [...joints, ...surface];
   return { classes, now: roomNow(classes, state, blocked) };
 }
@@ -64,15 +73,33 @@ function whyBlocked(state: RoomState, history: readonly AirFrom[]): string | und
   return air && air.temperature < COLDEST_FOR_FINISHING_C ? 'too cold: finishing needs 10 °C (50 °F)' : undefined;
 }
 
-function classStanding(kind: CoatedClass, coats: readonly Coat[], state: RoomState, history: readonly AirFrom[], now: number, blocked: string | undefined): ClassStanding {
+function classStanding(
+  kind: CoatedClass,
+  coats: readonly Coat[],
+  state: RoomState,
+  history: readonly AirFrom[],
+  now: number,
+  blocked: string | undefined,
+): ClassStanding {
   const own = coats.filter((coat) => coat.class === kind);
-  const standings = own.map((coat, index) => coatStanding(coat, state.coats.get(coatId(coat)), index === own.length - 1, state, history, now));
+  const standings = own.map((coat, index) =>
+    coatStanding(coat, state.coats.get(coatId(coat)), index === own.length - 1, state, history, now),
+  );
   return { class: kind, coats: standings, now: classNow(standings, blocked) };
 }
 
-function coatStanding(coat: Coat, progress: CoatProgress | undefined, last: boolean, state: RoomState, history: readonly AirFrom[], now: number): CoatStanding {
+function coatStanding(
+  coat: Coat,
+  progress: CoatProgress | undefined,
+  last: boolean,
+  state: RoomState,
+  history: readonly AirFrom[],
+  now: number,
+): CoatStanding {
   if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined };
-  const readyAt = Math.max(...progress.applications.map((entry) => coatClock(entry, history)[last ? 'sandAt' : 'recoatAt']));
+  const readyAt = Math.max(
+    ...progress.applications.map((entry) => coatClock(entry, history)[last ? 'sandAt' : 'recoatAt']),
+  );
   if (progress.share < 1) return { coat, phase: 'part', share: progress.share, readyAt };
   const phase = readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
   return { coat, phase, share: 1, readyAt };
@@ -84,7 +111,9 @@ function classNow(standings: readonly CoatStanding[], blocked: string | undefine
   // Mud on a later coat counts even when an earlier one was never logged.
   if (wet?.readyAt !== undefined) return { kind: 'wet', coat: wet.coat, until: wet.readyAt };
   if (!next) return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
-  return blocked === undefined ? { kind: 'go', coat: next.coat, share: next.share } : { kind: 'stuck', coat: next.coat, why: blocked };
+  return blocked === undefined
+    ? { kind: 'go', coat: next.coat, share: next.share }
+    : { kind: 'stuck', coat: next.coat, why: blocked };
 }
 
 function roomNow(classes: readonly ClassStanding[], state: RoomState, blocked: string | undefined): RoomNow {

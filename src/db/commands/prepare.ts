@@ -1,6 +1,6 @@
 import { connection } from '../connection';
-import { clearDatabase, DEMO_PASSWORD, isEmpty, loadDemo } from '../demo/loadDemo';
 import { DEMO_PEOPLE } from '../demo/demoLog';
+import { clearDatabase, DEMO_PASSWORD, isEmpty, loadDemo } from '../demo/loadDemo';
 import { migrate } from '../migrate';
 import { models } from '../models';
 
@@ -12,7 +12,8 @@ async function prepare(options: readonly string[]): Promise<void> {
   await migrate();
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   if (options.includes('--reset-demo')) await clearDatabase();
-  if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty()))) await loadDemo(new Date(), timeZone);
+  if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty())))
+    await loadDemo(new Date(), timeZone);
   const people = await models().PersonRow.findAll({ attributes: ['name'] });
   const demo = DEMO_PEOPLE.filter(({ name }) => people.some((person) => person.name === name));
   if (demo.length !== DEMO_PEOPLE.length) return;

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
-import { addDays, format, subDays, subHours } from 'date-fns';
+import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { type House, LEVELS } from '../../core/house/schema';
-import type { NewEntry } from '../../core/log/entry';
 import { takeOff } from '../../core/joints/takeOff';
+import type { NewEntry } from '../../core/log/entry';
 import type { Coat, CoatKey } from '../../core/method/coat';
 import { methodOf, roomCoats } from '../../core/method/roomCoats';
 import type { Pass } from '../../core/plan/tasksOf';
@@ -25,8 +25,8 @@ export interface DemoEntry {
   readonly entry: NewEntry;
 }
 
-/** Days ago at a time of day. */
-type Moment = readonly [days: number, hour: number];
+/** Days ago at a time of day; or, for what is to be wet still, about so many hours ago, at a time when people work. */
+type Moment = readonly [days: number, hour: number] | { readonly hoursAgo: number };
 
 /** Every round that was run: room, round, who, when. Rounds that are missing are still to do. */
 const RUN: readonly (readonly [room: string, round: CoatKey, by: DemoName, moment: Moment])[] = [
@@ -41,13 +41,16 @@ const RUN: readonly (readonly [room: string, round: CoatKey, by: DemoName, momen
   ['bath', 'finish', 'Petra', [3, 9]],
   ['hall', 'tape', 'Osei', [5, 9]],
   ['hall', 'fill', 'Osei', [3, 9]],
-  ['hall', 'finish', 'Osei', [1, 15]],
+  ['hall', 'finish', 'Osei', { hoursAgo: 11 }],
   ['galley', 'tape', 'Ines', [3, 13]],
-  ['galley', 'fill', 'Ines', [1, 14]],
+  ['galley', 'fill', 'Ines', { hoursAgo: 7 }],
   ['bunk-room', 'tape', 'Petra', [3, 13]],
   ['day-room', 'tape', 'Tobin', [3, 9]],
-  ['net-loft', 'tape', 'Petra', [1, 13]],
+  ['net-loft', 'tape', 'Petra', { hoursAgo: 4 }],
 ];
+
+const FIRST_HOUR = 7;
+const LAST_HOUR = 16;
 
 const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays: number])[] = [
   ['bath', 'sand', 'Petra', 0],
@@ -63,25 +66,65 @@ const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays
 ];
 
 /** A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held. */
-export function demoLog(house: House, ids: Readonly<Record<DemoName, string>>, now: Date, timeZone: string): readonly DemoEntry[] {
+export function demoLog(
+  house: House,
+  ids: Readonly<Record<DemoName, string>>,
+  now: Date,
+  timeZone: string,
+): readonly DemoEntry[] {
   const today = new TZDate(now, timeZone);
-  const instant = ([days, hour]: Moment) => {
-    const day = subDays(today, days);
-    return new Date(new TZDate(day.getFullYear(), day.getMonth(), day.getDate(), hour, timeZone).getTime()).toISOString();
+  const clockTime = (day: Date, hour: number) =>
+    new TZDate(day.getFullYear(), day.getMonth(), day.getDate(), hour, timeZone);
+  const instant = (moment: Moment) => {
+    const at = 'hoursAgo' in moment ? workingTime(moment.hoursAgo) : clockTime(subDays(today, moment[0]), moment[1]);
+    return new Date(at.getTime()).toISOString();
   };
+  const workingTime = (hoursAgo: number): Date => {
+    const then = subHours(today, hoursAgo);
+    if (then.getHours() >= LAST_HOUR) return clockTime(then, LAST_HOUR);
+    if (then.getHours() >= FIRST_HOUR) return then;
+    const start = clockTime(then, FIRST_HOUR);
+    return start < today ? start : clockTime(subDays(then, 1), LAST_HOUR);
+  };
+  const daysAgo = (moment: Moment) =>
+    'hoursAgo' in moment ? differenceInCalendarDays(today, workingTime(moment.hoursAgo)) : moment[0];
   const dayFrom = (days: number) => format(addDays(today, days), 'yyyy-MM-dd');
   const coatsIn = (room: string, round: CoatKey) => coatsOf(house, room).filter((coat) => coat.round === round);
   const log: DemoEntry[] = [];
   const write = (by: DemoName, entry: NewEntry) => log.push({ by, entry });
-  const coat = (by: DemoName, room: string, { class: kind, key, side, tool }: Coat, at: string, share: { of: 'all' } | { of: 'half' } = { of: 'all' }) =>
-    write(by, { id: randomUUID(), room, at, kind: 'coat', payload: { class: kind, key, ...(side ? { side } : {}), share, mud: { kind: 'drying' }, tool } });
+  const coat = (
+    by: DemoName,
+    room: string,
+    { class: kind, key, side, tool }: Coat,
+    at: string,
+    share: { of: 'all' } | { of: 'half' } = { of: 'all' },
+  ) =>
+    write(by, {
+      id: randomUUID(),
+      room,
+      at,
+      kind: 'coat',
+      payload: { class: kind, key, ...(side ? { side } : {}), share, mud: { kind: 'drying' }, tool },
+    });
 
   for (const [room, round, by, moment] of RUN) {
-    write('Marit', { id: randomUUID(), room, at: instant([moment[0] + 1, 16]), kind: 'assigned', payload: { pass: round, person: ids[by], day: dayFrom(-moment[0]) } });
+    write('Marit', {
+      id: randomUUID(),
+      room,
+      at: instant([daysAgo(moment) + 1, 16]),
+      kind: 'assigned',
+      payload: { pass: round, person: ids[by], day: dayFrom(-daysAgo(moment)) },
+    });
     for (const part of coatsIn(room, round)) coat(by, room, part, instant(moment));
   }
   for (const [room, pass, to, inDays] of HANDED) {
-    write('Marit', { id: randomUUID(), room, at: instant([1, 16]), kind: 'assigned', payload: { pass, person: ids[to], day: dayFrom(inDays) } });
+    write('Marit', {
+      id: randomUUID(),
+      room,
+      at: instant([1, 16]),
+      kind: 'assigned',
+      payload: { pass, person: ids[to], day: dayFrom(inDays) },
+    });
   }
 
   // Yesterday Tobin got through the butts and half of the flats of the day room.
@@ -91,13 +134,32 @@ export function demoLog(house: House, ids: Readonly<Record<DemoName, string>>, n
   }
   // This morning Osei taped the lantern room, up to the beads.
   for (const part of coatsIn('lantern-room', 'tape')) {
-    if (part.class !== 'bead' && part.class !== 'fasteners') coat('Osei', 'lantern-room', part, subHours(now, 2).toISOString());
+    if (part.class !== 'bead' && part.class !== 'fasteners')
+      coat('Osei', 'lantern-room', part, instant({ hoursAgo: 2 }));
   }
-  write('Marit', { id: randomUUID(), room: 'landing', at: instant([1, 15]), kind: 'held', payload: { why: 'Electrician is in here until the lights are in' } });
+  write('Marit', {
+    id: randomUUID(),
+    room: 'landing',
+    at: instant([1, 15]),
+    kind: 'held',
+    payload: { why: 'Electrician is in here until the lights are in' },
+  });
   write('Ines', { id: randomUUID(), room: 'pantry', at: instant([2, 11]), kind: 'sanded', payload: {} });
   write('Ines', { id: randomUUID(), room: 'coat-closet', at: instant([2, 12]), kind: 'sanded', payload: {} });
-  write('Marit', { id: randomUUID(), room: 'coat-closet', at: instant([1, 7]), kind: 'checked', payload: { level: LEVELS[4] } });
-  write('Marit', { id: randomUUID(), room: 'pantry', at: instant([1, 7]), kind: 'item', payload: { text: 'Pinholes over the door, spot once more' } });
+  write('Marit', {
+    id: randomUUID(),
+    room: 'coat-closet',
+    at: instant([1, 7]),
+    kind: 'checked',
+    payload: { level: LEVELS[4] },
+  });
+  write('Marit', {
+    id: randomUUID(),
+    room: 'pantry',
+    at: instant([1, 7]),
+    kind: 'item',
+    payload: { text: 'Pinholes over the door, spot once more' },
+  });
   return log;
 }
 

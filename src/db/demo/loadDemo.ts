@@ -22,19 +22,42 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   };
   const house = demoHouse();
   const houseId = await addHouse(house, timeZone);
-  const everyone = { Marit: idOf('Marit'), Tobin: idOf('Tobin'), Ines: idOf('Ines'), Osei: idOf('Osei'), Petra: idOf('Petra'), Builder: idOf('Builder') };
+  const everyone = {
+    Marit: idOf('Marit'),
+    Tobin: idOf('Tobin'),
+    Ines: idOf('Ines'),
+    Osei: idOf('Osei'),
+    Petra: idOf('Petra'),
+    Builder: idOf('Builder'),
+  };
   for (const [index, { by, entry }] of demoLog(house, everyone, now, timeZone).entries()) {
     const role = DEMO_PEOPLE.find(({ name }) => name === by)?.role ?? 'finisher';
     const result = await appendEntries(houseId, { id: everyone[by], role }, [entry]);
     if (result.kind !== 'recorded') throw new Error(`entry ${index} of the demo was refused: ${result.kind}`);
   }
-  await recordReadings(houseId, MORNINGS.map(([daysAgo, fahrenheit, humidity]) => ({
-    device: 'typed', at: new Date(now.getTime() - daysAgo * DAY_MS), roomId: null, temperature: celsiusFromFahrenheit(fahrenheit), humidity,
-  })));
+  await recordReadings(
+    houseId,
+    MORNINGS.map(([daysAgo, fahrenheit, humidity]) => ({
+      device: 'typed',
+      at: new Date(now.getTime() - daysAgo * DAY_MS),
+      roomId: null,
+      temperature: celsiusFromFahrenheit(fahrenheit),
+      humidity,
+    })),
+  );
 }
 
 /** Days ago, °F and % in the house. */
-const MORNINGS: readonly (readonly [number, number, number])[] = [[7, 63, 60], [6, 64, 61], [5, 65, 60], [4, 66, 57], [3, 66, 58], [2, 67, 58], [1, 66, 59], [0, 66, 58]];
+const MORNINGS: readonly (readonly [number, number, number])[] = [
+  [7, 63, 60],
+  [6, 64, 61],
+  [5, 65, 60],
+  [4, 66, 57],
+  [3, 66, 58],
+  [2, 67, 58],
+  [1, 66, 59],
+  [0, 66, 58],
+];
 
 /** Whether nobody and nothing is in the database yet. */
 export const isEmpty = async (): Promise<boolean> => !(await anyPeople());

@@ -6,32 +6,50 @@ import { granted, refused } from '../../core/house/answer';
 import { checkRoom } from '../../core/house/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
 import { houseHeadSchema, levelSchema, roomSchema } from '../../core/house/schema';
-import { addHouse, addRoom as addStoredRoom, findHouse, saveHouseHead, saveRoom as saveStoredRoom } from '../../db/houses';
+import {
+  addHouse,
+  addRoom as addStoredRoom,
+  findHouse,
+  saveHouseHead,
+  saveRoom as saveStoredRoom,
+} from '../../db/houses';
 import { recordReadings } from '../../db/readings';
 import { action } from '../action';
 import { now } from '../clock';
 
 const MOST_CHARACTERS = 4_000_000;
-const timeZone = z.string().refine((zone) => Intl.supportedValuesOf('timeZone').includes(zone) || zone === 'UTC', 'is no time zone');
+const timeZone = z
+  .string()
+  .refine((zone) => Intl.supportedValuesOf('timeZone').includes(zone) || zone === 'UTC', 'is no time zone');
 const house = z.uuid('must be a house');
 
-export const createHouse = action(houseHeadSchema.pick({ name: true, unit: true }).extend({ timeZone }), 'lead', async (input) => {
-  const head = { name: input.name, unit: input.unit, hang: {}, method: { level: 4 as const } };
-  return granted({ id: await addHouse({ format: 'oak-tally-house', version: 1, ...head, rooms: [] }, input.timeZone) });
-});
+export const createHouse = action(
+  houseHeadSchema.pick({ name: true, unit: true }).extend({ timeZone }),
+  'lead',
+  async (input) => {
+    const head = { name: input.name, unit: input.unit, hang: {}, method: { level: 4 as const } };
+    return granted({
+      id: await addHouse({ format: 'oak-tally-house', version: 1, ...head, rooms: [] }, input.timeZone),
+    });
+  },
+);
 
 /** Takes a house file in whole, or refuses it whole with every problem's place and reason. */
-export const importHouse = action(z.strictObject({ text: z.string().max(MOST_CHARACTERS, 'is larger than 4 MB'), timeZone }), 'lead', async (input) => {
-  let json: unknown;
-  try {
-    json = JSON.parse(input.text);
-  } catch (error) {
-    return refused('invalid', `The file is not JSON: ${error instanceof Error ? error.message : String(error)}`);
-  }
-  const reading = readHouse(json);
-  if (!reading.ok) return refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
-  return granted({ id: await addHouse(reading.house, input.timeZone) });
-});
+export const importHouse = action(
+  z.strictObject({ text: z.string().max(MOST_CHARACTERS, 'is larger than 4 MB'), timeZone }),
+  'lead',
+  async (input) => {
+    let json: unknown;
+    try {
+      json = JSON.parse(input.text);
+    } catch (error) {
+      return refused('invalid', `The file is not JSON: ${error instanceof Error ? error.message : String(error)}`);
+    }
+    const reading = readHouse(json);
+    if (!reading.ok) return refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
+    return granted({ id: await addHouse(reading.house, input.timeZone) });
+  },
+);
 
 const newRoom = roomSchema.omit({ id: true });
 
@@ -57,12 +75,20 @@ export const saveRoom = action(z.strictObject({ house, version: z.int(), room: r
   return granted(result);
 });
 
-export const saveLevel = action(z.strictObject({ house, version: z.int(), level: levelSchema }), 'lead', async (input) => {
-  const saved = await saveHouseHead(input.house, input.version, (head) => ({ ...head, method: { ...head.method, level: input.level } }));
-  if (!saved) return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
-  revalidatePath(`/h/${input.house}`, 'layout');
-  return granted(null);
-});
+export const saveLevel = action(
+  z.strictObject({ house, version: z.int(), level: levelSchema }),
+  'lead',
+  async (input) => {
+    const saved = await saveHouseHead(input.house, input.version, (head) => ({
+      ...head,
+      method: { ...head.method, level: input.level },
+    }));
+    if (!saved)
+      return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
+    revalidatePath(`/h/${input.house}`, 'layout');
+    return granted(null);
+  },
+);
 
 /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
 export const recordAir = action(
@@ -76,8 +102,17 @@ export const recordAir = action(
   async (input) => {
     const stored = await findHouse(input.house);
     if (!stored) return refused('notFound', 'This house is gone.');
-    if (input.room !== null && !stored.rooms.some(({ room }) => room.id === input.room)) return refused('notFound', 'This room is gone.');
-    await recordReadings(input.house, [{ device: input.room === null ? 'typed' : `typed:${input.room}`, at: new Date(now()), roomId: input.room, temperature: input.temperature, humidity: input.humidity }]);
+    if (input.room !== null && !stored.rooms.some(({ room }) => room.id === input.room))
+      return refused('notFound', 'This room is gone.');
+    await recordReadings(input.house, [
+      {
+        device: input.room === null ? 'typed' : `typed:${input.room}`,
+        at: new Date(now()),
+        roomId: input.room,
+        temperature: input.temperature,
+        humidity: input.humidity,
+      },
+    ]);
     revalidatePath(`/h/${input.house}`, 'layout');
     return granted(null);
   },

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { toMm, type LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, toMm } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { roomWords } from '../state/words';
@@ -8,7 +8,14 @@ const FILLS = { go: 'fill-moss', wet: 'fill-clay', stuck: 'fill-error', quiet: '
 const GAP_MM = 500;
 
 /** One floor to scale: each room filled from below by how far its coats are, with its state in words. */
-export function RoomsOfLevel({ houseId, level, rooms, unit, now, timeZone }: {
+export function RoomsOfLevel({
+  houseId,
+  level,
+  rooms,
+  unit,
+  now,
+  timeZone,
+}: {
   readonly houseId: string;
   readonly level: string;
   readonly rooms: readonly RoomSite[];
@@ -19,36 +26,80 @@ export function RoomsOfLevel({ houseId, level, rooms, unit, now, timeZone }: {
   const placed = placeRooms(rooms, unit);
   const right = Math.max(...placed.flatMap(({ points }) => points.map(([x]) => x)));
   const bottom = Math.max(...placed.flatMap(({ points }) => points.map(([, y]) => y)));
-  const text = Math.max(right, bottom) / 34;
+  const text = Math.max(right, bottom) / 25;
   return (
     <figure className="sheet p-3">
       <figcaption className="mb-2 flex justify-between px-1">
         <h2>{level}</h2>
-        <span className="text-muted">{rooms.length} {rooms.length === 1 ? 'room' : 'rooms'}</span>
+        <span className="text-muted">
+          {rooms.length} {rooms.length === 1 ? 'room' : 'rooms'}
+        </span>
       </figcaption>
-      <svg viewBox={`-30 -30 ${right + 60} ${bottom + 60}`} className="max-h-[46vh] w-full" role="group" aria-label={`Plan of ${level}`}>
+      <svg
+        viewBox={`-30 -30 ${right + 60} ${bottom + 60}`}
+        className="max-h-[46vh] w-full"
+        role="group"
+        aria-label={`Plan of ${level}`}
+      >
         {placed.map(({ site, points }, index) => {
           const xs = points.map(([x]) => x);
           const ys = points.map(([, y]) => y);
           const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
           const words = roomWords(site.standing.now, now, timeZone);
           const filled = (y1 - y0) * site.progress;
-          const room = text * 0.62;
+          const room = text * 0.58;
           const lines = wrap(site.room.name, (x1 - x0) / room);
           const centre = (x0 + x1) / 2;
           const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
           return (
-            <Link key={site.room.id} href={`/h/${houseId}/tally?room=${site.room.id}`} aria-label={`${site.room.name}: ${words.title}${words.detail ? `, ${words.detail}` : ''}, ${Math.round(site.progress * 100)} % coated`}>
-              <clipPath id={`clip-${level}-${index}`.replaceAll(' ', '-')}><polygon points={points.join(' ')} /></clipPath>
+            <Link
+              key={site.room.id}
+              href={`/h/${houseId}/tally?room=${site.room.id}`}
+              aria-label={`${site.room.name}: ${words.title}${words.detail ? `, ${words.detail}` : ''}, ${Math.round(site.progress * 100)} % coated`}
+            >
+              <clipPath id={`clip-${level}-${index}`.replaceAll(' ', '-')}>
+                <polygon points={points.join(' ')} />
+              </clipPath>
               <polygon points={points.join(' ')} className="fill-base-100" />
-              <rect x={x0} width={x1 - x0} y={y1 - filled} height={filled} className="fill-board" opacity={0.75} clipPath={`url(#${`clip-${level}-${index}`.replaceAll(' ', '-')})`} />
-              <polygon points={points.join(' ')} fill="none" className="stroke-base-content" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
+              <rect
+                x={x0}
+                width={x1 - x0}
+                y={y1 - filled}
+                height={filled}
+                className="fill-board"
+                opacity={0.75}
+                clipPath={`url(#${`clip-${level}-${index}`.replaceAll(' ', '-')})`}
+              />
+              <polygon
+                points={points.join(' ')}
+                fill="none"
+                className="stroke-base-content"
+                strokeWidth={1.5}
+                vectorEffect="non-scaling-stroke"
+              />
               {lines.map((line, row) => (
-                <text key={line} x={centre} y={top + row * text} textAnchor="middle" fontSize={text * 0.92} className="fill-base-content font-semibold" dominantBaseline="middle">{line}</text>
+                <text
+                  key={line}
+                  x={centre}
+                  y={top + row * text}
+                  textAnchor="middle"
+                  fontSize={text * 0.92}
+                  className="fill-base-content font-semibold"
+                  dominantBaseline="middle"
+                >
+                  {line}
+                </text>
               ))}
               <g transform={`translate(${centre} ${top + (lines.length - 0.5) * text + text * 0.55})`}>
-                <Mark mark={words.mark} size={text * 0.6} x={(-words.title.length * text * 0.38) / 2 - text * 0.6} />
-                <text textAnchor="middle" dominantBaseline="middle" fontSize={text * 0.76} className="fill-base-content">{words.title}</text>
+                <Mark mark={words.mark} size={text * 0.6} x={(-words.title.length * text * 0.36) / 2 - text * 0.55} />
+                <text
+                  textAnchor="middle"
+                  dominantBaseline="middle"
+                  fontSize={text * 0.76}
+                  className="fill-base-content"
+                >
+                  {words.title}
+                </text>
               </g>
             </Link>
           );
@@ -66,10 +117,18 @@ function Mark({ mark, size, x }: { readonly mark: keyof typeof FILLS; readonly s
 }
 
 /** Rooms with a place stand there; the others follow in a row below. */
-function placeRooms(rooms: readonly RoomSite[], unit: LengthUnit): readonly { readonly site: RoomSite; readonly points: readonly Point[] }[] {
-  const outlines = rooms.map((site) => ({ site, points: site.room.outline.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]) }));
+function placeRooms(
+  rooms: readonly RoomSite[],
+  unit: LengthUnit,
+): readonly { readonly site: RoomSite; readonly points: readonly Point[] }[] {
+  const outlines = rooms.map((site) => ({
+    site,
+    points: site.room.outline.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]),
+  }));
   const shift = (points: readonly Point[], [dx, dy]: Point) => points.map(([x, y]): Point => [x + dx, y + dy]);
-  const standing = outlines.flatMap(({ site, points }) => (site.room.at ? [{ site, points: shift(points, [toMm(site.room.at[0], unit), toMm(site.room.at[1], unit)]) }] : []));
+  const standing = outlines.flatMap(({ site, points }) =>
+    site.room.at ? [{ site, points: shift(points, [toMm(site.room.at[0], unit), toMm(site.room.at[1], unit)]) }] : [],
+  );
   const below = Math.max(0, ...standing.flatMap(({ points }) => points.map(([, y]) => y + GAP_MM)));
   let x = 0;
   const row = outlines.flatMap(({ site, points }) => {

@@ -1,6 +1,6 @@
 import type { Face } from '@/core/house/face';
-import type { TakeOff } from '@/core/joints/takeOff';
 import type { Joint, JointClass } from '@/core/joints/joint';
+import type { TakeOff } from '@/core/joints/takeOff';
 import { add, dot, minus, type Point, times, type Vector } from '@/core/measure/vector';
 
 /** A face laid flat on the page; mm on the page, y down. */
@@ -37,21 +37,36 @@ export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
   const laid = faces.flatMap(({ face, boards }) => {
     const onPage = pageOf(face);
     if (!onPage) return [];
-    const rectangle = (u0: number, u1: number, v0: number, v1: number): readonly Point[] => [onPage([u0, v0]), onPage([u1, v0]), onPage([u1, v1]), onPage([u0, v1])];
-    return [{
-      face,
-      onPage,
-      corners: rectangle(0, face.width, 0, face.height),
-      middle: onPage([face.width / 2, face.height / 2]),
-      holes: face.holes.map(({ kind, u0, u1, v0, v1 }) => ({ kind, corners: rectangle(u0, u1, v0, v1), middle: onPage([(u0 + u1) / 2, (v0 + v1) / 2]) })),
-      boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
-    }];
+    const rectangle = (u0: number, u1: number, v0: number, v1: number): readonly Point[] => [
+      onPage([u0, v0]),
+      onPage([u1, v0]),
+      onPage([u1, v1]),
+      onPage([u0, v1]),
+    ];
+    return [
+      {
+        face,
+        onPage,
+        corners: rectangle(0, face.width, 0, face.height),
+        middle: onPage([face.width / 2, face.height / 2]),
+        holes: face.holes.map(({ kind, u0, u1, v0, v1 }) => ({
+          kind,
+          corners: rectangle(u0, u1, v0, v1),
+          middle: onPage([(u0 + u1) / 2, (v0 + v1) / 2]),
+        })),
+        boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
+      },
+    ];
   });
   const byId = new Map(laid.map((entry) => [entry.face.id, entry]));
-  const lines = joints.flatMap((joint) => joint.lines.flatMap((line) => {
-    const entry = byId.get(line.face);
-    return entry ? [{ joint: joint.id, class: joint.class, from: entry.onPage(line.from), to: entry.onPage(line.to) }] : [];
-  }));
+  const lines = joints.flatMap((joint) =>
+    joint.lines.flatMap((line) => {
+      const entry = byId.get(line.face);
+      return entry
+        ? [{ joint: joint.id, class: joint.class, from: entry.onPage(line.from), to: entry.onPage(line.to) }]
+        : [];
+    }),
+  );
   const points = laid.flatMap(({ corners }) => corners);
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
@@ -84,8 +99,13 @@ function distinct(lines: readonly LaidLine[]): readonly LaidLine[] {
   });
 }
 
-function lettersFor(joints: readonly Joint[], faces: ReadonlyMap<string, { readonly face: Face; readonly onPage: (point: Point) => Point }>) {
-  const torn = joints.filter((joint) => joint.run === 'upright' && joint.lines.every(({ face }) => faces.get(face)?.face.kind === 'wall'));
+function lettersFor(
+  joints: readonly Joint[],
+  faces: ReadonlyMap<string, { readonly face: Face; readonly onPage: (point: Point) => Point }>,
+) {
+  const torn = joints.filter(
+    (joint) => joint.run === 'upright' && joint.lines.every(({ face }) => faces.get(face)?.face.kind === 'wall'),
+  );
   return torn.flatMap((joint, index) => {
     const letter = String.fromCharCode(65 + (index % 26));
     return joint.lines.flatMap((line) => {

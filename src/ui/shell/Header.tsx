@@ -6,7 +6,13 @@ import { SignOutButton } from './SignOutButton';
 import { ThemeButton } from './ThemeButton';
 
 /** The strip above the job line: the house, the air in it, the time, and who is signed in. */
-export function Header({ house, air, time, person, signOut }: {
+export function Header({
+  house,
+  air,
+  time,
+  person,
+  signOut,
+}: {
   readonly house: { readonly id: string; readonly name: string } | undefined;
   readonly air?: string;
   readonly time?: string;
@@ -25,7 +31,11 @@ export function Header({ house, air, time, person, signOut }: {
       <span className="flex-1" />
       {air && <span className="text-sm">{air}</span>}
       {time && <span className="narrow text-sm font-semibold">{time}</span>}
-      {house && <Link href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">My day</Link>}
+      {house && (
+        <Link href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
+          My day
+        </Link>
+      )}
       <KeysButton />
       <ThemeButton />
       <SignOutButton {...person} signOut={signOut} />

@@ -7,7 +7,13 @@ import { isTyping } from '../isTyping';
 import { STATIONS, type StationFact, type StationPath } from './stations';
 
 /** The strip of stations, each with one live fact: the state of the house at a glance. Keys 1–9 open them. */
-export function JobLine({ house, facts }: { readonly house: string; readonly facts: Readonly<Record<StationPath, StationFact>> }) {
+export function JobLine({
+  house,
+  facts,
+}: {
+  readonly house: string;
+  readonly facts: Readonly<Record<StationPath, StationFact>>;
+}) {
   const router = useRouter();
   const pathname = usePathname();
   const here = pathname.split('/')[3] ?? '';
@@ -33,11 +39,17 @@ export function JobLine({ house, facts }: { readonly house: string; readonly fac
                 className={`block min-h-14 rounded-t-xl border-t-4 px-3 py-1.5 hover:bg-base-100 ${current ? 'border-secondary bg-base-100' : 'border-transparent'}`}
               >
                 <span className="narrow flex gap-1.5 whitespace-nowrap font-semibold">
-                  <span aria-hidden="true" className="text-muted">{index + 1}</span>
+                  <span aria-hidden="true" className="text-muted">
+                    {index + 1}
+                  </span>
                   {name}
                   <Opening />
                 </span>
-                <span className={`narrow block whitespace-nowrap text-sm ${fact.urgent ? 'font-semibold text-error' : 'text-muted'}`}>{fact.text}</span>
+                <span
+                  className={`narrow block whitespace-nowrap text-sm ${fact.urgent ? 'font-semibold text-error' : 'text-muted'}`}
+                >
+                  {fact.text}
+                </span>
               </Link>
             </li>
           );

@@ -37,8 +37,15 @@ export function KeysButton() {
   }, []);
   return (
     <>
-      <button type="button" className="btn btn-ghost btn-square" aria-label="Keys and grammar" onClick={() => dialog.current?.showModal()}>
-        <span aria-hidden="true" className="text-lg font-semibold">?</span>
+      <button
+        type="button"
+        className="btn btn-ghost btn-square"
+        aria-label="Keys and grammar"
+        onClick={() => dialog.current?.showModal()}
+      >
+        <span aria-hidden="true" className="text-lg font-semibold">
+          ?
+        </span>
       </button>
       <dialog ref={dialog} className="modal" aria-labelledby="keys-title">
         <div className="modal-box max-w-2xl space-y-4">
@@ -47,10 +54,20 @@ export function KeysButton() {
           <h2>The quick line</h2>
           <p className="text-muted">One line makes a room; parts after the sizes are set apart by commas.</p>
           <Rows rows={GRAMMAR} />
-          <p className="text-sm text-muted">Lengths: 12'4 1/2" · 12-4.5 · 148.5 · 12.375' · 3766 mm · 3.766m. A bare number is in the house’s unit.</p>
-          <form method="dialog" className="modal-action"><button type="submit" className="btn btn-primary">Close</button></form>
+          <p className="text-sm text-muted">
+            Lengths: 12'4 1/2" · 12-4.5 · 148.5 · 12.375' · 3766 mm · 3.766m. A bare number is in the house’s unit.
+          </p>
+          <form method="dialog" className="modal-action">
+            <button type="submit" className="btn btn-primary">
+              Close
+            </button>
+          </form>
         </div>
-        <form method="dialog" className="modal-backdrop"><button type="submit" tabIndex={-1}>Close</button></form>
+        <form method="dialog" className="modal-backdrop">
+          <button type="submit" tabIndex={-1}>
+            Close
+          </button>
+        </form>
       </dialog>
     </>
   );
@@ -61,7 +78,9 @@ function Rows({ rows }: { readonly rows: readonly (readonly [string, string])[] 
     <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1.5 text-sm">
       {rows.map(([term, words]) => (
         <div key={term} className="contents">
-          <dt><kbd className="kbd kbd-sm">{term}</kbd></dt>
+          <dt>
+            <kbd className="kbd kbd-sm">{term}</kbd>
+          </dt>
           <dd>{words}</dd>
         </div>
       ))}

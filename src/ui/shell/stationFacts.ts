@@ -10,17 +10,30 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
   const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
   const floors = new Set(rooms.map(({ room }) => room.level)).size;
   const today = dayOf(now, timeZone);
-  const passes = rooms.reduce((sum, { state }) => sum + [...state.assignments.values()].filter(({ day }) => day === today).length, 0);
+  const passes = rooms.reduce(
+    (sum, { state }) => sum + [...state.assignments.values()].filter(({ day }) => day === today).length,
+    0,
+  );
   const wet = count(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   const stuck = count(({ standing }) => standing.now.kind === 'stuck');
   const toSand = count(({ standing }) => standing.now.kind === 'sand');
   const toCheck = count(({ standing }) => standing.now.kind === 'check');
   const done = count(({ standing }) => standing.now.kind === 'done');
   return {
-    '': { text: stuck > 0 ? `${plural(rooms.length, 'room')}, ${stuck} stuck` : `${plural(floors, 'floor')}, ${plural(rooms.length, 'room')}` },
+    '': {
+      text:
+        stuck > 0
+          ? `${plural(rooms.length, 'room')}, ${stuck} stuck`
+          : `${plural(floors, 'floor')}, ${plural(rooms.length, 'room')}`,
+    },
     tally: { text: `${roughLength(jointLength(site.tally), house.unit)} of joint` },
     coats: { text: `level ${house.method.level}, by hand` },
-    load: { text: `${plural(load.tape.packs, 'roll')}, ${plural(load.mud.reduce((sum, { packs }) => sum + packs, 0), 'pail')}` },
+    load: {
+      text: `${plural(load.tape.packs, 'roll')}, ${plural(
+        load.mud.reduce((sum, { packs }) => sum + packs, 0),
+        'pail',
+      )}`,
+    },
     run: { text: `${plural(passes, 'pass', 'passes')} today` },
     board: { text: `${Math.round(site.progress * 100)} % coated` },
     dry: { text: wet === 0 ? 'nothing wet' : `${plural(wet, 'room')} wet` },

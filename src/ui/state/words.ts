@@ -6,11 +6,26 @@ import { untilWords } from '../when';
 
 /** What a class is called, one and many. */
 export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
-  flat: 'Flats', butt: 'Butts', backedButt: 'Backed butts', mixed: 'Mixed joints', angle: 'Inside angles', offAngle: 'Off-angles',
-  bead: 'Corner bead', trim: 'Edge trim', existing: 'To existing', fasteners: 'Fasteners', surface: 'Whole surface',
+  flat: 'Flats',
+  butt: 'Butts',
+  backedButt: 'Backed butts',
+  mixed: 'Mixed joints',
+  angle: 'Inside angles',
+  offAngle: 'Off-angles',
+  bead: 'Corner bead',
+  trim: 'Edge trim',
+  existing: 'To existing',
+  fasteners: 'Fasteners',
+  surface: 'Whole surface',
 };
 
-export const PASS_NAMES: Readonly<Record<Pass, string>> = { tape: 'Tape', fill: 'Fill', finish: 'Finish', skim: 'Skim', sand: 'Sand' };
+export const PASS_NAMES: Readonly<Record<Pass, string>> = {
+  tape: 'Tape',
+  fill: 'Fill',
+  finish: 'Finish',
+  skim: 'Skim',
+  sand: 'Sand',
+};
 
 /** A state in a shape, a tone and words; never by colour alone. */
 export interface StateWords {
@@ -23,9 +38,17 @@ export interface StateWords {
 export function classWords(now: ClassNow, instant: number, timeZone: string): StateWords {
   switch (now.kind) {
     case 'go':
-      return { mark: 'go', title: `Go: ${now.coat.name.toLowerCase()}`, ...(now.share > 0 ? { detail: `${Math.round(now.share * 100)} % done` } : {}) };
+      return {
+        mark: 'go',
+        title: `Go: ${now.coat.name.toLowerCase()}`,
+        ...(now.share > 0 ? { detail: `${Math.round(now.share * 100)} % done` } : {}),
+      };
     case 'wet':
-      return { mark: 'wet', title: `${now.coat.name} wet`, detail: `until ${untilWords(now.until, instant, timeZone)}` };
+      return {
+        mark: 'wet',
+        title: `${now.coat.name} wet`,
+        detail: `until ${untilWords(now.until, instant, timeZone)}`,
+      };
     case 'stuck':
       return { mark: 'stuck', title: 'Stuck', detail: now.why };
     case 'dry':

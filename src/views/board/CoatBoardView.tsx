@@ -11,7 +11,7 @@ import { useLog } from '@/ui/useLog';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
 import { HoldButton } from './HoldButton';
-import { type Logged, LogDialog } from './LogDialog';
+import { LogDialog, type Logged } from './LogDialog';
 
 interface CoatBoardProps {
   readonly houseId: string;
@@ -23,7 +23,12 @@ interface CoatBoardProps {
   readonly role: 'lead' | 'finisher' | 'viewer';
 }
 
-const FILTERS = [['all', 'Everything'], ['go', 'Go now'], ['wet', 'Still wet'], ['stuck', 'Stuck']] as const;
+const FILTERS = [
+  ['all', 'Everything'],
+  ['go', 'Go now'],
+  ['wet', 'Still wet'],
+  ['stuck', 'Stuck'],
+] as const;
 type Filter = (typeof FILTERS)[number][0];
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
@@ -31,16 +36,21 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
   const log = useLog(houseId, now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
-  const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map(({ standing }) => standing.class)))].sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b));
+  const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map(({ standing }) => standing.class)))].sort(
+    (a, b) => ORDER.indexOf(a) - ORDER.indexOf(b),
+  );
   const cells = rows.flatMap((row) => row.cells);
-  const count = (kind: Filter) => (kind === 'all' ? rows.length : cells.filter(({ standing }) => standing.now.kind === kind).length);
-  const shown = filter === 'all' ? rows : rows.filter((row) => row.cells.some(({ standing }) => standing.now.kind === filter));
+  const count = (kind: Filter) =>
+    kind === 'all' ? rows.length : cells.filter(({ standing }) => standing.now.kind === kind).length;
+  const shown =
+    filter === 'all' ? rows : rows.filter((row) => row.cells.some(({ standing }) => standing.now.kind === filter));
   const mayLog = role !== 'viewer';
   const last = recent.find(({ mine }) => mine || role === 'lead');
 
   useEffect(() => {
     const press = (event: KeyboardEvent) => {
-      if (event.key === 'u' && !isTyping(event) && last) void log.write([{ kind: 'void', room: null, payload: { target: last.id } }]);
+      if (event.key === 'u' && !isTyping(event) && last)
+        void log.write([{ kind: 'void', room: null, payload: { target: last.id } }]);
     };
     window.addEventListener('keydown', press);
     return () => window.removeEventListener('keydown', press);
@@ -51,80 +61,188 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
       <h1 className="sr-only">Coat board</h1>
       <div className="flex flex-wrap items-center gap-2">
         {FILTERS.map(([kind, words]) => (
-          <button key={kind} type="button" aria-pressed={filter === kind} className={`btn rounded-full ${filter === kind ? 'btn-neutral' : ''}`} onClick={() => setFilter(kind)}>
+          <button
+            key={kind}
+            type="button"
+            aria-pressed={filter === kind}
+            className={`btn rounded-full ${filter === kind ? 'btn-neutral' : ''}`}
+            onClick={() => setFilter(kind)}
+          >
             {words} <span className="opacity-80">{count(kind)}</span>
           </button>
         ))}
         <span className="flex-1" />
         <Legend />
       </div>
-      {log.message && <p role="alert" className="text-error">{log.message}</p>}
-      {shown.length === 0 && <p className="sheet p-6 text-center text-muted">{rows.length === 0 ? 'No rooms yet. Take the first one off in Tally.' : 'No room is in this state.'}</p>}
+      {log.message && (
+        <p role="alert" className="text-error">
+          {log.message}
+        </p>
+      )}
+      {shown.length === 0 && (
+        <p className="sheet p-6 text-center text-muted">
+          {rows.length === 0 ? 'No rooms yet. Take the first one off in Tally.' : 'No room is in this state.'}
+        </p>
+      )}
       <div className="space-y-2">
         {shown.map((row) => (
-          <section key={row.id} id={row.id} aria-label={row.name} className="sheet grid overflow-hidden target:border-primary lg:grid-cols-[9rem_1fr]">
+          <section
+            key={row.id}
+            id={row.id}
+            aria-label={row.name}
+            className="sheet grid overflow-hidden target:border-primary lg:grid-cols-[9rem_1fr]"
+          >
             <header className="flex items-center justify-between gap-2 px-3 py-2 lg:flex-col lg:items-start lg:justify-center">
               <h2 className="text-base">{row.name}</h2>
               <p className="text-sm text-muted">{Math.round(row.progress * 100)} %</p>
               {role === 'lead' && <HoldButton row={row} busy={log.busy} write={log.write} />}
             </header>
-            <ul className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]" style={{ '--kinds': kinds.length } as React.CSSProperties}>
+            <ul
+              className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]"
+              style={{ '--kinds': kinds.length } as React.CSSProperties}
+            >
               {kinds.map((kind) => {
                 const cell = row.cells.find(({ standing }) => standing.class === kind);
-                return <li key={kind} className={cell ? '' : 'max-lg:hidden'}>{cell && <Cell cell={cell} now={now} timeZone={timeZone} open={mayLog ? () => setLogging({ row, cell }) : undefined} />}</li>;
+                return (
+                  <li key={kind} className={cell ? '' : 'max-lg:hidden'}>
+                    {cell && (
+                      <Cell
+                        cell={cell}
+                        now={now}
+                        timeZone={timeZone}
+                        open={mayLog ? () => setLogging({ row, cell }) : undefined}
+                      />
+                    )}
+                  </li>
+                );
               })}
             </ul>
           </section>
         ))}
       </div>
-      <Recent recent={recent} role={role} busy={log.busy} timeZone={timeZone} takeBack={(id) => void log.write([{ kind: 'void', room: null, payload: { target: id } }])} />
-      {logging && <LogDialog key={`${logging.row.id} ${logging.cell.standing.class}`} logged={logging} unit={unit} busy={log.busy} message={log.message} write={log.write} close={() => setLogging(undefined)} />}
+      <Recent
+        recent={recent}
+        role={role}
+        busy={log.busy}
+        timeZone={timeZone}
+        takeBack={(id) => void log.write([{ kind: 'void', room: null, payload: { target: id } }])}
+      />
+      {logging && (
+        <LogDialog
+          key={`${logging.row.id} ${logging.cell.standing.class}`}
+          logged={logging}
+          unit={unit}
+          busy={log.busy}
+          message={log.message}
+          write={log.write}
+          close={() => setLogging(undefined)}
+        />
+      )}
     </main>
   );
 }
 
-const ORDER: readonly CoatedClass[] = ['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'bead', 'trim', 'existing', 'fasteners', 'surface'];
+const ORDER: readonly CoatedClass[] = [
+  'flat',
+  'butt',
+  'backedButt',
+  'mixed',
+  'angle',
+  'offAngle',
+  'bead',
+  'trim',
+  'existing',
+  'fasteners',
+  'surface',
+];
 
-function Cell({ cell, now, timeZone, open }: { readonly cell: BoardCell; readonly now: number; readonly timeZone: string; readonly open: (() => void) | undefined }) {
+function Cell({
+  cell,
+  now,
+  timeZone,
+  open,
+}: {
+  readonly cell: BoardCell;
+  readonly now: number;
+  readonly timeZone: string;
+  readonly open: (() => void) | undefined;
+}) {
   const { standing } = cell;
   const words = classWords(standing.now, now, timeZone);
   const content = (
     <>
       <span className="narrow text-xs text-muted lg:mb-0.5">{CLASS_NAMES[standing.class]}</span>
-      <SectionGlyph kind={standing.class} layers={standing.coats.map(({ phase, coat }) => ({ phase, side: coat.side }))} className="h-10 w-22 shrink-0" />
+      <SectionGlyph
+        kind={standing.class}
+        layers={standing.coats.map(({ phase, coat }) => ({ phase, side: coat.side }))}
+        className="h-10 w-22 shrink-0"
+      />
       <StateMark words={words} className="narrow text-sm" />
     </>
   );
   const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[6rem_6rem_1fr] max-lg:items-center ${standing.now.kind === 'go' ? 'bg-go-wash' : ''}`;
   if (!open) return <div className={look}>{content}</div>;
-  return <button type="button" className={`${look} hover:bg-base-200`} onClick={open} aria-label={`${CLASS_NAMES[standing.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}. Log a coat`}>{content}</button>;
+  return (
+    <button
+      type="button"
+      className={`${look} hover:bg-base-200`}
+      onClick={open}
+      aria-label={`${CLASS_NAMES[standing.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}. Log a coat`}
+    >
+      {content}
+    </button>
+  );
 }
 
 function Legend() {
   return (
     <ul className="hidden items-center gap-3 text-sm text-muted md:flex" aria-label="Coats in the sections">
       {(['planned', 'wet', 'dry', 'sanded'] as const).map((phase) => (
-        <li key={phase} className="flex items-center gap-1"><SectionGlyph kind="flat" layers={[{ phase }]} className="h-6 w-13" /> {phase}</li>
+        <li key={phase} className="flex items-center gap-1">
+          <SectionGlyph kind="flat" layers={[{ phase }]} className="h-6 w-13" /> {phase}
+        </li>
       ))}
     </ul>
   );
 }
 
-function Recent({ recent, role, busy, timeZone, takeBack }: Pick<CoatBoardProps, 'recent' | 'role' | 'timeZone'> & { readonly busy: boolean; readonly takeBack: (id: string) => void }) {
+function Recent({
+  recent,
+  role,
+  busy,
+  timeZone,
+  takeBack,
+}: Pick<CoatBoardProps, 'recent' | 'role' | 'timeZone'> & {
+  readonly busy: boolean;
+  readonly takeBack: (id: string) => void;
+}) {
   return (
     <section className="sheet p-4" aria-label="Last done">
       <h2>Last done</h2>
-      {recent.length === 0 && <p className="text-muted">Nothing is logged yet. Tap a section above when a coat is on.</p>}
+      {recent.length === 0 && (
+        <p className="text-muted">Nothing is logged yet. Tap a section above when a coat is on.</p>
+      )}
       <ul className="divide-y divide-base-300">
         {recent.map((entry) => (
           <li key={entry.id} className="flex flex-wrap items-center gap-x-4 py-1.5">
             <span className="flex-1">{entry.words}</span>
-            <span className="text-sm text-muted">{entry.who}, {instantWords(entry.at, timeZone)}</span>
-            {(role === 'lead' || (role === 'finisher' && entry.mine)) && <button type="button" className="btn btn-sm" disabled={busy} onClick={() => takeBack(entry.id)} aria-label={`Take back ${entry.words}`}>Take back</button>}
+            <span className="text-sm text-muted">
+              {entry.who}, {instantWords(entry.at, timeZone)}
+            </span>
+            {(role === 'lead' || (role === 'finisher' && entry.mine)) && (
+              <button
+                type="button"
+                className="btn btn-sm"
+                disabled={busy}
+                onClick={() => takeBack(entry.id)}
+                aria-label={`Take back ${entry.words}`}
+              >
+                Take back
+              </button>
+            )}
           </li>
         ))}
       </ul>
     </section>
   );
 }
-

@@ -15,11 +15,24 @@ export interface Logged {
   readonly cell: BoardCell;
 }
 
-const MUDS = [['drying', 'drying mud'], ['5', 'setting, 5 min'], ['20', 'setting, 20 min'], ['45', 'setting, 45 min'], ['90', 'setting, 90 min']] as const;
+const MUDS = [
+  ['drying', 'drying mud'],
+  ['5', 'setting, 5 min'],
+  ['20', 'setting, 20 min'],
+  ['45', 'setting, 45 min'],
+  ['90', 'setting, 90 min'],
+] as const;
 type Share = 'all' | 'half' | 'some';
 
 /** Logging one coat: which, how much of it, and with what mud. All of the next coat in drying mud is one press. */
-export function LogDialog({ logged, unit, busy, message, write, close }: {
+export function LogDialog({
+  logged,
+  unit,
+  busy,
+  message,
+  write,
+  close,
+}: {
   readonly logged: Logged;
   readonly unit: LengthUnit;
   readonly busy: boolean;
@@ -48,7 +61,8 @@ export function LogDialog({ logged, unit, busy, message, write, close }: {
     if (part !== undefined && typeof part !== 'number') return setFault({ field: 'some', reason: part.reason });
     const depth = thickness.trim() === '' ? undefined : parseLength(thickness, unit);
     if (depth && !depth.ok) return setFault({ field: 'thickness', reason: depth.reason });
-    if (depth && (depth.mm <= 0 || depth.mm > 50)) return setFault({ field: 'thickness', reason: 'must be greater than 0 and at most 2 in' });
+    if (depth && (depth.mm <= 0 || depth.mm > 50))
+      return setFault({ field: 'thickness', reason: 'must be greater than 0 and at most 2 in' });
     const covered = next.share;
     const said: Said = {
       kind: 'coat',
@@ -57,7 +71,12 @@ export function LogDialog({ logged, unit, busy, message, write, close }: {
         class: kind,
         key,
         ...(side ? { side } : {}),
-        share: part !== undefined ? { of: 'some', part } : share === 'half' && covered === 0 ? { of: 'half' } : { of: 'all' },
+        share:
+          part !== undefined
+            ? { of: 'some', part }
+            : share === 'half' && covered === 0
+              ? { of: 'half' }
+              : { of: 'all' },
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },
         ...(depth ? { thickness: depth.mm } : {}),
         tool,
@@ -70,32 +89,87 @@ export function LogDialog({ logged, unit, busy, message, write, close }: {
     <dialog ref={dialog} className="modal" onClose={close} aria-labelledby="log-title">
       <div className="modal-box space-y-4">
         <div>
-          <h2 id="log-title">{row.name}: {name.toLowerCase()}</h2>
+          <h2 id="log-title">
+            {row.name}: {name.toLowerCase()}
+          </h2>
           <p className="text-muted">{amountWords(cell)}</p>
         </div>
         {next ? (
           <>
-            <SelectField label="Coat" value={chosen} onChange={(event) => setChosen(event.target.value)} options={open.map(({ coat, share }) => [coatId(coat), `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const)} />
-            <p className="text-sm text-muted">It {next.coat.purpose}. {next.coat.tool}, {next.coat.consistency} mud.</p>
-            {standing.now.kind === 'wet' && <p className="text-sm font-semibold text-warning">The coat below is still wet. Log this only if it is really on.</p>}
+            <SelectField
+              label="Coat"
+              value={chosen}
+              onChange={(event) => setChosen(event.target.value)}
+              options={open.map(
+                ({ coat, share }) =>
+                  [coatId(coat), `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
+              )}
+            />
+            <p className="text-sm text-muted">
+              It {next.coat.purpose}. {next.coat.tool}, {next.coat.consistency} mud.
+            </p>
+            {standing.now.kind === 'wet' && (
+              <p className="text-sm font-semibold text-warning">
+                The coat below is still wet. Log this only if it is really on.
+              </p>
+            )}
             <div className="grid grid-cols-2 gap-3">
               <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={MUDS} />
-              <TextField label="Thickness" placeholder={unit === 'in' ? '1/16' : '1.6'} value={thickness} error={fault?.field === 'thickness' ? fault.reason : undefined} onChange={(event) => setThickness(event.target.value)} />
+              <TextField
+                label="Thickness"
+                placeholder={unit === 'in' ? '1/16' : '1.6'}
+                value={thickness}
+                error={fault?.field === 'thickness' ? fault.reason : undefined}
+                onChange={(event) => setThickness(event.target.value)}
+              />
             </div>
-            {message && <p role="alert" className="text-error">{message}</p>}
-            <button type="button" className="btn btn-primary btn-xl w-full" disabled={busy} onClick={() => void send('all')}>{next.share > 0 ? 'The rest is done' : 'All done'}</button>
-            {next.share === 0 && <button type="button" className="btn btn-lg w-full" disabled={busy} onClick={() => void send('half')}>Half of it</button>}
+            {message && (
+              <p role="alert" className="text-error">
+                {message}
+              </p>
+            )}
+            <button
+              type="button"
+              className="btn btn-primary btn-xl w-full"
+              disabled={busy}
+              onClick={() => void send('all')}
+            >
+              {next.share > 0 ? 'The rest is done' : 'All done'}
+            </button>
+            {next.share === 0 && (
+              <button type="button" className="btn btn-lg w-full" disabled={busy} onClick={() => void send('half')}>
+                Half of it
+              </button>
+            )}
             {standing.class !== 'surface' && (
               <div className="flex items-end gap-2">
-                <TextField label={standing.class === 'fasteners' ? 'Only so many' : 'Only so much'} className="flex-1" value={some} placeholder={standing.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'} error={fault?.field === 'some' ? fault.reason : undefined} onChange={(event) => setSome(event.target.value)} />
-                <button type="button" className={`btn btn-lg ${fault?.field === 'some' ? 'mb-6' : ''}`} disabled={busy} onClick={() => void send('some')}>Some</button>
+                <TextField
+                  label={standing.class === 'fasteners' ? 'Only so many' : 'Only so much'}
+                  className="flex-1"
+                  value={some}
+                  placeholder={standing.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}
+                  error={fault?.field === 'some' ? fault.reason : undefined}
+                  onChange={(event) => setSome(event.target.value)}
+                />
+                <button
+                  type="button"
+                  className={`btn btn-lg ${fault?.field === 'some' ? 'mb-6' : ''}`}
+                  disabled={busy}
+                  onClick={() => void send('some')}
+                >
+                  Some
+                </button>
               </div>
             )}
           </>
         ) : (
           <p>Every coat is on.</p>
         )}
-        <div className="modal-action"><button type="button" className="btn" onClick={close}>Cancel</button></div>
+        <div className="modal-action">
+          <button type="button" className="btn" onClick={close}>
+            Cancel
+          </button>
+        </div>
       </div>
     </dialog>
   );
@@ -103,7 +177,11 @@ export function LogDialog({ logged, unit, busy, message, write, close }: {
 
 function amountWords({ standing, amount }: BoardCell): string {
   const rounded = Math.round(amount).toLocaleString('en-US');
-  return standing.class === 'fasteners' ? `${rounded} to spot` : standing.class === 'surface' ? `${rounded} ft²` : `${rounded} ft of joint`;
+  return standing.class === 'fasteners'
+    ? `${rounded} to spot`
+    : standing.class === 'surface'
+      ? `${rounded} ft²`
+      : `${rounded} ft of joint`;
 }
 
 /** The part of the class that a typed length or number is. */

@@ -1,9 +1,9 @@
 import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
+import { MM_PER_FOOT } from '@/core/measure/unit';
+import type { CoatedClass } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ClassStanding } from '@/core/readiness/whatNow';
-import type { CoatedClass } from '@/core/method/coat';
-import { MM_PER_FOOT } from '@/core/measure/unit';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 
 /** One room of the board. */
@@ -47,14 +47,29 @@ function amountOf(kind: CoatedClass, tally: RoomSite['tally']): number {
 }
 
 /** The last things done that can be taken back, newest first. */
-export function recentEntries(entries: readonly Entry[], rooms: readonly RoomSite[], people: readonly { readonly id: string; readonly name: string }[], me: string, most = 8): readonly RecentEntry[] {
+export function recentEntries(
+  entries: readonly Entry[],
+  rooms: readonly RoomSite[],
+  people: readonly { readonly id: string; readonly name: string }[],
+  me: string,
+  most = 8,
+): readonly RecentEntry[] {
   const roomName = new Map(rooms.map(({ room }) => [room.id, room.name]));
   const personName = new Map(people.map(({ id, name }) => [id, name]));
   return standing(entries)
-    .filter(({ kind }) => kind === 'coat' || kind === 'sanded' || kind === 'checked' || kind === 'handedOver' || kind === 'held')
+    .filter(
+      ({ kind }) =>
+        kind === 'coat' || kind === 'sanded' || kind === 'checked' || kind === 'handedOver' || kind === 'held',
+    )
     .toSorted((a, b) => b.seq - a.seq)
     .slice(0, most)
-    .map((entry) => ({ id: entry.id, at: Date.parse(entry.at), words: `${roomName.get(entry.room ?? '') ?? 'A room that is gone'}: ${wordsOf(entry)}`, who: personName.get(entry.by) ?? 'somebody', mine: entry.by === me }));
+    .map((entry) => ({
+      id: entry.id,
+      at: Date.parse(entry.at),
+      words: `${roomName.get(entry.room ?? '') ?? 'A room that is gone'}: ${wordsOf(entry)}`,
+      who: personName.get(entry.by) ?? 'somebody',
+      mine: entry.by === me,
+    }));
 }
 
 function wordsOf(entry: Entry): string {

@@ -18,11 +18,24 @@ interface CoatsViewProps {
   readonly prices: readonly LevelPrice[];
   readonly mayEdit: boolean;
   readonly saveLevel: (input: { house: string; version: number; level: Level }) => Promise<Answer<null>>;
-  readonly saveRoom: (input: { house: string; version: number; room: Room }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
+  readonly saveRoom: (input: {
+    house: string;
+    version: number;
+    room: Room;
+  }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
 }
 
 /** Choosing the level of finish, with its price for this house, and the coat ladder that follows from it. */
-export function CoatsView({ houseId, version, site, roomVersions, prices, mayEdit, saveLevel, saveRoom }: CoatsViewProps) {
+export function CoatsView({
+  houseId,
+  version,
+  site,
+  roomVersions,
+  prices,
+  mayEdit,
+  saveLevel,
+  saveRoom,
+}: CoatsViewProps) {
   const kinds = COATED_CLASSES.filter((kind) => isPresent(kind, site));
   const level = site.house.method.level;
   return (
@@ -30,20 +43,38 @@ export function CoatsView({ houseId, version, site, roomVersions, prices, mayEdi
       <section className="space-y-3">
         <div>
           <h1>Level of finish</h1>
-          <p className="text-muted">What each level takes of this house, by default rates. Rooms with a level of their own keep it.</p>
+          <p className="text-muted">
+            What each level takes of this house, by default rates. Rooms with a level of their own keep it.
+          </p>
         </div>
-        <LevelChoice houseId={houseId} version={version} level={level} prices={prices} unit={site.house.unit} mayEdit={mayEdit} saveLevel={saveLevel} />
+        <LevelChoice
+          houseId={houseId}
+          version={version}
+          level={level}
+          prices={prices}
+          unit={site.house.unit}
+          mayEdit={mayEdit}
+          saveLevel={saveLevel}
+        />
       </section>
       <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <section className="sheet overflow-x-auto p-4 sm:p-5">
           <h2>Coat ladder at level {level}</h2>
           <p className="mb-2 text-muted">Three coats by hand with widening knives, drying mud throughout.</p>
           {level === 0 && <p>Level 0: nothing is taped or coated.</p>}
-          {kinds.map((kind) => <Ladder key={kind} kind={kind} level={level} />)}
+          {kinds.map((kind) => (
+            <Ladder key={kind} kind={kind} level={level} />
+          ))}
         </section>
         <section className="sheet p-4 sm:p-5">
           <h2>Room by room</h2>
-          <RoomLevels houseId={houseId} houseLevel={level} rooms={site.rooms.map(({ room }) => ({ room, version: roomVersions[room.id] ?? 1 }))} mayEdit={mayEdit} saveRoom={saveRoom} />
+          <RoomLevels
+            houseId={houseId}
+            houseLevel={level}
+            rooms={site.rooms.map(({ room }) => ({ room, version: roomVersions[room.id] ?? 1 }))}
+            mayEdit={mayEdit}
+            saveRoom={saveRoom}
+          />
         </section>
       </div>
     </main>
@@ -68,7 +99,9 @@ function Ladder({ kind, level }: { readonly kind: CoatedClass; readonly level: L
         {coats.map((coat) => (
           <li key={`${coat.key} ${coat.side}`} className="text-sm">
             <p className="font-semibold">{coat.name}</p>
-            <p>{coat.tool}, {coat.consistency} {coat.mud} mud</p>
+            <p>
+              {coat.tool}, {coat.consistency} {coat.mud} mud
+            </p>
             <p className="text-muted">It {coat.purpose}.</p>
           </li>
         ))}

@@ -19,7 +19,15 @@ const MEANINGS: Readonly<Record<Level, string>> = {
 };
 
 /** The six levels with their price for this house; the lead picks one. */
-export function LevelChoice({ houseId, version, level, prices, unit, mayEdit, saveLevel }: {
+export function LevelChoice({
+  houseId,
+  version,
+  level,
+  prices,
+  unit,
+  mayEdit,
+  saveLevel,
+}: {
   readonly houseId: string;
   readonly version: number;
   readonly level: Level;
@@ -47,19 +55,36 @@ export function LevelChoice({ houseId, version, level, prices, unit, mayEdit, sa
   };
   return (
     <>
-      {message && <p role="alert" className="text-error">{message}</p>}
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
       <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-6">
         {prices.map((price) => {
           const current = price.level === level;
           const more = price.hours - (now?.hours ?? 0);
           return (
             <li key={price.level}>
-              <button type="button" disabled={busy || !mayEdit} aria-pressed={current} onClick={() => void choose(price.level)} className={`sheet h-full w-full p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}>
-                <span className="narrow flex justify-between text-lg font-bold">Level {price.level} {current && <span className="text-sm font-semibold text-secondary">chosen</span>}</span>
+              <button
+                type="button"
+                disabled={busy || !mayEdit}
+                aria-pressed={current}
+                onClick={() => void choose(price.level)}
+                className={`sheet h-full w-full p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}
+              >
+                <span className="narrow flex justify-between text-lg font-bold">
+                  Level {price.level} {current && <span className="text-sm font-semibold text-secondary">chosen</span>}
+                </span>
                 <span className="block text-sm text-muted">{MEANINGS[price.level]}</span>
                 <span className="mt-2 block font-semibold">{spanWords(price.hours)}</span>
-                <span className="block text-sm">{unit === 'in' ? `${gallonsFromLitres(price.litres).toFixed(0)} gal` : `${price.litres.toFixed(0)} l`} of mud, {price.visits} visits</span>
-                <span className="block text-sm text-muted">{current ? 'as planned' : `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}</span>
+                <span className="block text-sm">
+                  {unit === 'in' ? `${gallonsFromLitres(price.litres).toFixed(0)} gal` : `${price.litres.toFixed(0)} l`}{' '}
+                  of mud, {price.visits} visits
+                </span>
+                <span className="block text-sm text-muted">
+                  {current ? 'as planned' : `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}
+                </span>
               </button>
             </li>
           );

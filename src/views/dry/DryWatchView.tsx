@@ -24,7 +24,12 @@ interface DryWatchProps {
   readonly now: number;
   readonly timeZone: string;
   readonly mayMeasure: boolean;
-  readonly recordAir: (input: { house: string; room: string | null; temperature: number; humidity: number }) => Promise<Answer<null>>;
+  readonly recordAir: (input: {
+    house: string;
+    room: string | null;
+    temperature: number;
+    humidity: number;
+  }) => Promise<Answer<null>>;
 }
 
 const SOURCES = { room: 'measured here', house: 'the house’s air', assumed: 'assumed, not measured' } as const;
@@ -37,26 +42,39 @@ export function DryWatchView({ houseId, rooms, reading, unit, now, timeZone, may
       <section className="space-y-4">
         <h1 className="sr-only">Dry watch</h1>
         {wet.length === 0 ? (
-          <p className="sheet p-8 text-center text-lg">Nothing is wet. Every coat that is on can be coated or sanded.</p>
+          <p className="sheet p-8 text-center text-lg">
+            Nothing is wet. Every coat that is on can be coated or sanded.
+          </p>
         ) : (
           <>
             <div className="sheet p-4 sm:p-5">
               <h2>How far the slowest coat of each room is</h2>
-              <DryingChart lines={wet.flatMap(({ name, wet: coats }) => coats.slice(-1).map(({ curve }) => ({ name, curve })))} now={now} timeZone={timeZone} />
+              <DryingChart
+                lines={wet.flatMap(({ name, wet: coats }) => coats.slice(-1).map(({ curve }) => ({ name, curve })))}
+                now={now}
+                timeZone={timeZone}
+              />
             </div>
             <ul className="grid gap-4 md:grid-cols-2">
               {wet.map((room) => (
                 <li key={room.id} className="sheet p-4">
                   <div className="flex items-baseline justify-between gap-3">
                     <h2>{room.name}</h2>
-                    <p className="text-sm text-muted">{airWords(room.air, unit)}, {SOURCES[room.airSource]}</p>
+                    <p className="text-sm text-muted">
+                      {airWords(room.air, unit)}, {SOURCES[room.airSource]}
+                    </p>
                   </div>
-                  <p className="narrow my-1 text-3xl font-bold text-warning">{untilWords(readyAt(room), now, timeZone)}</p>
+                  <p className="narrow my-1 text-3xl font-bold text-warning">
+                    {untilWords(readyAt(room), now, timeZone)}
+                  </p>
                   <p className="mb-2 text-sm text-muted">all dry in {spanWords((readyAt(room) - now) / 3_600_000)}</p>
                   <ul className="divide-y divide-base-300 text-sm">
                     {room.wet.map(({ coat, until, since }) => (
                       <li key={`${coat.class} ${coat.key} ${coat.side}`} className="flex justify-between gap-3 py-1">
-                        <span>{CLASS_NAMES[coat.class]}: {coat.name.toLowerCase()}<span className="block text-muted">on since {instantWords(since, timeZone)}</span></span>
+                        <span>
+                          {CLASS_NAMES[coat.class]}: {coat.name.toLowerCase()}
+                          <span className="block text-muted">on since {instantWords(since, timeZone)}</span>
+                        </span>
                         <span className="whitespace-nowrap font-semibold">{untilWords(until, now, timeZone)}</span>
                       </li>
                     ))}
@@ -71,13 +89,28 @@ export function DryWatchView({ houseId, rooms, reading, unit, now, timeZone, may
         <section className="sheet p-4 sm:p-5">
           <h2>The air in the house</h2>
           {reading ? (
-            <p className="mt-1"><span className="narrow block text-3xl font-bold">{airWords(reading, unit)}</span><span className="text-sm text-muted">read {instantWords(reading.at, timeZone)}</span></p>
+            <p className="mt-1">
+              <span className="narrow block text-3xl font-bold">{airWords(reading, unit)}</span>
+              <span className="text-sm text-muted">read {instantWords(reading.at, timeZone)}</span>
+            </p>
           ) : (
-            <p className="mt-1 text-warning">Not measured yet. The clock assumes a heated house until somebody reads a thermometer.</p>
+            <p className="mt-1 text-warning">
+              Not measured yet. The clock assumes a heated house until somebody reads a thermometer.
+            </p>
           )}
-          {mayMeasure && <AirForm houseId={houseId} unit={unit} rooms={rooms.map(({ id, name }) => ({ id, name }))} recordAir={recordAir} />}
+          {mayMeasure && (
+            <AirForm
+              houseId={houseId}
+              unit={unit}
+              rooms={rooms.map(({ id, name }) => ({ id, name }))}
+              recordAir={recordAir}
+            />
+          )}
         </section>
-        <p className="px-1 text-sm text-muted">Times follow the handbook’s drying table for mud under paper tape, the coat’s thickness and the air it has had. They assume that the last reading holds. Grey is wet: look at the inside corners last.</p>
+        <p className="px-1 text-sm text-muted">
+          Times follow the handbook’s drying table for mud under paper tape, the coat’s thickness and the air it has
+          had. They assume that the last reading holds. Grey is wet: look at the inside corners last.
+        </p>
       </aside>
     </main>
   );

@@ -8,12 +8,25 @@ import { instantWords, timeOf } from '@/ui/when';
 Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip);
 
 const DASHES: readonly (readonly number[])[] = [[], [8, 4], [3, 3], [12, 3, 3, 3]];
-const TONES = ['--color-primary', '--color-secondary', '--color-success', '--color-error', '--color-base-content'] as const;
+const TONES = [
+  '--color-primary',
+  '--color-secondary',
+  '--color-success',
+  '--color-error',
+  '--color-base-content',
+] as const;
 const HOUR_MS = 3_600_000;
 
 /** Drying curves of several rooms over the hours around now; lines differ in dash as well as in colour. */
-export function DryingChart({ lines, now, timeZone }: {
-  readonly lines: readonly { readonly name: string; readonly curve: readonly { readonly at: number; readonly dry: number }[] }[];
+export function DryingChart({
+  lines,
+  now,
+  timeZone,
+}: {
+  readonly lines: readonly {
+    readonly name: string;
+    readonly curve: readonly { readonly at: number; readonly dry: number }[];
+  }[];
   readonly now: number;
   readonly timeZone: string;
 }) {
@@ -47,12 +60,32 @@ export function DryingChart({ lines, now, timeZone }: {
           interaction: { mode: 'nearest', intersect: false },
           font: { family: 'Archivo Variable' },
           scales: {
-            x: { type: 'linear', ticks: { color: muted, maxRotation: 0, stepSize: 6, callback: (value) => (Number(value) === 0 ? 'now' : timeOf(now + Number(value) * HOUR_MS, timeZone)) }, grid: { color: (context) => (context.tick?.value === 0 ? muted : grid) } },
-            y: { min: 0, max: 100, title: { display: true, text: '% dry', color: muted }, ticks: { color: muted, stepSize: 25 }, grid: { color: grid } },
+            x: {
+              type: 'linear',
+              ticks: {
+                color: muted,
+                maxRotation: 0,
+                stepSize: 6,
+                callback: (value) => (Number(value) === 0 ? 'now' : timeOf(now + Number(value) * HOUR_MS, timeZone)),
+              },
+              grid: { color: (context) => (context.tick?.value === 0 ? muted : grid) },
+            },
+            y: {
+              min: 0,
+              max: 100,
+              title: { display: true, text: '% dry', color: muted },
+              ticks: { color: muted, stepSize: 25 },
+              grid: { color: grid },
+            },
           },
           plugins: {
             legend: { position: 'bottom', labels: { color: muted, usePointStyle: false, boxWidth: 34, boxHeight: 1 } },
-            tooltip: { callbacks: { title: (items) => instantWords(now + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone), label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % dry` } },
+            tooltip: {
+              callbacks: {
+                title: (items) => instantWords(now + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone),
+                label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % dry`,
+              },
+            },
           },
         }}
       />

@@ -5,24 +5,59 @@ import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
 
 /** Every room on its way to the painters, with the page that is handed over. */
-export function HandOverView({ houseId, site, now, timeZone }: { readonly houseId: string; readonly site: Site; readonly now: number; readonly timeZone: string }) {
+export function HandOverView({
+  houseId,
+  site,
+  now,
+  timeZone,
+}: {
+  readonly houseId: string;
+  readonly site: Site;
+  readonly now: number;
+  readonly timeZone: string;
+}) {
   return (
     <main className="flex-1 p-4 lg:px-5">
       <section className="sheet overflow-x-auto p-4 sm:p-5">
         <h1>Hand-over</h1>
-        <p className="mb-2 text-muted">One page per room: the level met, who ran which coat and when, and what is still open.</p>
+        <p className="mb-2 text-muted">
+          One page per room: the level met, who ran which coat and when, and what is still open.
+        </p>
         {site.rooms.length === 0 && <p>No rooms yet.</p>}
         <table className="table">
-          <thead><tr><th scope="col">Room</th><th scope="col">Level</th><th scope="col">State</th><th scope="col">Open items</th><th scope="col">Checked</th><th scope="col"><span className="sr-only">Page</span></th></tr></thead>
+          <thead>
+            <tr>
+              <th scope="col">Room</th>
+              <th scope="col">Level</th>
+              <th scope="col">State</th>
+              <th scope="col">Open items</th>
+              <th scope="col">Checked</th>
+              <th scope="col">
+                <span className="sr-only">Page</span>
+              </th>
+            </tr>
+          </thead>
           <tbody>
             {site.rooms.map(({ room, level, state, standing }) => (
               <tr key={room.id}>
-                <th scope="row" className="font-semibold">{room.name}</th>
+                <th scope="row" className="font-semibold">
+                  {room.name}
+                </th>
                 <td>{level}</td>
-                <td><StateMark words={roomWords(standing.now, now, timeZone)} /></td>
+                <td>
+                  <StateMark words={roomWords(standing.now, now, timeZone)} />
+                </td>
                 <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
                 <td>{state.checked ? instantWords(Date.parse(state.checked.at), timeZone) : 'not yet'}</td>
-                <td className="text-right"><Link className="btn btn-sm" href={`/h/${houseId}/hand-over/${room.id}`} aria-label={`Page of ${room.name}`}>Page</Link></td>
+                <td className="text-right">
+                  <Link
+                    className="btn btn-sm"
+                    href={`/h/${houseId}/hand-over/${room.id}`}
+                    aria-label={`Page of ${room.name}`}
+                  >
+                    Page
+                  </Link>
+                </td>
               </tr>
             ))}
           </tbody>

@@ -28,28 +28,44 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
   const { state, level, tally } = room;
   const open = state.items.filter(({ closed }) => !closed);
   const nameOf = (person: string) => people.find(({ id }) => id === person)?.name ?? 'somebody';
-  const mark = (at: { at: string; by: string } | undefined) => (at ? `${instantWords(Date.parse(at.at), timeZone)}, ${nameOf(at.by)}` : 'not yet');
+  const mark = (at: { at: string; by: string } | undefined) =>
+    at ? `${instantWords(Date.parse(at.at), timeZone)}, ${nameOf(at.by)}` : 'not yet';
   const words = roomWords(room.standing.now, now, timeZone);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
       <div className="no-print flex flex-wrap items-center justify-between gap-3">
-        <Link href={`/h/${houseId}/hand-over`} className="link text-primary">All rooms</Link>
+        <Link href={`/h/${houseId}/hand-over`} className="link text-primary">
+          All rooms
+        </Link>
         <div className="flex flex-wrap items-start gap-2">
-          {mayHandOver && room.standing.now.kind === 'handOver' && <MarkButton houseId={houseId} now={now} said={{ kind: 'handedOver', room: room.room.id, payload: {} }} words="Handed over to the painters" />}
+          {mayHandOver && room.standing.now.kind === 'handOver' && (
+            <MarkButton
+              houseId={houseId}
+              now={now}
+              said={{ kind: 'handedOver', room: room.room.id, payload: {} }}
+              words="Handed over to the painters"
+            />
+          )}
           <PrintButton />
         </div>
       </div>
       <article className="sheet space-y-5 p-6 print:border-0 print:p-0">
         <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
           <div>
-            <p className="text-muted">{house.name}, {room.room.level}</p>
+            <p className="text-muted">
+              {house.name}, {room.room.level}
+            </p>
             <h1 className="text-3xl">{room.room.name}</h1>
           </div>
           <Sign className="size-12" />
         </header>
         <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
           <Fact term="Level of finish agreed">level {level}</Fact>
-          <Fact term="Level met">{state.checked ? `level ${state.checked.level}` : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}</Fact>
+          <Fact term="Level met">
+            {state.checked
+              ? `level ${state.checked.level}`
+              : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}
+          </Fact>
           <Fact term="Sanded">{mark(state.sanded)}</Fact>
           <Fact term="Checked in light">{mark(state.checked)}</Fact>
           <Fact term="Handed over">{mark(state.handedOver)}</Fact>
@@ -60,33 +76,75 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         <section>
           <h2>Coats</h2>
           <table className="table table-sm">
-            <thead><tr><th scope="col">Joint</th><th scope="col">Coat</th><th scope="col">Done</th><th scope="col">When and who</th></tr></thead>
+            <thead>
+              <tr>
+                <th scope="col">Joint</th>
+                <th scope="col">Coat</th>
+                <th scope="col">Done</th>
+                <th scope="col">When and who</th>
+              </tr>
+            </thead>
             <tbody>
-              {room.coats.toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class)).map((coat) => {
-                const progress = state.coats.get(coatId(coat));
-                return (
-                  <tr key={coatId(coat)}>
-                    <td>{CLASS_NAMES[coat.class]}{coat.key === 'tape' && isJoint(coat.class) ? `, ${roughLength(tally.classes[coat.class].length, house.unit)}` : ''}</td>
-                    <td>{coat.name}</td>
-                    <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
-                    <td>{progress?.applications.map((entry) => `${instantWords(Date.parse(entry.at), timeZone)}, ${nameOf(entry.by)}${entry.payload.mud.kind === 'setting' ? `, setting ${entry.payload.mud.minutes}` : ''}`).join('; ') ?? ''}</td>
-                  </tr>
-                );
-              })}
+              {room.coats
+                .toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class))
+                .map((coat) => {
+                  const progress = state.coats.get(coatId(coat));
+                  return (
+                    <tr key={coatId(coat)}>
+                      <td>
+                        {CLASS_NAMES[coat.class]}
+                        {coat.key === 'tape' && isJoint(coat.class)
+                          ? `, ${roughLength(tally.classes[coat.class].length, house.unit)}`
+                          : ''}
+                      </td>
+                      <td>{coat.name}</td>
+                      <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
+                      <td>
+                        {progress?.applications
+                          .map(
+                            (entry) =>
+                              `${instantWords(Date.parse(entry.at), timeZone)}, ${nameOf(entry.by)}${entry.payload.mud.kind === 'setting' ? `, setting ${entry.payload.mud.minutes}` : ''}`,
+                          )
+                          .join('; ') ?? ''}
+                      </td>
+                    </tr>
+                  );
+                })}
             </tbody>
           </table>
         </section>
         <section>
           <h2>Open items</h2>
-          {open.length === 0 ? <p>None.</p> : <ul className="list-inside list-disc">{open.map((item) => <li key={item.id}>{item.text} ({nameOf(item.by)})</li>)}</ul>}
+          {open.length === 0 ? (
+            <p>None.</p>
+          ) : (
+            <ul className="list-inside list-disc">
+              {open.map((item) => (
+                <li key={item.id}>
+                  {item.text} ({nameOf(item.by)})
+                </li>
+              ))}
+            </ul>
+          )}
         </section>
-        <p className="border-t border-base-300 pt-3 font-semibold">Seal first: paper and mud take paint differently. Roll sealer over both, corner to corner, before paint or texture, or the joints will show in low light.</p>
-        <div className="hidden grid-cols-2 gap-12 pt-10 print:grid"><p className="border-t border-base-content pt-1">Crew lead</p><p className="border-t border-base-content pt-1">For the builder</p></div>
+        <p className="border-t border-base-300 pt-3 font-semibold">
+          Seal first: paper and mud take paint differently. Roll sealer over both, corner to corner, before paint or
+          texture, or the joints will show in low light.
+        </p>
+        <div className="hidden grid-cols-2 gap-12 pt-10 print:grid">
+          <p className="border-t border-base-content pt-1">Crew lead</p>
+          <p className="border-t border-base-content pt-1">For the builder</p>
+        </div>
       </article>
     </main>
   );
 }
 
 function Fact({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
-  return <div className="flex justify-between gap-4 border-b border-base-300 py-1"><dt className="text-muted">{term}</dt><dd className="text-right font-semibold">{children}</dd></div>;
+  return (
+    <div className="flex justify-between gap-4 border-b border-base-300 py-1">
+      <dt className="text-muted">{term}</dt>
+      <dd className="text-right font-semibold">{children}</dd>
+    </div>
+  );
 }

@@ -1,9 +1,9 @@
 import Link from 'next/link';
+import { dayOf } from '@/core/log/dayOf';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { RoomsOfLevel } from '@/ui/room/RoomsOfLevel';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, PASS_NAMES, roomWords } from '@/ui/state/words';
-import { dayOf } from '@/core/log/dayOf';
 import { spanWords, untilWords } from '@/ui/when';
 
 interface HouseViewProps {
@@ -23,7 +23,15 @@ export function HouseView({ houseId, site, now, timeZone, people }: HouseViewPro
       <section aria-label="Rooms by floor" className="grid content-start gap-4 xl:grid-cols-2">
         <h1 className="sr-only">{site.house.name}</h1>
         {levels.map((level) => (
-          <RoomsOfLevel key={level} houseId={houseId} level={level} rooms={site.rooms.filter(({ room }) => room.level === level)} unit={site.house.unit} now={now} timeZone={timeZone} />
+          <RoomsOfLevel
+            key={level}
+            houseId={houseId}
+            level={level}
+            rooms={site.rooms.filter(({ room }) => room.level === level)}
+            unit={site.house.unit}
+            now={now}
+            timeZone={timeZone}
+          />
         ))}
         <Today site={site} houseId={houseId} now={now} timeZone={timeZone} people={people} />
       </section>
@@ -37,8 +45,12 @@ function NoRooms({ houseId }: { readonly houseId: string }) {
     <main className="grid flex-1 place-items-center p-6 text-center">
       <div className="max-w-md space-y-4">
         <h1>No rooms yet</h1>
-        <p className="text-muted">Take off the first one with a single line of text: its name, its sizes, its doors and windows.</p>
-        <Link href={`/h/${houseId}/tally?new`} className="btn btn-primary btn-lg">Take off a room</Link>
+        <p className="text-muted">
+          Take off the first one with a single line of text: its name, its sizes, its doors and windows.
+        </p>
+        <Link href={`/h/${houseId}/tally?new`} className="btn btn-primary btn-lg">
+          Take off a room
+        </Link>
       </div>
     </main>
   );
@@ -50,14 +62,49 @@ function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people'>)
   const stuck = site.rooms.filter(({ standing }) => standing.now.kind === 'stuck');
   return (
     <aside className="space-y-4" aria-label="What can be done">
-      <RoomList title="Go now" empty="Nothing can be coated or sanded right now." rooms={going} houseId={houseId} note={(room) => goNote(room)} mark="go" />
-      <RoomList title="Still wet" empty="Nothing is wet." rooms={[...wet].sort((a, b) => firstDry(a) - firstDry(b))} houseId={houseId} note={(room) => wetNote(room, now, timeZone)} mark="wet" />
-      <RoomList title="Stuck" empty="Nothing is stuck." rooms={stuck} houseId={houseId} note={({ standing }) => (standing.now.kind === 'stuck' ? standing.now.why : '')} mark="stuck" />
+      <RoomList
+        title="Go now"
+        empty="Nothing can be coated or sanded right now."
+        rooms={going}
+        houseId={houseId}
+        note={(room) => goNote(room)}
+        mark="go"
+      />
+      <RoomList
+        title="Still wet"
+        empty="Nothing is wet."
+        rooms={[...wet].sort((a, b) => firstDry(a) - firstDry(b))}
+        houseId={houseId}
+        note={(room) => wetNote(room, now, timeZone)}
+        mark="wet"
+      />
+      <RoomList
+        title="Stuck"
+        empty="Nothing is stuck."
+        rooms={stuck}
+        houseId={houseId}
+        note={({ standing }) => (standing.now.kind === 'stuck' ? standing.now.why : '')}
+        mark="stuck"
+      />
     </aside>
   );
 }
 
-function RoomList({ title, empty, rooms, houseId, note, mark }: { readonly title: string; readonly empty: string; readonly rooms: readonly RoomSite[]; readonly houseId: string; readonly note: (room: RoomSite) => string; readonly mark: 'go' | 'wet' | 'stuck' }) {
+function RoomList({
+  title,
+  empty,
+  rooms,
+  houseId,
+  note,
+  mark,
+}: {
+  readonly title: string;
+  readonly empty: string;
+  readonly rooms: readonly RoomSite[];
+  readonly houseId: string;
+  readonly note: (room: RoomSite) => string;
+  readonly mark: 'go' | 'wet' | 'stuck';
+}) {
   return (
     <section className="sheet p-4">
       <h2>
@@ -90,12 +137,16 @@ function goNote({ standing }: RoomSite): string {
   const byCoat = new Map<string, string[]>();
   for (const { class: kind, now } of standing.classes) {
     if (now.kind !== 'go') continue;
-    byCoat.set(PASS_NAMES[now.coat.round], [...(byCoat.get(PASS_NAMES[now.coat.round]) ?? []), CLASS_NAMES[kind].toLowerCase()]);
+    byCoat.set(PASS_NAMES[now.coat.round], [
+      ...(byCoat.get(PASS_NAMES[now.coat.round]) ?? []),
+      CLASS_NAMES[kind].toLowerCase(),
+    ]);
   }
   return [...byCoat].map(([pass, kinds]) => `${pass}: ${kinds.join(', ')}`).join('; ');
 }
 
-const wetTimes = ({ standing }: RoomSite): readonly number[] => standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
+const wetTimes = ({ standing }: RoomSite): readonly number[] =>
+  standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
 const firstDry = (room: RoomSite): number => Math.min(...wetTimes(room));
 
 function wetNote(room: RoomSite, now: number, timeZone: string): string {
@@ -118,17 +169,29 @@ function Today({ houseId, site, now, timeZone, people }: HouseViewProps) {
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">
       <div className="flex items-baseline justify-between gap-2">
         <h2>Today</h2>
-        <Link href={`/h/${houseId}/run`} className="link text-primary">Run sheet</Link>
+        <Link href={`/h/${houseId}/run`} className="link text-primary">
+          Run sheet
+        </Link>
       </div>
-      {work.length === 0 && <p className="text-muted">Nobody has been given work today. Hand out passes on the run sheet.</p>}
+      {work.length === 0 && (
+        <p className="text-muted">Nobody has been given work today. Hand out passes on the run sheet.</p>
+      )}
       <ul className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         {work.map(({ person, tasks }) => (
           <li key={person.id}>
             <p className="flex justify-between gap-2 border-b border-base-300 pb-1 font-semibold">
-              {person.name} <span className="font-normal text-muted">{spanWords(tasks.reduce((sum, { task }) => sum + task.hours, 0.5))}</span>
+              {person.name}{' '}
+              <span className="font-normal text-muted">
+                {spanWords(tasks.reduce((sum, { task }) => sum + task.hours, 0.5))}
+              </span>
             </p>
             <ul className="mt-1 text-sm">
-              {tasks.map(({ task, room }) => <li key={`${room.room.id} ${task.pass}`}>{room.room.name}: {PASS_NAMES[task.pass].toLowerCase()} <span className="sr-only">{roomWords(room.standing.now, now, timeZone).title}</span></li>)}
+              {tasks.map(({ task, room }) => (
+                <li key={`${room.room.id} ${task.pass}`}>
+                  {room.room.name}: {PASS_NAMES[task.pass].toLowerCase()}{' '}
+                  <span className="sr-only">{roomWords(room.standing.now, now, timeZone).title}</span>
+                </li>
+              ))}
             </ul>
           </li>
         ))}

@@ -17,7 +17,11 @@ interface HousesViewProps {
   readonly houses: readonly { readonly id: string; readonly name: string }[];
   readonly people: readonly Person[];
   readonly mayEdit: boolean;
-  readonly createHouse: (input: { name: string; unit: LengthUnit; timeZone: string }) => Promise<Answer<{ readonly id: string }>>;
+  readonly createHouse: (input: {
+    name: string;
+    unit: LengthUnit;
+    timeZone: string;
+  }) => Promise<Answer<{ readonly id: string }>>;
   readonly importHouse: (input: { text: string; timeZone: string }) => Promise<Answer<{ readonly id: string }>>;
   readonly invite: InviteAction;
 }
@@ -30,12 +34,25 @@ export function HousesView({ houses, people, mayEdit, createHouse, importHouse, 
     <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
       <section className="sheet p-5 lg:col-span-2">
         <h1>Houses</h1>
-        {houses.length === 0 && <p className="text-muted">{mayEdit ? 'No house yet. Start one below, or bring one in from a file.' : 'No house yet. The lead starts the first one.'}</p>}
+        {houses.length === 0 && (
+          <p className="text-muted">
+            {mayEdit
+              ? 'No house yet. Start one below, or bring one in from a file.'
+              : 'No house yet. The lead starts the first one.'}
+          </p>
+        )}
         <ul className="mt-2 divide-y divide-base-300">
           {houses.map(({ id, name }) => (
             <li key={id} className="flex items-center justify-between gap-3 py-2">
-              <Link href={`/h/${id}`} className="flex min-h-11 flex-1 items-center text-lg font-semibold text-primary hover:underline">{name}</Link>
-              <a href={`/h/${id}/file`} className="btn" download aria-label={`House file of ${name}`}>House file</a>
+              <Link
+                href={`/h/${id}`}
+                className="flex min-h-11 flex-1 items-center text-lg font-semibold text-primary hover:underline"
+              >
+                {name}
+              </Link>
+              <a href={`/h/${id}/file`} className="btn" download aria-label={`House file of ${name}`}>
+                House file
+              </a>
             </li>
           ))}
         </ul>
@@ -52,12 +69,35 @@ function NewHouse({ createHouse }: Pick<HousesViewProps, 'createHouse'>) {
   const form = useForm<{ name: string; unit: LengthUnit }>({ defaultValues: { name: '', unit: 'in' } });
   const { send, busy, message } = useSubmit(createHouse, form);
   return (
-    <form noValidate className="sheet space-y-4 p-5" onSubmit={form.handleSubmit((input) => send({ ...input, timeZone: hereZone() }, ({ id }) => router.push(`/h/${id}/tally?new`)))}>
+    <form
+      noValidate
+      className="sheet space-y-4 p-5"
+      onSubmit={form.handleSubmit((input) =>
+        send({ ...input, timeZone: hereZone() }, ({ id }) => router.push(`/h/${id}/tally?new`)),
+      )}
+    >
       <h2>Start a house</h2>
-      <TextField label="Name of the house" error={form.formState.errors.name?.message} {...form.register('name', { required: 'needs a name' })} />
-      <SelectField label="Measured in" options={[['in', 'feet and inches'], ['mm', 'millimetres']]} {...form.register('unit')} />
-      {message && <p role="alert" className="text-error">{message}</p>}
-      <button type="submit" className="btn btn-primary" disabled={busy}>Start it</button>
+      <TextField
+        label="Name of the house"
+        error={form.formState.errors.name?.message}
+        {...form.register('name', { required: 'needs a name' })}
+      />
+      <SelectField
+        label="Measured in"
+        options={[
+          ['in', 'feet and inches'],
+          ['mm', 'millimetres'],
+        ]}
+        {...form.register('unit')}
+      />
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+      <button type="submit" className="btn btn-primary" disabled={busy}>
+        Start it
+      </button>
     </form>
   );
 }
@@ -87,16 +127,31 @@ function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
       <h2>Bring in a house file</h2>
       <label className="block">
         <span className="mb-1 block text-sm font-semibold">House file (JSON)</span>
-        <input type="file" accept=".json,application/json" className="file-input w-full" disabled={busy} onChange={(event) => { void take(event.target.files?.[0]); event.target.value = ''; }} />
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="file-input w-full"
+          disabled={busy}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
       </label>
       <p className="text-sm text-muted">A file is taken in whole, or refused whole with the place and the reason.</p>
       {refusal && (
         <div role="alert" className="rounded-xl border-2 border-error p-3">
           <p className="font-semibold">{refusal.message}</p>
           <ul className="mt-1 space-y-1 text-sm">
-            {refusal.problems.slice(0, SHOWN_PROBLEMS).map(({ path, reason }) => <li key={`${path} ${reason}`}><code>{path}</code> {reason}</li>)}
+            {refusal.problems.slice(0, SHOWN_PROBLEMS).map(({ path, reason }) => (
+              <li key={`${path} ${reason}`}>
+                <code>{path}</code> {reason}
+              </li>
+            ))}
           </ul>
-          {refusal.problems.length > SHOWN_PROBLEMS && <p className="text-sm">and {refusal.problems.length - SHOWN_PROBLEMS} more</p>}
+          {refusal.problems.length > SHOWN_PROBLEMS && (
+            <p className="text-sm">and {refusal.problems.length - SHOWN_PROBLEMS} more</p>
+          )}
         </div>
       )}
     </section>

@@ -15,10 +15,26 @@ import { type PassStanding, passStanding } from './passStanding';
 type Handed = DayList<RoomSite>['passes'][number];
 
 /** One person's list for today: the first job that can go now large, the others below. */
-export function MyDayView({ houseId, site, person, now, timeZone, works }: { readonly houseId: string; readonly site: Site; readonly person: { readonly id: string; readonly name: string }; readonly now: number; readonly timeZone: string; readonly works: boolean }) {
+export function MyDayView({
+  houseId,
+  site,
+  person,
+  now,
+  timeZone,
+  works,
+}: {
+  readonly houseId: string;
+  readonly site: Site;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly now: number;
+  readonly timeZone: string;
+  readonly works: boolean;
+}) {
   const today = dayOf(now, timeZone);
   const list = dayListOf(handedPasses(site.rooms), person.id, today);
-  const open = list.passes.filter(({ room, task }) => passDone(room, task) < 1).map((handed) => ({ handed, standing: passStanding(handed.room, handed.task) }));
+  const open = list.passes
+    .filter(({ room, task }) => passDone(room, task) < 1)
+    .map((handed) => ({ handed, standing: passStanding(handed.room, handed.task) }));
   const current = open.find(({ standing }) => standing.kind === 'go');
   const rest = open.filter((job) => job !== current);
   const done = list.passes.filter(({ room, task }) => passDone(room, task) === 1);
@@ -26,18 +42,42 @@ export function MyDayView({ houseId, site, person, now, timeZone, works }: { rea
     <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>My day</h1>
-        <p className="text-muted">{dayWords(today)}: {open.length} {open.length === 1 ? 'job' : 'jobs'} left{list.hours > 0 ? `, about ${spanWords(list.hours)} in all` : ''}</p>
+        <p className="text-muted">
+          {dayWords(today)}: {open.length} {open.length === 1 ? 'job' : 'jobs'} left
+          {list.hours > 0 ? `, about ${spanWords(list.hours)} in all` : ''}
+        </p>
       </header>
-      {list.passes.length === 0 && <p className="sheet p-6 text-center text-lg">Nothing is handed to you for today, {person.name}. The lead hands out work on the run sheet.</p>}
-      {current && <CurrentJob houseId={houseId} site={site} job={current.handed} standing={current.standing} now={now} works={works} />}
-      {!current && rest.length > 0 && <p className="sheet p-5 text-center text-lg">Nothing of yours can go right now.</p>}
+      {list.passes.length === 0 && (
+        <p className="sheet p-6 text-center text-lg">
+          Nothing is handed to you for today, {person.name}. The lead hands out work on the run sheet.
+        </p>
+      )}
+      {current && (
+        <CurrentJob
+          houseId={houseId}
+          site={site}
+          job={current.handed}
+          standing={current.standing}
+          now={now}
+          works={works}
+        />
+      )}
+      {!current && rest.length > 0 && (
+        <p className="sheet p-5 text-center text-lg">Nothing of yours can go right now.</p>
+      )}
       {rest.length > 0 && (
         <ul className="divide-y divide-base-300" aria-label="Then">
           {rest.map(({ handed, standing }) => (
             <li key={keyOf(handed)} className="flex items-center gap-3 py-3">
-              <SectionGlyph kind={handed.task.coats[0]?.class ?? 'flat'} layers={[{ phase: standing.kind === 'wet' ? 'wet' : 'planned' }]} className="h-9 w-19" />
+              <SectionGlyph
+                kind={handed.task.coats[0]?.class ?? 'flat'}
+                layers={[{ phase: standing.kind === 'wet' ? 'wet' : 'planned' }]}
+                className="h-9 w-19"
+              />
               <span className="flex-1">
-                <span className="block font-bold">{handed.room.room.name}, {PASS_NAMES[handed.task.pass].toLowerCase()}</span>
+                <span className="block font-bold">
+                  {handed.room.room.name}, {PASS_NAMES[handed.task.pass].toLowerCase()}
+                </span>
                 <span className="text-sm text-muted">{amounts(handed, site).join(', ')}</span>
               </span>
               <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />
@@ -45,7 +85,11 @@ export function MyDayView({ houseId, site, person, now, timeZone, works }: { rea
           ))}
         </ul>
       )}
-      {done.length > 0 && <p className="text-muted">Done: {done.map(({ room, task }) => `${room.room.name} ${PASS_NAMES[task.pass].toLowerCase()}`).join(', ')}</p>}
+      {done.length > 0 && (
+        <p className="text-muted">
+          Done: {done.map(({ room, task }) => `${room.room.name} ${PASS_NAMES[task.pass].toLowerCase()}`).join(', ')}
+        </p>
+      )}
     </main>
   );
 }
@@ -53,11 +97,28 @@ export function MyDayView({ houseId, site, person, now, timeZone, works }: { rea
 const keyOf = ({ room, task }: Handed): string => `${room.room.id} ${task.pass}`;
 
 function standingWords(standing: PassStanding, now: number, timeZone: string) {
-  if (standing.kind === 'wet') return { mark: 'wet', title: `wet until ${untilWords(standing.until, now, timeZone)}` } as const;
-  return standing.kind === 'stuck' ? ({ mark: 'stuck', title: 'stuck', detail: standing.why } as const) : ({ mark: 'go', title: 'ready' } as const);
+  if (standing.kind === 'wet')
+    return { mark: 'wet', title: `wet until ${untilWords(standing.until, now, timeZone)}` } as const;
+  return standing.kind === 'stuck'
+    ? ({ mark: 'stuck', title: 'stuck', detail: standing.why } as const)
+    : ({ mark: 'go', title: 'ready' } as const);
 }
 
-function CurrentJob({ houseId, site, job, standing, now, works }: { readonly houseId: string; readonly site: Site; readonly job: Handed; readonly standing: PassStanding; readonly now: number; readonly works: boolean }) {
+function CurrentJob({
+  houseId,
+  site,
+  job,
+  standing,
+  now,
+  works,
+}: {
+  readonly houseId: string;
+  readonly site: Site;
+  readonly job: Handed;
+  readonly standing: PassStanding;
+  readonly now: number;
+  readonly works: boolean;
+}) {
   const { room, task } = job;
   const ready = standing.kind === 'go' ? standing.coats : [];
   const shown: CoatedClass = ready[0]?.class ?? 'flat';
@@ -66,24 +127,43 @@ function CurrentJob({ houseId, site, job, standing, now, works }: { readonly hou
     <section className="sheet space-y-4 p-5" aria-label="Now">
       <div>
         <p className="text-muted">Now, {room.room.name}</p>
-        <h2 className="text-2xl">{task.pass === 'sand' ? 'Sand the room' : `${PASS_NAMES[task.pass]} coat on ${listWords(ready.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))}`}</h2>
+        <h2 className="text-2xl">
+          {task.pass === 'sand'
+            ? 'Sand the room'
+            : `${PASS_NAMES[task.pass]} coat on ${listWords(ready.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))}`}
+        </h2>
       </div>
-      <SectionGlyph kind={shown} layers={ladder.map(({ phase, coat }) => ({ phase, side: coat.side }))} className="h-32 w-full" />
+      <SectionGlyph
+        kind={shown}
+        layers={ladder.map(({ phase, coat }) => ({ phase, side: coat.side }))}
+        className="h-32 w-full"
+      />
       <ul className="list-inside list-disc space-y-1 font-medium">
-        {ready.map((coat) => <li key={`${coat.class} ${coat.side}`}>{amountWords(coat.class, room, site)} with the {coat.tool}{coat.side ? `, ${coat.side} sides` : ''}</li>)}
+        {ready.map((coat) => (
+          <li key={`${coat.class} ${coat.side}`}>
+            {amountWords(coat.class, room, site)} with the {coat.tool}
+            {coat.side ? `, ${coat.side} sides` : ''}
+          </li>
+        ))}
         {task.pass === 'sand' && <li>Mask on, room shut off; stop where tape appears</li>}
       </ul>
       {works && <DoneButton houseId={houseId} room={room.room.id} pass={task.pass} coats={ready} now={now} />}
-      <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4">Part done, or something else</Link>
+      <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4">
+        Part done, or something else
+      </Link>
     </section>
   );
 }
 
-const listWords = (words: readonly string[]): string => (words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`);
+const listWords = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-const amounts = ({ room, task }: Handed, site: Site): readonly string[] => [...new Set(task.coats.map((coat) => amountWords(coat.class, room, site)))].slice(0, 3);
+const amounts = ({ room, task }: Handed, site: Site): readonly string[] =>
+  [...new Set(task.coats.map((coat) => amountWords(coat.class, room, site)))].slice(0, 3);
 
 function amountWords(kind: CoatedClass, { tally }: RoomSite, site: Site): string {
   if (kind === 'fasteners') return `${tally.fasteners} fasteners`;
-  return isJoint(kind) ? `${roughLength(tally.classes[kind].length, site.house.unit)} of ${CLASS_NAMES[kind].toLowerCase()}` : 'the whole surface';
+  return isJoint(kind)
+    ? `${roughLength(tally.classes[kind].length, site.house.unit)} of ${CLASS_NAMES[kind].toLowerCase()}`
+    : 'the whole surface';
 }

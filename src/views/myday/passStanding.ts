@@ -16,7 +16,9 @@ export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
     return { kind: 'stuck', why: standing.now.kind === 'stuck' ? standing.now.why : 'coats are still to run' };
   }
   const wanted = new Set(task.coats.map(coatId));
-  const coats = standing.classes.flatMap(({ now }) => (now.kind === 'go' && wanted.has(coatId(now.coat)) ? [now.coat] : []));
+  const coats = standing.classes.flatMap(({ now }) =>
+    now.kind === 'go' && wanted.has(coatId(now.coat)) ? [now.coat] : [],
+  );
   if (coats.length > 0) return { kind: 'go', coats };
   const classes = standing.classes.filter((kind) => task.coats.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));

@@ -8,7 +8,16 @@ import { useLog } from '@/ui/useLog';
 import { dayWords } from '@/ui/when';
 
 /** Hands one pass of one room to a person for a day; each choice is recorded at once. */
-export function HandCell({ houseId, room, pass, person, day, days, crew, now }: {
+export function HandCell({
+  houseId,
+  room,
+  pass,
+  person,
+  day,
+  days,
+  crew,
+  now,
+}: {
   readonly houseId: string;
   readonly room: { readonly id: string; readonly name: string };
   readonly pass: Pass;
@@ -25,7 +34,13 @@ export function HandCell({ houseId, room, pass, person, day, days, crew, now }: 
   const hand = async (nextPerson: string, nextDay: string) => {
     setChosen(nextPerson);
     setOnDay(nextDay);
-    const kept = await log.write([{ kind: 'assigned', room: room.id, payload: { pass, person: nextPerson === '' ? null : nextPerson, day: nextDay } }]);
+    const kept = await log.write([
+      {
+        kind: 'assigned',
+        room: room.id,
+        payload: { pass, person: nextPerson === '' ? null : nextPerson, day: nextDay },
+      },
+    ]);
     if (kept) return;
     setChosen(person);
     setOnDay(day ?? days[0] ?? '');
@@ -33,16 +48,40 @@ export function HandCell({ houseId, room, pass, person, day, days, crew, now }: 
   const what = `${room.name}, ${PASS_NAMES[pass].toLowerCase()}`;
   return (
     <div className="flex flex-col gap-1">
-      <select className="select select-sm" aria-label={`Who runs ${what}`} value={chosen} disabled={log.busy} onChange={(event) => void hand(event.target.value, onDay)}>
+      <select
+        className="select select-sm"
+        aria-label={`Who runs ${what}`}
+        value={chosen}
+        disabled={log.busy}
+        onChange={(event) => void hand(event.target.value, onDay)}
+      >
         <option value="">nobody yet</option>
-        {crew.map(({ id, name }) => <option key={id} value={id}>{name}</option>)}
+        {crew.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
       </select>
       {chosen !== '' && (
-        <select className="select select-sm" aria-label={`Day of ${what}`} value={onDay} disabled={log.busy} onChange={(event) => void hand(chosen, event.target.value)}>
-          {choices.map((choice) => <option key={choice} value={choice}>{choice === days[0] ? 'today' : dayWords(choice)}</option>)}
+        <select
+          className="select select-sm"
+          aria-label={`Day of ${what}`}
+          value={onDay}
+          disabled={log.busy}
+          onChange={(event) => void hand(chosen, event.target.value)}
+        >
+          {choices.map((choice) => (
+            <option key={choice} value={choice}>
+              {choice === days[0] ? 'today' : dayWords(choice)}
+            </option>
+          ))}
         </select>
       )}
-      {log.message && <p role="alert" className="text-sm text-error">{log.message}</p>}
+      {log.message && (
+        <p role="alert" className="text-sm text-error">
+          {log.message}
+        </p>
+      )}
     </div>
   );
 }

@@ -19,7 +19,10 @@ const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothi
 /** What may be sanded and what is checked in light, with the open items of each room. */
 export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
   const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
-  const atWork = rooms.filter(({ standing, state }) => ['sand', 'check', 'handOver'].includes(standing.now.kind) || state.items.some(({ closed }) => !closed));
+  const atWork = rooms.filter(
+    ({ standing, state }) =>
+      ['sand', 'check', 'handOver'].includes(standing.now.kind) || state.items.some(({ closed }) => !closed),
+  );
   const later = rooms.filter((room) => !atWork.includes(room));
   const anyWet = site.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   return (
@@ -28,7 +31,15 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
         <h1 className="sr-only">Sand and light</h1>
         {atWork.length === 0 && <p className="sheet p-8 text-center text-lg">No room is dry to the last coat yet.</p>}
         {atWork.map((room) => (
-          <RoomCard key={room.room.id} houseId={houseId} room={room} people={people} now={now} timeZone={timeZone} role={role} />
+          <RoomCard
+            key={room.room.id}
+            houseId={houseId}
+            room={room}
+            people={people}
+            now={now}
+            timeZone={timeZone}
+            role={role}
+          />
         ))}
       </section>
       <aside className="space-y-4">
@@ -36,7 +47,10 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
           <h2>Not yet</h2>
           <ul className="mt-1 divide-y divide-base-300">
             {later.map((room) => (
-              <li key={room.room.id} className="flex justify-between gap-3 py-1.5"><span>{room.room.name}</span><StateMark words={roomWords(room.standing.now, now, timeZone)} className="text-sm" /></li>
+              <li key={room.room.id} className="flex justify-between gap-3 py-1.5">
+                <span>{room.room.name}</span>
+                <StateMark words={roomWords(room.standing.now, now, timeZone)} className="text-sm" />
+              </li>
             ))}
           </ul>
         </section>
@@ -44,7 +58,10 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
           <h2>Before you sand</h2>
           {anyWet && <p className="font-semibold text-warning">Mud is wet in this house: no dust beside wet mud.</p>}
           <p>Mask on, room shut off, vacuum or wet sponge. Some muds hold silica.</p>
-          <p>The pole keeps ½–1″ off an inside corner; a fine sponge does the rest. Along the joint, or 10–20° off it. Stop where tape appears.</p>
+          <p>
+            The pole keeps ½–1″ off an inside corner; a fine sponge does the rest. Along the joint, or 10–20° off it.
+            Stop where tape appears.
+          </p>
           <p>In an old house, test for asbestos and lead before sanding anything that was there before.</p>
           <p className="text-muted">Product instructions, local codes and licensed practice come first.</p>
         </section>
@@ -53,7 +70,14 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
   );
 }
 
-function RoomCard({ houseId, room, people, now, timeZone, role }: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
+function RoomCard({
+  houseId,
+  room,
+  people,
+  now,
+  timeZone,
+  role,
+}: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
   const { id, name } = room.room;
   const { state, standing, level } = room;
   const nameOf = (person: string) => people.find((candidate) => candidate.id === person)?.name ?? 'somebody';
@@ -66,20 +90,39 @@ function RoomCard({ houseId, room, people, now, timeZone, role }: { readonly roo
           <h2>{name}</h2>
           <StateMark words={roomWords(standing.now, now, timeZone)} />
         </div>
-        {works && standing.now.kind === 'sand' && <MarkButton houseId={houseId} now={now} said={{ kind: 'sanded', room: id, payload: {} }} words={`${name} is sanded`} />}
+        {works && standing.now.kind === 'sand' && (
+          <MarkButton
+            houseId={houseId}
+            now={now}
+            said={{ kind: 'sanded', room: id, payload: {} }}
+            words={`${name} is sanded`}
+          />
+        )}
         {role === 'lead' && standing.now.kind === 'check' && (
-          <MarkButton houseId={houseId} now={now} said={{ kind: 'checked', room: id, payload: { level: room.level } }} words={`${name} meets level ${level}`} disabled={open.length > 0} note={open.length > 0 ? 'Close the open items first.' : undefined} />
+          <MarkButton
+            houseId={houseId}
+            now={now}
+            said={{ kind: 'checked', room: id, payload: { level: room.level } }}
+            words={`${name} meets level ${level}`}
+            disabled={open.length > 0}
+            note={open.length > 0 ? 'Close the open items first.' : undefined}
+          />
         )}
       </header>
       <p className="text-sm text-muted">
-        {state.sanded ? `Sanded by ${nameOf(state.sanded.by)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.` : 'Every coat is on and dry.'}
-        {state.checked && ` Checked to level ${state.checked.level} by ${nameOf(state.checked.by)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
+        {state.sanded
+          ? `Sanded by ${nameOf(state.sanded.by)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.`
+          : 'Every coat is on and dry.'}
+        {state.checked &&
+          ` Checked to level ${state.checked.level} by ${nameOf(state.checked.by)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
       </p>
       {open.length > 0 && (
         <ul className="divide-y divide-base-300" aria-label={`Open items of ${name}`}>
           {open.map((item) => (
             <li key={item.id} className="flex flex-wrap items-center justify-between gap-2 py-2">
-              <span>{item.text} <span className="text-sm text-muted">{nameOf(item.by)}</span></span>
+              <span>
+                {item.text} <span className="text-sm text-muted">{nameOf(item.by)}</span>
+              </span>
               {role === 'lead' && <CloseItem houseId={houseId} now={now} room={id} item={item} />}
             </li>
           ))}

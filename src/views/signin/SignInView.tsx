@@ -14,11 +14,21 @@ interface Credentials {
 
 const WORDS = {
   signIn: { title: 'Sign in', lead: 'Your name and password, as the crew lead gave them to you.', button: 'Sign in' },
-  setUp: { title: 'Start Oak Tally', lead: 'Nobody is here yet. Make the crew lead’s account; the crew is added afterwards.', button: 'Make the account' },
+  setUp: {
+    title: 'Start Oak Tally',
+    lead: 'Nobody is here yet. Make the crew lead’s account; the crew is added afterwards.',
+    button: 'Make the account',
+  },
 } as const;
 
 /** Signing in, and making the first account; the two differ in words only. */
-export function SignInView({ purpose, submit }: { readonly purpose: keyof typeof WORDS; readonly submit: (input: Credentials) => Promise<Answer<null>> }) {
+export function SignInView({
+  purpose,
+  submit,
+}: {
+  readonly purpose: keyof typeof WORDS;
+  readonly submit: (input: Credentials) => Promise<Answer<null>>;
+}) {
   const words = WORDS[purpose];
   const router = useRouter();
   const form = useForm<Credentials>({ defaultValues: { name: '', password: '' } });
@@ -28,7 +38,12 @@ export function SignInView({ purpose, submit }: { readonly purpose: keyof typeof
       <form
         noValidate
         className="sheet w-full max-w-md space-y-5 p-6 sm:p-8"
-        onSubmit={form.handleSubmit((input) => send(input, () => { router.push('/'); router.refresh(); }))}
+        onSubmit={form.handleSubmit((input) =>
+          send(input, () => {
+            router.push('/');
+            router.refresh();
+          }),
+        )}
       >
         <div className="flex items-center gap-3">
           <Sign className="size-10" />
@@ -38,9 +53,24 @@ export function SignInView({ purpose, submit }: { readonly purpose: keyof typeof
           <h1>{words.title}</h1>
           <p className="text-muted">{words.lead}</p>
         </div>
-        <TextField label="Name" autoComplete="username" error={form.formState.errors.name?.message} {...form.register('name', { required: 'needs a name' })} />
-        <TextField label="Password" type="password" autoComplete={purpose === 'signIn' ? 'current-password' : 'new-password'} error={form.formState.errors.password?.message} {...form.register('password', { required: 'needs the password' })} />
-        {message && <p role="alert" className="text-error">{message}</p>}
+        <TextField
+          label="Name"
+          autoComplete="username"
+          error={form.formState.errors.name?.message}
+          {...form.register('name', { required: 'needs a name' })}
+        />
+        <TextField
+          label="Password"
+          type="password"
+          autoComplete={purpose === 'signIn' ? 'current-password' : 'new-password'}
+          error={form.formState.errors.password?.message}
+          {...form.register('password', { required: 'needs the password' })}
+        />
+        {message && (
+          <p role="alert" className="text-error">
+            {message}
+          </p>
+        )}
         <button type="submit" className="btn btn-primary btn-lg w-full" disabled={busy}>
           {busy ? 'One moment …' : words.button}
         </button>

@@ -10,15 +10,41 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { NO_OPENING, type RoomTexts, readTexts, textsOf } from './roomTexts';
 
-const LEVELS = [['', 'as the house'], ...['0', '1', '2', '3', '4', '5'].map((level) => [level, `level ${level}`] as const)] as const;
-const CEILINGS = [['', 'as the house'], ['auto', 'the better way'], ['along', 'along wall 1'], ['across', 'across wall 1'], ['open', 'no ceiling']] as const;
-const WALLS = [['', 'as the house'], ['across', 'across'], ['upright', 'upright']] as const;
-const KINDS = [['door', 'door'], ['window', 'window'], ['opening', 'opening']] as const;
-const EDGES = [['casing', 'casing'], ['bead', 'boarded, bead'], ['open', 'other room’s']] as const;
+const LEVELS = [
+  ['', 'as the house'],
+  ...['0', '1', '2', '3', '4', '5'].map((level) => [level, `level ${level}`] as const),
+] as const;
+const CEILINGS = [
+  ['', 'as the house'],
+  ['auto', 'the better way'],
+  ['along', 'along wall 1'],
+  ['across', 'across wall 1'],
+  ['open', 'no ceiling'],
+] as const;
+const WALLS = [
+  ['', 'as the house'],
+  ['across', 'across'],
+  ['upright', 'upright'],
+] as const;
+const KINDS = [
+  ['door', 'door'],
+  ['window', 'window'],
+  ['opening', 'opening'],
+] as const;
+const EDGES = [
+  ['casing', 'casing'],
+  ['bead', 'boarded, bead'],
+  ['open', 'other room’s'],
+] as const;
 const WALL_NUMBERS = ['1', '2', '3', '4'].map((wall) => [wall, wall] as const);
 
 /** Everything the quick line says, field by field. A field that cannot be read keeps its text and says why. */
-export function RoomForm({ room, revision, house, onRoom }: {
+export function RoomForm({
+  room,
+  revision,
+  house,
+  onRoom,
+}: {
   readonly room: QuickRoom | undefined;
   readonly revision: number;
   readonly house: Pick<HouseHead, 'unit' | 'hang'>;
@@ -57,17 +83,33 @@ export function RoomForm({ room, revision, house, onRoom }: {
       {openings.fields.map((opening, index) => {
         const fault = errors.openings?.[index];
         return (
-          <fieldset key={opening.id} className="grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 md:grid-cols-[1.1fr_1fr_1fr_1fr_0.7fr_1fr_1.2fr_1fr_auto]">
+          <fieldset
+            key={opening.id}
+            className="grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 md:grid-cols-[1.1fr_1fr_1fr_1fr_0.7fr_1fr_1.2fr_1fr_auto]"
+          >
             <legend className="sr-only">Opening {index + 1}</legend>
             <SelectField label="Kind" options={KINDS} {...field(`openings.${index}.kind`)} />
             <TextField label="Width" error={fault?.width?.message} {...field(`openings.${index}.width`)} />
             <TextField label="Height" error={fault?.height?.message} {...field(`openings.${index}.height`)} />
             <TextField label="Sill" error={fault?.sill?.message} {...field(`openings.${index}.sill`)} />
-            <SelectField label="Wall" options={WALL_NUMBERS} error={fault?.wall?.message} {...field(`openings.${index}.wall`)} />
+            <SelectField
+              label="Wall"
+              options={WALL_NUMBERS}
+              error={fault?.wall?.message}
+              {...field(`openings.${index}.wall`)}
+            />
             <TextField label="From left" error={fault?.at?.message} {...field(`openings.${index}.at`)} />
             <SelectField label="Edge" options={EDGES} {...field(`openings.${index}.edge`)} />
             <TextField label="Depth" error={fault?.depth?.message} {...field(`openings.${index}.depth`)} />
-            <button type="button" className="btn btn-ghost btn-square self-end" aria-label={`Remove opening ${index + 1}`} onClick={() => { openings.remove(index); read(); }}>
+            <button
+              type="button"
+              className="btn btn-ghost btn-square self-end"
+              aria-label={`Remove opening ${index + 1}`}
+              onClick={() => {
+                openings.remove(index);
+                read();
+              }}
+            >
               <Trash2 className="size-5" aria-hidden="true" />
             </button>
           </fieldset>

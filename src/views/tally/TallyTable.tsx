@@ -1,14 +1,20 @@
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
 import { type Tally, tapedLength } from '@/core/joints/tally';
 import type { LengthUnit } from '@/core/measure/unit';
-import { areaWords, lengthWords, roughLength } from '@/ui/lengthWords';
+import { areaWords, lengthWords, roughLength, sizeWords } from '@/ui/lengthWords';
 import { SectionGlyph } from '@/ui/SectionGlyph';
 import { CLASS_NAMES } from '@/ui/state/words';
 
 const PLANNED = [{ phase: 'planned' }, { phase: 'planned' }] as const;
 
 /** The tally of a room or a house; a row that is hovered or focused lights its joints in the picture. */
-export function TallyTable({ title, tally, unit, lit, onLight }: {
+export function TallyTable({
+  title,
+  tally,
+  unit,
+  lit,
+  onLight,
+}: {
   readonly title: string;
   readonly tally: Tally;
   readonly unit: LengthUnit;
@@ -20,16 +26,37 @@ export function TallyTable({ title, tally, unit, lit, onLight }: {
   return (
     <section aria-label={`Tally of ${title}`}>
       <h2>{title}</h2>
-      <p className="mb-2 text-muted">{areaWords(tally.boardArea, unit)} of board, {sheets} {sheets === 1 ? 'sheet' : 'sheets'}</p>
+      <p className="mb-2 text-muted">
+        {areaWords(tally.boardArea, unit)} of board, {sheets} {sheets === 1 ? 'sheet' : 'sheets'}
+      </p>
       <table className="table table-sm">
         <thead>
-          <tr><th scope="col">Joint</th><th scope="col" className="text-right">Pieces</th><th scope="col" className="text-right">Length</th></tr>
+          <tr>
+            <th scope="col">Joint</th>
+            <th scope="col" className="text-right">
+              Pieces
+            </th>
+            <th scope="col" className="text-right">
+              Length
+            </th>
+          </tr>
         </thead>
         <tbody>
           {present.map((kind) => (
-            <tr key={kind} className={lit === kind ? 'bg-base-200' : ''} onMouseEnter={() => onLight(kind)} onMouseLeave={() => onLight(undefined)}>
+            <tr
+              key={kind}
+              className={lit === kind ? 'bg-base-200' : ''}
+              onMouseEnter={() => onLight(kind)}
+              onMouseLeave={() => onLight(undefined)}
+            >
               <th scope="row" className="p-0 font-medium">
-                <button type="button" className="flex w-full items-center gap-2 px-2 py-1.5 text-left" onFocus={() => onLight(kind)} onBlur={() => onLight(undefined)} aria-label={`Light the ${CLASS_NAMES[kind].toLowerCase()}`}>
+                <button
+                  type="button"
+                  className="flex w-full items-center gap-2 px-2 py-1.5 text-left"
+                  onFocus={() => onLight(kind)}
+                  onBlur={() => onLight(undefined)}
+                  aria-label={`Light the ${CLASS_NAMES[kind].toLowerCase()}`}
+                >
                   <SectionGlyph kind={kind} layers={PLANNED} className="h-7 w-15 shrink-0" />
                   {CLASS_NAMES[kind]}
                 </button>
@@ -45,17 +72,23 @@ export function TallyTable({ title, tally, unit, lit, onLight }: {
         </tbody>
         <tfoot>
           <tr className="border-t-2 border-base-content text-base font-bold text-base-content">
-            <th scope="row" colSpan={2}>Tape</th>
+            <th scope="row" colSpan={2}>
+              Tape
+            </th>
             <td className="text-right whitespace-nowrap">{lengthWords(tapedLength(tally), unit)}</td>
           </tr>
         </tfoot>
       </table>
       {tally.factoryEdgeInAngle.one + tally.factoryEdgeInAngle.both > 0 && (
         <p className="mt-2 text-sm text-muted">
-          Factory edge in an angle: {roughLength(tally.factoryEdgeInAngle.one, unit)} along one side, {roughLength(tally.factoryEdgeInAngle.both, unit)} along both.
+          Factory edge in an angle: {roughLength(tally.factoryEdgeInAngle.one, unit)} along one side,{' '}
+          {roughLength(tally.factoryEdgeInAngle.both, unit)} along both.
         </p>
       )}
-      <p className="mt-1 text-sm text-muted">Sheets: {tally.boards.map(({ width, length, count }) => `${count} of ${lengthWords(width, unit)} × ${lengthWords(length, unit)}`).join(', ')}</p>
+      <p className="mt-1 text-sm text-muted">
+        Sheets:{' '}
+        {tally.boards.map(({ width, length, count }) => `${count} of ${sizeWords(width, length, unit)}`).join(', ')}
+      </p>
     </section>
   );
 }
@@ -63,7 +96,9 @@ export function TallyTable({ title, tally, unit, lit, onLight }: {
 function Count({ words, count }: { readonly words: string; readonly count: number }) {
   return (
     <tr>
-      <th scope="row" className="pl-2 font-medium">{words}</th>
+      <th scope="row" className="pl-2 font-medium">
+        {words}
+      </th>
       <td className="text-right">{count.toLocaleString('en-US')}</td>
       <td />
     </tr>

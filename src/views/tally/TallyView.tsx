@@ -5,14 +5,14 @@ import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { QuickRoom } from '@/core/house/parseQuickLine';
 import type { HouseHead, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
-import type { Tally } from '@/core/joints/tally';
 import { takeOff } from '@/core/joints/takeOff';
+import type { Tally } from '@/core/joints/tally';
 import { isTyping } from '@/ui/isTyping';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
 import { QuickLine } from './QuickLine';
 import { RoomForm } from './RoomForm';
-import { RoomList, type ListedRoom } from './RoomList';
+import { type ListedRoom, RoomList } from './RoomList';
 import { StaleNotice } from './StaleNotice';
 import { TallyTable } from './TallyTable';
 import { useDraft } from './useDraft';
@@ -35,7 +35,7 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
   const draft = useDraft(house, current?.room);
   const [lit, setLit] = useState<JointClass>();
   const [asForm, setAsForm] = useState(false);
-  const input = useRef<HTMLInputElement>(null);
+  const input = useRef<HTMLTextAreaElement>(null);
   const shown = useDeferredValue(draft.room);
   const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
   const unrolled = useMemo(() => result && unrollRoom(result), [result]);
@@ -67,22 +67,46 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
               {state.busy ? 'Keeping …' : current ? 'Keep changes' : 'Keep room'}
             </button>
           )}
-          {mayEdit && <button type="button" className="btn" aria-expanded={asForm} onClick={() => setAsForm(!asForm)}>{asForm ? 'Hide the form' : 'As a form'}</button>}
-          <span role="status" className={state.failed ? 'text-error' : 'text-muted'}>{state.message ?? summary(result?.tally, draft.room)}</span>
+          {mayEdit && (
+            <button type="button" className="btn" aria-expanded={asForm} onClick={() => setAsForm(!asForm)}>
+              {asForm ? 'Hide the form' : 'As a form'}
+            </button>
+          )}
+          <span role="status" className={state.failed ? 'text-error' : 'text-muted'}>
+            {state.message ?? summary(result?.tally, draft.room)}
+          </span>
         </div>
-        {state.theirs && <StaleNotice mine={draft.room} theirs={state.theirs.room} unit={house.unit} onMine={keepMine} onTheirs={() => state.takeTheirs()} />}
+        {state.theirs && (
+          <StaleNotice
+            mine={draft.room}
+            theirs={state.theirs.room}
+            unit={house.unit}
+            onMine={keepMine}
+            onTheirs={() => state.takeTheirs()}
+          />
+        )}
         {asForm && <RoomForm room={draft.room} revision={draft.revision} house={house} onRoom={draft.setRoom} />}
         {unrolled ? (
-          <UnrolledRoom room={unrolled} lit={lit} onLight={setLit} className="min-h-80 w-full flex-1 lg:max-h-[calc(100dvh-17rem)]" />
+          <UnrolledRoom
+            room={unrolled}
+            lit={lit}
+            onLight={setLit}
+            className="min-h-80 w-full flex-1 lg:max-h-[calc(100dvh-17rem)]"
+          />
         ) : (
           <p className="grid min-h-80 flex-1 place-items-center rounded-2xl border border-dashed border-base-300 p-6 text-center text-muted">
-            Type a room above: its name, length x width x height, then its doors and windows. The picture follows as you type; “?” shows the grammar.
+            Type a room above: its name, length x width x height, then its doors and windows. The picture follows as you
+            type; “?” shows the grammar.
           </p>
         )}
       </div>
       <aside className="space-y-8 border-base-300 p-4 lg:border-l">
-        {result && draft.room && <TallyTable title={draft.room.name} tally={result.tally} unit={house.unit} lit={lit} onLight={setLit} />}
-        {rooms.length > 0 && <TallyTable title="The whole house" tally={total} unit={house.unit} lit={lit} onLight={setLit} />}
+        {result && draft.room && (
+          <TallyTable title={draft.room.name} tally={result.tally} unit={house.unit} lit={lit} onLight={setLit} />
+        )}
+        {rooms.length > 0 && (
+          <TallyTable title="The whole house" tally={total} unit={house.unit} lit={lit} onLight={setLit} />
+        )}
       </aside>
     </main>
   );
@@ -93,4 +117,3 @@ function summary(tally: Tally | undefined, room: QuickRoom | undefined): string 
   const { butt } = tally.classes;
   return butt.count === 0 ? 'No butts' : `${butt.count} ${butt.count === 1 ? 'butt' : 'butts'}`;
 }
-

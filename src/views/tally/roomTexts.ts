@@ -1,5 +1,5 @@
-import type { Problem } from '@/core/house/problem';
 import type { QuickRoom } from '@/core/house/parseQuickLine';
+import type { Problem } from '@/core/house/problem';
 import { LEVELS, type Opening } from '@/core/house/schema';
 import { wallsOf } from '@/core/house/walls';
 import { formatLength } from '@/core/measure/formatLength';
@@ -29,11 +29,31 @@ export interface OpeningTexts {
   depth: string;
 }
 
-export const NO_OPENING: OpeningTexts = { kind: 'door', width: '', height: '', sill: '0', wall: '1', at: '', edge: 'casing', depth: '' };
+export const NO_OPENING: OpeningTexts = {
+  kind: 'door',
+  width: '',
+  height: '',
+  sill: '0',
+  wall: '1',
+  at: '',
+  edge: 'casing',
+  depth: '',
+};
 
 /** The texts that show a room; none shows an empty form. */
 export function textsOf(room: QuickRoom | undefined, unit: LengthUnit): RoomTexts {
-  if (!room) return { name: '', level: 'Ground floor', finish: '', length: '', width: '', height: unit === 'in' ? "8'" : '2400 mm', ceiling: '', walls: '', openings: [] };
+  if (!room)
+    return {
+      name: '',
+      level: 'Ground floor',
+      finish: '',
+      length: '',
+      width: '',
+      height: unit === 'in' ? "8'" : '2400 mm',
+      ceiling: '',
+      walls: '',
+      openings: [],
+    };
   const [first, second] = wallsOf(room.outline, unit);
   const text = (length: number) => formatLength(toMm(length, unit), unit);
   return {
@@ -59,7 +79,10 @@ export function textsOf(room: QuickRoom | undefined, unit: LengthUnit): RoomText
 }
 
 /** Reads the fields back; the room is there only when every field could be read. An empty place is the wall's middle. */
-export function readTexts(texts: RoomTexts, unit: LengthUnit): { readonly room: QuickRoom | undefined; readonly problems: readonly Problem[] } {
+export function readTexts(
+  texts: RoomTexts,
+  unit: LengthUnit,
+): { readonly room: QuickRoom | undefined; readonly problems: readonly Problem[] } {
   const problems: Problem[] = [];
   const length = (path: string, text: string, mayBeZero = false): number => {
     const reading = parseLength(text, unit);
@@ -70,7 +93,11 @@ export function readTexts(texts: RoomTexts, unit: LengthUnit): { readonly room: 
   if (texts.name.trim() === '') problems.push({ path: 'name', reason: 'needs a name' });
   if (/[,:]/.test(texts.name)) problems.push({ path: 'name', reason: 'may not hold a comma or a colon' });
   if (texts.level.trim() === '') problems.push({ path: 'level', reason: 'needs the name of a floor' });
-  const [long, wide, height] = [length('length', texts.length), length('width', texts.width), length('height', texts.height)];
+  const [long, wide, height] = [
+    length('length', texts.length),
+    length('width', texts.width),
+    length('height', texts.height),
+  ];
   const openings = texts.openings.map((opening, index): Opening => {
     const at = (field: string) => `openings[${index}].${field}`;
     const wall = Number(opening.wall) - 1;
@@ -89,14 +116,20 @@ export function readTexts(texts: RoomTexts, unit: LengthUnit): { readonly room: 
   });
   if (problems.length > 0) return { room: undefined, problems };
   const level = LEVELS.find((candidate) => String(candidate) === texts.finish);
-  const ceiling = texts.ceiling === 'along' || texts.ceiling === 'across' || texts.ceiling === 'auto' ? texts.ceiling : undefined;
+  const ceiling =
+    texts.ceiling === 'along' || texts.ceiling === 'across' || texts.ceiling === 'auto' ? texts.ceiling : undefined;
   const walls = texts.walls === 'across' || texts.walls === 'upright' ? texts.walls : undefined;
   return {
     problems,
     room: {
       name: texts.name.trim(),
       level: texts.level.trim(),
-      outline: [[0, 0], [long, 0], [long, wide], [0, wide]],
+      outline: [
+        [0, 0],
+        [long, 0],
+        [long, wide],
+        [0, wide],
+      ],
       height,
       ceiling: { shape: texts.ceiling === 'open' ? 'open' : 'flat' },
       openings,

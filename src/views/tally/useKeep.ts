@@ -11,7 +11,9 @@ interface Stored {
   readonly room: Room;
   readonly version: number;
 }
-type SaveResult = { readonly kind: 'saved'; readonly version: number } | { readonly kind: 'stale'; readonly theirs: Stored };
+type SaveResult =
+  | { readonly kind: 'saved'; readonly version: number }
+  | { readonly kind: 'stale'; readonly theirs: Stored };
 
 /** What the tally needs of the server. */
 export interface KeepActions {
@@ -29,7 +31,13 @@ interface KeepState {
 }
 
 /** Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. */
-export function useKeep({ houseId, current, draft, addRoom, saveRoom }: KeepActions & { readonly houseId: string; readonly current: Stored | undefined; readonly draft: Draft }) {
+export function useKeep({
+  houseId,
+  current,
+  draft,
+  addRoom,
+  saveRoom,
+}: KeepActions & { readonly houseId: string; readonly current: Stored | undefined; readonly draft: Draft }) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
@@ -46,7 +54,11 @@ export function useKeep({ houseId, current, draft, addRoom, saveRoom }: KeepActi
     setBusy(true);
     try {
       const answer = current
-        ? await saveRoom({ house: houseId, version: overVersion, room: { ...unsaid(current.room), ...room, hang: hangOf(current.room, room), id: current.room.id } })
+        ? await saveRoom({
+            house: houseId,
+            version: overVersion,
+            room: { ...unsaid(current.room), ...room, hang: hangOf(current.room, room), id: current.room.id },
+          })
         : await addRoom({ house: houseId, room });
       if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
       if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
@@ -78,7 +90,17 @@ export function useKeep({ houseId, current, draft, addRoom, saveRoom }: KeepActi
 }
 
 /** What the line cannot say of a stored room stays as it was. */
-function unsaid({ id, at, columns, soffits, niches, zones, beads, existing, hung }: Room): Pick<Room, 'id' | 'at' | 'columns' | 'soffits' | 'niches' | 'zones' | 'beads' | 'existing' | 'hung'> {
+function unsaid({
+  id,
+  at,
+  columns,
+  soffits,
+  niches,
+  zones,
+  beads,
+  existing,
+  hung,
+}: Room): Pick<Room, 'id' | 'at' | 'columns' | 'soffits' | 'niches' | 'zones' | 'beads' | 'existing' | 'hung'> {
   return { id, at, columns, soffits, niches, zones, beads, existing, hung };
 }
 

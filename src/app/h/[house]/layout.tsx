@@ -2,13 +2,19 @@ import type { ReactNode } from 'react';
 import { signOut } from '@/server/actions/people';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { airWords } from '@/ui/airWords';
 import { Header } from '@/ui/shell/Header';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
-import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';
 
-export default async function HouseLayout({ children, params }: { readonly children: ReactNode; readonly params: Promise<{ house: string }> }) {
+export default async function HouseLayout({
+  children,
+  params,
+}: {
+  readonly children: ReactNode;
+  readonly params: Promise<{ house: string }>;
+}) {
   const person = await requirePerson();
   const { house } = await params;
   const { site, reading, timeZone, now } = await loadSite(house);

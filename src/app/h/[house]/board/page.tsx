@@ -11,6 +11,14 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
   const person = await requirePerson();
   const { site, entries, people, now, timeZone } = await loadSite(house);
   return (
-    <CoatBoardView houseId={house} rows={boardRows(site.rooms)} recent={recentEntries(entries, site.rooms, people, person.id)} now={now} timeZone={timeZone} unit={site.house.unit} role={person.role} />
+    <CoatBoardView
+      houseId={house}
+      rows={boardRows(site.rooms)}
+      recent={recentEntries(entries, site.rooms, people, person.id)}
+      now={now}
+      timeZone={timeZone}
+      unit={site.house.unit}
+      role={person.role}
+    />
   );
 }

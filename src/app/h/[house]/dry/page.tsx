@@ -17,7 +17,13 @@ export default async function DryWatchPage({ params }: { readonly params: Promis
       houseId={house}
       rooms={site.rooms.map((room) => {
         const history = airOf(room.room.id);
-        return { id: room.room.id, name: room.room.name, wet: wetCoats(room, history), air: history.at(-1)?.air ?? ASSUMED_AIR, airSource: airSourceOf(room.room.id) };
+        return {
+          id: room.room.id,
+          name: room.room.name,
+          wet: wetCoats(room, history),
+          air: history.at(-1)?.air ?? ASSUMED_AIR,
+          airSource: airSourceOf(room.room.id),
+        };
       })}
       reading={reading && { at: reading.at.getTime(), temperature: reading.temperature, humidity: reading.humidity }}
       unit={site.house.unit}

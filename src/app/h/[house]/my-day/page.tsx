@@ -10,5 +10,14 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
   const { house } = await params;
   const person = await requirePerson();
   const { site, now, timeZone } = await loadSite(house);
-  return <MyDayView houseId={house} site={site} person={person} now={now} timeZone={timeZone} works={mayAct(person, 'finisher')} />;
+  return (
+    <MyDayView
+      houseId={house}
+      site={site}
+      person={person}
+      now={now}
+      timeZone={timeZone}
+      works={mayAct(person, 'finisher')}
+    />
+  );
 }

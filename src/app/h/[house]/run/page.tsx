@@ -10,5 +10,14 @@ export default async function RunSheetPage({ params }: { readonly params: Promis
   const { house } = await params;
   const person = await requirePerson();
   const { site, people, now, timeZone } = await loadSite(house);
-  return <RunSheetView houseId={house} site={site} people={people} now={now} timeZone={timeZone} mayHand={mayAct(person, 'lead')} />;
+  return (
+    <RunSheetView
+      houseId={house}
+      site={site}
+      people={people}
+      now={now}
+      timeZone={timeZone}
+      mayHand={mayAct(person, 'lead')}
+    />
+  );
 }

@@ -9,12 +9,25 @@ import { TallyView } from '@/views/tally/TallyView';
 
 export const metadata: Metadata = { title: 'Tally' };
 
-export default async function TallyPage({ params, searchParams }: { readonly params: Promise<{ house: string }>; readonly searchParams: Promise<Record<string, string | string[] | undefined>> }) {
+export default async function TallyPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ house: string }>;
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const { house } = await params;
   const { room: asked, new: fresh } = await searchParams;
   const person = await requirePerson();
   const { site, roomVersions } = await loadSite(house);
-  const rooms = site.rooms.map(({ room, tally }) => ({ id: room.id, name: room.name, level: room.level, length: jointLength(tally), room, version: roomVersions[room.id] ?? 1 }));
+  const rooms = site.rooms.map(({ room, tally }) => ({
+    id: room.id,
+    name: room.name,
+    level: room.level,
+    length: jointLength(tally),
+    room,
+    version: roomVersions[room.id] ?? 1,
+  }));
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
   return (

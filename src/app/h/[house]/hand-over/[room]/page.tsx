@@ -7,12 +7,27 @@ import { RoomPageView } from '@/views/handover/RoomPageView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
 
-export default async function RoomHandOverPage({ params }: { readonly params: Promise<{ house: string; room: string }> }) {
+export default async function RoomHandOverPage({
+  params,
+}: {
+  readonly params: Promise<{ house: string; room: string }>;
+}) {
   const { house, room: id } = await params;
   const person = await requirePerson();
   const { site, people, now, timeZone, airOf, airSourceOf } = await loadSite(house);
   const room = site.rooms.find((candidate) => candidate.room.id === id);
   if (!room) notFound();
   const air = airSourceOf(id) === 'assumed' ? undefined : airOf(id).at(-1)?.air;
-  return <RoomPageView houseId={house} house={site.house} room={room} people={people} air={air} now={now} timeZone={timeZone} mayHandOver={mayAct(person, 'lead')} />;
+  return (
+    <RoomPageView
+      houseId={house}
+      house={site.house}
+      room={room}
+      people={people}
+      air={air}
+      now={now}
+      timeZone={timeZone}
+      mayHandOver={mayAct(person, 'lead')}
+    />
+  );
 }
