@@ -14,19 +14,24 @@ main();
 function main(): void {
   const [command, ...rest] = process.argv.slice(2);
   try {
-    if (command === undefined || command === '--help' || command === 'help')
-      return print(`oak COMMAND\n\n${Object.values(HELP).join('\n')}`);
-    const help = HELP[command];
-    if (help === undefined) throw new Refusal(`${command}: is no command; there are ${Object.keys(HELP).join(', ')}`);
-    const { values, positionals } = optionsFrom(rest);
-    if (values.help) return print(help);
-    const report = reportFor(command, values, positionals);
-    print(values.text ? tableText(report) : JSON.stringify(report, null, 2));
+    print(textFor(command, rest));
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     process.stderr.write(`${error.message}\n`);
     process.exitCode = 2;
   }
+}
+
+function textFor(command: string | undefined, rest: readonly string[]): string {
+  if (command === undefined || command === '--help' || command === 'help') {
+    return `oak COMMAND\n\n${Object.values(HELP).join('\n')}`;
+  }
+  const help = HELP[command];
+  if (help === undefined) throw new Refusal(`${command}: is no command; there are ${Object.keys(HELP).join(', ')}`);
+  const { values, positionals } = optionsFrom(rest);
+  if (values.help) return help;
+  const report = reportFor(command, values, positionals);
+  return values.text ? tableText(report) : JSON.stringify(report, null, 2);
 }
 
 function optionsFrom(args: readonly string[]) {

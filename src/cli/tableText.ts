@@ -12,7 +12,7 @@ export function tableText(report: object): string {
       value.some((item) => typeof item === 'object' && item !== null && !Array.isArray(item))
     ) {
       lines.push(`${lead}${name}`);
-      value.forEach((item, index) => walk(titleOf(item, index), item, depth + 1));
+      for (const [index, item] of value.entries()) walk(titleOf(item, index), item, depth + 1);
     } else if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
       const flat = Object.values(value).every(
         (item) =>

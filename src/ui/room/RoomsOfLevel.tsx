@@ -35,6 +35,7 @@ export function RoomsOfLevel({
           {rooms.length} {rooms.length === 1 ? 'room' : 'rooms'}
         </span>
       </figcaption>
+      {/* biome-ignore lint/a11y/useSemanticElements: no HTML element groups the links of a drawing */}
       <svg
         viewBox={`-30 -30 ${right + 60} ${bottom + 60}`}
         className="max-h-[46vh] w-full"

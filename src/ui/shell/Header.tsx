@@ -20,17 +20,17 @@ export function Header({
   readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
 }) {
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 px-4 py-2 lg:px-5">
+    <header className="no-print flex flex-wrap items-center gap-x-2 gap-y-1 md:gap-x-4 px-4 py-2 lg:px-5">
       <Link href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
         <Sign className="size-8" />
-        <span className="narrow text-xl font-bold">Oak Tally</span>
+        <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
       </Link>
       <Link href="/houses" className="btn btn-sm narrow max-w-60 truncate border-base-300 bg-base-200 font-semibold">
         {house ? house.name : 'Houses'}
       </Link>
       <span className="flex-1" />
-      {air && <span className="text-sm">{air}</span>}
-      {time && <span className="narrow text-sm font-semibold">{time}</span>}
+      {air && <span className="hidden text-sm md:inline">{air}</span>}
+      {time && <span className="narrow hidden text-sm font-semibold md:inline">{time}</span>}
       {house && (
         <Link href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
           My day

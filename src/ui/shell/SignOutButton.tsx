@@ -28,7 +28,8 @@ export function SignOutButton({
       aria-label={`Sign out ${name}`}
       title="Sign out"
     >
-      {name} <span className="text-muted">{role}</span> <LogOut className="size-4" aria-hidden="true" />
+      {name} <span className="hidden text-muted sm:inline">{role}</span>{' '}
+      <LogOut className="size-4" aria-hidden="true" />
     </button>
   );
 }

@@ -84,7 +84,17 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
           {rows.length === 0 ? 'No rooms yet. Take the first one off in Tally.' : 'No room is in this state.'}
         </p>
       )}
-      <div className="space-y-2">
+      <div className="space-y-2" style={{ '--kinds': kinds.length } as React.CSSProperties}>
+        <div aria-hidden="true" className="narrow hidden text-sm text-muted lg:grid lg:grid-cols-[9rem_1fr]">
+          <span className="px-3">Room</span>
+          <span className="grid grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
+            {kinds.map((kind) => (
+              <span key={kind} className="px-2">
+                {CLASS_NAMES[kind]}
+              </span>
+            ))}
+          </span>
+        </div>
         {shown.map((row) => (
           <section
             key={row.id}
@@ -92,15 +102,14 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
             aria-label={row.name}
             className="sheet grid overflow-hidden target:border-primary lg:grid-cols-[9rem_1fr]"
           >
-            <header className="flex items-center justify-between gap-2 px-3 py-2 lg:flex-col lg:items-start lg:justify-center">
+            <header className="flex items-center justify-between gap-2 px-3 py-2 lg:flex-col lg:items-start lg:justify-center lg:gap-0">
               <h2 className="text-base">{row.name}</h2>
-              <p className="text-sm text-muted">{Math.round(row.progress * 100)} %</p>
-              {role === 'lead' && <HoldButton row={row} busy={log.busy} write={log.write} />}
+              <div className="flex w-full items-center gap-2 text-sm text-muted max-lg:w-auto">
+                {Math.round(row.progress * 100)} %
+                {role === 'lead' && <HoldButton row={row} busy={log.busy} write={log.write} />}
+              </div>
             </header>
-            <ul
-              className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]"
-              style={{ '--kinds': kinds.length } as React.CSSProperties}
-            >
+            <ul className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
               {kinds.map((kind) => {
                 const cell = row.cells.find(({ standing }) => standing.class === kind);
                 return (
@@ -171,7 +180,7 @@ function Cell({
   const words = classWords(standing.now, now, timeZone);
   const content = (
     <>
-      <span className="narrow text-xs text-muted lg:mb-0.5">{CLASS_NAMES[standing.class]}</span>
+      <span className="narrow text-sm text-muted lg:sr-only">{CLASS_NAMES[standing.class]}</span>
       <SectionGlyph
         kind={standing.class}
         layers={standing.coats.map(({ phase, coat }) => ({ phase, side: coat.side }))}
@@ -180,7 +189,7 @@ function Cell({
       <StateMark words={words} className="narrow text-sm" />
     </>
   );
-  const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[6rem_6rem_1fr] max-lg:items-center ${standing.now.kind === 'go' ? 'bg-go-wash' : ''}`;
+  const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[5.5rem_6rem_1fr] max-lg:items-center ${standing.now.kind === 'go' ? 'bg-go-wash' : ''}`;
   if (!open) return <div className={look}>{content}</div>;
   return (
     <button

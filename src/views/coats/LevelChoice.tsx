@@ -71,7 +71,7 @@ export function LevelChoice({
                 disabled={busy || !mayEdit}
                 aria-pressed={current}
                 onClick={() => void choose(price.level)}
-                className={`sheet h-full w-full p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}
+                className={`sheet flex h-full w-full flex-col items-stretch justify-start p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}
               >
                 <span className="narrow flex justify-between text-lg font-bold">
                   Level {price.level} {current && <span className="text-sm font-semibold text-secondary">chosen</span>}

@@ -17,6 +17,8 @@ const TONES = [
 ] as const;
 const HOUR_MS = 3_600_000;
 
+Chart.defaults.font.family = "'Archivo Variable', sans-serif";
+
 /** Drying curves of several rooms over the hours around now; lines differ in dash as well as in colour. */
 export function DryingChart({
   lines,
@@ -37,28 +39,39 @@ export function DryingChart({
   }, []);
   if (!tones) return <div className="h-64" />;
   const [muted, grid] = [tones.at(-2), tones.at(-1)];
-  const hours = (at: number) => (at - now) / HOUR_MS;
+  // Ticks fall on whole hours: x counts from the last one.
+  const base = Math.floor(now / HOUR_MS) * HOUR_MS;
+  const hours = (at: number) => (at - base) / HOUR_MS;
   return (
     <div className="h-64">
       <Line
         aria-label={`Drying curves: ${lines.map(({ name, curve }) => `${name} dry ${instantWords(curve.at(-1)?.at ?? now, timeZone)}`).join('; ')}`}
         role="img"
         data={{
-          datasets: lines.map(({ name, curve }, index) => ({
-            label: name,
-            data: curve.map(({ at, dry }) => ({ x: hours(at), y: dry * 100 })),
-            borderColor: tones[index % TONES.length],
-            backgroundColor: tones[index % TONES.length],
-            borderDash: [...(DASHES[index % DASHES.length] ?? [])],
-            borderWidth: 2.5,
-            pointRadius: 0,
-          })),
+          datasets: [
+            ...lines.map(({ name, curve }, index) => ({
+              label: name,
+              data: curve.map(({ at, dry }) => ({ x: hours(at), y: dry * 100 })),
+              borderColor: tones[index % TONES.length],
+              backgroundColor: tones[index % TONES.length],
+              borderDash: [...(DASHES[index % DASHES.length] ?? [])],
+              borderWidth: 2.5,
+              pointRadius: 0,
+            })),
+            {
+              label: 'now',
+              data: [0, 100].map((y) => ({ x: hours(now), y })),
+              borderColor: muted,
+              backgroundColor: muted,
+              borderWidth: 1,
+              pointRadius: 0,
+            },
+          ],
         }}
         options={{
           animation: false,
           maintainAspectRatio: false,
           interaction: { mode: 'nearest', intersect: false },
-          font: { family: 'Archivo Variable' },
           scales: {
             x: {
               type: 'linear',
@@ -66,9 +79,9 @@ export function DryingChart({
                 color: muted,
                 maxRotation: 0,
                 stepSize: 6,
-                callback: (value) => (Number(value) === 0 ? 'now' : timeOf(now + Number(value) * HOUR_MS, timeZone)),
+                callback: (value) => timeOf(base + Number(value) * HOUR_MS, timeZone),
               },
-              grid: { color: (context) => (context.tick?.value === 0 ? muted : grid) },
+              grid: { color: grid },
             },
             y: {
               min: 0,
@@ -82,7 +95,7 @@ export function DryingChart({
             legend: { position: 'bottom', labels: { color: muted, usePointStyle: false, boxWidth: 34, boxHeight: 1 } },
             tooltip: {
               callbacks: {
-                title: (items) => instantWords(now + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone),
+                title: (items) => instantWords(base + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone),
                 label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % dry`,
               },
             },

@@ -118,7 +118,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
           {open.length === 0 ? (
             <p>None.</p>
           ) : (
-            <ul className="list-inside list-disc">
+            <ul className="list-disc pl-5">
               {open.map((item) => (
                 <li key={item.id}>
                   {item.text} ({nameOf(item.by)})

@@ -138,7 +138,7 @@ function CurrentJob({
         layers={ladder.map(({ phase, coat }) => ({ phase, side: coat.side }))}
         className="h-32 w-full"
       />
-      <ul className="list-inside list-disc space-y-1 font-medium">
+      <ul className="list-disc pl-5 space-y-1 font-medium">
         {ready.map((coat) => (
           <li key={`${coat.class} ${coat.side}`}>
             {amountWords(coat.class, room, site)} with the {coat.tool}
@@ -148,7 +148,7 @@ function CurrentJob({
         {task.pass === 'sand' && <li>Mask on, room shut off; stop where tape appears</li>}
       </ul>
       {works && <DoneButton houseId={houseId} room={room.room.id} pass={task.pass} coats={ready} now={now} />}
-      <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4">
+      <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
       </Link>
     </section>

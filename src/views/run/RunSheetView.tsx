@@ -142,6 +142,7 @@ function DayLists({
   const handed = handedPasses(site.rooms);
   return (
     <section className="sheet overflow-x-auto p-4 sm:p-5" aria-label="Lists by person and day">
+      <h2>Who has what</h2>
       <table className="table table-fixed min-w-[50rem]">
         <thead>
           <tr>
