@@ -118,12 +118,12 @@ function splitHead(head: Piece, unit: LengthUnit): { readonly name: string; read
   const colon = head.text.indexOf(':');
   if (colon >= 0)
     return { name: head.text.slice(0, colon).trim(), sizes: sizesIn(head.text.slice(colon + 1), head.at + colon + 1) };
-  const starts = [...head.text.matchAll(/(?<=\s)\S/g)].map(({ index }) => index);
+  const starts = [...head.text.matchAll(/(?<=^|\s)\S/g)].map(({ index }) => index);
   const reads = (start: number) => {
     const sizes = sizesIn(head.text.slice(start), head.at + start);
     return sizes.length > 1 && sizes.every(({ text }) => parseLength(text, unit).ok);
   };
-  const start = starts.find(reads) ?? starts.find((candidate) => /\d/.test(head.text.charAt(candidate)));
+  const start = starts.find(reads) ?? starts.find((candidate) => candidate > 0 && /\d/.test(head.text.charAt(candidate)));
   if (start === undefined) return { name: head.text, sizes: [] };
   return { name: head.text.slice(0, start).trim(), sizes: sizesIn(head.text.slice(start), head.at + start) };
 }
@@ -250,7 +250,11 @@ function placeOpenings(
     if (wall === undefined)
       throw new Misread('no free wall is wide enough for it; say which: wall 1', item.at, item.length);
     const length = walls[wall]?.length;
-    if (length === undefined) throw new Misread(`the room has ${walls.length} walls`, item.at, item.length);
+    if (length === undefined) {
+      const place = /\bwall\s+(\d+)/i.exec(item.text);
+      const at = place ? item.at + place.index + place[0].length - (place[1]?.length ?? 0) : item.at;
+      throw new Misread(`the room has ${walls.length} walls`, at, place?.[1]?.length ?? item.length);
+    }
     taken.add(wall);
     const middle = (length - toMm(opening.width, unit)) / 2;
     if (opening.at === undefined && middle < 0) {

@@ -4,7 +4,12 @@ import type { Point } from '@/core/measure/vector';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { roomWords } from '../state/words';
 
-const FILLS = { go: 'fill-moss', wet: 'fill-clay', stuck: 'fill-error', quiet: 'fill-muted' } as const;
+/** The shapes of the states, as characters so that they stand in line with their words. */
+const MARKS = {
+  go: { shape: '●', fill: 'fill-moss' },
+  wet: { shape: '■', fill: 'fill-clay' },
+  stuck: { shape: '◆', fill: 'fill-error' },
+} as const;
 const GAP_MM = 500;
 
 /** One floor to scale: each room filled from below by how far its coats are, with its state in words. */
@@ -91,30 +96,23 @@ export function RoomsOfLevel({
                   {line}
                 </text>
               ))}
-              <g transform={`translate(${centre} ${top + (lines.length - 0.5) * text + text * 0.55})`}>
-                <Mark mark={words.mark} size={text * 0.6} x={(-words.title.length * text * 0.36) / 2 - text * 0.55} />
-                <text
-                  textAnchor="middle"
-                  dominantBaseline="middle"
-                  fontSize={text * 0.76}
-                  className="fill-base-content"
-                >
-                  {words.title}
-                </text>
-              </g>
+              <text
+                x={centre}
+                y={top + (lines.length - 0.5) * text + text * 0.55}
+                textAnchor="middle"
+                dominantBaseline="middle"
+                fontSize={text * 0.78}
+                className="fill-base-content"
+              >
+                {words.mark !== 'quiet' && <tspan className={MARKS[words.mark].fill}>{MARKS[words.mark].shape} </tspan>}
+                {words.title}
+              </text>
             </Link>
           );
         })}
       </svg>
     </figure>
   );
-}
-
-function Mark({ mark, size, x }: { readonly mark: keyof typeof FILLS; readonly size: number; readonly x: number }) {
-  if (mark === 'quiet') return null;
-  if (mark === 'go') return <circle cx={x} r={size / 2} className={FILLS.go} />;
-  const turn = mark === 'stuck' ? `rotate(45 ${x} 0)` : undefined;
-  return <rect x={x - size / 2} y={-size / 2} width={size} height={size} transform={turn} className={FILLS[mark]} />;
 }
 
 /** Rooms with a place stand there; the others follow in a row below. */

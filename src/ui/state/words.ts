@@ -66,7 +66,7 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
     case 'sand':
       return { mark: 'go', title: 'Go: sand' };
     case 'check':
-      return { mark: 'go', title: 'Go: check in light' };
+      return { mark: 'go', title: 'Go: check' };
     case 'handOver':
       return { mark: 'go', title: 'Go: hand over' };
     case 'wet':

@@ -85,7 +85,7 @@ export function RoomForm({
         return (
           <fieldset
             key={opening.id}
-            className="grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 md:grid-cols-[1.1fr_1fr_1fr_1fr_0.7fr_1fr_1.2fr_1fr_auto]"
+            className="grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 md:grid-cols-4"
           >
             <legend className="sr-only">Opening {index + 1}</legend>
             <SelectField label="Kind" options={KINDS} {...field(`openings.${index}.kind`)} />
@@ -103,14 +103,14 @@ export function RoomForm({
             <TextField label="Depth" error={fault?.depth?.message} {...field(`openings.${index}.depth`)} />
             <button
               type="button"
-              className="btn btn-ghost btn-square self-end"
+              className="btn btn-ghost col-span-2 justify-self-end md:col-span-4"
               aria-label={`Remove opening ${index + 1}`}
               onClick={() => {
                 openings.remove(index);
                 read();
               }}
             >
-              <Trash2 className="size-5" aria-hidden="true" />
+              <Trash2 className="size-5" aria-hidden="true" /> Remove
             </button>
           </fieldset>
         );
