@@ -1,5 +1,5 @@
 import { parseQuickLine } from '@/core/house/parseQuickLine';
-import { type House, type HangChoices, houseSchema, type Room } from '@/core/house/schema';
+import { type HangChoices, type House, houseSchema, type Room } from '@/core/house/schema';
 
 /** A house of rooms written as quick lines, in inches. */
 export function houseOf(lines: readonly string[], hang: HangChoices = {}): House {

@@ -15,7 +15,12 @@ function workedExample(ceiling: 'along' | 'auto'): House {
       {
         id: 'room',
         name: 'Room',
-        outline: [[0, 0], [144, 0], [144, 120], [0, 120]],
+        outline: [
+          [0, 0],
+          [144, 0],
+          [144, 120],
+          [0, 120],
+        ],
         height: 96,
         openings: [
           { wall: 0, kind: 'door', at: 24, width: 32, height: 80 },
@@ -33,7 +38,12 @@ describe('the worked example', () => {
 
   it('has 748 in of flats, 912 in of angles, four three-ways and no butt or bead', () => {
     expect(total).toMatchObject({
-      flat: { length: 748 }, butt: { length: 0, count: 0 }, mixed: { length: 0 }, angle: { length: 912, count: 8 }, bead: { length: 0, count: 0 }, threeWays: 4,
+      flat: { length: 748 },
+      butt: { length: 0, count: 0 },
+      mixed: { length: 0 },
+      angle: { length: 912, count: 8 },
+      bead: { length: 0, count: 0 },
+      threeWays: 4,
     });
   });
 
@@ -53,8 +63,25 @@ describe('the worked example', () => {
 describe('a 20 ft wall without openings in 12 ft boards', () => {
   it('has two butts of 48 in, one per course', () => {
     const reading = readHouse({
-      format: 'oak-tally-house', version: 1, unit: 'in', name: 'Wall', hang: { boards: [{ width: 48, lengths: [96, 120, 144] }] },
-      rooms: [{ id: 'r', name: 'R', outline: [[0, 0], [240, 0], [240, 96], [0, 96]], height: 96, ceiling: { shape: 'open' } }],
+      format: 'oak-tally-house',
+      version: 1,
+      unit: 'in',
+      name: 'Wall',
+      hang: { boards: [{ width: 48, lengths: [96, 120, 144] }] },
+      rooms: [
+        {
+          id: 'r',
+          name: 'R',
+          outline: [
+            [0, 0],
+            [240, 0],
+            [240, 96],
+            [0, 96],
+          ],
+          height: 96,
+          ceiling: { shape: 'open' },
+        },
+      ],
     });
     if (!reading.ok) throw new Error('the house should be read');
     // Two such walls in this room.

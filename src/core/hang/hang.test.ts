@@ -12,12 +12,29 @@ const ACROSS = { long: ['u'], searchStart: false } as const;
 
 function wall(width: number, height: number, holes: readonly (readonly [number, number, number, number])[] = []): Face {
   return {
-    id: 'w0', kind: 'wall', width: width * IN, height: height * IN, origin: [0, 0, height * IN], u: [1, 0, 0], v: [0, 0, -1], normal: [0, 1, 0],
-    holes: holes.map(([u0, u1, v0, v1]) => ({ opening: 0, kind: 'window', u0: u0 * IN, u1: u1 * IN, v0: v0 * IN, v1: v1 * IN })),
+    id: 'w0',
+    kind: 'wall',
+    width: width * IN,
+    height: height * IN,
+    origin: [0, 0, height * IN],
+    u: [1, 0, 0],
+    v: [0, 0, -1],
+    normal: [0, 1, 0],
+    holes: holes.map(([u0, u1, v0, v1]) => ({
+      opening: 0,
+      kind: 'window',
+      u0: u0 * IN,
+      u1: u1 * IN,
+      v0: v0 * IN,
+      v1: v1 * IN,
+    })),
   };
 }
 const inches = (mm: number) => Math.round((mm / IN) * 1000) / 1000;
-const buttsOf = (face: Face, plan = PLAN) => hangFace(face, plan, ACROSS).flatMap(({ course, u1 }) => (inches(u1) < inches(face.width) ? [[course, inches(u1)] as const] : []));
+const buttsOf = (face: Face, plan = PLAN) =>
+  hangFace(face, plan, ACROSS).flatMap(({ course, u1 }) =>
+    inches(u1) < inches(face.width) ? [[course, inches(u1)] as const] : [],
+  );
 
 describe('courses', () => {
   it('start full at the top and put the rip at the floor, its taper toward the seam', () => {
@@ -31,7 +48,11 @@ describe('courses', () => {
 
   it('of a ceiling may start at the far side, where the rip then comes first', () => {
     const [layout] = courseLayouts(120 * IN, PLAN.boards, true);
-    expect(layout?.map(({ t0, t1, lowEdge }) => [inches(t0), inches(t1), lowEdge])).toEqual([[0, 24, 'square'], [24, 72, 'tapered'], [72, 120, 'tapered']]);
+    expect(layout?.map(({ t0, t1, lowEdge }) => [inches(t0), inches(t1), lowEdge])).toEqual([
+      [0, 24, 'square'],
+      [24, 72, 'tapered'],
+      [72, 120, 'tapered'],
+    ]);
   });
 
   it('take two 54 in boards for a 9 ft wall when there are such boards', () => {
@@ -57,7 +78,8 @@ describe('butts', () => {
   it('never stand farther apart than a board is long', () => {
     for (const set of buttSets({ from: 0, to: 480 * IN }, 144 * IN, 16 * IN)) {
       const stops = [0, ...set, 480 * IN];
-      for (const [index, stop] of stops.slice(1).entries()) expect(stop - (stops[index] ?? 0)).toBeLessThanOrEqual(144 * IN + 0.01);
+      for (const [index, stop] of stops.slice(1).entries())
+        expect(stop - (stops[index] ?? 0)).toBeLessThanOrEqual(144 * IN + 0.01);
     }
   });
 
@@ -86,7 +108,9 @@ describe('sheets', () => {
     const boards = hangFace(wall(96, 72), PLAN, ACROSS);
     expect(boards.map(({ v1, v0 }) => inches(v1 - v0))).toEqual([48, 24]);
     const twice = [...boards, ...boards];
-    expect(sheetsFor(twice).map(({ width, length, count }) => [inches(width), inches(length), count])).toEqual([[48, 96, 3]]);
+    expect(sheetsFor(twice).map(({ width, length, count }) => [inches(width), inches(length), count])).toEqual([
+      [48, 96, 3],
+    ]);
   });
 
   it('cover at least what is boarded', () => {

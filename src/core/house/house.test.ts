@@ -7,8 +7,25 @@ import { problemText } from './problem';
 import { readHouse } from './readHouse';
 import { wallsOf } from './walls';
 
-const ROOM = { id: 'a', name: 'A', outline: [[0, 0], [144, 0], [144, 120], [0, 120]], height: 96 };
-const file = (room: object, rest: object = {}) => ({ format: 'oak-tally-house', version: 1, unit: 'in', name: 'A house', rooms: [{ ...ROOM, ...room }], ...rest });
+const ROOM = {
+  id: 'a',
+  name: 'A',
+  outline: [
+    [0, 0],
+    [144, 0],
+    [144, 120],
+    [0, 120],
+  ],
+  height: 96,
+};
+const file = (room: object, rest: object = {}) => ({
+  format: 'oak-tally-house',
+  version: 1,
+  unit: 'in',
+  name: 'A house',
+  rooms: [{ ...ROOM, ...room }],
+  ...rest,
+});
 const refusal = (json: unknown) => {
   const reading = readHouse(json);
   return reading.ok ? 'accepted' : problemText(reading.problems[0] ?? { path: '', reason: 'no problem' });
@@ -18,7 +35,11 @@ const HOUSE = { unit: 'in', hang: {} } as const;
 describe('the house file', () => {
   it('is read with its defaults', () => {
     const reading = readHouse(file({}));
-    expect(reading.ok && reading.house.rooms[0]).toMatchObject({ level: 'Ground floor', ceiling: { shape: 'flat' }, openings: [] });
+    expect(reading.ok && reading.house.rooms[0]).toMatchObject({
+      level: 'Ground floor',
+      ceiling: { shape: 'flat' },
+      openings: [],
+    });
     expect(reading.ok && reading.house.method.level).toBe(4);
   });
 
@@ -28,13 +49,41 @@ describe('the house file', () => {
     [file({ height: 'tall' }), 'rooms[0].height: must be a number'],
     [file({ name: undefined }), 'rooms[0].name: is missing'],
     [file({ openings: [{ ...opening, width: 0 }] }), 'rooms[0].openings[0].width: must be greater than 0'],
-    [file({ openings: [{ ...opening, kind: 'hatch' }] }), 'rooms[0].openings[0].kind: must be one of "door", "window", "opening"'],
-    [file({ openings: [{ ...opening, wall: 4 }] }), 'rooms[0].openings[0].wall: the room has 4 walls, numbered from 0 to 3 in the file'],
-    [file({ openings: [{ ...opening, at: 130 }] }), "rooms[0].openings[0].at: the door runs 1' 6\" past the right end of wall 1 (12')"],
-    [file({ openings: [{ ...opening, height: 97 }] }), "rooms[0].openings[0].height: the door reaches 1\" above the wall (8')"],
-    [file({ openings: [opening, { ...opening, at: 40 }] }), 'rooms[0].openings[1].at: the door lies over opening 1 of the same wall'],
-    [file({ outline: [...ROOM.outline].reverse() }), 'rooms[0].outline: runs counter-clockwise on the page (y points down); turn it round'],
-    [file({ outline: [[0, 0], [144, 0], [100, 120], [0, 120]] }), 'rooms[0].outline: is not a rectangle; rooms of other shapes are not built yet'],
+    [
+      file({ openings: [{ ...opening, kind: 'hatch' }] }),
+      'rooms[0].openings[0].kind: must be one of "door", "window", "opening"',
+    ],
+    [
+      file({ openings: [{ ...opening, wall: 4 }] }),
+      'rooms[0].openings[0].wall: the room has 4 walls, numbered from 0 to 3 in the file',
+    ],
+    [
+      file({ openings: [{ ...opening, at: 130 }] }),
+      "rooms[0].openings[0].at: the door runs 1' 6\" past the right end of wall 1 (12')",
+    ],
+    [
+      file({ openings: [{ ...opening, height: 97 }] }),
+      'rooms[0].openings[0].height: the door reaches 1" above the wall (8\')',
+    ],
+    [
+      file({ openings: [opening, { ...opening, at: 40 }] }),
+      'rooms[0].openings[1].at: the door lies over opening 1 of the same wall',
+    ],
+    [
+      file({ outline: [...ROOM.outline].reverse() }),
+      'rooms[0].outline: runs counter-clockwise on the page (y points down); turn it round',
+    ],
+    [
+      file({
+        outline: [
+          [0, 0],
+          [144, 0],
+          [100, 120],
+          [0, 120],
+        ],
+      }),
+      'rooms[0].outline: is not a rectangle; rooms of other shapes are not built yet',
+    ],
     [file({ colour: 'red' }), 'rooms[0].colour: is not a field of the house file'],
     [file({}, { unit: 'ft' }), 'unit: must be one of "in", "mm"'],
     [file({}, { format: 'other' }), 'format: must be "oak-tally-house"'],
@@ -48,7 +97,18 @@ describe('the house file', () => {
   });
 
   it.each([
-    ['columns', [[[60, 60], [60, 66], [66, 66], [66, 60]]], 'rooms[0].columns'],
+    [
+      'columns',
+      [
+        [
+          [60, 60],
+          [60, 66],
+          [66, 66],
+          [66, 60],
+        ],
+      ],
+      'rooms[0].columns',
+    ],
     ['soffits', [{ wall: 0, from: 0, to: 144, depth: 24, drop: 12 }], 'rooms[0].soffits'],
     ['niches', [{ wall: 2 }], 'rooms[0].niches'],
     ['zones', [{ wall: 1 }], 'rooms[0].zones'],
@@ -59,17 +119,30 @@ describe('the house file', () => {
     ['beads', { profile: 'bullnose' }, 'rooms[0].beads.profile'],
     ['openings', [{ ...opening, head: { arch: 8 } }], 'rooms[0].openings[0].head.arch'],
   ])('refuses %s by name, since it is not built yet', (field, value, path) => {
-    expect(refusal(file({ [field]: value }))).toMatch(new RegExp(`^${path.replace(/[[\]]/g, '\\$&')}: .*is not built yet`));
+    expect(refusal(file({ [field]: value }))).toMatch(
+      new RegExp(`^${path.replace(/[[\]]/g, '\\$&')}: .*is not built yet`),
+    );
   });
 
   it('takes fields that are not built when they say nothing', () => {
-    expect(refusal(file({ columns: [], zones: [], existing: [], hung: {}, openings: [{ ...opening, head: { arch: 0 } }] }))).toBe('accepted');
+    expect(
+      refusal(file({ columns: [], zones: [], existing: [], hung: {}, openings: [{ ...opening, head: { arch: 0 } }] })),
+    ).toBe('accepted');
   });
 });
 
 describe('walls', () => {
   it('takes points in one line as one wall, the first side staying in wall 0', () => {
-    const walls = wallsOf([[72, 0], [144, 0], [144, 120], [0, 120], [0, 0]], 'in');
+    const walls = wallsOf(
+      [
+        [72, 0],
+        [144, 0],
+        [144, 120],
+        [0, 120],
+        [0, 0],
+      ],
+      'in',
+    );
     expect(walls.map(({ length }) => Math.round(length / 25.4))).toEqual([144, 120, 144, 120]);
     expect(walls[0]?.from).toEqual([0, 0]);
   });
@@ -93,14 +166,23 @@ describe('faces', () => {
     for (const face of faces([{ ...window, edge: 'bead' }])) {
       if (face.kind === 'return') continue;
       const centre = inRoom(face, [face.width / 2, face.height / 2]);
-      const toMiddle = middle.reduce((sum, part, axis) => sum + (part - (centre[axis] ?? 0)) * (face.normal[axis] ?? 0), 0);
+      const toMiddle = middle.reduce(
+        (sum, part, axis) => sum + (part - (centre[axis] ?? 0)) * (face.normal[axis] ?? 0),
+        0,
+      );
       expect(toMiddle, face.id).toBeGreaterThan(0);
     }
   });
 
   it('give a boarded window four returns and a boarded door three', () => {
-    expect(faces([{ ...window, edge: 'bead' }]).slice(5).map(({ id }) => id)).toEqual(['w1.o0.head', 'w1.o0.left', 'w1.o0.right', 'w1.o0.sill']);
-    expect(faces([{ wall: 0, kind: 'door', at: 24, width: 32, height: 80, edge: 'bead', depth: 5 }]).slice(5)).toHaveLength(3);
+    expect(
+      faces([{ ...window, edge: 'bead' }])
+        .slice(5)
+        .map(({ id }) => id),
+    ).toEqual(['w1.o0.head', 'w1.o0.left', 'w1.o0.right', 'w1.o0.sill']);
+    expect(
+      faces([{ wall: 0, kind: 'door', at: 24, width: 32, height: 80, edge: 'bead', depth: 5 }]).slice(5),
+    ).toHaveLength(3);
   });
 
   it('lose the area of their openings', () => {
@@ -124,7 +206,12 @@ describe('the quick line', () => {
     const room = read("Pantry 7'6 x 5' x 8', door 28x80 wall 2, window 24x36 @48 bead");
     expect(room).toMatchObject({
       name: 'Pantry',
-      outline: [[0, 0], [90, 0], [90, 60], [0, 60]],
+      outline: [
+        [0, 0],
+        [90, 0],
+        [90, 60],
+        [0, 60],
+      ],
       height: 96,
       openings: [
         { kind: 'door', wall: 1, at: 16, width: 28, height: 80, sill: 0, edge: 'casing' },
@@ -140,7 +227,9 @@ describe('the quick line', () => {
 
   it('takes level, floor, ceiling and wall boards', () => {
     expect(read("A 12' x 10', level 5, on Upper floor, ceiling along, walls upright")).toMatchObject({
-      finish: { level: 5 }, level: 'Upper floor', hang: { ceiling: 'along', walls: 'upright' },
+      finish: { level: 5 },
+      level: 'Upper floor',
+      hang: { ceiling: 'along', walls: 'upright' },
     });
     expect(read("A 12' x 10', ceiling open").ceiling.shape).toBe('open');
   });
@@ -151,11 +240,14 @@ describe('the quick line', () => {
 
   it.each([
     ["A 12' x 10q", ['q', '"q" does not belong in a length']],
-    ["A: 12' x 10', windw 20x20", ['windw', '"windw" is not known: door, window, opening, level, on, ceiling or walls']],
+    [
+      "A: 12' x 10', windw 20x20",
+      ['windw', '"windw" is not known: door, window, opening, level, on, ceiling or walls'],
+    ],
     ["A: 12' x 10', door 32x80 wall 5", ['5', 'the room has 4 walls']],
     ["A: 12' x 10', door 32x80 wall x", ['x', 'walls are numbered from 1']],
     ["A: 12' x 10', door 32", ['32', 'a door needs its width x height']],
-    ["A: 12' x 10', door 32x100 wall 1", ['door 32x100 wall 1', "the door reaches 4\" above the wall (8')"]],
+    ["A: 12' x 10', door 32x100 wall 1", ['door 32x100 wall 1', 'the door reaches 4" above the wall (8\')']],
     ["A: 12' x 10', level 7", ['7', 'a level of finish is 0 to 5']],
     ["12' x 10'", ['1', 'a room starts with its name']],
     ["A: 0 x 10'", ['0', 'must be greater than 0']],
@@ -178,7 +270,15 @@ describe('the quick line', () => {
   it('speaks millimetres in a metric house', () => {
     const metric = { unit: 'mm', hang: {} } as const;
     const reading = parseQuickLine('Kammer: 3600 x 3000 x 2500, door 885x2010 wall 1', metric);
-    expect(reading.ok && reading.room).toMatchObject({ height: 2500, outline: [[0, 0], [3600, 0], [3600, 3000], [0, 3000]] });
+    expect(reading.ok && reading.room).toMatchObject({
+      height: 2500,
+      outline: [
+        [0, 0],
+        [3600, 0],
+        [3600, 3000],
+        [0, 3000],
+      ],
+    });
     expect(reading.ok && parseQuickLine(formatQuickLine(reading.room, 'mm'), metric)).toEqual(reading);
   });
 });

@@ -123,7 +123,8 @@ function splitHead(head: Piece, unit: LengthUnit): { readonly name: string; read
     const sizes = sizesIn(head.text.slice(start), head.at + start);
     return sizes.length > 1 && sizes.every(({ text }) => parseLength(text, unit).ok);
   };
-  const start = starts.find(reads) ?? starts.find((candidate) => candidate > 0 && /\d/.test(head.text.charAt(candidate)));
+  const start =
+    starts.find(reads) ?? starts.find((candidate) => candidate > 0 && /\d/.test(head.text.charAt(candidate)));
   if (start === undefined) return { name: head.text, sizes: [] };
   return { name: head.text.slice(0, start).trim(), sizes: sizesIn(head.text.slice(start), head.at + start) };
 }

@@ -2,15 +2,20 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
 import type { HangChoices } from '../house/schema';
-import { addTallies, type Tally } from './tally';
 import { takeOff } from './takeOff';
+import { addTallies, type Tally } from './tally';
 
 const IN = 25.4;
 const tallyOf = (line: string, hang: HangChoices = {}): Tally => {
   const { house, room } = roomOf(line, hang);
   return takeOff(room, house).tally;
 };
-const inches = ({ classes }: Tally) => Object.fromEntries(Object.entries(classes).flatMap(([kind, { length, count }]) => (count > 0 ? [[kind, [Math.round((length / IN) * 1000) / 1000, count]]] : [])));
+const inches = ({ classes }: Tally) =>
+  Object.fromEntries(
+    Object.entries(classes).flatMap(([kind, { length, count }]) =>
+      count > 0 ? [[kind, [Math.round((length / IN) * 1000) / 1000, count]]] : [],
+    ),
+  );
 
 describe('joints of a room', () => {
   it('of a 20 ft room hung along have butts in every course and crossings where they meet flats', () => {
@@ -62,14 +67,18 @@ describe('joints of a room', () => {
 
   it('drive one screw a row on one bay of a small wall, by hand', () => {
     // A 16 in wide, 16 in high room of four such walls: each one strip with two lines of screws at its ends, two rows each.
-    expect(tallyOf("A 16 x 16 x 16, ceiling open").screws).toBe(4 * 4);
+    expect(tallyOf('A 16 x 16 x 16, ceiling open').screws).toBe(4 * 4);
   });
 });
 
 describe('what no room may break', () => {
   const side = fc.integer({ min: 50, max: 420 });
   const height = fc.integer({ min: 80, max: 150 });
-  const hang = fc.record({ walls: fc.constantFrom('across' as const, 'upright' as const), ceiling: fc.constantFrom('auto' as const, 'along' as const, 'across' as const), aim: fc.constantFrom('joints' as const, 'boards' as const, 'waste' as const) });
+  const hang = fc.record({
+    walls: fc.constantFrom('across' as const, 'upright' as const),
+    ceiling: fc.constantFrom('auto' as const, 'along' as const, 'across' as const),
+    aim: fc.constantFrom('joints' as const, 'boards' as const, 'waste' as const),
+  });
 
   it('the boards of a face fill it, and their perimeters are twice its seams and once its rim', () => {
     fc.assert(
@@ -80,7 +89,9 @@ describe('what no room may break', () => {
           const area = boards.reduce((sum, { u0, u1, v0, v1 }) => sum + (u1 - u0) * (v1 - v0), 0);
           expect(area).toBeCloseTo(face.width * face.height, 2);
           const perimeter = boards.reduce((sum, { u0, u1, v0, v1 }) => sum + 2 * (u1 - u0 + v1 - v0), 0);
-          const seams = joints.filter(({ run, lines }) => run === 'seam' && lines[0]?.face === face.id).reduce((sum, joint) => sum + joint.length, 0);
+          const seams = joints
+            .filter(({ run, lines }) => run === 'seam' && lines[0]?.face === face.id)
+            .reduce((sum, joint) => sum + joint.length, 0);
           expect(perimeter).toBeCloseTo(2 * seams + 2 * (face.width + face.height), 2);
         }
       }),
@@ -93,10 +104,18 @@ describe('what no room may break', () => {
       fc.property(side, side, height, fc.integer({ min: 0, max: 359 }), (length, width, tall, degrees) => {
         const { house, room } = roomOf(`A ${length} x ${width} x ${tall}, window 20x30 wall 1 bead`);
         const angle = (degrees * Math.PI) / 180;
-        const turned = room.outline.map(([x, y]): [number, number] => [x * Math.cos(angle) - y * Math.sin(angle) + 77, x * Math.sin(angle) + y * Math.cos(angle) - 13]);
+        const turned = room.outline.map(([x, y]): [number, number] => [
+          x * Math.cos(angle) - y * Math.sin(angle) + 77,
+          x * Math.sin(angle) + y * Math.cos(angle) - 13,
+        ]);
         const [here, there] = [takeOff(room, house).tally, takeOff({ ...room, outline: turned }, house).tally];
         expect(inches(there)).toEqual(inches(here));
-        expect([there.threeWays, there.crossings, there.screws, there.fasteners]).toEqual([here.threeWays, here.crossings, here.screws, here.fasteners]);
+        expect([there.threeWays, there.crossings, there.screws, there.fasteners]).toEqual([
+          here.threeWays,
+          here.crossings,
+          here.screws,
+          here.fasteners,
+        ]);
       }),
       { numRuns: 60 },
     );
@@ -108,7 +127,9 @@ describe('what no room may break', () => {
         const { house, room } = roomOf(`A ${bays * 16} x ${otherBays * 16} x 96`);
         const [a, b, c, d] = room.outline;
         if (!a || !b || !c || !d) throw new Error('four corners');
-        expect(inches(takeOff({ ...room, outline: [c, d, a, b] }, house).tally)).toEqual(inches(takeOff(room, house).tally));
+        expect(inches(takeOff({ ...room, outline: [c, d, a, b] }, house).tally)).toEqual(
+          inches(takeOff(room, house).tally),
+        );
       }),
       { numRuns: 40 },
     );
@@ -119,6 +140,8 @@ describe('what no room may break', () => {
     const both = addTallies([a, b]);
     expect(both.classes.angle.length).toBeCloseTo(a.classes.angle.length + b.classes.angle.length, 6);
     expect(both.screws).toBe(a.screws + b.screws);
-    expect(both.boards.reduce((sum, { count }) => sum + count, 0)).toBe([...a.boards, ...b.boards].reduce((sum, { count }) => sum + count, 0));
+    expect(both.boards.reduce((sum, { count }) => sum + count, 0)).toBe(
+      [...a.boards, ...b.boards].reduce((sum, { count }) => sum + count, 0),
+    );
   });
 });

@@ -75,5 +75,5 @@ export function mudOf(coat: Coat, tally: Tally): number {
 
 function order(net: number, waste: number, pack: number): Order {
   const gross = net * (1 + waste);
-  return { net, gross, packs: Math.ceil(gross / pack - 1e-9) };
+  return { net, gross, packs: Math.ceil(Math.max(0, gross / pack - 1e-9)) };
 }

@@ -88,7 +88,12 @@ describe('printing lengths', () => {
 
 describe('cutting spans', () => {
   it('keeps what lies between the cuts, in order', () => {
-    expect(subtractSpans({ from: 0, to: 10 }, [{ from: 6, to: 7 }, { from: 2, to: 3 }])).toEqual([
+    expect(
+      subtractSpans({ from: 0, to: 10 }, [
+        { from: 6, to: 7 },
+        { from: 2, to: 3 },
+      ]),
+    ).toEqual([
       { from: 0, to: 2 },
       { from: 3, to: 6 },
       { from: 7, to: 10 },
@@ -96,10 +101,14 @@ describe('cutting spans', () => {
   });
 
   it('loses exactly the length of the union of the cuts', () => {
-    const cut = fc.tuple(fc.integer({ min: -5, max: 25 }), fc.integer({ min: 1, max: 10 })).map(([from, length]) => ({ from, to: from + length }));
+    const cut = fc
+      .tuple(fc.integer({ min: -5, max: 25 }), fc.integer({ min: 1, max: 10 }))
+      .map(([from, length]) => ({ from, to: from + length }));
     fc.assert(
       fc.property(fc.array(cut, { maxLength: 6 }), (cuts) => {
-        const covered = Array.from({ length: 20 }, (_, cell) => cuts.some(({ from, to }) => from <= cell && to > cell)).filter(Boolean).length;
+        const covered = Array.from({ length: 20 }, (_, cell) =>
+          cuts.some(({ from, to }) => from <= cell && to > cell),
+        ).filter(Boolean).length;
         expect(totalLength(subtractSpans({ from: 0, to: 20 }, cuts))).toBeCloseTo(20 - covered, 9);
       }),
     );

@@ -5,11 +5,11 @@ import { COATED_CLASSES, coatId } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
+import { MarkButton } from '@/ui/MarkButton';
 import type { Person } from '@/ui/person';
 import { Sign } from '@/ui/Sign';
 import { CLASS_NAMES, isJoint, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
-import { MarkButton } from '../sand/SandActions';
 import { PrintButton } from './PrintButton';
 
 interface RoomPageProps {

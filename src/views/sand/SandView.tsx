@@ -1,9 +1,10 @@
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { MarkButton } from '@/ui/MarkButton';
 import type { Person } from '@/ui/person';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
-import { AddItem, CloseItem, MarkButton } from './SandActions';
+import { AddItem, CloseItem } from './SandActions';
 
 interface SandViewProps {
   readonly houseId: string;

@@ -1,0 +1,199 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { roomOf } from '../../../tests/houses/readRooms';
+import { takeOff } from '../joints/takeOff';
+import type { Entry, NewEntry } from '../log/entry';
+import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
+import type { CoatedClass, CoatKey, Side } from '../method/coat';
+import { roomCoats } from '../method/roomCoats';
+import { tasksOf } from '../plan/tasksOf';
+import { whatNow } from './whatNow';
+
+const HOUR = 3_600_000;
+/** 70 °F and 50 %: the handbook says 17 h. */
+const AIR = [{ from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 } }];
+const MARIT = '00000000-0000-4000-8000-00000000000a';
+const TOBIN = '00000000-0000-4000-8000-00000000000b';
+
+let count = 0;
+function entry(
+  fields: Pick<Entry, 'kind' | 'payload'> & { at?: number; by?: string; role?: Entry['role']; id?: string },
+): Entry {
+  count += 1;
+  const {
+    at = 0,
+    by = TOBIN,
+    role = 'finisher',
+    id = `00000000-0000-4000-8000-${String(count).padStart(12, '0')}`,
+    kind,
+    payload,
+  } = fields;
+  const sent = { id, room: kind === 'void' ? null : 'room', at: new Date(at).toISOString(), kind, payload } as NewEntry;
+  return { ...sent, seq: count, by, role, recordedAt: new Date(at).toISOString() };
+}
+function coat(
+  kind: CoatedClass,
+  key: CoatKey,
+  at: number,
+  share: 'all' | 'half' | number = 'all',
+  side?: Side,
+  mud: { kind: 'drying' } | { kind: 'setting'; minutes: number } = { kind: 'drying' },
+): Entry {
+  const said = typeof share === 'number' ? { of: 'some' as const, part: share } : { of: share };
+  return entry({ kind: 'coat', at, payload: { class: kind, key, ...(side ? { side } : {}), share: said, mud } });
+}
+const LINE = "A 12' x 10' x 8'";
+const { house, room } = roomOf(LINE);
+const { tally } = takeOff(room, house);
+const COATS = roomCoats(tally, { level: 4 });
+const stateAfter = (entries: readonly Entry[]): RoomState => stateOf(entries).get('room') ?? NOTHING_YET;
+const standingOf = (kind: CoatedClass, entries: readonly Entry[], now: number) =>
+  whatNow(COATS, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === kind)?.now;
+const roomNow = (entries: readonly Entry[], now: number) => whatNow(COATS, stateAfter(entries), AIR, now).now;
+const everything = (at: number) => COATS.map(({ class: kind, key, side }) => coat(kind, key, at, 'all', side));
+
+describe('what can be done now', () => {
+  it('starts with the tape coat', () => {
+    expect(standingOf('flat', [], 0)).toMatchObject({ kind: 'go', coat: { key: 'tape' }, share: 0 });
+  });
+
+  it('waits the handbook’s 17 hours after a tape coat, then goes on to fill', () => {
+    const log = [coat('flat', 'tape', 0)];
+    expect(standingOf('flat', log, 16.9 * HOUR)).toMatchObject({ kind: 'wet', until: expect.closeTo(17 * HOUR, -3) });
+    expect(standingOf('flat', log, 17.1 * HOUR)).toMatchObject({ kind: 'go', coat: { key: 'fill' } });
+  });
+
+  it('asks for the rest of a coat that is half on', () => {
+    expect(standingOf('flat', [coat('flat', 'tape', 0, 'half')], HOUR)).toMatchObject({
+      kind: 'go',
+      coat: { key: 'tape' },
+      share: 0.5,
+    });
+    expect(
+      standingOf('flat', [coat('flat', 'tape', 0, 'half'), coat('flat', 'tape', HOUR, 'half')], 2 * HOUR),
+    ).toMatchObject({ kind: 'wet' });
+    expect(standingOf('flat', [coat('flat', 'tape', 0, 0.25)], HOUR)).toMatchObject({ share: 0.25 });
+  });
+
+  it('waits for the last part of a coat that was run in parts', () => {
+    const log = [coat('flat', 'tape', 0, 'half'), coat('flat', 'tape', 10 * HOUR, 'half')];
+    expect(standingOf('flat', log, 20 * HOUR)).toMatchObject({ kind: 'wet', until: expect.closeTo(27 * HOUR, -3) });
+  });
+
+  it('keeps the right sides of angles until the left ones are dry', () => {
+    const log = [coat('angle', 'tape', 0), coat('angle', 'fill', 24 * HOUR, 'all', 'left')];
+    expect(standingOf('angle', log, 30 * HOUR)).toMatchObject({ kind: 'wet', coat: { side: 'left' } });
+    expect(standingOf('angle', log, 42 * HOUR)).toMatchObject({ kind: 'go', coat: { side: 'right' } });
+  });
+
+  it('lets setting mud be coated again after one and a half times its label', () => {
+    const log = [coat('flat', 'tape', 0, 'all', undefined, { kind: 'setting', minutes: 20 })];
+    expect(standingOf('flat', log, 29 * 60_000)).toMatchObject({ kind: 'wet' });
+    expect(standingOf('flat', log, 31 * 60_000)).toMatchObject({ kind: 'go', coat: { key: 'fill' } });
+  });
+
+  it('is sanding once every class is dry, then checking, handing over, and nothing', () => {
+    const log = everything(0);
+    expect(roomNow(log, HOUR)).toMatchObject({ kind: 'wet' });
+    const sanded = entry({ kind: 'sanded', at: 20 * HOUR, payload: {} });
+    const checked = entry({ kind: 'checked', at: 21 * HOUR, by: MARIT, role: 'lead', payload: { level: 4 } });
+    const over = entry({ kind: 'handedOver', at: 22 * HOUR, by: MARIT, role: 'lead', payload: {} });
+    expect(roomNow(log, 18 * HOUR).kind).toBe('sand');
+    expect(roomNow([...log, sanded], 20 * HOUR).kind).toBe('check');
+    expect(roomNow([...log, sanded, checked], 21 * HOUR).kind).toBe('handOver');
+    expect(roomNow([...log, sanded, checked, over], 22 * HOUR).kind).toBe('done');
+  });
+
+  it('opens a sanded room again when new mud goes on', () => {
+    const log = [
+      ...everything(0),
+      entry({ kind: 'sanded', at: 20 * HOUR, payload: {} }),
+      coat('flat', 'finish', 21 * HOUR),
+    ];
+    expect(roomNow(log, 22 * HOUR).kind).toBe('wet');
+    expect(roomNow(log, 60 * HOUR).kind).toBe('sand');
+  });
+
+  it('is stuck where the room is held, with the reason, until it is released', () => {
+    const held = entry({ kind: 'held', payload: { why: 'electrician until noon' }, role: 'lead' });
+    expect(roomNow([held], 0)).toEqual({ kind: 'stuck', why: 'electrician until noon' });
+    expect(roomNow([held, entry({ kind: 'released', payload: {}, role: 'lead', at: 1 })], 0).kind).toBe('go');
+  });
+
+  it('is stuck below 10 °C', () => {
+    const cold = [{ from: 0, air: { temperature: 8, humidity: 50 } }];
+    expect(whatNow(COATS, NOTHING_YET, cold, 0).now).toMatchObject({
+      kind: 'stuck',
+      why: expect.stringContaining('too cold'),
+    });
+  });
+
+  it('at level 5 keeps the skim until every joint is dry', () => {
+    const coats = roomCoats(tally, { level: 5 });
+    const surface = (entries: readonly Entry[], now: number) =>
+      whatNow(coats, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === 'surface')?.now.kind;
+    expect(surface([], 0)).toBe('stuck');
+    expect(surface(everything(0), 18 * HOUR)).toBe('go');
+  });
+});
+
+describe('the log', () => {
+  it('folds to the same state in whatever order entries were recorded', () => {
+    const entries = [
+      coat('flat', 'tape', 0, 'half'),
+      coat('flat', 'tape', HOUR, 'half'),
+      coat('flat', 'fill', 20 * HOUR),
+      entry({ kind: 'sanded', at: 60 * HOUR, payload: {} }),
+    ];
+    const state = stateAfter(entries);
+    fc.assert(
+      fc.property(fc.shuffledSubarray(entries, { minLength: entries.length }), (shuffled) => {
+        expect(stateAfter(shuffled)).toEqual(state);
+      }),
+    );
+  });
+
+  it('forgets a voided entry, also when the void came first', () => {
+    const done = coat('flat', 'tape', 0);
+    const taken = entry({ kind: 'void', payload: { target: done.id }, at: HOUR });
+    expect(stateAfter([done, taken]).coats.size).toBe(0);
+    expect(stateAfter([taken, done]).coats.size).toBe(0);
+  });
+
+  it('lets only its author or a lead take an entry back', () => {
+    const done = coat('flat', 'tape', 0);
+    const foreign = entry({ kind: 'void', by: MARIT, role: 'finisher', payload: { target: done.id } });
+    const lead = entry({ kind: 'void', by: MARIT, role: 'lead', payload: { target: done.id } });
+    expect(stateAfter([done, foreign]).coats.size).toBe(1);
+    expect(stateAfter([done, lead]).coats.size).toBe(0);
+  });
+
+  it('keeps who a pass was handed to, and takes it back from them', () => {
+    const hand = (person: string | null) =>
+      entry({ kind: 'assigned', role: 'lead', at: count, payload: { pass: 'fill', person, day: '2031-05-06' } });
+    const given = hand(TOBIN);
+    expect(stateAfter([given]).assignments.get('fill')).toEqual({ person: TOBIN, day: '2031-05-06' });
+    expect(stateAfter([given, hand(null)]).assignments.has('fill')).toBe(false);
+  });
+
+  it('closes an open item', () => {
+    const item = entry({ kind: 'item', payload: { text: 'pinholes' } });
+    const closed = entry({ kind: 'itemClosed', payload: { item: item.id }, at: HOUR });
+    expect(stateAfter([item]).items[0]?.closed).toBeUndefined();
+    expect(stateAfter([item, closed]).items[0]?.closed?.at).toBe(new Date(HOUR).toISOString());
+  });
+});
+
+describe('the passes of a room', () => {
+  it('take the hours of the trade’s table: the tape round of the room, by hand', () => {
+    const [tape] = tasksOf(tally, COATS);
+    const feet = (kind: 'flat' | 'angle') => tally.classes[kind].length / 304.8;
+    // common practice, no source: flats 90 ft/h, angles 60, fasteners 500 /h, five minutes to walk in
+    expect(tape?.hours).toBeCloseTo(feet('flat') / 90 + feet('angle') / 60 + tally.fasteners / 500 + 5 / 60, 9);
+  });
+
+  it('are tape, fill, finish and sand; none at level 0', () => {
+    expect(tasksOf(tally, COATS).map(({ pass }) => pass)).toEqual(['tape', 'fill', 'finish', 'sand']);
+    expect(tasksOf(tally, roomCoats(tally, { level: 0 }))).toEqual([]);
+  });
+});

@@ -1,0 +1,63 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { demoHouse, signIn, watchErrors } from './site';
+
+const VIEWS = [
+  '',
+  '/tally?room=day-room',
+  '/coats',
+  '/load',
+  '/run',
+  '/board',
+  '/dry',
+  '/sand',
+  '/hand-over',
+  '/hand-over/coat-closet',
+  '/my-day',
+];
+
+for (const theme of ['oak-day', 'oak-night']) {
+  test(`every view is free of axe violations and browser errors in ${theme}`, async ({ page, context }) => {
+    const errors = watchErrors(page);
+    await signIn(page, 'Marit');
+    const house = await demoHouse(page);
+    await context.addCookies([{ name: 'oak-theme', value: theme, url: page.url() }]);
+    for (const path of [...VIEWS.map((view) => house + view), '/houses']) {
+      await page.goto(path);
+      await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(
+        violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html.slice(0, 160))]),
+        path,
+      ).toEqual([]);
+    }
+    expect(errors).toEqual([]);
+  });
+}
+
+test('dialogs and the sign-in are free of axe violations', async ({ page }) => {
+  await page.goto('/signin');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/board`);
+  await page
+    .getByRole('button', { name: /Log a coat/ })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
+});
+
+test('nothing runs off the side of a phone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Petra');
+  const house = await demoHouse(page);
+  for (const view of VIEWS) {
+    await page.goto(house + view);
+    const { scroll, client } = await page.evaluate(() => ({
+      scroll: document.documentElement.scrollWidth,
+      client: document.documentElement.clientWidth,
+    }));
+    expect(scroll, view).toBeLessThanOrEqual(client);
+  }
+});

@@ -1,0 +1,102 @@
+import { expect, test } from '@playwright/test';
+import { demoHouse, keepRoom, signIn } from './site';
+
+test('a coat is logged all, half and some, and taken back', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
+  await page.goto(`${house}/board`);
+  const room = page.getByRole('region', { name: 'Rope store' });
+
+  await room.getByRole('button', { name: /^Flats: Go: tape coat/ }).click();
+  await page.getByRole('button', { name: 'Half of it' }).click();
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: tape coat, 50 % done/);
+
+  await room.getByRole('button', { name: /^Flats:/ }).click();
+  await page.getByLabel('Only so much').fill('12 q');
+  await page.getByRole('button', { name: 'Some' }).click();
+  await expect(page.getByText('"q" does not belong in a length')).toBeVisible();
+  await page.getByLabel('Only so much').fill("500'");
+  await page.getByRole('button', { name: 'Some' }).click();
+  await expect(page.getByText('that is all of it or more')).toBeVisible();
+  await page.getByRole('button', { name: 'The rest is done' }).click();
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Tape coat wet/);
+
+  await page.keyboard.press('u');
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/50 % done/);
+});
+
+test('setting mud is ready within the hour where drying mud is not', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Lamp store: 6' x 5' x 8'");
+  await page.goto(`${house}/board`);
+  const room = page.getByRole('region', { name: 'Lamp store' });
+  await room.getByRole('button', { name: /^Flats:/ }).click();
+  await page.getByLabel('Mud').selectOption({ label: 'setting, 20 min' });
+  await page.getByRole('button', { name: 'All done' }).click();
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(
+    /Tape coat wet, until (tomorrow )?\d/,
+  );
+  await page.goto(`${house}/dry`);
+  await expect(
+    page
+      .getByRole('listitem')
+      .filter({ hasText: 'Lamp store' })
+      .getByText(/all dry in (29|30) min/),
+  ).toBeVisible();
+});
+
+test('a room held for others is stuck until it is released', async ({ page }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/board`);
+  const room = page.getByRole('region', { name: 'Boot room' });
+  await room.getByRole('button', { name: 'Hold Boot room' }).click();
+  await page.getByLabel('Who has it, and until when').fill('Plumber until two');
+  await page.getByRole('button', { name: 'Hold the room' }).click();
+  await expect(room.getByRole('button', { name: /^Flats: Stuck, Plumber until two/ })).toBeVisible();
+  await room.getByRole('button', { name: 'Release' }).click();
+  await expect(room.getByRole('button', { name: /^Flats: Go/ })).toBeVisible();
+});
+
+test('an entry whose answer was lost is recorded once', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Oil store: 6' x 5' x 8'");
+  await page.goto(`${house}/board`);
+  const room = page.getByRole('region', { name: 'Oil store' });
+  await room.getByRole('button', { name: /^Flats:/ }).click();
+  // The server takes the entry; its answer never arrives.
+  await page.route('**/api/entries', async (route) => {
+    await route.fetch();
+    await route.abort();
+  });
+  await page.getByRole('button', { name: 'Half of it' }).click();
+  await expect(page.getByRole('dialog').getByText('Nothing is lost: press again')).toBeVisible();
+  await page.unroute('**/api/entries');
+  await page.getByRole('button', { name: 'Half of it' }).click();
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/50 % done/);
+  await expect(page.getByText('Oil store: tape on flats, half')).toHaveCount(1);
+});
+
+test('a drier room is ready sooner: the air that is recorded moves the clock', async ({ page }) => {
+  await signIn(page, 'Ines');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry`);
+  const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Net loft' }) });
+  const hours = async () => Number(/in (\d+) h/.exec((await card.getByText(/all dry in/).textContent()) ?? '')?.[1]);
+  const before = await hours();
+  await page.getByLabel('Temperature').fill('warm');
+  await page.getByRole('button', { name: 'Record the air' }).click();
+  await expect(page.getByText('must be a number').first()).toBeVisible();
+  await expect(page.getByLabel('Temperature')).toHaveValue('warm');
+  await page.getByLabel('Read in').selectOption({ label: 'Net loft' });
+  await page.getByLabel('Temperature').fill('90');
+  await page.getByLabel('Humidity').fill('25');
+  await page.getByRole('button', { name: 'Record the air' }).click();
+  await expect(card).toContainText('90 °F · 25 %, measured here');
+  expect(await hours()).toBeLessThan(before);
+});

@@ -1,0 +1,35 @@
+import { expect, test } from '@playwright/test';
+
+test('an empty application asks for the lead’s account, once', async ({ page }) => {
+  await page.goto('/');
+  await expect(page).toHaveURL(/\/setup$/);
+  await page.getByLabel('Name').fill('Wilma');
+  await page.getByLabel('Password').fill('short');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await expect(page.getByText('must have at least 8 characters')).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Wilma');
+  await page.getByLabel('Password').fill('long enough');
+  await page.getByRole('button', { name: 'Make the account' }).click();
+  await expect(page).toHaveURL(/\/houses$/);
+  await expect(page.getByText('No house yet.')).toBeVisible();
+
+  await page.getByLabel('Name of the house').fill('First house');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.waitForURL(/\/tally\?new/);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('1');
+  await expect(page.getByRole('heading', { name: 'No rooms yet' })).toBeVisible();
+  for (const [key, words] of [
+    ['4', 'To order'],
+    ['5', 'No rooms yet'],
+    ['6', 'No rooms yet'],
+    ['7', 'Nothing is wet'],
+    ['8', 'No room is dry'],
+    ['9', 'No rooms yet'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('main')).toContainText(words);
+  }
+  await page.goto('/setup');
+  await expect(page).toHaveURL(/\/signin$/);
+});

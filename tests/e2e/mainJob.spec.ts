@@ -1,0 +1,94 @@
+import { expect, type Page, test } from '@playwright/test';
+import { moveClock, signIn, watchErrors } from './site';
+
+test.afterEach(() => moveClock(0));
+
+/** The lead hands a pass to Tobin for today. */
+async function hand(page: Page, house: string, pass: string): Promise<void> {
+  await page.goto(`${house}/run`);
+  await page.getByLabel(`Who runs Chart room, ${pass}`).selectOption({ label: 'Tobin' });
+  await expect(page.getByLabel(`Day of Chart room, ${pass}`)).toBeEnabled();
+  await expect(page.getByRole('region', { name: 'Lists by person and day' })).toContainText(`Chart room: ${pass}`);
+}
+
+/** Tobin presses Done on his phone. */
+async function done(page: Page, house: string, title: RegExp): Promise<void> {
+  await page.goto(`${house}/my-day`);
+  await expect(page.getByRole('heading', { level: 2 })).toHaveText(title);
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/^Done: Chart room/)).toBeVisible();
+}
+
+test('one room, from the tape measure to the hand-over', async ({ page: lead, browser }) => {
+  const errors = watchErrors(lead);
+  await signIn(lead, 'Marit');
+
+  // A house of its own, and its first room by the quick line.
+  await lead.goto('/houses');
+  await lead.getByLabel('Name of the house').fill('Heron Cottage');
+  await lead.getByRole('button', { name: 'Start it' }).click();
+  await lead.waitForURL(/\/tally\?new/);
+  const [house] = /\/h\/[^/]+/.exec(lead.url()) ?? [];
+  if (!house) throw new Error('a new house opens its tally');
+  await lead
+    .getByLabel('Quick line')
+    .fill("Chart room: 12' x 10' x 8', door 32x80 wall 1, window 36x48 @36 wall 2, ceiling along");
+  const tally = lead.getByRole('region', { name: 'Tally of Chart room' });
+  await expect(tally.getByRole('row', { name: /Flats/ })).toContainText('62′ 4″');
+  await expect(tally.getByRole('row', { name: /Inside angles/ })).toContainText('76′ 0″');
+  await expect(tally.getByRole('row', { name: /Tape/ })).toContainText('138′ 4″');
+  await lead.getByLabel('Quick line').press('Enter');
+  await expect(lead).toHaveURL(/room=chart-room/);
+
+  // The lead hands the tape round to a finisher, who logs it on his phone.
+  await hand(lead, house, 'tape');
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await signIn(phone, 'Tobin');
+  await done(phone, house, /Tape coat on flats, inside angles and fasteners/);
+
+  // Readiness counts down: wet now, still wet at night, ready the next day.
+  const flats = lead.getByRole('button', { name: /^Flats:/ });
+  await lead.goto(`${house}/board`);
+  await expect(flats).toHaveAccessibleName(/Tape coat wet, until/);
+  await lead.goto(`${house}/dry`);
+  await expect(lead.getByText(/all dry in 1[5-9] h/)).toBeVisible();
+  moveClock(6);
+  await lead.reload();
+  await expect(lead.getByText(/all dry in (9|1[0-3]) h/)).toBeVisible();
+  moveClock(24);
+  await lead.goto(`${house}/board`);
+  await expect(flats).toHaveAccessibleName(/Go: fill coat/);
+
+  // Fill, then finish with the second sides of the angles, each after a day.
+  await hand(lead, house, 'fill');
+  await done(phone, house, /Fill coat on flats, inside angles and fasteners/);
+  moveClock(48);
+  await hand(lead, house, 'finish');
+  await done(phone, house, /Finish coat on flats, inside angles and fasteners/);
+  moveClock(72);
+  await hand(lead, house, 'sand');
+  await done(phone, house, /Sand the room/);
+
+  // Checked in light, an open item mended, handed over and printed.
+  await lead.goto(`${house}/sand`);
+  await lead.getByLabel('Note what the light shows in Chart room').fill('Drag line left of the window');
+  await lead.getByRole('button', { name: 'Note', exact: true }).click();
+  await expect(lead.getByRole('button', { name: 'Chart room meets level 4' })).toBeDisabled();
+  await lead.getByRole('button', { name: 'Mended: Drag line left of the window' }).click();
+  await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
+  await expect(lead.getByText('Go: hand over')).toBeVisible();
+  await lead.goto(`${house}/hand-over`);
+  await lead.getByRole('link', { name: 'Page of Chart room' }).click();
+  await lead.getByRole('button', { name: 'Handed over to the painters' }).click();
+  await expect(lead.getByText('not yet')).toHaveCount(0);
+  const sheet = lead.getByRole('article');
+  await expect(sheet).toContainText('level 4');
+  await expect(sheet).toContainText('Tobin');
+  await expect(sheet).toContainText('None.');
+  await lead.emulateMedia({ media: 'print' });
+  await expect(lead.getByRole('navigation', { name: 'Stations of the job' })).toBeHidden();
+  await expect(sheet).toBeVisible();
+  const pdf = await lead.pdf({ format: 'Letter' });
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+  expect(errors).toEqual([]);
+});

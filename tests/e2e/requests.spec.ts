@@ -1,0 +1,146 @@
+import { randomUUID } from 'node:crypto';
+import { expect, test } from '@playwright/test';
+import { demoHouse, signIn } from './site';
+
+const coat = (room = 'boot-room') => ({
+  id: randomUUID(),
+  room,
+  at: new Date().toISOString(),
+  kind: 'coat',
+  payload: { class: 'flat', key: 'tape', share: { of: 'half' } },
+});
+
+test('signed out, pages lead to the sign-in and requests say so', async ({ page, request }) => {
+  await page.goto(`/h/${randomUUID()}/board`);
+  await expect(page).toHaveURL(/\/signin$/);
+  const answer = await request.post('/api/entries', { data: { house: randomUUID(), entries: [coat()] } });
+  expect([answer.status(), (await answer.json()).message]).toEqual([401, 'You are signed out.']);
+  expect((await request.get(`/h/${randomUUID()}/file`)).status()).toBe(401);
+});
+
+test('entries are refused with the place and the reason, and never with a fault', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = (await demoHouse(page)).split('/').at(-1);
+  const post = async (data: unknown) => {
+    const answer = await page.request.post('/api/entries', { data });
+    return [answer.status(), (await answer.json()).message];
+  };
+  const entry = coat();
+  expect((await post({ house, entries: [entry] }))[0]).toBe(200);
+  expect((await post({ house, entries: [entry] }))[0]).toBe(200);
+  expect((await post({ house, entries: [{ ...entry, room: 'bath' }] }))[0]).toBe(409);
+  expect(
+    await post({
+      house,
+      entries: [{ ...coat(), payload: { class: 'flat', key: 'tape', share: { of: 'some', part: 2 } } }],
+    }),
+  ).toEqual([400, 'entries[0].payload.share.part: must be less than the whole']);
+  expect(await post({ house, entries: [{ ...coat(), id: 'x' }] })).toEqual([400, 'entries[0].id: must be a UUID']);
+  expect(await post({ house, entries: [{ ...coat(), at: new Date(Date.now() + 3_600_000).toISOString() }] })).toEqual([
+    400,
+    'entries[0].at: lies in the future',
+  ]);
+  expect(await post({ house, entries: [coat('cellar')] })).toEqual([404, 'The house has no room "cellar".']);
+  expect(await post({ house: randomUUID(), entries: [coat()] })).toEqual([404, 'There is no such house.']);
+  expect((await post('no json'))[0]).toBe(400);
+  expect((await post({ house, entries: [] }))[0]).toBe(400);
+  expect((await post(null))[0]).toBe(400);
+  expect(
+    (
+      await page.request.post('/api/entries', {
+        data: { house, entries: [coat()] },
+        headers: { origin: 'http://elsewhere.example' },
+      })
+    ).status(),
+  ).toBe(403);
+});
+
+test('a viewer records nothing, a finisher only their own work', async ({ page, browser }) => {
+  await signIn(page, 'Builder');
+  const house = (await demoHouse(page)).split('/').at(-1);
+  expect((await page.request.post('/api/entries', { data: { house, entries: [coat()] } })).status()).toBe(403);
+  await page.goto(`/h/${house}/board`);
+  await expect(page.getByRole('button', { name: /Log a coat/ })).toHaveCount(0);
+  await page.goto(`/h/${house}/tally`);
+  await expect(page.getByLabel('Quick line')).toHaveCount(0);
+
+  const finisher = await browser.newPage();
+  await signIn(finisher, 'Ines');
+  const post = async (entry: object) =>
+    (await finisher.request.post('/api/entries', { data: { house, entries: [entry] } })).status();
+  expect(await post(coat())).toBe(200);
+  expect(
+    await post({
+      id: randomUUID(),
+      room: 'bath',
+      at: new Date().toISOString(),
+      kind: 'checked',
+      payload: { level: 4 },
+    }),
+  ).toBe(403);
+  expect(
+    await post({
+      id: randomUUID(),
+      room: 'bath',
+      at: new Date().toISOString(),
+      kind: 'assigned',
+      payload: { pass: 'sand', person: null, day: '2031-05-06' },
+    }),
+  ).toBe(403);
+});
+
+test('unknown houses, rooms and pages are not found', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  for (const path of [
+    `/h/${randomUUID()}`,
+    '/h/nonsense/board',
+    `${house}/tally?room=nowhere`,
+    `${house}/hand-over/nowhere`,
+    `${house}/nothing`,
+    '/nothing',
+  ]) {
+    const answer = await page.goto(path);
+    expect(answer?.status(), path).toBe(404);
+    await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
+  }
+  expect((await page.request.get(`/h/${randomUUID()}/file`)).status()).toBe(404);
+});
+
+test('a house file goes out and comes in; a wrong one is refused whole', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  const file = await (await page.request.get(`${house}/file`)).json();
+  expect(file).toMatchObject({ format: 'oak-tally-house', version: 1, unit: 'in', name: 'Gannet Point, plot 6' });
+  const upload = (content: unknown, name: string) => {
+    const buffer = Buffer.from(typeof content === 'string' ? content : JSON.stringify(content));
+    return page.getByLabel('House file (JSON)').setInputFiles({ name, mimeType: 'application/json', buffer });
+  };
+
+  await page.goto('/houses');
+  await upload(
+    { ...file, rooms: file.rooms.map((room: object, index: number) => (index === 2 ? { ...room, height: 0 } : room)) },
+    'wrong.json',
+  );
+  await expect(page.getByRole('alert').filter({ hasText: 'nothing was taken' })).toContainText(
+    'rooms[2].height must be greater than 0',
+  );
+  await upload('{ not json', 'broken.json');
+  await expect(page.getByText('The file is not JSON')).toBeVisible();
+  await upload({ ...file, name: 'Copy of the point' }, 'good.json');
+  await page.waitForURL(/\/h\//);
+  await expect(page.getByRole('link', { name: 'Copy of the point' })).toBeVisible();
+  const again = await (await page.request.get(`${new URL(page.url()).pathname}/file`)).json();
+  expect(again).toEqual({ ...file, name: 'Copy of the point' });
+});
+
+test('a wrong password is said beside its field, and the name stays', async ({ page }) => {
+  await page.goto('/signin');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('needs a name')).toBeVisible();
+  await page.getByLabel('Name').fill('Marit');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('does not belong to this name')).toBeVisible();
+  await expect(page.getByLabel('Name')).toHaveValue('Marit');
+});

@@ -1,0 +1,105 @@
+import { expect, test } from '@playwright/test';
+import { demoHouse, keepRoom, signIn } from './site';
+
+test('a line of the tally lights its joints in the picture, and back', async ({ page }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/tally?room=hall`);
+  const picture = page.getByRole('img', { name: /laid flat/ });
+  const flat = picture.locator('[data-joint="flat"]').first();
+  const angle = picture.locator('[data-joint="angle"]').first();
+  await page.getByRole('region', { name: 'Tally of Hall' }).getByRole('button', { name: 'Light the flats' }).focus();
+  await expect(angle).toHaveAttribute('opacity', '0.18');
+  await expect(flat).toHaveAttribute('opacity', '1');
+  await page.getByLabel('Quick line').focus();
+  await expect(angle).toHaveAttribute('opacity', '1');
+  await flat.locator('path').first().hover({ force: true });
+  await expect(angle).toHaveAttribute('opacity', '0.18');
+  await expect(page.getByRole('region', { name: 'Tally of Hall' }).getByRole('row', { name: /Flats/ })).toHaveClass(
+    /bg-base-200/,
+  );
+});
+
+test('the quick line and the form redraw each other', async ({ page }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/tally?new`);
+  const line = page.getByLabel('Quick line');
+  await line.fill("Sail room: 12' x 10' x 8', window 36x48 @36 wall 3 bead");
+  await page.getByRole('button', { name: 'As a form' }).click();
+  await expect(page.getByLabel('Length (wall 1)')).toHaveValue("12'");
+  await page.getByLabel('Length (wall 1)').fill("16'");
+  await expect(line).toHaveValue(/^Sail room: 16' x 10'/);
+  await page.getByLabel('Sill').fill('3x');
+  await expect(page.getByText('"x" does not belong in a length')).toBeVisible();
+  await expect(line).toHaveValue(/@36/);
+  await line.fill("Sail room: 9' x 10' x 8'");
+  await expect(page.getByLabel('Length (wall 1)')).toHaveValue("9'");
+  await expect(page.getByLabel('Sill')).toHaveCount(0);
+});
+
+test('what is wrong in the line is said, the last good picture stays, and nothing typed is lost', async ({ page }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/tally?new`);
+  const line = page.getByLabel('Quick line');
+  await line.fill("Sail room: 12' x 10' x 8', door 32x80 wall 1");
+  await expect(page.getByRole('img', { name: /laid flat/ })).toContainText('door');
+  await line.fill("Sail room: 12' x 10' x 8', door 32x80 wall 9");
+  await expect(page.getByText('the room has 4 walls')).toBeVisible();
+  await expect(page.getByRole('img', { name: /laid flat/ })).toContainText('door');
+  await expect(page.getByRole('button', { name: 'Keep room' })).toBeDisabled();
+  await expect(line).toHaveValue(/wall 9/);
+});
+
+test('a lost server loses nothing that was typed', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  const line = page.getByLabel('Quick line');
+  await line.fill("Lost room: 8' x 8' x 8'");
+  await page.route('**/tally**', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await line.press('Enter');
+  await expect(page.getByText('The server did not answer.')).toBeVisible();
+  await expect(line).toHaveValue("Lost room: 8' x 8' x 8'");
+  await page.unroute('**/tally**');
+  await line.press('Enter');
+  await expect(page).toHaveURL(/room=lost-room/);
+});
+
+test('a save over a newer version shows both and overwrites neither by itself', async ({ page, browser }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Shared room: 10' x 10' x 8'");
+  const other = await browser.newPage();
+  await signIn(other, 'Marit');
+  await other.goto(page.url());
+  await other.getByLabel('Quick line').fill("Shared room: 11' x 10' x 8'");
+  await other.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(other.getByText('Kept.')).toBeVisible();
+  await page.getByLabel('Quick line').fill("Shared room: 12' x 10' x 8'");
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  const notice = page.getByRole('alert').filter({ hasText: 'Somebody changed this room' });
+  await expect(notice).toContainText("Shared room: 11' x 10' x 8'");
+  await expect(notice).toContainText("Shared room: 12' x 10' x 8'");
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(page.getByLabel('Quick line')).toHaveValue("Shared room: 11' x 10' x 8'");
+});
+
+test('the keyboard opens stations, the quick line, a new room and the keys', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(house);
+  await page.keyboard.press('2');
+  await page.waitForURL(/\/tally$/);
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Quick line')).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('n');
+  await page.waitForURL(/\/tally\?new/);
+  await expect(page.getByLabel('Quick line')).toBeFocused();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog')).toContainText('The quick line');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('6');
+  await page.waitForURL(/\/board$/);
+});

@@ -1,0 +1,186 @@
+import { randomUUID } from 'node:crypto';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { House } from '@/core/house/schema';
+import type { NewEntry } from '@/core/log/entry';
+import { connection } from '@/db/connection';
+import { demoHouse } from '@/db/demo/demoHouse';
+import { appendEntries, listEntries } from '@/db/entries';
+import { addHouse, addRoom, findHouse, saveHouseHead, saveRoom } from '@/db/houses';
+import { migrate } from '@/db/migrate';
+import { models } from '@/db/models';
+import { addFirstLead, addPerson, authenticate, findPerson, type Person } from '@/db/people';
+import { listReadings, recordReadings } from '@/db/readings';
+
+let lead: Person;
+let finisher: Person;
+let other: Person;
+
+beforeAll(async () => {
+  await migrate();
+  const make = async (role: Person['role']) => {
+    const person = await addPerson(`${role} ${randomUUID()}`, role, 'a long password');
+    if (!person) throw new Error('the name is new');
+    return person;
+  };
+  [lead, finisher, other] = [await make('lead'), await make('finisher'), await make('finisher')];
+});
+afterAll(() => connection().close());
+
+const newHouse = (): Promise<string> => addHouse(demoHouse(), 'UTC');
+const tape = (room = 'pantry'): Extract<NewEntry, { kind: 'coat' }> => ({
+  id: randomUUID(),
+  room,
+  at: '2031-05-06T07:30:00.000Z',
+  kind: 'coat',
+  payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'drying' } },
+});
+
+describe('migrations', () => {
+  it('run again without changing anything', async () => {
+    await migrate();
+    const [rows] = await connection().query('SELECT name FROM migrations');
+    expect(rows).toEqual([{ name: '0001-first-tables' }]);
+  });
+});
+
+describe('people', () => {
+  it('sign in with their password, whatever the case of their name', async () => {
+    expect(await authenticate(lead.name.toUpperCase(), 'a long password')).toEqual(lead);
+    expect(await authenticate(lead.name, 'another password')).toBeUndefined();
+    expect(await authenticate('nobody of this name', 'a long password')).toBeUndefined();
+  });
+
+  it('are stored with an argon2 hash, not with their password', async () => {
+    const row = await models().PersonRow.findByPk(lead.id);
+    expect(row?.passwordHash).toMatch(/^\$argon2id\$/);
+  });
+
+  it('have names of their own', async () => {
+    expect(await addPerson(finisher.name.toUpperCase(), 'viewer', 'a long password')).toBeUndefined();
+  });
+
+  it('have a first lead only while nobody is there', async () => {
+    expect(await addFirstLead('Too late', 'a long password')).toBeUndefined();
+    expect(await findPerson(randomUUID())).toBeUndefined();
+  });
+});
+
+describe('houses', () => {
+  it('come back from the database as their file', async () => {
+    const { rooms, format: _format, version: _version, ...head }: House = demoHouse();
+    const stored = await findHouse(await newHouse());
+    expect(stored?.head).toEqual(head);
+    expect(stored?.rooms.map(({ room }) => room)).toEqual(rooms);
+  });
+
+  it('give a new room an id of its own, from its name', async () => {
+    const id = await newHouse();
+    const found = demoHouse().rooms.find((room) => room.name === 'Pantry');
+    if (!found) throw new Error('the demo has a pantry');
+    const { id: known, ...pantry } = found;
+    const add = () => addRoom(id, pantry);
+    expect(known).toBe('pantry');
+    expect((await add())?.id).toBe('pantry-2');
+    expect((await add())?.id).toBe('pantry-3');
+    expect((await findHouse(id))?.rooms.at(-1)?.room.id).toBe('pantry-3');
+  });
+
+  it('refuse a save over an older version and show the newer one', async () => {
+    const id = await newHouse();
+    const room = (await findHouse(id))?.rooms[0]?.room;
+    if (!room) throw new Error('the demo has rooms');
+    expect(await saveRoom(id, 1, { ...room, name: 'Mine' })).toEqual({ kind: 'saved', version: 2 });
+    expect(await saveRoom(id, 1, { ...room, name: 'Late' })).toMatchObject({
+      kind: 'stale',
+      theirs: { version: 2, room: { name: 'Mine' } },
+    });
+    expect(await saveRoom(id, 1, { ...room, id: 'no-such-room' })).toEqual({ kind: 'gone' });
+  });
+
+  it('let one of two saves at once win', async () => {
+    const id = await newHouse();
+    const room = (await findHouse(id))?.rooms[0]?.room;
+    if (!room) throw new Error('the demo has rooms');
+    const results = await Promise.all(['A', 'B'].map((name) => saveRoom(id, 1, { ...room, name })));
+    expect(results.map(({ kind }) => kind).sort()).toEqual(['saved', 'stale']);
+  });
+
+  it('keep a newer level from being overwritten', async () => {
+    const id = await newHouse();
+    const level = (value: 3 | 5) => saveHouseHead(id, 1, (head) => ({ ...head, method: { level: value } }));
+    expect([await level(5), await level(3)]).toEqual([true, false]);
+    expect((await findHouse(id))?.head.method.level).toBe(5);
+  });
+});
+
+describe('the log', () => {
+  it('numbers entries without gaps, also when they come at once', async () => {
+    const id = await newHouse();
+    await Promise.all(Array.from({ length: 12 }, () => appendEntries(id, finisher, [tape(), tape('hall')])));
+    expect((await listEntries(id)).map(({ seq }) => seq)).toEqual(Array.from({ length: 24 }, (_, index) => index + 1));
+  });
+
+  it('takes the same entry once and refuses it with other content', async () => {
+    const id = await newHouse();
+    const entry = tape();
+    const first = await appendEntries(id, finisher, [entry]);
+    expect(await appendEntries(id, finisher, [entry])).toEqual(first);
+    expect(await appendEntries(id, finisher, [{ ...entry, room: 'hall' }])).toEqual({ kind: 'conflict', id: entry.id });
+    expect(await appendEntries(id, other, [entry])).toEqual({ kind: 'conflict', id: entry.id });
+    expect(await appendEntries(await newHouse(), finisher, [entry])).toEqual({ kind: 'conflict', id: entry.id });
+    expect(await listEntries(id)).toHaveLength(1);
+  });
+
+  it('records all of a batch or nothing', async () => {
+    const id = await newHouse();
+    expect(await appendEntries(id, finisher, [tape(), tape('no-such-room')])).toEqual({
+      kind: 'noRoom',
+      room: 'no-such-room',
+    });
+    expect(await listEntries(id)).toEqual([]);
+    expect(await appendEntries(randomUUID(), finisher, [tape()])).toEqual({ kind: 'noHouse' });
+  });
+
+  it('lets a finisher take back their own entries only, a lead any', async () => {
+    const id = await newHouse();
+    const entry = tape();
+    await appendEntries(id, finisher, [entry]);
+    const taken = (): NewEntry => ({
+      id: randomUUID(),
+      room: null,
+      at: '2031-05-06T08:00:00.000Z',
+      kind: 'void',
+      payload: { target: entry.id },
+    });
+    expect(await appendEntries(id, other, [taken()])).toEqual({ kind: 'notYours', id: entry.id });
+    expect((await appendEntries(id, finisher, [taken()])).kind).toBe('recorded');
+    expect((await appendEntries(id, lead, [taken()])).kind).toBe('recorded');
+  });
+
+  it('keeps who wrote an entry, in which role', async () => {
+    const id = await newHouse();
+    await appendEntries(id, finisher, [tape()]);
+    expect((await listEntries(id))[0]).toMatchObject({
+      by: finisher.id,
+      role: 'finisher',
+      room: 'pantry',
+      at: '2031-05-06T07:30:00.000Z',
+    });
+  });
+});
+
+describe('readings', () => {
+  it('are one per device and instant, the later word counting', async () => {
+    const id = await newHouse();
+    const reading = {
+      device: 'typed',
+      at: new Date('2031-05-06T07:00:00Z'),
+      roomId: null,
+      temperature: 18,
+      humidity: 55,
+    };
+    await recordReadings(id, [reading, { ...reading, at: new Date('2031-05-06T06:00:00Z') }]);
+    await recordReadings(id, [{ ...reading, humidity: 60 }]);
+    expect((await listReadings(id)).map(({ humidity }) => humidity)).toEqual([55, 60]);
+  });
+});

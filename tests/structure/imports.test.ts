@@ -1,0 +1,77 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, normalize } from 'node:path';
+import { describe, expect, it } from 'vitest';
+
+/** Later stages import earlier ones, never the other way. */
+const STAGES = [
+  'measure',
+  'house',
+  'hang',
+  'joints',
+  'method',
+  'section',
+  'materials',
+  'drying',
+  'plan',
+  'estimate',
+  'log',
+  'readiness',
+  'inspect',
+];
+
+/** What each part may import besides itself and packages. */
+const ALLOWED: Readonly<Record<string, readonly string[]>> = {
+  core: [],
+  db: ['core'],
+  server: ['db', 'core'],
+  ui: ['core'],
+  workers: ['core'],
+  views: ['ui', 'workers', 'core'],
+  app: ['server', 'db', 'views', 'ui', 'core'],
+  cli: ['core'],
+};
+
+const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter(
+  (file) => /\.tsx?$/.test(file) && !/\.test\.tsx?$/.test(file),
+);
+
+const imports = files.flatMap((file) => {
+  const text = readFileSync(join('src', file), 'utf8');
+  return [...text.matchAll(/(?:from|import) '((?:@\/|\.{1,2}\/)[^']+)'/g)].map(([, path = '']) => ({
+    file,
+    target: path.startsWith('@/') ? path.slice(2) : normalize(join(dirname(file), path)),
+  }));
+});
+
+describe('imports', () => {
+  it('are found', () => {
+    expect(imports.length).toBeGreaterThan(200);
+  });
+
+  it('point the way of the pipeline between the parts', () => {
+    const wrong = imports.filter(({ file, target }) => {
+      const [from = '', to = ''] = [file.split('/')[0], target.split('/')[0]];
+      return from !== to && !target.endsWith('.css') && !(ALLOWED[from] ?? []).includes(to);
+    });
+    expect(wrong).toEqual([]);
+  });
+
+  it('point the way of the pipeline between the stages of the core', () => {
+    const inCore = imports.filter(({ file, target }) => file.startsWith('core/') && target.startsWith('core/'));
+    const rank = (path: string) => STAGES.indexOf(path.split('/')[1] ?? '');
+    expect(inCore.filter(({ file, target }) => rank(file) < rank(target))).toEqual([]);
+    expect(inCore.filter(({ file }) => rank(file) < 0)).toEqual([]);
+  });
+
+  it('keep one view out of another', () => {
+    const views = imports.filter(({ file, target }) => file.startsWith('views/') && target.startsWith('views/'));
+    expect(views.filter(({ file, target }) => file.split('/')[1] !== target.split('/')[1])).toEqual([]);
+  });
+
+  it('keep React, Next and the database out of the core', () => {
+    const core = files.filter((file) => file.startsWith('core/'));
+    expect(
+      core.filter((file) => /from '(react|next|sequelize|pg|umzug)/.test(readFileSync(join('src', file), 'utf8'))),
+    ).toEqual([]);
+  });
+});
