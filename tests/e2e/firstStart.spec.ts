@@ -16,6 +16,7 @@ test('an empty application asks for the lead’s account, once', async ({ page }
   await page.getByLabel('Name of the house').fill('First house');
   await page.getByRole('button', { name: 'Start it' }).click();
   await page.waitForURL(/\/tally\?new/);
+  await expect(page.getByLabel('Quick line')).toBeFocused();
   await page.keyboard.press('Escape');
   await page.keyboard.press('1');
   await expect(page.getByRole('heading', { name: 'No rooms yet' })).toBeVisible();

@@ -23,7 +23,7 @@ export async function signIn(page: Page, name: string): Promise<string> {
 /** The demo house, also when another house comes before it in the list. */
 export async function demoHouse(page: Page): Promise<string> {
   await page.goto('/houses');
-  const href = await page.getByRole('link', { name: 'Gannet Point, plot 6' }).getAttribute('href');
+  const href = await page.getByRole('link', { name: 'Gannet Point, plot 6', exact: true }).getAttribute('href');
   if (!href) throw new Error('the demo house is listed');
   return href;
 }

@@ -7,7 +7,7 @@ test('a line of the tally lights its joints in the picture, and back', async ({ 
   const picture = page.getByRole('img', { name: /laid flat/ });
   const flat = picture.locator('[data-joint="flat"]').first();
   const angle = picture.locator('[data-joint="angle"]').first();
-  await page.getByRole('region', { name: 'Tally of Hall' }).getByRole('button', { name: 'Light the flats' }).focus();
+  await page.getByRole('region', { name: 'Tally of Hall' }).getByRole('button', { name: 'Flats' }).focus();
   await expect(angle).toHaveAttribute('opacity', '0.18');
   await expect(flat).toHaveAttribute('opacity', '1');
   await page.getByLabel('Quick line').focus();
@@ -90,6 +90,7 @@ test('the keyboard opens stations, the quick line, a new room and the keys', asy
   await page.goto(house);
   await page.keyboard.press('2');
   await page.waitForURL(/\/tally$/);
+  await expect(page.getByRole('img', { name: /laid flat/ })).toBeVisible();
   await page.keyboard.press('/');
   await expect(page.getByLabel('Quick line')).toBeFocused();
   await page.keyboard.press('Escape');
@@ -100,6 +101,7 @@ test('the keyboard opens stations, the quick line, a new room and the keys', asy
   await page.keyboard.press('?');
   await expect(page.getByRole('dialog')).toContainText('The quick line');
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('6');
   await page.waitForURL(/\/board$/);
 });

@@ -2,8 +2,7 @@
 
 import Link, { useLinkStatus } from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
-import { useEffect } from 'react';
-import { isTyping } from '../isTyping';
+import { useKey } from '../useKey';
 import { STATIONS, type StationFact, type StationPath } from './stations';
 
 /** The strip of stations, each with one live fact: the state of the house at a glance. Keys 1–9 open them. */
@@ -17,14 +16,10 @@ export function JobLine({
   const router = useRouter();
   const pathname = usePathname();
   const here = pathname.split('/')[3] ?? '';
-  useEffect(() => {
-    const open = (event: KeyboardEvent) => {
-      const station = /^[1-9]$/.test(event.key) ? STATIONS[Number(event.key) - 1] : undefined;
-      if (station && !isTyping(event)) router.push(`/h/${house}/${station.path}`);
-    };
-    window.addEventListener('keydown', open);
-    return () => window.removeEventListener('keydown', open);
-  }, [router, house]);
+  useKey('123456789', (key) => {
+    const station = STATIONS[Number(key) - 1];
+    if (station) router.push(`/h/${house}/${station.path}`);
+  });
   return (
     <nav aria-label="Stations of the job" className="no-print overflow-x-auto border-b border-base-300 bg-base-200">
       <ol className="flex min-w-max px-2 lg:min-w-0 lg:px-4">

@@ -1,7 +1,7 @@
 'use client';
 
-import { useEffect, useRef } from 'react';
-import { isTyping } from '../isTyping';
+import { useRef } from 'react';
+import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [
   ['1 – 9', 'open a station'],
@@ -28,13 +28,7 @@ const GRAMMAR: readonly (readonly [string, string])[] = [
 /** The keys and the quick line's grammar, on a button and on `?`. */
 export function KeysButton() {
   const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => {
-    const open = (event: KeyboardEvent) => {
-      if (event.key === '?' && !isTyping(event)) dialog.current?.showModal();
-    };
-    window.addEventListener('keydown', open);
-    return () => window.removeEventListener('keydown', open);
-  }, []);
+  useKey('?', () => dialog.current?.showModal());
   return (
     <>
       <button

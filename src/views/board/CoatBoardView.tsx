@@ -1,12 +1,12 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
-import { isTyping } from '@/ui/isTyping';
 import { SectionGlyph } from '@/ui/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, classWords } from '@/ui/state/words';
+import { useKey } from '@/ui/useKey';
 import { useLog } from '@/ui/useLog';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
@@ -47,13 +47,8 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
   const mayLog = role !== 'viewer';
   const last = recent.find(({ mine }) => mine || role === 'lead');
 
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (event.key === 'u' && !isTyping(event) && last)
-        void log.write([{ kind: 'void', room: null, payload: { target: last.id } }]);
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
+  useKey('u', () => {
+    if (last) void log.write([{ kind: 'void', room: null, payload: { target: last.id } }]);
   });
 
   return (

@@ -57,7 +57,7 @@ export function CoatsView({
           saveLevel={saveLevel}
         />
       </section>
-      <div className="grid items-start gap-5 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <section className="sheet overflow-x-auto p-4 sm:p-5">
           <h2>Coat ladder at level {level}</h2>
           <p className="mb-2 text-muted">Three coats by hand with widening knives, drying mud throughout.</p>

@@ -38,7 +38,7 @@ const SOURCES = { room: 'measured here', house: 'the house’s air', assumed: 'a
 export function DryWatchView({ houseId, rooms, reading, unit, now, timeZone, mayMeasure, recordAir }: DryWatchProps) {
   const wet = rooms.filter((room) => room.wet.length > 0).sort((a, b) => readyAt(a) - readyAt(b));
   return (
-    <main className="grid flex-1 content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
+    <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
       <section className="space-y-4">
         <h1 className="sr-only">Dry watch</h1>
         {wet.length === 0 ? (

@@ -19,7 +19,7 @@ export function HouseView({ houseId, site, now, timeZone, people }: HouseViewPro
   const levels = [...new Set(site.rooms.map(({ room }) => room.level))];
   if (site.rooms.length === 0) return <NoRooms houseId={houseId} />;
   return (
-    <main className="grid flex-1 gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_25rem] lg:px-5">
+    <main className="grid flex-1 gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_25rem] lg:px-5">
       <section aria-label="Rooms by floor" className="grid content-start gap-4 xl:grid-cols-2">
         <h1 className="sr-only">{site.house.name}</h1>
         {levels.map((level) => (

@@ -26,7 +26,7 @@ export function LoadView({
   const lines = linesOf(load, unit);
   const coats = (['tape', 'fill', 'finish', 'skim'] as const).filter((key) => load.mudByCoat[key] > 0);
   return (
-    <main className="grid flex-1 content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
+    <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
       <section className="sheet p-4 sm:p-5">
         <h1>To order for the whole house</h1>
         <p className="mb-3 text-muted">

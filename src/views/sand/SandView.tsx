@@ -27,7 +27,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
   const later = rooms.filter((room) => !atWork.includes(room));
   const anyWet = site.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   return (
-    <main className="grid flex-1 content-start gap-5 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
+    <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
       <section className="space-y-4">
         <h1 className="sr-only">Sand and light</h1>
         {atWork.length === 0 && <p className="sheet p-8 text-center text-lg">No room is dry to the last coat yet.</p>}

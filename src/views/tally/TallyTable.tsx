@@ -55,7 +55,6 @@ export function TallyTable({
                   className="flex w-full items-center gap-2 px-2 py-1.5 text-left"
                   onFocus={() => onLight(kind)}
                   onBlur={() => onLight(undefined)}
-                  aria-label={`Light the ${CLASS_NAMES[kind].toLowerCase()}`}
                 >
                   <SectionGlyph kind={kind} layers={PLANNED} className="h-7 w-15 shrink-0" />
                   {CLASS_NAMES[kind]}

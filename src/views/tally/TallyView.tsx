@@ -7,9 +7,9 @@ import type { HouseHead, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
-import { isTyping } from '@/ui/isTyping';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
+import { useKey } from '@/ui/useKey';
 import { QuickLine } from './QuickLine';
 import { RoomForm } from './RoomForm';
 import { type ListedRoom, RoomList } from './RoomList';
@@ -41,22 +41,16 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
   const unrolled = useMemo(() => result && unrollRoom(result), [result]);
   const { keep, keepMine, state } = useKeep({ houseId, current, draft, addRoom, saveRoom });
 
-  useEffect(() => {
-    const press = (event: KeyboardEvent) => {
-      if (isTyping(event) || (event.key !== '/' && event.key !== 'n')) return;
-      event.preventDefault();
-      if (event.key === 'n') router.push(`/h/${houseId}/tally?new`);
-      else input.current?.focus();
-    };
-    window.addEventListener('keydown', press);
-    return () => window.removeEventListener('keydown', press);
-  }, [router, houseId]);
+  useKey('/n', (key) => {
+    if (key === 'n') router.push(`/h/${houseId}/tally?new`);
+    else input.current?.focus();
+  });
   useEffect(() => {
     if (!opened) input.current?.focus();
   }, [opened]);
 
   return (
-    <main className="grid flex-1 lg:grid-cols-[12rem_minmax(0,1fr)_21rem]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[12rem_minmax(0,1fr)_21rem]">
       <h1 className="sr-only">Tally</h1>
       <RoomList houseId={houseId} rooms={rooms} opened={opened} unit={house.unit} mayAdd={mayEdit} />
       <div className="flex min-w-0 flex-col gap-2 p-4">

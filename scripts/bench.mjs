@@ -1,0 +1,36 @@
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { buildIfStale, serveArguments } from './setup/build.mjs';
+import { startTemporaryCluster } from './setup/cluster.mjs';
+import { databaseCommand } from './setup/database.mjs';
+import { checkNode } from './setup/node.mjs';
+import { installPackages } from './setup/packages.mjs';
+import { root } from './setup/place.mjs';
+import { freePort } from './setup/ports.mjs';
+import { run } from './setup/run.mjs';
+import { runScript } from './setup/say.mjs';
+
+const BUILD_FOLDER = '.next-test';
+
+/** Prints the benchmarks: the core's in this process, the pages' against a server and a cluster of their own. */
+await runScript(async () => {
+  checkNode();
+  await installPackages();
+  await buildIfStale(BUILD_FOLDER);
+  await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/takeOff.ts')], { show: true, cwd: root });
+  const cluster = await startTemporaryCluster();
+  const port = await freePort();
+  const env = { ...process.env, DATABASE_URL: cluster.url('postgres'), SESSION_SECRET: 'a secret for the benchmark, 32 characters' };
+  try {
+    await databaseCommand('prepare', ['--demo'], env);
+    const server = spawn(process.execPath, serveArguments(port), {
+      cwd: root,
+      stdio: 'ignore',
+      env: { ...env, NODE_ENV: 'production', OAK_BUILD_DIR: BUILD_FOLDER },
+    });
+    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/pages.ts'), String(port)], { show: true, cwd: root, env });
+    server.kill('SIGTERM');
+  } finally {
+    await cluster.stop();
+  }
+});

@@ -1,0 +1,59 @@
+import { connection } from '../../src/db/connection';
+import { addHouse, listHouses } from '../../src/db/houses';
+import { models } from '../../src/db/models';
+import { houseOfRooms, median } from './rooms';
+
+const RUNS = 25;
+const base = `http://127.0.0.1:${process.argv[2]}`;
+
+/** Server time of pages beside a bare page with one query, as ratios in one run. */
+async function main(): Promise<void> {
+  await answering();
+  const cookie = await signedIn();
+  const [small, large] = [await addHouse(houseOfRooms(10), 'UTC'), await addHouse(houseOfRooms(60), 'UTC')];
+  // The page is made and thrown away like any other: one query, then words.
+  const pages = [['a bare page with one query', '/signin'], ['House, 10 rooms', `/h/${small}`], ['House, 60 rooms', `/h/${large}`], ['Coat board, 10 rooms', `/h/${small}/board`], ['Coat board, 60 rooms', `/h/${large}/board`]] as const;
+  const times: number[] = [];
+  for (const [, path] of pages) {
+    for (let warm = 0; warm < 5; warm += 1) await timeOf(path, cookie);
+    const runs: number[] = [];
+    for (let run = 0; run < RUNS; run += 1) runs.push(await timeOf(path, cookie));
+    times.push(median(runs));
+  }
+  process.stdout.write('\nPages, whole answer on loopback\n');
+  pages.forEach(([name], index) => {
+    const ms = times[index] ?? 0;
+    process.stdout.write(`  ${name.padEnd(30)} ${ms.toFixed(1).padStart(7)} ms  × ${(ms / (times[0] ?? 1)).toFixed(2)}\n`);
+  });
+}
+
+async function answering(): Promise<void> {
+  for (;;) {
+    const answer = await fetch(`${base}/api/health`).catch(() => undefined);
+    if (answer?.ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
+/** A cookie of the demo's lead, sealed with the server's own secret. */
+async function signedIn(): Promise<string> {
+  const { sealData } = await import('iron-session');
+  const lead = await models().PersonRow.findOne({ where: { role: 'lead' } });
+  if (!lead || (await listHouses()).length === 0) throw new Error('the demo is loaded');
+  const seal = await sealData({ person: lead.id }, { password: process.env.SESSION_SECRET ?? '' });
+  return `oak-session=${seal}`;
+}
+
+async function timeOf(path: string, cookie: string): Promise<number> {
+  const start = performance.now();
+  const answer = await fetch(base + path, { headers: { cookie }, redirect: 'manual' });
+  await answer.text();
+  if (answer.status !== 200) throw new Error(`${path} answered ${answer.status}`);
+  return performance.now() - start;
+}
+
+try {
+  await main();
+} finally {
+  await connection().close();
+}
