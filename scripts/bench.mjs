@@ -20,7 +20,11 @@ await runScript(async () => {
   await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/takeOff.ts')], { show: true, cwd: root });
   const cluster = await startTemporaryCluster();
   const port = await freePort();
-  const env = { ...process.env, DATABASE_URL: cluster.url('postgres'), SESSION_SECRET: 'a secret for the benchmark, 32 characters' };
+  const env = {
+    ...process.env,
+    DATABASE_URL: cluster.url('postgres'),
+    SESSION_SECRET: 'a secret for the benchmark, 32 characters',
+  };
   try {
     await databaseCommand('prepare', ['--demo'], env);
     const server = spawn(process.execPath, serveArguments(port), {
@@ -28,7 +32,11 @@ await runScript(async () => {
       stdio: 'ignore',
       env: { ...env, NODE_ENV: 'production', OAK_BUILD_DIR: BUILD_FOLDER },
     });
-    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/pages.ts'), String(port)], { show: true, cwd: root, env });
+    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/pages.ts'), String(port)], {
+      show: true,
+      cwd: root,
+      env,
+    });
     server.kill('SIGTERM');
   } finally {
     await cluster.stop();

@@ -1,4 +1,3 @@
-import { useId } from 'react';
 import type { CoatedClass } from '@/core/method/coat';
 import type { CoatPhase } from '@/core/readiness/whatNow';
 
@@ -25,30 +24,15 @@ export function SectionGlyph({
   readonly layers: readonly GlyphLayer[];
   readonly className?: string;
 }) {
-  const id = useId();
   const shape = shapeOf(kind);
-  const drawn = layers.map((layer, index) => ({ ...layer, index, paths: layerPaths(shape, index, layer.side) }));
+  // Outer coats first, so that those below stay visible.
+  const drawn = layers.map((layer, index) => ({ ...layer, path: layerPath(shape, index, layer.side) })).reverse();
   return (
     <svg viewBox="0 0 100 46" className={className} aria-hidden="true" fill="none" strokeWidth={1.2}>
-      <defs>
-        <pattern id={`${id}-wet`} width="4" height="4" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
-          <rect width="4" height="4" className="fill-board" />
-          <path d="M0 0V4" className="stroke-base-content" strokeWidth={1.6} />
-        </pattern>
-        <pattern id={`${id}-sanded`} width="4" height="4" patternUnits="userSpaceOnUse">
-          <rect width="4" height="4" className="fill-sheet" />
-          <circle cx="1.500" cy="1.500" r="0.700" className="fill-muted" />
-        </pattern>
-      </defs>
-      {/* Outer coats first, so that those below stay visible. */}
-      {drawn.toReversed().map(({ index, phase, paths }) => (
-        <g key={index} {...lookOf(phase, id)}>
-          {paths.map((path) => (
-            <path key={path} d={path} />
-          ))}
-        </g>
+      {drawn.map(({ phase, path }) => (
+        <path key={path} d={path} {...lookOf(phase)} />
       ))}
-      <Boards shape={shape} />
+      <use href={`#board-${shape}`} />
     </svg>
   );
 }
@@ -74,46 +58,44 @@ function shapeOf(kind: CoatedClass): Shape {
   }
 }
 
-function lookOf(phase: CoatPhase, id: string) {
+function lookOf(phase: CoatPhase) {
   switch (phase) {
     case 'planned':
       return { className: 'stroke-muted', strokeDasharray: '2.5 2' };
     case 'part':
-      return { className: 'stroke-base-content', strokeDasharray: '7 2', fill: `url(#${id}-wet)`, fillOpacity: 0.45 };
+      return { className: 'stroke-base-content', strokeDasharray: '7 2', fill: 'url(#coat-wet)', fillOpacity: 0.45 };
     case 'wet':
-      return { className: 'stroke-base-content', fill: `url(#${id}-wet)` };
+      return { className: 'stroke-base-content', fill: 'url(#coat-wet)' };
     case 'dry':
       return { className: 'fill-sheet stroke-base-content' };
     case 'sanded':
-      return { className: 'stroke-base-content', fill: `url(#${id}-sanded)` };
+      return { className: 'stroke-base-content', fill: 'url(#coat-sanded)' };
   }
 }
 
-function layerPaths(shape: Shape, index: number, side: 'left' | 'right' | undefined): readonly string[] {
+function layerPath(shape: Shape, index: number, side: 'left' | 'right' | undefined): string {
   switch (shape) {
     case 'valley': {
       const half = 22 + 11 * index;
-      return [
-        `M${50 - half} ${SURFACE}Q50 ${SURFACE - 4 - 9 * index} ${50 + half} ${SURFACE}L62 ${SURFACE}L50 40L38 ${SURFACE}Z`,
-      ];
+      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 4 - 9 * index} ${50 + half} ${SURFACE}L62 ${SURFACE}L50 40L38 ${SURFACE}Z`;
     }
     case 'hump': {
       const half = 21 + 12 * index;
-      return [`M${50 - half} ${SURFACE}Q50 ${SURFACE - 16 - 16 * index} ${50 + half} ${SURFACE}Z`];
+      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 16 - 16 * index} ${50 + half} ${SURFACE}Z`;
     }
     case 'corner': {
       const [reach, rise] = [30 + 16 * index, 7 + 4 * index];
       const left = `M32 ${34 - reach * 0.5}Q${32 + rise * 0.5} ${34 - 4} 38 34L32 34Z`;
       const right = `M32 34L${32 + reach} 34Q38 ${34 - rise * 0.6} 32 ${34 - rise}Z`;
-      return side === 'left' ? [left] : side === 'right' ? [right] : [left, right];
+      return side === 'left' ? left : side === 'right' ? right : left + right;
     }
     case 'nose': {
       const reach = 34 + 15 * index;
-      return [`M25 ${17 - 1.5 * index}L${25 + reach} 26L25 26Z`];
+      return `M25 ${17 - 1.5 * index}L${25 + reach} 26L25 26Z`;
     }
     case 'screw': {
       const half = 12 + 8 * index;
-      return [`M${50 - half} ${SURFACE}Q50 ${SURFACE - 5 - 6 * index} ${50 + half} ${SURFACE}Z`];
+      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 5 - 6 * index} ${50 + half} ${SURFACE}Z`;
     }
   }
 }
@@ -157,4 +139,27 @@ function Boards({ shape }: { readonly shape: Shape }) {
         </>
       );
   }
+}
+
+/** The boards and hatches that every glyph of a page refers to; a page holds them once. */
+export function GlyphParts() {
+  return (
+    <svg width="0" height="0" className="absolute" aria-hidden="true" fill="none" strokeWidth={1.2}>
+      <defs>
+        <pattern id="coat-wet" width="4" height="4" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+          <rect width="4" height="4" className="fill-board" />
+          <path d="M0 0V4" className="stroke-base-content" strokeWidth={1.6} />
+        </pattern>
+        <pattern id="coat-sanded" width="4" height="4" patternUnits="userSpaceOnUse">
+          <rect width="4" height="4" className="fill-sheet" />
+          <circle cx="1.5" cy="1.5" r="0.7" className="fill-muted" />
+        </pattern>
+        {(['valley', 'hump', 'corner', 'nose', 'screw'] as const).map((shape) => (
+          <g key={shape} id={`board-${shape}`}>
+            <Boards shape={shape} />
+          </g>
+        ))}
+      </defs>
+    </svg>
+  );
 }

@@ -22,5 +22,10 @@ const perRoom = (count: number) => {
   return found ? found.ms / found.count : Number.NaN;
 };
 process.stdout.write('\nTake-off of rectangular rooms\n');
-for (const { count, ms } of times) process.stdout.write(`  ${String(count).padStart(5)} rooms  ${ms.toFixed(1).padStart(7)} ms  ${(ms / count).toFixed(3)} ms a room\n`);
-process.stdout.write(`  time per room, 1,000 rooms over 100: ${(perRoom(1000) / perRoom(100)).toFixed(2)} (flat is 1)\n`);
+for (const { count, ms } of times)
+  process.stdout.write(
+    `  ${String(count).padStart(5)} rooms  ${ms.toFixed(1).padStart(7)} ms  ${(ms / count).toFixed(3)} ms a room\n`,
+  );
+process.stdout.write(
+  `  time per room, 1,000 rooms over 100: ${(perRoom(1000) / perRoom(100)).toFixed(2)} (flat is 1)\n`,
+);

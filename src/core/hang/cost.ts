@@ -1,10 +1,40 @@
+import type { HangPlan } from '../house/resolveHang';
+
+/** What a layout of boards costs: work in priced mm of joint, rules broken by count, sheets, and waste in mm². */
+export interface CostParts {
+  readonly work: number;
+  /** Butts over the corners of openings. */
+  readonly corners: number;
+  /** Butts too close to one of the neighbouring course. */
+  readonly stagger: number;
+  readonly sheets: number;
+  readonly waste: number;
+}
+export const NO_COST: CostParts = { work: 0, corners: 0, stagger: 0, sheets: 0, waste: 0 };
+
+/** The parts of a cost in the order in which they weigh. */
+export type Ranking = readonly (keyof CostParts)[];
+
+/** What each aim puts first. Fewer butts beat a better stagger in all of them. */
+export const RANKINGS: Readonly<Record<HangPlan['aim'], Ranking>> = {
+  joints: ['work', 'corners', 'stagger', 'sheets', 'waste'],
+  boards: ['sheets', 'work', 'corners', 'stagger', 'waste'],
+  waste: ['waste', 'work', 'corners', 'stagger', 'sheets'],
+};
+
 /** A cost of ranked parts: an earlier part outweighs all later ones. */
 export type RankedCost = readonly number[];
 
 const NOISE = 1e-6;
 
+export function rankedCost(ranking: Ranking, parts: CostParts): RankedCost {
+  return ranking.map((part) => parts[part]);
+}
+
 /** The sum of two ranked costs of the same length. */
-export const addCosts = (a: RankedCost, b: RankedCost): RankedCost => a.map((part, index) => part + (b[index] ?? 0));
+export function addCosts(a: RankedCost, b: RankedCost): RankedCost {
+  return a.map((part, index) => part + (b[index] ?? 0));
+}
 
 /** Negative when `a` is cheaper. */
 export function compareCosts(a: RankedCost, b: RankedCost): number {

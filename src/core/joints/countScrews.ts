@@ -1,7 +1,8 @@
 import type { Board } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
+import type { Face } from '../house/face';
 import type { HangPlan } from '../house/resolveHang';
-import { subtractSpans } from '../measure/span';
+import { type Span, subtractSpans } from '../measure/span';
 import type { Joint } from './joint';
 
 /** Screws stand this far in from a board's edge; tape and bead flanges hide what is nearer than `HIDDEN_MM` to their
@@ -23,46 +24,83 @@ export interface ScrewCount {
  * @param joints all joints of the room, seams and angles
  */
 export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joint[], plan: HangPlan): ScrewCount {
+  const covers = coversByFace(joints);
   let driven = 0;
   let spotted = 0;
-  for (const hung of hungFaces) {
-    const lines = joints.flatMap((joint) => joint.lines.filter(({ face }) => face === hung.face.id));
-    const spacing = hung.face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
-    for (const board of hung.boards) {
-      for (const [u, v] of screwsIn(board, hung, plan.framing, spacing)) {
-        driven += 1;
-        if (!lines.some(({ from, to }) => distanceToBox(u, v, from, to) <= HIDDEN_MM)) spotted += 1;
+  for (const { face, boards } of hungFaces) {
+    const onFace = covers.get(face.id) ?? [];
+    const spacing = face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
+    for (const board of boards) {
+      const upright = memberStandsUpright(face, board);
+      for (const { member, from, to } of screwLines(board, face, upright, plan.framing)) {
+        const { count, first, step } = screwsAlong(from, to, spacing);
+        driven += count;
+        for (let index = 0; index < count; index += 1) {
+          const along = first + index * step;
+          if (!(upright ? isCovered(member, along, onFace) : isCovered(along, member, onFace))) spotted += 1;
+        }
       }
     }
   }
   return { driven, spotted };
 }
 
-function screwsIn(
+/** What tape or a flange hides: the box around a joint, widened on all sides. */
+interface Cover {
+  readonly u0: number;
+  readonly u1: number;
+  readonly v0: number;
+  readonly v1: number;
+}
+
+function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Cover[]> {
+  const covers = new Map<string, Cover[]>();
+  for (const { lines } of joints) {
+    for (const { face, from, to } of lines) {
+      const cover = {
+        u0: Math.min(from[0], to[0]) - HIDDEN_MM,
+        u1: Math.max(from[0], to[0]) + HIDDEN_MM,
+        v0: Math.min(from[1], to[1]) - HIDDEN_MM,
+        v1: Math.max(from[1], to[1]) + HIDDEN_MM,
+      };
+      const onFace = covers.get(face);
+      if (onFace) onFace.push(cover);
+      else covers.set(face, [cover]);
+    }
+  }
+  return covers;
+}
+
+// A plain loop: this runs for every screw of a house.
+function isCovered(u: number, v: number, covers: readonly Cover[]): boolean {
+  for (const { u0, u1, v0, v1 } of covers) {
+    if (u >= u0 && u <= u1 && v >= v0 && v <= v1) return true;
+  }
+  return false;
+}
+
+/** Framing stands upright behind walls, and runs across the boards of a ceiling. */
+const memberStandsUpright = (face: Face, board: Board): boolean => face.kind !== 'ceiling' || board.long === 'u';
+
+/** The straight lines of screws in a board: on every member behind it, broken by openings. */
+function screwLines(
   board: Board,
-  { face }: HungFace,
+  face: Face,
+  upright: boolean,
   framing: number,
-  spacing: number,
-): readonly (readonly [number, number])[] {
-  // Members run down walls and across the boards of ceilings: `m` counts along the row of members, `r` runs with each.
-  const upright = face.kind !== 'ceiling' || board.long === 'u';
-  const box = { u: [board.u0, board.u1], v: [board.v0, board.v1] } as const;
-  const [m0, m1] = upright ? box.u : box.v;
-  const [r0, r1] = upright ? box.v : box.u;
-  const holes = face.holes.map(({ u0, u1, v0, v1 }) => {
-    const u = { from: u0, to: u1 };
-    const v = { from: v0, to: v1 };
-    return upright ? { m: u, r: v } : { m: v, r: u };
-  });
+): readonly (Span & { readonly member: number })[] {
+  // Across the members, and along each of them.
+  const [across0, across1] = upright ? [board.u0, board.u1] : [board.v0, board.v1];
+  const along = upright ? { from: board.v0, to: board.v1 } : { from: board.u0, to: board.u1 };
+  const holes = face.holes.map(({ u0, u1, v0, v1 }) =>
+    upright ? { low: u0, high: u1, from: v0, to: v1 } : { low: v0, high: v1, from: u0, to: u1 },
+  );
   const sides = holes
-    .flatMap(({ m }) => [m.from - EDGE_DISTANCE_MM, m.to + EDGE_DISTANCE_MM])
-    .filter((m) => m > m0 && m < m1);
-  const members = memberLines(m0, m1, framing, sides);
-  return members.flatMap((m) => {
-    const cuts = holes.filter((hole) => m > hole.m.from && m < hole.m.to).map(({ r }) => r);
-    return subtractSpans({ from: r0, to: r1 }, cuts).flatMap(({ from, to }) =>
-      spaced(from, to, spacing).map((r) => (upright ? ([m, r] as const) : ([r, m] as const))),
-    );
+    .flatMap(({ low, high }) => [low - EDGE_DISTANCE_MM, high + EDGE_DISTANCE_MM])
+    .filter((side) => side > across0 && side < across1);
+  return memberLines(across0, across1, framing, sides).flatMap((member) => {
+    const cuts = holes.filter(({ low, high }) => member > low && member < high);
+    return subtractSpans(along, cuts).map(({ from, to }) => ({ member, from, to }));
   });
 }
 
@@ -76,19 +114,10 @@ function memberLines(from: number, to: number, framing: number, sides: readonly 
   return lines;
 }
 
-function spaced(from: number, to: number, spacing: number): readonly number[] {
+/** Even screws along a line, no farther apart than the spacing; a single one where there is no room for two. */
+function screwsAlong(from: number, to: number, spacing: number) {
   const run = to - from - 2 * EDGE_DISTANCE_MM;
-  if (run <= 0) return [(from + to) / 2];
+  if (run <= 0) return { count: 1, first: (from + to) / 2, step: 0 };
   const gaps = Math.max(1, Math.ceil(run / spacing - 1e-9));
-  return Array.from({ length: gaps + 1 }, (_, index) => from + EDGE_DISTANCE_MM + (run * index) / gaps);
-}
-
-function distanceToBox(
-  u: number,
-  v: number,
-  [fromU, fromV]: readonly [number, number],
-  [toU, toV]: readonly [number, number],
-): number {
-  const beyond = (value: number, a: number, b: number) => Math.max(Math.min(a, b) - value, 0, value - Math.max(a, b));
-  return Math.hypot(beyond(u, fromU, toU), beyond(v, fromV, toV));
+  return { count: gaps + 1, first: from + EDGE_DISTANCE_MM, step: run / gaps };
 }

@@ -59,6 +59,7 @@ export function RoomsOfLevel({
           const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
           return (
             <Link
+              prefetch={false}
               key={site.room.id}
               href={`/h/${houseId}/tally?room=${site.room.id}`}
               aria-label={`${site.room.name}: ${words.title}${words.detail ? `, ${words.detail}` : ''}, ${Math.round(site.progress * 100)} % coated`}

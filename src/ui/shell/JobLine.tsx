@@ -29,6 +29,7 @@ export function JobLine({
           return (
             <li key={path} className="lg:flex-1">
               <Link
+                prefetch={false}
                 href={`/h/${house}/${path}`}
                 aria-current={current ? 'page' : undefined}
                 className={`block min-h-14 rounded-t-xl border-t-4 px-3 py-1.5 hover:bg-base-100 ${current ? 'border-secondary bg-base-100' : 'border-transparent'}`}

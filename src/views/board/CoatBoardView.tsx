@@ -5,7 +5,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import { SectionGlyph } from '@/ui/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
-import { CLASS_NAMES, classWords } from '@/ui/state/words';
+import { CLASS_NAMES } from '@/ui/state/words';
 import { useKey } from '@/ui/useKey';
 import { useLog } from '@/ui/useLog';
 import { instantWords } from '@/ui/when';
@@ -36,14 +36,12 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
   const log = useLog(houseId, now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
-  const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map(({ standing }) => standing.class)))].sort(
+  const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map((cell) => cell.class)))].sort(
     (a, b) => ORDER.indexOf(a) - ORDER.indexOf(b),
   );
   const cells = rows.flatMap((row) => row.cells);
-  const count = (kind: Filter) =>
-    kind === 'all' ? rows.length : cells.filter(({ standing }) => standing.now.kind === kind).length;
-  const shown =
-    filter === 'all' ? rows : rows.filter((row) => row.cells.some(({ standing }) => standing.now.kind === filter));
+  const count = (kind: Filter) => (kind === 'all' ? rows.length : cells.filter((cell) => cell.now === kind).length);
+  const shown = filter === 'all' ? rows : rows.filter((row) => row.cells.some((cell) => cell.now === filter));
   const mayLog = role !== 'viewer';
   const last = recent.find(({ mine }) => mine || role === 'lead');
 
@@ -106,17 +104,10 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
             </header>
             <ul className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
               {kinds.map((kind) => {
-                const cell = row.cells.find(({ standing }) => standing.class === kind);
+                const cell = row.cells.find((candidate) => candidate.class === kind);
                 return (
                   <li key={kind} className={cell ? '' : 'max-lg:hidden'}>
-                    {cell && (
-                      <Cell
-                        cell={cell}
-                        now={now}
-                        timeZone={timeZone}
-                        open={mayLog ? () => setLogging({ row, cell }) : undefined}
-                      />
-                    )}
+                    {cell && <Cell cell={cell} open={mayLog ? () => setLogging({ row, cell }) : undefined} />}
                   </li>
                 );
               })}
@@ -133,7 +124,7 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
       />
       {logging && (
         <LogDialog
-          key={`${logging.row.id} ${logging.cell.standing.class}`}
+          key={`${logging.row.id} ${logging.cell.class}`}
           logged={logging}
           unit={unit}
           busy={log.busy}
@@ -160,38 +151,23 @@ const ORDER: readonly CoatedClass[] = [
   'surface',
 ];
 
-function Cell({
-  cell,
-  now,
-  timeZone,
-  open,
-}: {
-  readonly cell: BoardCell;
-  readonly now: number;
-  readonly timeZone: string;
-  readonly open: (() => void) | undefined;
-}) {
-  const { standing } = cell;
-  const words = classWords(standing.now, now, timeZone);
+function Cell({ cell, open }: { readonly cell: BoardCell; readonly open: (() => void) | undefined }) {
+  const { words } = cell;
   const content = (
     <>
-      <span className="narrow text-sm text-muted lg:sr-only">{CLASS_NAMES[standing.class]}</span>
-      <SectionGlyph
-        kind={standing.class}
-        layers={standing.coats.map(({ phase, coat }) => ({ phase, side: coat.side }))}
-        className="h-10 w-22 shrink-0"
-      />
+      <span className="narrow text-sm text-muted lg:sr-only">{CLASS_NAMES[cell.class]}</span>
+      <SectionGlyph kind={cell.class} layers={cell.coats} className="h-10 w-22 shrink-0" />
       <StateMark words={words} className="narrow text-sm" />
     </>
   );
-  const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[5.5rem_6rem_1fr] max-lg:items-center ${standing.now.kind === 'go' ? 'bg-go-wash' : ''}`;
+  const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[5.5rem_6rem_1fr] max-lg:items-center ${cell.now === 'go' ? 'bg-go-wash' : ''}`;
   if (!open) return <div className={look}>{content}</div>;
   return (
     <button
       type="button"
       className={`${look} hover:bg-base-200`}
       onClick={open}
-      aria-label={`${CLASS_NAMES[standing.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}. Log a coat`}
+      aria-label={`${CLASS_NAMES[cell.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}. Log a coat`}
     >
       {content}
     </button>

@@ -3,7 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { parseLength } from '@/core/measure/parseLength';
 import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
+import { type Coat, coatId } from '@/core/method/coat';
+import { coatsFor } from '@/core/method/coatsFor';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
@@ -41,9 +42,8 @@ export function LogDialog({
   readonly close: () => void;
 }) {
   const { row, cell } = logged;
-  const { standing } = cell;
   const dialog = useRef<HTMLDialogElement>(null);
-  const open = standing.coats.filter(({ share }) => share < 1);
+  const open = openCoats(logged);
   const [chosen, setChosen] = useState(open[0] ? coatId(open[0].coat) : '');
   const [mud, setMud] = useState('drying');
   const [thickness, setThickness] = useState('');
@@ -51,7 +51,7 @@ export function LogDialog({
   const [fault, setFault] = useState<{ readonly field: 'some' | 'thickness'; readonly reason: string }>();
   useEffect(() => dialog.current?.showModal(), []);
   const next = open.find(({ coat }) => coatId(coat) === chosen);
-  const name = CLASS_NAMES[standing.class];
+  const name = CLASS_NAMES[cell.class];
 
   const send = async (share: Share) => {
     if (!next) return;
@@ -108,7 +108,7 @@ export function LogDialog({
             <p className="text-sm text-muted">
               It {next.coat.purpose}. {next.coat.tool}, {next.coat.consistency} mud.
             </p>
-            {standing.now.kind === 'wet' && (
+            {cell.now === 'wet' && (
               <p className="text-sm font-semibold text-warning">
                 The coat below is still wet. Log this only if it is really on.
               </p>
@@ -141,13 +141,13 @@ export function LogDialog({
                 Half of it
               </button>
             )}
-            {standing.class !== 'surface' && (
+            {cell.class !== 'surface' && (
               <div className="flex items-end gap-2">
                 <TextField
-                  label={standing.class === 'fasteners' ? 'Only so many' : 'Only so much'}
+                  label={cell.class === 'fasteners' ? 'Only so many' : 'Only so much'}
                   className="flex-1"
                   value={some}
-                  placeholder={standing.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}
+                  placeholder={cell.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}
                   error={fault?.field === 'some' ? fault.reason : undefined}
                   onChange={(event) => setSome(event.target.value)}
                 />
@@ -175,20 +175,26 @@ export function LogDialog({
   );
 }
 
-function amountWords({ standing, amount }: BoardCell): string {
-  const rounded = Math.round(amount).toLocaleString('en-US');
-  return standing.class === 'fasteners'
-    ? `${rounded} to spot`
-    : standing.class === 'surface'
-      ? `${rounded} ft²`
-      : `${rounded} ft of joint`;
+/** The coats of the cell that are not whole yet, from its level of finish. */
+function openCoats({ row, cell }: Logged): readonly { readonly coat: Coat; readonly share: number }[] {
+  const ladder = coatsFor(cell.class, { level: row.level });
+  return cell.coats.flatMap(({ key, side, share }) => {
+    const coat = ladder.find((candidate) => candidate.key === key && candidate.side === side);
+    return coat && share < 1 ? [{ coat, share }] : [];
+  });
+}
+
+function amountWords(cell: BoardCell): string {
+  const rounded = Math.round(cell.amount).toLocaleString('en-US');
+  if (cell.class === 'fasteners') return `${rounded} to spot`;
+  return cell.class === 'surface' ? `${rounded} ft²` : `${rounded} ft of joint`;
 }
 
 /** The part of the class that a typed length or number is. */
-function partOf(text: string, { standing, amount }: BoardCell, unit: LengthUnit): number | { readonly reason: string } {
-  if (standing.class === 'fasteners') return checkedPart(Number(text) / amount, text);
+function partOf(text: string, cell: BoardCell, unit: LengthUnit): number | { readonly reason: string } {
+  if (cell.class === 'fasteners') return checkedPart(Number(text) / cell.amount, text);
   const reading = parseLength(text, unit);
-  return reading.ok ? checkedPart(reading.mm / MM_PER_FOOT / amount, text) : { reason: reading.reason };
+  return reading.ok ? checkedPart(reading.mm / MM_PER_FOOT / cell.amount, text) : { reason: reading.reason };
 }
 
 function checkedPart(part: number, text: string): number | { readonly reason: string } {

@@ -1,22 +1,28 @@
+import type { Level } from '@/core/house/schema';
 import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
 import { MM_PER_FOOT } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
+import type { Coat, CoatedClass } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import type { ClassStanding } from '@/core/readiness/whatNow';
-import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
+import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
 
 /** One room of the board. */
 export interface BoardRow {
   readonly id: string;
   readonly name: string;
-  readonly level: string;
+  /** Its level of finish, from which its coats follow. */
+  readonly level: Level;
   readonly progress: number;
   readonly held: string | undefined;
   readonly cells: readonly BoardCell[];
 }
+/** One class of a room: how its coats stand, and what can be done with it now. */
 export interface BoardCell {
-  readonly standing: ClassStanding;
+  readonly class: CoatedClass;
+  readonly now: ClassNow['kind'];
+  readonly words: StateWords;
+  readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key' | 'side'>)[];
   /** Feet of joint, or pieces for fasteners. */
   readonly amount: number;
 }
@@ -30,14 +36,21 @@ export interface RecentEntry {
   readonly mine: boolean;
 }
 
-export function boardRows(rooms: readonly RoomSite[]): readonly BoardRow[] {
-  return rooms.map(({ room, standing: roomStanding, tally, progress, state }) => ({
+/** The rows of the board, as lean as they can be sent. */
+export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
+  return rooms.map(({ room, level, standing: roomStanding, tally, progress, state }) => ({
     id: room.id,
     name: room.name,
-    level: room.level,
+    level,
     progress,
     held: state.held?.why,
-    cells: roomStanding.classes.map((kind) => ({ standing: kind, amount: amountOf(kind.class, tally) })),
+    cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
+      class: kind,
+      now: now.kind,
+      words: classWords(now, instant, timeZone),
+      coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
+      amount: amountOf(kind, tally),
+    })),
   }));
 }
 

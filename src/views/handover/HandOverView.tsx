@@ -51,6 +51,7 @@ export function HandOverView({
                 <td>{state.checked ? instantWords(Date.parse(state.checked.at), timeZone) : 'not yet'}</td>
                 <td className="text-right">
                   <Link
+                    prefetch={false}
                     className="btn btn-sm"
                     href={`/h/${houseId}/hand-over/${room.id}`}
                     aria-label={`Page of ${room.name}`}

@@ -48,7 +48,7 @@ function NoRooms({ houseId }: { readonly houseId: string }) {
         <p className="text-muted">
           Take off the first one with a single line of text: its name, its sizes, its doors and windows.
         </p>
-        <Link href={`/h/${houseId}/tally?new`} className="btn btn-primary btn-lg">
+        <Link prefetch={false} href={`/h/${houseId}/tally?new`} className="btn btn-primary btn-lg">
           Take off a room
         </Link>
       </div>
@@ -114,7 +114,7 @@ function RoomList({
       <ul className="mt-1 divide-y divide-base-300">
         {rooms.map((room) => (
           <li key={room.room.id}>
-            <Link href={linkFor(room, houseId)} className="block rounded-lg py-2 hover:bg-base-200">
+            <Link prefetch={false} href={linkFor(room, houseId)} className="block rounded-lg py-2 hover:bg-base-200">
               <StateMark words={{ mark, title: room.room.name, detail: note(room) }} />
             </Link>
           </li>
@@ -169,7 +169,7 @@ function Today({ houseId, site, now, timeZone, people }: HouseViewProps) {
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">
       <div className="flex items-baseline justify-between gap-2">
         <h2>Today</h2>
-        <Link href={`/h/${houseId}/run`} className="link text-primary">
+        <Link prefetch={false} href={`/h/${houseId}/run`} className="link text-primary">
           Run sheet
         </Link>
       </div>

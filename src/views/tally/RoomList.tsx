@@ -36,6 +36,7 @@ export function RoomList({
               .map(({ id, name, length }) => (
                 <li key={id}>
                   <Link
+                    prefetch={false}
                     href={`/h/${houseId}/tally?room=${id}`}
                     aria-current={opened === id ? 'page' : undefined}
                     className={`flex min-h-11 items-center justify-between gap-2 rounded-lg px-2 ${opened === id ? 'bg-base-200 font-semibold' : 'hover:bg-base-200'}`}
@@ -50,6 +51,7 @@ export function RoomList({
       ))}
       {mayAdd && (
         <Link
+          prefetch={false}
           href={`/h/${houseId}/tally?new`}
           className="flex min-h-11 items-center justify-between rounded-lg px-2 font-semibold text-primary hover:bg-base-200"
         >

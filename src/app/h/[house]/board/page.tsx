@@ -13,7 +13,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
   return (
     <CoatBoardView
       houseId={house}
-      rows={boardRows(site.rooms)}
+      rows={boardRows(site.rooms, now, timeZone)}
       recent={recentEntries(entries, site.rooms, people, person.id)}
       now={now}
       timeZone={timeZone}
