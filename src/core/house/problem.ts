@@ -39,6 +39,7 @@ function reasonOf(issue: z.core.$ZodIssue): string {
       : `must be ${kindText(issue.expected)}`;
   }
   if (issue.code === 'invalid_value' && issue.message.startsWith('Invalid')) {
+    if (issue.input === undefined) return 'is missing';
     return `must be one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`;
   }
   return issue.message;

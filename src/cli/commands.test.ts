@@ -1,0 +1,132 @@
+import { describe, expect, it } from 'vitest';
+import { houseOf } from '../../tests/houses/readRooms';
+import { dryReport, houseFrom, materialsReport, Refusal, takeOffReport } from './commands';
+import { tableText } from './tableText';
+
+const refusal = (run: () => unknown): string => {
+  try {
+    run();
+  } catch (error) {
+    if (error instanceof Refusal) return error.message;
+    throw error;
+  }
+  return 'accepted';
+};
+
+describe('oak takeoff', () => {
+  const report = takeOffReport(houseOf(["A 12' x 10' x 8', door 32x80 wall 1", "B 20' x 14' x 9'"]));
+
+  it('names every face with its area and its boards', () => {
+    expect(report.rooms.map(({ id, name }) => [id, name])).toEqual([
+      ['room-0', 'A'],
+      ['room-1', 'B'],
+    ]);
+    const [wall] = report.rooms[0]?.faces ?? [];
+    expect(wall).toMatchObject({ id: 'w0', area: 144 * 96 - 32 * 80 });
+    expect(wall?.boards[0]).toMatchObject({ course: 0, long: 'u', from: [0, 0], to: [144, 48] });
+  });
+
+  it('adds the rooms up', () => {
+    const sum = report.rooms.reduce((total, { tally }) => total + tally.boardArea, 0);
+    expect(report.total.boardArea).toBeCloseTo(sum, 4);
+    expect(report.total).toMatchObject({ trim: { length: 0, count: 0 }, existing: { length: 0, count: 0 } });
+  });
+
+  it('answers in the unit of the file', () => {
+    const metric = houseFrom(
+      JSON.stringify({
+        format: 'oak-tally-house',
+        version: 1,
+        unit: 'mm',
+        name: 'M',
+        rooms: [
+          {
+            id: 'a',
+            name: 'A',
+            outline: [
+              [0, 0],
+              [3600, 0],
+              [3600, 3000],
+              [0, 3000],
+            ],
+            height: 2400,
+            ceiling: { shape: 'open' },
+          },
+        ],
+      }),
+      'm.json',
+    );
+    // By hand: 1200 mm boards, two courses on every wall: one flat of the wall's length; 3600 mm walls take two 3000 mm boards.
+    expect(takeOffReport(metric).total).toMatchObject({
+      flat: { length: 2 * (3600 + 3000), count: 4 },
+      butt: { length: 4 * 1200, count: 4 },
+      angle: { length: 4 * 2400 },
+    });
+  });
+});
+
+describe('oak materials', () => {
+  it('answers tape, mud, bead and screws', () => {
+    const report = materialsReport(houseOf(["A 12' x 10' x 8', door 32x80 wall 1 bead"]));
+    expect(report.mud.map(({ product }) => product)).toEqual(['taping', 'all-purpose', 'topping']);
+    expect(report.bead.net).toBe(32 + 2 * 80);
+    expect(report.screws.withWaste).toBeGreaterThan(report.screws.net);
+  });
+});
+
+describe('oak dry', () => {
+  it('answers hours to a hundredth', () => {
+    expect(dryReport({ temp: '70F', rh: '50' })).toEqual({ recoatHours: 17, sandHours: 17, warnings: [] });
+    expect(dryReport({ temp: '21.111C', rh: '50%', mud: '45' })).toMatchObject({ setHours: 0.75, recoatHours: 1.13 });
+  });
+
+  it('says null and why where it never dries', () => {
+    const report = dryReport({ temp: '60F', rh: '100' });
+    expect(report.recoatHours).toBeNull();
+    expect(report.warnings.at(-1)).toBe('the air is saturated: it will not dry at all');
+  });
+
+  it('gives the hours and a warning below 10 °C', () => {
+    const report = dryReport({ temp: '45F', rh: '50' });
+    expect(report.recoatHours).toBeGreaterThan(36);
+    expect(report.warnings[0]).toMatch(/below 10 °C/);
+  });
+
+  it.each([
+    [{ rh: '50' }, '--temp: is missing; write 70F or 21C'],
+    [{ temp: '70', rh: '50' }, '--temp: "70" is no temperature; write 70F or 21C'],
+    [{ temp: '700F', rh: '50' }, '--temp: 700F is no air that people work in'],
+    [{ temp: '70F' }, '--rh: is missing'],
+    [{ temp: '70F', rh: '101' }, '--rh: must be between 0 and 100'],
+    [{ temp: '70F', rh: 'damp' }, '--rh: "damp" is no number'],
+    [{ temp: '70F', rh: '50', air: '-1' }, '--air: must be between 0 and 20'],
+    [{ temp: '70F', rh: '50', thick: '1/0' }, '--thick: a fraction cannot be over 0'],
+    [{ temp: '70F', rh: '50', thick: '3' }, '--thick: must be greater than 0 and at most 2 in'],
+    [{ temp: '70F', rh: '50', mud: 'plaster' }, '--mud: is "drying", or the minutes on a setting mud\'s label'],
+  ])('refuses %j', (options, message) => {
+    expect(refusal(() => dryReport(options))).toBe(message);
+  });
+});
+
+describe('a house file on the command line', () => {
+  it('is refused in one line that names the field', () => {
+    expect(refusal(() => houseFrom('{', 'a.json'))).toMatch(/^a\.json: is not JSON: /);
+    expect(refusal(() => houseFrom('{}', 'a.json'))).toBe('unit: is missing');
+  });
+
+  it('is printed as indented lines with --text', () => {
+    expect(
+      tableText({ unit: 'in', rooms: [{ name: 'Hall', flat: { length: 12, count: 1 } }], none: null, list: [] }),
+    ).toBe(
+      [
+        'unit                         in',
+        'rooms',
+        '  Hall',
+        '    name                     Hall',
+        '    flat                     length 12   count 1',
+        'none                         never',
+        'list                         none',
+      ].join('\n'),
+    );
+  });
+});

@@ -1,0 +1,160 @@
+import { describe, expect, it } from 'vitest';
+import type { AirFrom } from '@/core/drying/dryAt';
+import { takeOff } from '@/core/joints/takeOff';
+import type { Entry } from '@/core/log/entry';
+import { handedPasses, passDone } from '@/core/readiness/handedPasses';
+import { siteOf } from '@/core/readiness/siteOf';
+import { wetCoats } from '@/core/readiness/wetCoats';
+import { demoHouse } from '@/db/demo/demoHouse';
+import { DEMO_PEOPLE, type DemoName, demoLog } from '@/db/demo/demoLog';
+import { stationFacts } from '@/ui/shell/stationFacts';
+import { boardRows, recentEntries } from '@/views/board/boardRows';
+import { passStanding } from '@/views/myday/passStanding';
+
+const idOf = (name: DemoName): string =>
+  `00000000-0000-4000-8000-00000000000${DEMO_PEOPLE.findIndex((person) => person.name === name)}`;
+const IDS = {
+  Marit: idOf('Marit'),
+  Tobin: idOf('Tobin'),
+  Ines: idOf('Ines'),
+  Osei: idOf('Osei'),
+  Petra: idOf('Petra'),
+  Builder: idOf('Builder'),
+};
+const AIR: readonly AirFrom[] = [{ from: 0, air: { temperature: 18.9, humidity: 58 } }];
+
+/** The demo as it stands when it is loaded at an instant, without a database. */
+function demoAt(text: string) {
+  const now = new Date(text);
+  const house = demoHouse();
+  const entries = demoLog(house, IDS, now, 'America/New_York').map(
+    ({ by, entry }, index): Entry => ({
+      ...entry,
+      seq: index + 1,
+      by: IDS[by],
+      role: by === 'Marit' ? 'lead' : 'finisher',
+      recordedAt: entry.at,
+    }),
+  );
+  const { rooms, format: _format, version: _version, ...head } = house;
+  return {
+    now: now.getTime(),
+    entries,
+    site: siteOf(
+      head,
+      rooms,
+      entries,
+      () => AIR,
+      now.getTime(),
+      (room) => takeOff(room, head).tally,
+    ),
+  };
+}
+
+// The demo must be in the middle of the job whenever it is loaded: at night, at seven, at noon, on a day the clocks change.
+describe.each([
+  '2031-05-06T04:10:00Z',
+  '2031-05-06T11:00:00Z',
+  '2031-05-06T16:30:00Z',
+  '2031-05-06T23:55:00Z',
+  '2031-03-09T12:00:00Z',
+  '2031-11-02T06:30:00Z',
+])('the demo loaded at %s', (text) => {
+  const { now, entries, site } = demoAt(text);
+  const stateOf = (id: string) => site.rooms.find(({ room }) => room.id === id)?.standing.now.kind;
+
+  it('writes nothing into the future, and only what a finisher may in their name', () => {
+    for (const entry of entries) expect(Date.parse(entry.at)).toBeLessThanOrEqual(now);
+    const byFinishers = entries.filter(({ role }) => role === 'finisher').map(({ kind }) => kind);
+    expect([...new Set(byFinishers)].sort()).toEqual(['coat', 'sanded']);
+  });
+
+  it('has rooms that are wet, ready, to be sanded, checked, handed over, and held', () => {
+    expect(['net-loft', 'galley', 'hall'].map(stateOf)).toEqual(['wet', 'wet', 'wet']);
+    expect(['bunk-room', 'boot-room', 'day-room'].map(stateOf)).toEqual(['go', 'go', 'go']);
+    expect(['bath', 'pantry', 'coat-closet', 'landing'].map(stateOf)).toEqual(['sand', 'check', 'handOver', 'stuck']);
+  });
+
+  it('is between a third and two thirds coated', () => {
+    expect(site.progress).toBeGreaterThan(1 / 3);
+    expect(site.progress).toBeLessThan(2 / 3);
+  });
+});
+
+describe('what pages make of the site', () => {
+  const { now, entries, site } = demoAt('2031-05-06T16:30:00Z');
+  const room = (id: string) => {
+    const found = site.rooms.find((candidate) => candidate.room.id === id);
+    if (!found) throw new Error(`the demo has ${id}`);
+    return found;
+  };
+
+  it('gives every station one fact', () => {
+    const facts = stationFacts(site, now, 'America/New_York');
+    expect(facts['']).toEqual({ text: '11 rooms, 1 stuck' });
+    expect(facts.coats.text).toBe('level 4, by hand');
+    expect(facts.sand.text).toBe('1 to sand, 1 to check');
+    expect(facts['hand-over'].text).toBe('0 of 11 rooms');
+    expect(facts.dry.text).toMatch(/^\d rooms wet$/);
+  });
+
+  it('lists the last things done, newest first, with who did them', () => {
+    const recent = recentEntries(
+      entries,
+      site.rooms,
+      DEMO_PEOPLE.map(({ name }) => ({ id: IDS[name], name })),
+      IDS.Marit,
+      3,
+    );
+    expect(recent).toHaveLength(3);
+    expect(recent[0]).toMatchObject({ words: 'Coat closet: checked, level 4', who: 'Marit', mine: true });
+    expect(recent.some(({ words }) => words.includes('pinholes'))).toBe(false);
+  });
+
+  it('makes a row of every room and a cell of every class in it', () => {
+    const rows = boardRows(site.rooms, now, 'America/New_York');
+    const day = rows.find(({ id }) => id === 'day-room');
+    expect(day?.cells.map((cell) => cell.class)).toEqual(['flat', 'butt', 'angle', 'bead', 'fasteners']);
+    expect(day?.cells[0]).toMatchObject({ now: 'go', words: { title: 'Go: fill coat', detail: '50 % done' } });
+    expect(day?.cells[0]?.coats.map(({ phase }) => phase)).toEqual(['dry', 'part', 'planned']);
+  });
+
+  it('knows which of a person’s passes can go, wait, or are stuck', () => {
+    const handed = handedPasses(site.rooms);
+    const standing = (id: string, pass: string) => {
+      const found = handed.find((candidate) => candidate.room.room.id === id && candidate.task.pass === pass);
+      return found && passStanding(found.room, found.task);
+    };
+    expect(standing('bunk-room', 'fill')).toMatchObject({
+      kind: 'go',
+      coats: [{ class: 'flat' }, { class: 'angle', side: 'left' }, { class: 'bead' }, { class: 'fasteners' }],
+    });
+    expect(standing('galley', 'finish')).toMatchObject({ kind: 'wet' });
+    expect(standing('landing', 'tape')).toMatchObject({ kind: 'stuck', why: expect.stringContaining('Electrician') });
+    expect(standing('bath', 'sand')).toEqual({ kind: 'go', coats: [] });
+    expect(standing('hall', 'sand')).toMatchObject({ kind: 'wet' });
+  });
+
+  it('knows how much of a pass is done', () => {
+    const done = (id: string, pass: string) => {
+      const task = room(id).tasks.find((candidate) => candidate.pass === pass);
+      return task && passDone(room(id), task);
+    };
+    expect(done('galley', 'fill')).toBe(1);
+    expect(done('galley', 'finish')).toBe(0);
+    // Butts done and half of the flats, of five classes.
+    expect(done('day-room', 'fill')).toBeCloseTo(1.5 / 5, 9);
+    expect([done('pantry', 'sand'), done('bath', 'sand')]).toEqual([1, 0]);
+  });
+
+  it('draws the drying of a wet room from being put on until dry', () => {
+    const coats = wetCoats(room('galley'), AIR);
+    expect(coats.length).toBeGreaterThan(2);
+    for (const { since, until, curve } of coats) {
+      expect(since).toBeLessThan(now);
+      expect(until).toBeGreaterThan(now);
+      expect([curve[0]?.dry, curve.at(-1)?.dry]).toEqual([0, expect.closeTo(1, 6)]);
+    }
+    expect(wetCoats(room('boot-room'), AIR)).toEqual([]);
+  });
+});
