@@ -8,6 +8,8 @@ import { isRoot, run } from './run.mjs';
 import { say, Trouble } from './say.mjs';
 import { needPostgres } from './system.mjs';
 
+const START_ATTEMPTS = 4;
+
 /**
  * A private PostgreSQL cluster on loopback. PostgreSQL refuses to run as root, and its own user may not be able to
  * enter this checkout; so as root the data lives under /var/lib, keyed by the checkout's path.
@@ -71,26 +73,19 @@ async function openCluster(folder, { fast = false } = {}) {
   refuseOtherVersion(data, programs);
 
   const password = readFileSync(passwordFile, 'utf8').trim();
-  let port = await runningPort(programs, data);
+  let port = runningPort(data);
   const wasRunning = port !== undefined;
   if (!port) {
     port = await freePort();
     const log = join(folder, 'postgres.log');
-    // `pg_ctl` clears the lock file that a killed server left, and waits until recovery is over.
     const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast ? ' -c fsync=off -c synchronous_commit=off' : ''}`;
-    const started = await asOwner([
-      join(programs, 'pg_ctl'),
-      '-D',
-      data,
-      '-w',
-      '-t',
-      '60',
-      '-l',
-      log,
-      '-o',
-      settings,
-      'start',
-    ]);
+    const command = [join(programs, 'pg_ctl'), '-D', data, '-w', '-t', '60', '-l', log, '-o', settings, 'start'];
+    let started = await asOwner(command);
+    // The processes of a killed server let go of its memory a moment after it.
+    for (let attempt = 1; started.code !== 0 && attempt < START_ATTEMPTS; attempt += 1) {
+      await new Promise((resolve) => setTimeout(resolve, 1000));
+      started = await asOwner(command);
+    }
     if (started.code !== 0)
       throw new Trouble(`PostgreSQL did not start: ${lastLines(started.output)} (its log: ${log})`);
   }
@@ -114,11 +109,26 @@ function refuseOtherVersion(data, programs) {
   }
 }
 
-/** The port of a server that already runs on this data (one that outlived a killed start command). */
-async function runningPort(programs, data) {
-  const { code } = await asOwner([join(programs, 'pg_ctl'), '-D', data, 'status']);
-  if (code !== 0) return undefined;
-  return Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[3]) || undefined;
+/**
+ * The port of a server that already runs on this data (one that outlived a killed start command). A lock file whose
+ * server is dead is removed here: PostgreSQL itself takes a killed server that nobody reaped for a living one.
+ */
+function runningPort(data) {
+  const lock = join(data, 'postmaster.pid');
+  if (!existsSync(lock)) return undefined;
+  const [pid, , , port] = readFileSync(lock, 'utf8').split('\n');
+  if (isLivingPostgres(pid)) return Number(port) || undefined;
+  rmSync(lock, { force: true });
+  return undefined;
+}
+
+function isLivingPostgres(pid) {
+  try {
+    const status = readFileSync(`/proc/${Number(pid)}/status`, 'utf8');
+    return /^Name:\s+postgres/m.test(status) && !/^State:\s+[ZX]/m.test(status);
+  } catch {
+    return false;
+  }
 }
 
 function asOwner(command, { asRoot = false } = {}) {
