@@ -1,4 +1,4 @@
-import { Sequelize } from 'sequelize';
+import { ConnectionError, Sequelize } from 'sequelize';
 
 const POOL = { max: 10, idle: 30_000 };
 
@@ -10,6 +10,9 @@ export function connection(): Sequelize {
   holder.oakSequelize ??= new Sequelize(urlFromEnvironment(), { dialect: 'postgres', logging: false, pool: POOL });
   return holder.oakSequelize;
 }
+
+/** Whether an error means that the database cannot be reached, rather than that something is wrong. */
+export const isConnectionLost = (error: unknown): boolean => error instanceof ConnectionError;
 
 function urlFromEnvironment(): string {
   const url = process.env.DATABASE_URL;

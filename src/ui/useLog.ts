@@ -13,6 +13,8 @@ export type Said = WithoutStamp<NewEntry>;
  * Writes entries into the log of a house and shows the page anew. An entry keeps its id when it is sent again after a
  * lost answer, so that it is never recorded twice.
  *
+ * `write` takes when it happened (ms since 1970) where that is not now.
+ *
  * @param clock the server's time when the page was made, ms since 1970
  */
 export function useLog(house: string, clock: number) {
@@ -23,10 +25,13 @@ export function useLog(house: string, clock: number) {
   const [unsent, setUnsent] = useState<{ readonly key: string; readonly entries: readonly NewEntry[] }>();
   const [opened] = useState(() => performance.now());
 
-  async function write(said: readonly Said[]): Promise<boolean> {
+  /** The server's time now, ms since 1970. */
+  const serverNow = () => clock + performance.now() - opened;
+
+  async function write(said: readonly Said[], happened?: number): Promise<boolean> {
     if (sending) return false;
-    const key = JSON.stringify(said);
-    const at = new Date(clock + performance.now() - opened).toISOString();
+    const key = JSON.stringify([said, happened]);
+    const at = new Date(happened ?? serverNow()).toISOString();
     const entries =
       unsent?.key === key ? unsent.entries : said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at }));
     setSending(true);
@@ -53,5 +58,5 @@ export function useLog(house: string, clock: number) {
       setSending(false);
     }
   }
-  return { write, busy: sending || pending, message };
+  return { write, serverNow, busy: sending || pending, message };
 }

@@ -3,13 +3,33 @@ import { dayOf } from '@/core/log/dayOf';
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 
+const STYLES = {
+  time: { hour: 'numeric', minute: '2-digit' },
+  weekday: { weekday: 'short' },
+  date: { day: 'numeric', month: 'short' },
+  day: { weekday: 'short', day: 'numeric', month: 'short' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>;
+
+// Making a formatter costs a hundred times its use, and a board uses hundreds.
+const formatters = new Map<string, Intl.DateTimeFormat>();
+
+function formatter(style: keyof typeof STYLES, timeZone: string): Intl.DateTimeFormat {
+  const key = `${style} ${timeZone}`;
+  let known = formatters.get(key);
+  if (!known) {
+    known = new Intl.DateTimeFormat('en-GB', { timeZone, ...STYLES[style] });
+    formatters.set(key, known);
+  }
+  return known;
+}
+
 /** A later day, `days` after the day of an instant. */
 export const dayAfter = (instant: number, days: number, timeZone: string): string =>
   dayOf(instant + days * DAY_MS, timeZone);
 
 /** The time of day where the house stands: 6:52. */
 export function timeOf(instant: number, timeZone: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone, hour: 'numeric', minute: '2-digit' }).format(instant);
+  return formatter('time', timeZone).format(instant);
 }
 
 /** When something will be, as short as it is clear: 9:10, tomorrow 6:00, Thu 14:00, 3 Dec. */
@@ -20,13 +40,13 @@ export function untilWords(instant: number, now: number, timeZone: string): stri
   if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
   if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;
   if (rounded - now < 6 * DAY_MS)
-    return `${new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short' }).format(rounded)} ${timeOf(rounded, timeZone)}`;
-  return new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' }).format(rounded);
+    return `${formatter('weekday', timeZone).format(rounded)} ${timeOf(rounded, timeZone)}`;
+  return formatter('date', timeZone).format(rounded);
 }
 
 /** A day in words: Tue 24 Nov. */
 export function dayWords(day: string): string {
-  return new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'short', day: 'numeric', month: 'short' })
+  return formatter('day', 'UTC')
     .format(new Date(`${day}T12:00:00Z`))
     .replace(',', '');
 }

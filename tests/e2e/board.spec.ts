@@ -36,6 +36,11 @@ test('setting mud is ready within the hour where drying mud is not', async ({ pa
   const room = page.getByRole('region', { name: 'Lamp store' });
   await room.getByRole('button', { name: /^Flats:/ }).click();
   await page.getByLabel('Mud').selectOption({ label: 'setting, 20 min' });
+  await page.getByLabel('Mixed, minutes before').fill('soon');
+  await page.getByRole('button', { name: 'All done' }).click();
+  await expect(page.getByText('how many minutes before?')).toBeVisible();
+  // The clock of setting mud starts at mixing: ten minutes of its thirty are gone.
+  await page.getByLabel('Mixed, minutes before').fill('10');
   await page.getByRole('button', { name: 'All done' }).click();
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(
     /Tape coat wet, until (tomorrow )?\d/,
@@ -45,8 +50,21 @@ test('setting mud is ready within the hour where drying mud is not', async ({ pa
     page
       .getByRole('listitem')
       .filter({ hasText: 'Lamp store' })
-      .getByText(/all dry in (29|30) min/),
+      .getByText(/all dry in (19|20) min/),
   ).toBeVisible();
+});
+
+test('a coat that is logged late dries from when it was put on', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Late store: 6' x 5' x 8'");
+  await page.goto(`${house}/board`);
+  const room = page.getByRole('region', { name: 'Late store' });
+  await room.getByRole('button', { name: /^Flats:/ }).click();
+  await page.getByLabel('Put on').selectOption({ label: 'a day ago' });
+  await page.getByRole('button', { name: 'All done' }).click();
+  await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: fill coat/);
 });
 
 test('a room held for others is stuck until it is released', async ({ page }) => {

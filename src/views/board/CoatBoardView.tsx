@@ -130,6 +130,7 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
           busy={log.busy}
           message={log.message}
           write={log.write}
+          serverNow={log.serverNow}
           close={() => setLogging(undefined)}
         />
       )}

@@ -23,6 +23,18 @@ const MUDS = [
   ['45', 'setting, 45 min'],
   ['90', 'setting, 90 min'],
 ] as const;
+const WHEN = [
+  ['0', 'just now'],
+  ['1', '1 hour ago'],
+  ['2', '2 hours ago'],
+  ['4', '4 hours ago'],
+  ['8', '8 hours ago'],
+  ['16', '16 hours ago'],
+  ['24', 'a day ago'],
+] as const;
+const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+const LONGEST_IN_PAN_MIN = 600;
 type Share = 'all' | 'half' | 'some';
 
 /** Logging one coat: which, how much of it, and with what mud. All of the next coat in drying mud is one press. */
@@ -32,13 +44,15 @@ export function LogDialog({
   busy,
   message,
   write,
+  serverNow,
   close,
 }: {
   readonly logged: Logged;
   readonly unit: LengthUnit;
   readonly busy: boolean;
   readonly message: string | undefined;
-  readonly write: (said: readonly Said[]) => Promise<boolean>;
+  readonly write: (said: readonly Said[], happened?: number) => Promise<boolean>;
+  readonly serverNow: () => number;
   readonly close: () => void;
 }) {
   const { row, cell } = logged;
@@ -48,7 +62,11 @@ export function LogDialog({
   const [mud, setMud] = useState('drying');
   const [thickness, setThickness] = useState('');
   const [some, setSome] = useState('');
-  const [fault, setFault] = useState<{ readonly field: 'some' | 'thickness'; readonly reason: string }>();
+  const [hoursAgo, setHoursAgo] = useState('0');
+  const [mixed, setMixed] = useState('0');
+  // Fixed when the dialog opens, so that pressing again after a lost answer sends the same entry.
+  const [opened] = useState(serverNow);
+  const [fault, setFault] = useState<{ readonly field: 'some' | 'thickness' | 'mixed'; readonly reason: string }>();
   useEffect(() => dialog.current?.showModal(), []);
   const next = open.find(({ coat }) => coatId(coat) === chosen);
   const name = CLASS_NAMES[cell.class];
@@ -63,6 +81,10 @@ export function LogDialog({
     if (depth && !depth.ok) return setFault({ field: 'thickness', reason: depth.reason });
     if (depth && (depth.mm <= 0 || depth.mm > 50))
       return setFault({ field: 'thickness', reason: 'must be greater than 0 and at most 2 in' });
+    const minutes = mud === 'drying' ? 0 : Number(mixed);
+    if (!(minutes >= 0 && minutes <= LONGEST_IN_PAN_MIN) || mixed.trim() === '')
+      return setFault({ field: 'mixed', reason: 'how many minutes before?' });
+    const at = opened - Number(hoursAgo) * HOUR_MS;
     const covered = next.share;
     const said: Said = {
       kind: 'coat',
@@ -79,10 +101,11 @@ export function LogDialog({
               : { of: 'all' },
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },
         ...(depth ? { thickness: depth.mm } : {}),
+        ...(mud === 'drying' ? {} : { mixedAt: new Date(at - minutes * MINUTE_MS).toISOString() }),
         tool,
       },
     };
-    if (await write([said])) close();
+    if (await write([said], at)) close();
   };
 
   return (
@@ -122,6 +145,23 @@ export function LogDialog({
                 error={fault?.field === 'thickness' ? fault.reason : undefined}
                 onChange={(event) => setThickness(event.target.value)}
               />
+            </div>
+            <div className="grid grid-cols-2 gap-3">
+              <SelectField
+                label="Put on"
+                value={hoursAgo}
+                onChange={(event) => setHoursAgo(event.target.value)}
+                options={WHEN}
+              />
+              {mud !== 'drying' && (
+                <TextField
+                  label="Mixed, minutes before"
+                  inputMode="numeric"
+                  value={mixed}
+                  error={fault?.field === 'mixed' ? fault.reason : undefined}
+                  onChange={(event) => setMixed(event.target.value)}
+                />
+              )}
             </div>
             {message && (
               <p role="alert" className="text-error">
