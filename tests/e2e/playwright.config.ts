@@ -30,6 +30,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${demoPort}`,
     viewport: { width: 1280, height: 800 },
     trace: 'off',
+    // Colours are judged when they have arrived.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

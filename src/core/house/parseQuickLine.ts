@@ -1,15 +1,20 @@
 import { formatLength } from '../measure/formatLength';
-import { type LengthRefusal, parseLength } from '../measure/parseLength';
+import { parseLength } from '../measure/parseLength';
 import { fromMm, type LengthUnit, toMm } from '../measure/unit';
 import { checkRoom } from './checkRoom';
+import {
+  cutAtCommas,
+  Misread,
+  type Piece,
+  type Place,
+  pieceOf,
+  readLength,
+  readPositive,
+  sizesIn,
+} from './quickLinePieces';
 import { type HouseHead, LEVELS, type Opening, type Room } from './schema';
 import { wallsOf } from './walls';
 
-/** Where in the line something stands: the first character (from 0) and how many. */
-export interface Place {
-  readonly at: number;
-  readonly length: number;
-}
 /** A room as the line describes it; the id and the place on the plan are not the line's to say. */
 export type QuickRoom = Omit<Room, 'id' | 'at'>;
 export type QuickReading =
@@ -17,26 +22,11 @@ export type QuickReading =
   | ({ readonly ok: false; readonly reason: string } & Place);
 
 type Draft = { -readonly [Key in keyof QuickRoom]: QuickRoom[Key] };
-interface Piece extends Place {
-  readonly text: string;
-}
 
 const OPENING_WORDS = /@|\b(?:sill|wall|at|depth|casing|bead|open)\b/gi;
-const TIMES = /[x×]/i;
 /** Heads line up with a door's at 80 in, where no sill is written: common practice, no source. */
 const HEAD_LINE = { in: 80, mm: 2032 } as const;
 const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
-
-/** Thrown inside this file only, from the depth of the grammar to `parseQuickLine`. */
-class Misread extends Error {
-  constructor(
-    readonly reason: string,
-    readonly at: number,
-    readonly length: number,
-  ) {
-    super(reason);
-  }
-}
 
 /**
  * Reads one line of text as a rectangular room.
@@ -68,25 +58,10 @@ export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'ha
   }
 }
 
-function cutAtCommas(line: string): readonly Piece[] {
-  let at = 0;
-  return line.split(',').map((text) => {
-    const piece = trimmed(text, at);
-    at += text.length + 1;
-    return piece;
-  });
-}
-
-function trimmed(text: string, at: number): Piece {
-  const lead = text.length - text.trimStart().length;
-  const inner = text.trim();
-  return { text: inner, at: at + (inner === '' ? 0 : lead), length: inner.length };
-}
-
 function readHead(head: Piece, unit: LengthUnit): Draft {
   const { name, sizes } = splitHead(head, unit);
   if (name === '') throw new Misread('a room starts with its name', head.at, 1);
-  const [length, width, height] = sizes.map((size) => readLength(size, unit));
+  const [length, width, height] = sizes.map((size) => readPositive(size, unit));
   if (length === undefined || width === undefined)
     throw new Misread('length x width is missing after the name', head.at + head.length, 1);
   if (sizes.length > 3)
@@ -95,9 +70,6 @@ function readHead(head: Piece, unit: LengthUnit): Draft {
       sizes[3]?.at ?? head.at,
       sizes[3]?.length ?? 1,
     );
-  sizes.forEach((size, index) => {
-    if ([length, width, height][index] === 0) throw new Misread('must be greater than 0', size.at, size.length);
-  });
   return {
     name,
     level: 'Ground floor',
@@ -129,31 +101,12 @@ function splitHead(head: Piece, unit: LengthUnit): { readonly name: string; read
   return { name: head.text.slice(0, start).trim(), sizes: sizesIn(head.text.slice(start), head.at + start) };
 }
 
-function sizesIn(text: string, at: number): readonly Piece[] {
-  if (text.trim() === '') return [];
-  let offset = at;
-  return text.split(TIMES).map((part) => {
-    const piece = trimmed(part, offset);
-    offset += part.length + 1;
-    return piece;
-  });
-}
-
-function readLength(piece: Piece, unit: LengthUnit): number {
-  const reading = parseLength(piece.text, unit);
-  if (!reading.ok) throw misreadLength(piece, reading);
-  return fromMm(reading.mm, unit);
-}
-
-const misreadLength = (piece: Piece, { at, reason }: LengthRefusal) =>
-  new Misread(reason, piece.at + Math.min(at, Math.max(0, piece.length - 1)), 1);
-
 type LooseOpening = Omit<Opening, 'wall' | 'at'> & { readonly wall?: number; readonly at?: number };
 
 /** One item after the sizes: an opening is returned, anything else is set on the room. */
 function readItem(item: Piece, room: Draft, unit: LengthUnit): LooseOpening | undefined {
   const word = /^\S+/.exec(item.text)?.[0] ?? '';
-  const rest = trimmed(item.text.slice(word.length), item.at + word.length);
+  const rest = pieceOf(item.text.slice(word.length), item.at + word.length);
   switch (word.toLowerCase()) {
     case 'door':
     case 'window':
@@ -197,17 +150,14 @@ function readOpening(kind: Opening['kind'], rest: Piece, unit: LengthUnit): Loos
   const words = [...rest.text.matchAll(OPENING_WORDS)];
   const firstWord = words[0]?.index ?? rest.text.length;
   const sizes = sizesIn(rest.text.slice(0, firstWord), rest.at);
-  const [width, height] = sizes.map((size) => readLength(size, unit));
+  const [width, height] = sizes.map((size) => readPositive(size, unit));
   if (width === undefined || height === undefined || sizes.length !== 2) {
     throw new Misread(`a ${kind} needs its width x height`, sizes[2]?.at ?? rest.at, sizes[2]?.length ?? rest.length);
   }
-  sizes.forEach((size, index) => {
-    if ([width, height][index] === 0) throw new Misread('must be greater than 0', size.at, size.length);
-  });
   const said: { wall?: number; at?: number; sill?: number; depth?: number; edge?: Opening['edge'] } = {};
   words.forEach((match, index) => {
     const start = match.index + match[0].length;
-    const value = trimmed(rest.text.slice(start, words[index + 1]?.index ?? rest.text.length), rest.at + start);
+    const value = pieceOf(rest.text.slice(start, words[index + 1]?.index ?? rest.text.length), rest.at + start);
     setOpeningWord(match[0].toLowerCase(), value, { at: rest.at + match.index, length: match[0].length }, said, unit);
   });
   const usualSill = kind === 'window' ? Math.max(0, HEAD_LINE[unit] - height) : 0;

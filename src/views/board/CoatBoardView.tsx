@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
+import { COATED_CLASSES } from '@/core/method/coat';
 import { SectionGlyph } from '@/ui/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
@@ -37,7 +37,7 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
   const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map((cell) => cell.class)))].sort(
-    (a, b) => ORDER.indexOf(a) - ORDER.indexOf(b),
+    (a, b) => COATED_CLASSES.indexOf(a) - COATED_CLASSES.indexOf(b),
   );
   const cells = rows.flatMap((row) => row.cells);
   const count = (kind: Filter) => (kind === 'all' ? rows.length : cells.filter((cell) => cell.now === kind).length);
@@ -137,20 +137,6 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
     </main>
   );
 }
-
-const ORDER: readonly CoatedClass[] = [
-  'flat',
-  'butt',
-  'backedButt',
-  'mixed',
-  'angle',
-  'offAngle',
-  'bead',
-  'trim',
-  'existing',
-  'fasteners',
-  'surface',
-];
 
 function Cell({ cell, open }: { readonly cell: BoardCell; readonly open: (() => void) | undefined }) {
   const { words } = cell;
