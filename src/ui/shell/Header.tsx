@@ -20,7 +20,7 @@ export function Header({
   readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
 }) {
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-2 gap-y-1 md:gap-x-4 px-4 py-2 lg:px-5">
+    <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 sm:gap-x-2 md:gap-x-4 px-4 py-2 lg:px-5">
       <Link href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>

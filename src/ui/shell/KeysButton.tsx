@@ -33,7 +33,7 @@ export function KeysButton() {
     <>
       <button
         type="button"
-        className="btn btn-ghost btn-square"
+        className="btn btn-ghost btn-square hidden sm:inline-flex"
         aria-label="Keys and grammar"
         onClick={() => dialog.current?.showModal()}
       >

@@ -26,7 +26,7 @@ export function RoomList({
 }) {
   const levels = [...new Set(rooms.map(({ level }) => level))];
   return (
-    <nav aria-label="Rooms" className="border-base-300 p-3 lg:border-r">
+    <nav aria-label="Rooms" className="border-base-300 p-3 lg:overflow-y-auto lg:border-r">
       {levels.map((level) => (
         <section key={level} className="mb-3">
           <h2 className="px-2 text-sm text-muted">{level}</h2>

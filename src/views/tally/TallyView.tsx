@@ -50,10 +50,10 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
   }, [opened]);
 
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:grid-cols-[12rem_minmax(0,1fr)_21rem]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[12rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)]">
       <h1 className="sr-only">Tally</h1>
       <RoomList houseId={houseId} rooms={rooms} opened={opened} unit={house.unit} mayAdd={mayEdit} />
-      <div className="flex min-w-0 flex-col gap-2 p-4">
+      <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
         {mayEdit && <QuickLine draft={draft} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2">
           {mayEdit && (
@@ -85,7 +85,7 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
             room={unrolled}
             lit={lit}
             onLight={setLit}
-            className="min-h-80 w-full flex-1 lg:max-h-[calc(100dvh-17rem)]"
+            className="min-h-80 w-full flex-1 lg:h-0 lg:min-h-96"
           />
         ) : (
           <p className="grid min-h-80 flex-1 place-items-center rounded-2xl border border-dashed border-base-300 p-6 text-center text-muted">
@@ -94,7 +94,7 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
           </p>
         )}
       </div>
-      <aside className="space-y-8 border-base-300 p-4 lg:border-l">
+      <aside className="space-y-8 border-base-300 p-4 lg:overflow-y-auto lg:border-l">
         {result && draft.room && (
           <TallyTable title={draft.room.name} tally={result.tally} unit={house.unit} lit={lit} onLight={setLit} />
         )}
