@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { problemsFromZod, problemText } from '../core/house/problem';
 import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
-import { isConnectionLost } from '../db/connection';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { mayAct } from './action';
 import { now } from './clock';
+import { refuse } from './reachable';
 import { signedIn } from './session';
 
 const MOST_ENTRIES = 500;
@@ -23,15 +23,6 @@ const bodySchema = z.strictObject({
  * nothing is recorded: 400 with the place and reason, 401, 403, 404, or 409 for an id that is known with other content.
  */
 export async function postEntries(request: Request): Promise<Response> {
-  try {
-    return await takeEntries(request);
-  } catch (error) {
-    if (!isConnectionLost(error)) throw error;
-    return refuse(503, 'The database does not answer. Send the same again; it is recorded once.');
-  }
-}
-
-async function takeEntries(request: Request): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
@@ -69,6 +60,3 @@ function isOwnPage(request: Request): boolean {
   const origin = request.headers.get('origin');
   return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
 }
-
-const refuse = (status: number, message: string, problems?: object): Response =>
-  Response.json({ message, ...(problems ? { problems } : {}) }, { status });

@@ -1,9 +1,11 @@
 import { anyPeople } from '@/db/people';
+import { reachable } from '@/server/reachable';
 
 export const dynamic = 'force-dynamic';
 
 /** Answers once the server and its database do. */
-export async function GET(): Promise<Response> {
-  await anyPeople();
-  return Response.json({ ok: true });
-}
+export const GET = (): Promise<Response> =>
+  reachable(async () => {
+    await anyPeople();
+    return Response.json({ ok: true });
+  });
