@@ -20,7 +20,7 @@ export function tableText(report: object): string {
           item === null ||
           (Array.isArray(item) && item.every((part) => typeof part !== 'object')),
       );
-      if (flat && depth > 0)
+      if (flat && name !== '')
         lines.push(
           `${(lead + name).padEnd(28)} ${Object.entries(value)
             .map(([key, item]) => `${key} ${plain(item)}`)

@@ -1,0 +1,107 @@
+import { describe, expect, it } from 'vitest';
+import { roomOf } from '../../../tests/houses/readRooms';
+import { priceOfLevel } from '../estimate/priceOfLevel';
+import { LEVELS } from '../house/schema';
+import { takeOff } from '../joints/takeOff';
+import { coatsFor } from '../method/coatsFor';
+import { roomCoats } from '../method/roomCoats';
+import { dayListOf, type HandedPass } from './dayListOf';
+import { coatHours, tasksOf } from './tasksOf';
+
+const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
+const { tally } = takeOff(room, house);
+const COATS = roomCoats(tally, { level: 4 });
+const feet = (kind: 'flat' | 'butt' | 'angle' | 'bead') => tally.classes[kind].length / 304.8;
+
+describe('hours', () => {
+  // common practice, no source: the default rates, one person by hand
+  it.each([
+    ['butt', [70, 40, 60]],
+    ['flat', [90, 120, 150]],
+    ['bead', [40, 80, 110]],
+  ] as const)('of %s are its feet over the rate of each coat', (kind, rates) => {
+    const hours = coatsFor(kind, { level: 4 }).map((coat) => coatHours(coat, tally));
+    rates.forEach((rate, index) => {
+      expect(hours[index]).toBeCloseTo(feet(kind) / rate, 9);
+    });
+  });
+
+  it('of an angle are both sides at once in the tape coat, one side at a time after', () => {
+    const hours = coatsFor('angle', { level: 4 }).map((coat) => coatHours(coat, tally));
+    expect(hours).toEqual([
+      expect.closeTo(feet('angle') / 60, 9),
+      expect.closeTo(feet('angle') / 90, 9),
+      expect.closeTo(feet('angle') / 90, 9),
+    ]);
+  });
+
+  it('of fasteners are 500 in the first round and 700 after', () => {
+    const hours = coatsFor('fasteners', { level: 4 }).map((coat) => coatHours(coat, tally));
+    [500, 700, 700].forEach((rate, index) => {
+      expect(hours[index]).toBeCloseTo(tally.fasteners / rate, 9);
+    });
+  });
+
+  it('of sanding are by class, or by the surface once it is skimmed', () => {
+    const sand = (level: 4 | 5) =>
+      tasksOf(tally, roomCoats(tally, { level })).find(({ pass }) => pass === 'sand')?.hours ?? 0;
+    const byClass =
+      feet('flat') / 200 + feet('butt') / 100 + feet('angle') / 150 + feet('bead') / 150 + tally.fasteners / 800;
+    expect(sand(4)).toBeCloseTo(5 / 60 + byClass, 9);
+    expect(sand(5)).toBeCloseTo(5 / 60 + tally.boardArea / 304.8 ** 2 / 300, 9);
+  });
+
+  it('a butt costs two to three times a flat of its length', () => {
+    // common practice, no source
+    const perFoot = (kind: 'flat' | 'butt') =>
+      coatsFor(kind, { level: 4 }).reduce((sum, coat) => sum + coatHours(coat, tally), 0) / feet(kind);
+    expect(perFoot('butt') / perFoot('flat')).toBeGreaterThan(2);
+    expect(perFoot('butt') / perFoot('flat')).toBeLessThan(3);
+  });
+});
+
+describe('the list of a day', () => {
+  const [tape, fill] = tasksOf(tally, COATS);
+  if (!tape || !fill) throw new Error('a level 4 room has a tape and a fill round');
+  const handed: readonly HandedPass<string>[] = [
+    { room: 'a', task: tape, person: 'tobin', day: '2031-05-06' },
+    { room: 'b', task: fill, person: 'tobin', day: '2031-05-06' },
+    { room: 'c', task: fill, person: 'tobin', day: '2031-05-07' },
+    { room: 'd', task: fill, person: 'ines', day: '2031-05-06' },
+  ];
+
+  it('holds one person’s passes of one day, with half an hour of mixing and cleaning', () => {
+    const list = dayListOf(handed, 'tobin', '2031-05-06');
+    expect(list.passes.map((pass) => pass.room)).toEqual(['a', 'b']);
+    expect(list.hours).toBeCloseTo(tape.hours + fill.hours + 0.5, 9);
+  });
+
+  it('of somebody who is free is empty and takes no time', () => {
+    expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0 });
+  });
+});
+
+describe('the price of a level', () => {
+  const rooms = [{ room, tally }];
+
+  it('never falls as the level rises', () => {
+    const prices = LEVELS.map((level) => priceOfLevel(level, rooms));
+    for (const [index, price] of prices.slice(1).entries()) {
+      const below = prices[index];
+      expect(price.hours).toBeGreaterThanOrEqual(below?.hours ?? 0);
+      expect(price.litres).toBeGreaterThanOrEqual(below?.litres ?? 0);
+      expect(price.visits).toBeGreaterThanOrEqual(below?.visits ?? 0);
+    }
+    expect(prices[0]).toEqual({ level: 0, hours: 0, litres: 0, visits: 0 });
+  });
+
+  it('is the sum of the rooms’ passes', () => {
+    const hours = tasksOf(tally, COATS).reduce((sum, task) => sum + task.hours, 0);
+    expect(priceOfLevel(4, [...rooms, ...rooms]).hours).toBeCloseTo(2 * hours, 9);
+  });
+
+  it('leaves a room with a level of its own at that level', () => {
+    const own = [{ room: { finish: { level: 5 as const } }, tally }];
+    expect(priceOfLevel(1, own).hours).toBe(priceOfLevel(4, own).hours);
+  });
+});
