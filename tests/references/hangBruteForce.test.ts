@@ -72,7 +72,7 @@ function stretchesOf({ width, height, hole }: SmallFace): readonly (readonly (re
   });
 }
 
-/** Every set of butts with no piece longer than a board, in as few pieces as any set needs. */
+/** Every set of butts with no piece longer than a board, in the fewest pieces that will do. */
 function setsFor([from, to]: readonly [number, number]): Layout {
   const inside = Array.from({ length: to - from - 1 }, (_, index) => from + index + 1);
   const sets = Array.from({ length: 2 ** inside.length }, (_, mask) => inside.filter((_at, bit) => mask & (1 << bit)));

@@ -1,0 +1,129 @@
+import { describe, expect, it } from 'vitest';
+import { checkRoom } from './checkRoom';
+import { resolveHang } from './resolveHang';
+import { roomSchema } from './schema';
+
+const IN = 25.4;
+const room = (rest: object = {}) =>
+  roomSchema.parse({
+    id: 'a',
+    name: 'A',
+    outline: [
+      [0, 0],
+      [144, 0],
+      [144, 120],
+      [0, 120],
+    ],
+    height: 96,
+    ...rest,
+  });
+const problems = (rest: object, hang: object = {}) =>
+  checkRoom(room(rest), { unit: 'in', hang }).map(({ path, reason }) => `${path}: ${reason}`);
+
+describe('how a room is hung', () => {
+  it('is usual until somebody says otherwise: 4 ft boards across, 16 in framing', () => {
+    const plan = resolveHang({ unit: 'in', hang: {} }, {});
+    expect(plan).toMatchObject({ walls: 'across', ceiling: 'auto', aim: 'joints' });
+    expect(plan.framing).toBeCloseTo(16 * IN, 9);
+    expect(plan.boards[0]?.lengths.map((length) => Math.round(length / IN))).toEqual([96, 120, 144]);
+  });
+
+  it('has screws at most 12 in apart on ceilings and 16 in on walls', () => {
+    // source: ASTM C840, GA-216 (from memory)
+    const { screws } = resolveHang({ unit: 'in', hang: {} }, {});
+    expect([screws.ceiling / IN, screws.wall / IN]).toEqual([expect.closeTo(12, 9), expect.closeTo(16, 9)]);
+  });
+
+  it('takes the room’s word over the house’s, choice by choice', () => {
+    const house = { unit: 'in', hang: { walls: 'upright', framing: 24, screws: { wall: 12 } } } as const;
+    const plan = resolveHang(house, { hang: { walls: 'across', screws: { ceiling: 8 } } });
+    expect(plan.walls).toBe('across');
+    expect(plan.framing).toBeCloseTo(24 * IN, 9);
+    expect([plan.screws.ceiling / IN, plan.screws.wall / IN]).toEqual([expect.closeTo(8, 9), expect.closeTo(12, 9)]);
+  });
+
+  it('is metric in a metric house', () => {
+    const plan = resolveHang({ unit: 'mm', hang: {} }, {});
+    expect(plan.boards).toEqual([{ width: 1200, lengths: [2400, 3000] }]);
+    expect(plan.framing).toBe(400);
+  });
+
+  it('sorts the lengths of a board list', () => {
+    const plan = resolveHang({ unit: 'mm', hang: { boards: [{ width: 1250, lengths: [3000, 2000, 2500] }] } }, {});
+    expect(plan.boards[0]?.lengths).toEqual([2000, 2500, 3000]);
+  });
+});
+
+describe('what no room can be', () => {
+  it.each([
+    [
+      {
+        outline: [
+          [0, 0],
+          [1, 0],
+          [1, 120],
+          [0, 120],
+        ],
+      },
+      'outline: makes wall 1 1" long, which no wall is',
+    ],
+    [
+      {
+        outline: [
+          [0, 0],
+          [9000, 0],
+          [9000, 120],
+          [0, 120],
+        ],
+      },
+      "outline: makes wall 1 750' long, which no wall is",
+    ],
+    [{ height: 1 }, 'height: of 1" is no height of a room'],
+    [{ height: 700 }, 'height: of 58\' 4" is no height of a room'],
+    [
+      { openings: [{ wall: 0, kind: 'window', at: 0, width: 150, height: 20 }] },
+      'openings[0].width: the window runs 6" past the right end of wall 1 (12\')',
+    ],
+    [
+      { openings: [{ wall: 0, kind: 'door', at: 0, width: 30, height: 80, edge: 'bead', depth: 0 }] },
+      'openings[0].depth: must be greater than 0 where the return is boarded',
+    ],
+    [{ hang: { framing: 150 } }, "hang.framing: is wider than the longest board (12')"],
+  ])('%j', (rest, problem) => {
+    expect(problems(rest)).toEqual([problem]);
+  });
+
+  it('offers to turn an outline that runs the wrong way round', () => {
+    const [problem] = checkRoom(
+      room({
+        outline: [
+          [0, 0],
+          [0, 120],
+          [144, 120],
+          [144, 0],
+        ],
+      }),
+      { unit: 'in', hang: {} },
+    );
+    expect(problem?.mend).toBe('reverse-outline');
+  });
+
+  it('lets openings touch a corner, the floor, the ceiling and each other', () => {
+    const openings = [
+      { wall: 0, kind: 'opening', at: 0, width: 72, height: 96 },
+      { wall: 0, kind: 'window', at: 72, width: 72, height: 48, sill: 48 },
+    ];
+    expect(problems({ openings })).toEqual([]);
+  });
+
+  it('takes a rectangle that stands askew on the plan', () => {
+    const [c, s] = [Math.cos(0.4), Math.sin(0.4)];
+    const outline = [
+      [0, 0],
+      [144, 0],
+      [144, 120],
+      [0, 120],
+    ].map(([x = 0, y = 0]) => [x * c - y * s, x * s + y * c]);
+    expect(problems({ outline })).toEqual([]);
+  });
+});

@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { COATED_CLASSES } from '@/core/method/coat';
+import { coatsFor } from '@/core/method/coatsFor';
+import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
+import { CLASS_NAMES, classWords, isJoint, roomWords } from './words';
+
+const NOW = Date.parse('2031-05-06T06:52:00Z');
+const [tape] = coatsFor('flat', { level: 4 });
+if (!tape) throw new Error('a flat is taped');
+
+describe('the words of a class', () => {
+  it.each<[ClassNow, object]>([
+    [
+      { kind: 'go', coat: tape, share: 0 },
+      { mark: 'go', title: 'Go: tape coat' },
+    ],
+    [
+      { kind: 'go', coat: tape, share: 0.255 },
+      { mark: 'go', title: 'Go: tape coat', detail: '26 % done' },
+    ],
+    [
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000 },
+      { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10' },
+    ],
+    [
+      { kind: 'stuck', coat: tape, why: 'electrician' },
+      { mark: 'stuck', title: 'Stuck', detail: 'electrician' },
+    ],
+    [{ kind: 'dry' }, { mark: 'quiet', title: 'All coats dry' }],
+    [{ kind: 'sanded' }, { mark: 'quiet', title: 'Sanded' }],
+  ])('%j', (now, words) => {
+    expect(classWords(now, NOW, 'UTC')).toEqual(words);
+  });
+});
+
+describe('the words of a room', () => {
+  it.each<[RoomNow, object]>([
+    [{ kind: 'go' }, { mark: 'go', title: 'Go: coat' }],
+    [{ kind: 'sand' }, { mark: 'go', title: 'Go: sand' }],
+    [{ kind: 'check' }, { mark: 'go', title: 'Go: check' }],
+    [{ kind: 'handOver' }, { mark: 'go', title: 'Go: hand over' }],
+    [
+      { kind: 'wet', until: NOW + 86_400_000 },
+      { mark: 'wet', title: 'Wet', detail: 'until tomorrow 6:55' },
+    ],
+    [
+      { kind: 'stuck', why: 'too cold' },
+      { mark: 'stuck', title: 'Stuck', detail: 'too cold' },
+    ],
+    [{ kind: 'done' }, { mark: 'quiet', title: 'Handed over' }],
+    [{ kind: 'nothing' }, { mark: 'quiet', title: 'Nothing to coat' }],
+  ])('%j', (now, words) => {
+    expect(roomWords(now, NOW, 'UTC')).toEqual(words);
+  });
+});
+
+describe('the names of classes', () => {
+  it('are different for every class', () => {
+    expect(new Set(COATED_CLASSES.map((kind) => CLASS_NAMES[kind])).size).toBe(COATED_CLASSES.length);
+  });
+
+  it('belong to joints, but for fasteners and the surface', () => {
+    expect(COATED_CLASSES.filter((kind) => !isJoint(kind))).toEqual(['fasteners', 'surface']);
+  });
+});
