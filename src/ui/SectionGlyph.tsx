@@ -7,13 +7,15 @@ export interface GlyphLayer {
   readonly side?: 'left' | 'right' | undefined;
 }
 
-type Shape = 'valley' | 'hump' | 'corner' | 'nose' | 'screw';
+const SHAPES = ['valley', 'hump', 'corner', 'nose', 'screw'] as const;
+type Shape = (typeof SHAPES)[number];
 const BOARD = 'fill-board stroke-board-line';
-const SURFACE = 30;
+/** No class gets more coats than this. */
+const MOST_LAYERS = 4;
 
 /**
  * The cross-section of a joint class with its coats: planned dashed, wet hatched, dry plain, sanded dotted. A schematic
- * drawing, its height exaggerated.
+ * drawing, its height exaggerated; its parts stand once in the page (`GlyphParts`), since a board shows hundreds.
  */
 export function SectionGlyph({
   kind,
@@ -26,11 +28,11 @@ export function SectionGlyph({
 }) {
   const shape = shapeOf(kind);
   // Outer coats first, so that those below stay visible.
-  const drawn = layers.map((layer, index) => ({ ...layer, path: layerPath(shape, index, layer.side) })).reverse();
+  const drawn = layers.map(({ phase, side }, index) => ({ phase, part: partId(shape, index, side) })).reverse();
   return (
-    <svg viewBox="0 0 100 46" className={className} aria-hidden="true" fill="none" strokeWidth={1.2}>
-      {drawn.map(({ phase, path }) => (
-        <path key={path} d={path} {...lookOf(phase)} />
+    <svg viewBox="0 0 100 46" className={className} aria-hidden="true">
+      {drawn.map(({ phase, part }) => (
+        <use key={part} href={`#${part}`} className={`coat-${phase}`} />
       ))}
       <use href={`#board-${shape}`} />
     </svg>
@@ -58,46 +60,73 @@ function shapeOf(kind: CoatedClass): Shape {
   }
 }
 
-function lookOf(phase: CoatPhase) {
-  switch (phase) {
-    case 'planned':
-      return { className: 'stroke-muted', strokeDasharray: '2.5 2' };
-    case 'part':
-      return { className: 'stroke-base-content', strokeDasharray: '7 2', fill: 'url(#coat-wet)', fillOpacity: 0.45 };
-    case 'wet':
-      return { className: 'stroke-base-content', fill: 'url(#coat-wet)' };
-    case 'dry':
-      return { className: 'fill-sheet stroke-base-content' };
-    case 'sanded':
-      return { className: 'stroke-base-content', fill: 'url(#coat-sanded)' };
-  }
-}
+const partId = (shape: Shape, index: number, side?: 'left' | 'right'): string =>
+  [shape, index, shape === 'corner' ? side : undefined].filter((part) => part !== undefined).join('-');
 
+/** A coat's outline, over a surface at y = 30. */
 function layerPath(shape: Shape, index: number, side: 'left' | 'right' | undefined): string {
   switch (shape) {
-    case 'valley': {
-      const half = 22 + 11 * index;
-      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 4 - 9 * index} ${50 + half} ${SURFACE}L62 ${SURFACE}L50 40L38 ${SURFACE}Z`;
-    }
-    case 'hump': {
-      const half = 21 + 12 * index;
-      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 16 - 16 * index} ${50 + half} ${SURFACE}Z`;
-    }
+    case 'valley':
+      return `${dome(22 + 11 * index, 4 + 9 * index)}L62 30L50 40L38 30Z`;
+    case 'hump':
+      return `${dome(21 + 12 * index, 16 + 16 * index)}Z`;
+    case 'screw':
+      return `${dome(12 + 8 * index, 5 + 6 * index)}Z`;
+    case 'nose':
+      return `M25 ${17 - 1.5 * index}L${59 + 15 * index} 26L25 26Z`;
     case 'corner': {
       const [reach, rise] = [30 + 16 * index, 7 + 4 * index];
-      const left = `M32 ${34 - reach * 0.5}Q${32 + rise * 0.5} ${34 - 4} 38 34L32 34Z`;
+      const left = `M32 ${34 - reach * 0.5}Q${32 + rise * 0.5} 30 38 34L32 34Z`;
       const right = `M32 34L${32 + reach} 34Q38 ${34 - rise * 0.6} 32 ${34 - rise}Z`;
       return side === 'left' ? left : side === 'right' ? right : left + right;
     }
-    case 'nose': {
-      const reach = 34 + 15 * index;
-      return `M25 ${17 - 1.5 * index}L${25 + reach} 26L25 26Z`;
-    }
-    case 'screw': {
-      const half = 12 + 8 * index;
-      return `M${50 - half} ${SURFACE}Q50 ${SURFACE - 5 - 6 * index} ${50 + half} ${SURFACE}Z`;
-    }
   }
+}
+
+const dome = (half: number, rise: number): string => `M${50 - half} 30Q50 ${30 - rise} ${50 + half} 30`;
+
+/** The boards, coats and hatches that every glyph of a page refers to; a page holds them once. */
+export function GlyphParts() {
+  const layers = Array.from({ length: MOST_LAYERS }, (_, index) => index);
+  return (
+    <svg width="0" height="0" className="absolute" aria-hidden="true">
+      <defs fill="none" strokeWidth={1.2}>
+        <pattern id="coat-wet" width="4" height="4" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
+          <rect width="4" height="4" className="fill-board" />
+          <path d="M0 0V4" className="stroke-base-content" strokeWidth={1.6} />
+        </pattern>
+        <pattern id="coat-sanded" width="4" height="4" patternUnits="userSpaceOnUse">
+          <rect width="4" height="4" className="fill-sheet" />
+          <circle cx="1.5" cy="1.5" r="0.7" className="fill-muted" />
+        </pattern>
+        {SHAPES.map((shape) => (
+          <g key={shape} id={`board-${shape}`} fill="none" strokeWidth={1.2}>
+            <Boards shape={shape} />
+          </g>
+        ))}
+        {SHAPES.flatMap((shape) =>
+          layers.map((index) => <Layer key={partId(shape, index)} shape={shape} index={index} />),
+        )}
+        {layers.flatMap((index) =>
+          (['left', 'right'] as const).map((side) => (
+            <Layer key={`${index} ${side}`} shape="corner" index={index} side={side} />
+          )),
+        )}
+      </defs>
+    </svg>
+  );
+}
+
+function Layer({
+  shape,
+  index,
+  side,
+}: {
+  readonly shape: Shape;
+  readonly index: number;
+  readonly side?: 'left' | 'right';
+}) {
+  return <path id={partId(shape, index, side)} d={layerPath(shape, index, side)} />;
 }
 
 function Boards({ shape }: { readonly shape: Shape }) {
@@ -106,21 +135,21 @@ function Boards({ shape }: { readonly shape: Shape }) {
       return (
         <>
           <path d="M2 30H38L50 40L62 30H98V44H2Z" className={BOARD} />
-          <path d="M45 37.500H55" className="stroke-primary" strokeWidth={2.4} />
+          <path d="M45 37.5H55" className="stroke-primary" strokeWidth={2.4} />
         </>
       );
     case 'hump':
       return (
         <>
           <path d="M2 30H98V44H2ZM50 30V44" className={BOARD} />
-          <path d="M41 28.500H59" className="stroke-primary" strokeWidth={2.6} />
+          <path d="M41 28.5H59" className="stroke-primary" strokeWidth={2.6} />
         </>
       );
     case 'corner':
       return (
         <>
           <path d="M18 3H32V34H98V44H18Z" className={BOARD} />
-          <path d="M33.500 22V32.500H47" className="stroke-primary" strokeWidth={2} />
+          <path d="M33.5 22V32.5H47" className="stroke-primary" strokeWidth={2} />
         </>
       );
     case 'nose':
@@ -128,7 +157,7 @@ function Boards({ shape }: { readonly shape: Shape }) {
         <>
           <path d="M26 26H98V44H26Z" className={BOARD} />
           <path d="M25 44V17" className="stroke-primary" strokeWidth={3} />
-          <circle cx="25" cy="16" r="2.500" className="fill-primary" />
+          <circle cx="25" cy="16" r="2.5" className="fill-primary" />
         </>
       );
     case 'screw':
@@ -139,27 +168,4 @@ function Boards({ shape }: { readonly shape: Shape }) {
         </>
       );
   }
-}
-
-/** The boards and hatches that every glyph of a page refers to; a page holds them once. */
-export function GlyphParts() {
-  return (
-    <svg width="0" height="0" className="absolute" aria-hidden="true" fill="none" strokeWidth={1.2}>
-      <defs>
-        <pattern id="coat-wet" width="4" height="4" patternTransform="rotate(45)" patternUnits="userSpaceOnUse">
-          <rect width="4" height="4" className="fill-board" />
-          <path d="M0 0V4" className="stroke-base-content" strokeWidth={1.6} />
-        </pattern>
-        <pattern id="coat-sanded" width="4" height="4" patternUnits="userSpaceOnUse">
-          <rect width="4" height="4" className="fill-sheet" />
-          <circle cx="1.5" cy="1.5" r="0.7" className="fill-muted" />
-        </pattern>
-        {(['valley', 'hump', 'corner', 'nose', 'screw'] as const).map((shape) => (
-          <g key={shape} id={`board-${shape}`}>
-            <Boards shape={shape} />
-          </g>
-        ))}
-      </defs>
-    </svg>
-  );
 }

@@ -2,7 +2,7 @@ import Link from 'next/link';
 import { type LengthUnit, toMm } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { roomWords } from '../state/words';
+import { roomWords, type StateWords } from '../state/words';
 
 /** The shapes of the states, as characters so that they stand in line with their words. */
 const MARKS = {
@@ -43,76 +43,91 @@ export function RoomsOfLevel({
       {/* biome-ignore lint/a11y/useSemanticElements: no HTML element groups the links of a drawing */}
       <svg
         viewBox={`-30 -30 ${right + 60} ${bottom + 60}`}
-        className="max-h-[46vh] w-full"
+        className="max-h-[46vh] w-full fill-base-content"
+        textAnchor="middle"
+        dominantBaseline="middle"
         role="group"
         aria-label={`Plan of ${level}`}
       >
-        {placed.map(({ site, points }, index) => {
-          const xs = points.map(([x]) => x);
-          const ys = points.map(([, y]) => y);
-          const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-          const words = roomWords(site.standing.now, now, timeZone);
-          const filled = (y1 - y0) * site.progress;
-          const room = text * 0.58;
-          const lines = wrap(site.room.name, (x1 - x0) / room);
-          const centre = (x0 + x1) / 2;
-          const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
-          return (
-            <Link
-              prefetch={false}
-              key={site.room.id}
-              href={`/h/${houseId}/tally?room=${site.room.id}`}
-              aria-label={`${site.room.name}: ${words.title}${words.detail ? `, ${words.detail}` : ''}, ${Math.round(site.progress * 100)} % coated`}
-            >
-              <clipPath id={`clip-${level}-${index}`.replaceAll(' ', '-')}>
-                <polygon points={points.join(' ')} />
-              </clipPath>
-              <polygon points={points.join(' ')} className="fill-base-100" />
-              <rect
-                x={x0}
-                width={x1 - x0}
-                y={y1 - filled}
-                height={filled}
-                className="fill-board"
-                opacity={0.75}
-                clipPath={`url(#${`clip-${level}-${index}`.replaceAll(' ', '-')})`}
-              />
-              <polygon
-                points={points.join(' ')}
-                fill="none"
-                className="stroke-base-content"
-                strokeWidth={1.5}
-                vectorEffect="non-scaling-stroke"
-              />
-              {lines.map((line, row) => (
-                <text
-                  key={line}
-                  x={centre}
-                  y={top + row * text}
-                  textAnchor="middle"
-                  fontSize={text * 0.92}
-                  className="fill-base-content font-semibold"
-                  dominantBaseline="middle"
-                >
-                  {line}
-                </text>
-              ))}
-              <text
-                x={centre}
-                y={top + (lines.length - 0.5) * text + text * 0.55}
-                textAnchor="middle"
-                dominantBaseline="middle"
-                fontSize={text * 0.78}
-                className="fill-base-content"
-              >
-                {words.mark !== 'quiet' && <tspan className={MARKS[words.mark].fill}>{MARKS[words.mark].shape} </tspan>}
-                {words.title}
-              </text>
-            </Link>
-          );
-        })}
+        {placed.map(({ site, points }) => (
+          <PlanRoom
+            key={site.room.id}
+            href={`/h/${houseId}/tally?room=${site.room.id}`}
+            site={site}
+            points={points}
+            text={text}
+            words={roomWords(site.standing.now, now, timeZone)}
+          />
+        ))}
       </svg>
     </figure>
+  );
+}
+
+/** One room of a plan, filled from below by how far its coats are. */
+function PlanRoom({
+  href,
+  site,
+  points,
+  text,
+  words,
+}: {
+  readonly href: string;
+  readonly site: RoomSite;
+  readonly points: readonly Point[];
+  readonly text: number;
+  readonly words: StateWords;
+}) {
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const filled = (y1 - y0) * site.progress;
+  const lines = wrap(site.room.name, (x1 - x0) / (text * 0.58));
+  const centre = (x0 + x1) / 2;
+  const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
+  const percent = `${Math.round(site.progress * 100)} % coated`;
+  // Only an outline that is no upright box cuts its fill.
+  const isBox = points.every(([x, y]) => (x === x0 || x === x1) && (y === y0 || y === y1));
+  const clip = `plan-${site.room.id}`;
+  return (
+    <Link
+      prefetch={false}
+      href={href}
+      aria-label={[`${site.room.name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}
+    >
+      {!isBox && (
+        <clipPath id={clip}>
+          <polygon points={points.join(' ')} />
+        </clipPath>
+      )}
+      {filled > 0 && (
+        <rect
+          x={x0}
+          width={x1 - x0}
+          y={y1 - filled}
+          height={filled}
+          className="fill-board"
+          opacity={0.75}
+          clipPath={isBox ? undefined : `url(#${clip})`}
+        />
+      )}
+      <polygon
+        points={points.join(' ')}
+        fill="transparent"
+        className="stroke-base-content"
+        strokeWidth={1.5}
+        vectorEffect="non-scaling-stroke"
+      />
+      {lines.map((line, row) => (
+        <text key={line} x={centre} y={top + row * text} fontSize={text * 0.92} fontWeight={600}>
+          {line}
+        </text>
+      ))}
+      <text x={centre} y={top + (lines.length + 0.05) * text} fontSize={text * 0.78}>
+        {words.mark !== 'quiet' && <tspan className={MARKS[words.mark].fill}>{MARKS[words.mark].shape} </tspan>}
+        {words.title}
+      </text>
+    </Link>
   );
 }
 

@@ -147,7 +147,7 @@ function Cell({ cell, open }: { readonly cell: BoardCell; readonly open: (() => 
       <StateMark words={words} className="narrow text-sm" />
     </>
   );
-  const look = `flex h-full min-h-16 w-full flex-col items-start gap-0.5 px-2 py-1.5 text-left max-lg:grid max-lg:grid-cols-[5.5rem_6rem_1fr] max-lg:items-center ${cell.now === 'go' ? 'bg-go-wash' : ''}`;
+  const look = `board-cell ${cell.now === 'go' ? 'bg-go-wash' : ''}`;
   if (!open) return <div className={look}>{content}</div>;
   return (
     <button

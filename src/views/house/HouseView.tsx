@@ -90,6 +90,9 @@ function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people'>)
   );
 }
 
+/** A walk in the morning starts with a dozen rooms; a larger house has its board for the rest. */
+const MOST_LISTED = 12;
+
 function RoomList({
   title,
   empty,
@@ -112,7 +115,7 @@ function RoomList({
       </h2>
       {rooms.length === 0 && <p className="text-muted">{empty}</p>}
       <ul className="mt-1 divide-y divide-base-300">
-        {rooms.map((room) => (
+        {rooms.slice(0, MOST_LISTED).map((room) => (
           <li key={room.room.id}>
             <Link prefetch={false} href={linkFor(room, houseId)} className="block rounded-lg py-2 hover:bg-base-200">
               <StateMark words={{ mark, title: room.room.name, detail: note(room) }} />
@@ -120,6 +123,11 @@ function RoomList({
           </li>
         ))}
       </ul>
+      {rooms.length > MOST_LISTED && (
+        <Link prefetch={false} href={`/h/${houseId}/board`} className="link text-primary">
+          and {rooms.length - MOST_LISTED} more on the coat board
+        </Link>
+      )}
     </section>
   );
 }
