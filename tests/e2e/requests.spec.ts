@@ -125,6 +125,24 @@ test('a house file goes out and comes in; a wrong one is refused whole', async (
   await expect(page.getByRole('alert').filter({ hasText: 'nothing was taken' })).toContainText(
     'rooms[2].height must be greater than 0',
   );
+  await upload(
+    {
+      ...file,
+      name: 'Turned house',
+      rooms: file.rooms.map((room: { outline: number[][] }) => ({
+        ...room,
+        openings: [],
+        outline: [...room.outline].reverse(),
+      })),
+    },
+    'reversed.json',
+  );
+  await expect(page.getByText('runs counter-clockwise on the page').first()).toBeVisible();
+  await page.getByRole('button', { name: 'Turn these outlines round and bring it in' }).click();
+  await page.waitForURL(/\/h\//);
+  await expect(page.getByRole('link', { name: 'Turned house' })).toBeVisible();
+
+  await page.goto('/houses');
   await upload('{ not json', 'broken.json');
   await expect(page.getByText('The file is not JSON')).toBeVisible();
   await upload({ ...file, name: 'Copy of the point' }, 'good.json');

@@ -131,6 +131,45 @@ describe('the house file', () => {
   });
 });
 
+describe('an outline that runs the wrong way round', () => {
+  const wrong = file({
+    outline: [
+      [0, 0],
+      [0, 120],
+      [144, 120],
+      [144, 0],
+    ],
+    openings: [{ wall: 1, kind: 'door', at: 10, width: 32, height: 80 }],
+  });
+
+  it('is refused, with the mend offered', () => {
+    const reading = readHouse(wrong);
+    expect(reading.ok ? [] : reading.problems).toMatchObject([{ path: 'rooms[0].outline', mend: 'reverse-outline' }]);
+  });
+
+  it('is turned on request: wall 0 stays the same stretch, openings keep their wall and their left end', () => {
+    const reading = readHouse(wrong, { turn: true });
+    if (!reading.ok) throw new Error('the turned room should be read');
+    const [room] = reading.house.rooms;
+    // Wall 1 of the file is the 144 in one at y = 120; walls now run clockwise from the same wall 0.
+    const walls = wallsOf(room?.outline ?? [], 'in');
+    const on = walls[room?.openings[0]?.wall ?? -1];
+    expect([walls[0]?.from, walls[0]?.to]).toEqual([
+      [0, 120 * 25.4],
+      [0, 0],
+    ]);
+    expect([on?.from, on?.to]).toEqual([
+      [144 * 25.4, 120 * 25.4],
+      [0, 120 * 25.4],
+    ]);
+    expect(room?.openings[0]?.at).toBe(10);
+  });
+
+  it('leaves rooms alone that run the right way', () => {
+    expect(readHouse(file({}), { turn: true })).toEqual(readHouse(file({})));
+  });
+});
+
 describe('walls', () => {
   it('takes points in one line as one wall, the first side staying in wall 0', () => {
     const walls = wallsOf(

@@ -1,6 +1,7 @@
 import { checkRoom } from './checkRoom';
 import { type Problem, problemsFromZod } from './problem';
 import { type House, houseSchema } from './schema';
+import { turnOutlines } from './turnOutlines';
 
 export type HouseReading =
   | { readonly ok: true; readonly house: House }
@@ -10,13 +11,14 @@ export type HouseReading =
  * Reads a house file whole or refuses it whole, with every problem's place and reason.
  *
  * @param json the parsed file
+ * @param turn mend outlines that run the wrong way round, see `turnOutlines`
  * @example readHouse({ format: 'oak-tally-house', … rooms: [{ …, height: 0 }] })
  *   // { ok: false, problems: [{ path: 'rooms[0].height', reason: 'must be greater than 0' }] }
  */
-export function readHouse(json: unknown): HouseReading {
+export function readHouse(json: unknown, { turn = false }: { readonly turn?: boolean } = {}): HouseReading {
   const parsed = houseSchema.safeParse(json, { reportInput: true });
   if (!parsed.success) return { ok: false, problems: problemsFromZod(parsed.error) };
-  const house = parsed.data;
+  const house = turn ? turnOutlines(parsed.data) : parsed.data;
   const problems = house.rooms.flatMap((room, index): readonly Problem[] => {
     const twin = house.rooms.findIndex(({ id }) => id === room.id);
     const found =

@@ -36,7 +36,7 @@ export const createHouse = action(
 
 /** Takes a house file in whole, or refuses it whole with every problem's place and reason. */
 export const importHouse = action(
-  z.strictObject({ text: z.string().max(MOST_CHARACTERS, 'is larger than 4 MB'), timeZone }),
+  z.strictObject({ text: z.string().max(MOST_CHARACTERS, 'is larger than 4 MB'), turn: z.boolean(), timeZone }),
   'lead',
   async (input) => {
     let json: unknown;
@@ -45,7 +45,7 @@ export const importHouse = action(
     } catch (error) {
       return refused('invalid', `The file is not JSON: ${error instanceof Error ? error.message : String(error)}`);
     }
-    const reading = readHouse(json);
+    const reading = readHouse(json, { turn: input.turn });
     if (!reading.ok) return refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
     return granted({ id: await addHouse(reading.house, input.timeZone) });
   },

@@ -22,7 +22,11 @@ interface HousesViewProps {
     unit: LengthUnit;
     timeZone: string;
   }) => Promise<Answer<{ readonly id: string }>>;
-  readonly importHouse: (input: { text: string; timeZone: string }) => Promise<Answer<{ readonly id: string }>>;
+  readonly importHouse: (input: {
+    text: string;
+    turn: boolean;
+    timeZone: string;
+  }) => Promise<Answer<{ readonly id: string }>>;
   readonly invite: InviteAction;
 }
 
@@ -106,18 +110,24 @@ const SHOWN_PROBLEMS = 12;
 
 function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
   const router = useRouter();
-  const [refusal, setRefusal] = useState<{ readonly message: string; readonly problems: readonly Problem[] }>();
+  const [refusal, setRefusal] = useState<{
+    readonly file: File;
+    readonly message: string;
+    readonly problems: readonly Problem[];
+  }>();
   const [busy, setBusy] = useState(false);
-  const take = async (file: File | undefined) => {
+  const turnMends =
+    refusal && refusal.problems.length > 0 && refusal.problems.every(({ mend }) => mend === 'reverse-outline');
+  const take = async (file: File | undefined, turn = false) => {
     if (!file) return;
     setBusy(true);
     setRefusal(undefined);
     try {
-      const answer = await importHouse({ text: await file.text(), timeZone: hereZone() });
+      const answer = await importHouse({ text: await file.text(), turn, timeZone: hereZone() });
       if (answer.ok) router.push(`/h/${answer.value.id}`);
-      else setRefusal(answer);
+      else setRefusal({ file, message: answer.message, problems: answer.problems });
     } catch {
-      setRefusal({ message: SERVER_LOST, problems: [] });
+      setRefusal({ file, message: SERVER_LOST, problems: [] });
     } finally {
       setBusy(false);
     }
@@ -151,6 +161,11 @@ function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
           </ul>
           {refusal.problems.length > SHOWN_PROBLEMS && (
             <p className="text-sm">and {refusal.problems.length - SHOWN_PROBLEMS} more</p>
+          )}
+          {turnMends && (
+            <button type="button" className="btn mt-3" disabled={busy} onClick={() => void take(refusal.file, true)}>
+              Turn these outlines round and bring it in
+            </button>
           )}
         </div>
       )}
