@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { checkRoom } from './checkRoom';
+import { resizeOutline } from './resizeOutline';
 import { resolveHang } from './resolveHang';
 import { roomSchema } from './schema';
+import { wallsOf } from './walls';
 
 const IN = 25.4;
 const room = (rest: object = {}) =>
@@ -125,5 +127,25 @@ describe('what no room can be', () => {
       [0, 120],
     ].map(([x = 0, y = 0]) => [x * c - y * s, x * s + y * c]);
     expect(problems({ outline })).toEqual([]);
+  });
+});
+
+describe('an outline that is given new sizes', () => {
+  const askew = [
+    [10, 20],
+    [10 + 144 * 0.8, 20 + 144 * 0.6],
+    [10 + 144 * 0.8 - 120 * 0.6, 20 + 144 * 0.6 + 120 * 0.8],
+    [10 - 120 * 0.6, 20 + 120 * 0.8],
+  ].map(([x = 0, y = 0]): [number, number] => [x, y]);
+
+  it('stays as it was typed when the sizes are the same', () => {
+    expect(resizeOutline(askew, 'in', 144, 120)).toBe(askew);
+  });
+
+  it('keeps its first corner and its turn on the plan', () => {
+    const walls = wallsOf(resizeOutline(askew, 'in', 200, 100), 'in');
+    expect(walls.map(({ length }) => Math.round(length / IN))).toEqual([200, 100, 200, 100]);
+    expect(walls[0]?.from.map((part) => Math.round(part / IN))).toEqual([10, 20]);
+    expect(walls[0]?.along.slice(0, 2)).toEqual([expect.closeTo(0.8, 5), expect.closeTo(0.6, 5)]);
   });
 });

@@ -1,5 +1,6 @@
 import { formatLength } from '../measure/formatLength';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { parseLength } from '../measure/parseLength';
+import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
 import type { QuickRoom } from './parseQuickLine';
 import type { Opening } from './schema';
 import { wallsOf } from './walls';
@@ -11,7 +12,7 @@ import { wallsOf } from './walls';
  */
 export function formatQuickLine(room: QuickRoom, unit: LengthUnit): string {
   const walls = wallsOf(room.outline, unit);
-  const feet = (mm: number) => (unit === 'mm' ? String(Math.round(mm)) : shortFeet(mm));
+  const feet = (mm: number) => (unit === 'mm' ? String(fromMm(mm, 'mm')) : shortFeet(mm));
   const sizes = [walls[0]?.length ?? 0, walls[1]?.length ?? 0, toMm(room.height, unit)].map(feet).join(' x ');
   const items = room.openings.map((opening) => openingText(opening, walls[opening.wall]?.length ?? 0, unit));
   return [
@@ -28,7 +29,8 @@ export function formatQuickLine(room: QuickRoom, unit: LengthUnit): string {
 /** `12'4 1/2`: as short as it reads back; what sixteenths cannot say stays decimal inches. */
 function shortFeet(mm: number): string {
   const text = formatLength(mm, 'in').replace("' ", "'").replace(/"$/, '');
-  return /'/.test(text) || mm < 12 * 25.4 ? text : `${text}`;
+  const reading = parseLength(text, 'in');
+  return reading.ok && Math.abs(reading.mm - mm) <= TOLERANCE_MM ? text : String(fromMm(mm, 'in'));
 }
 
 function openingText(opening: Opening, wallLength: number, unit: LengthUnit): string {

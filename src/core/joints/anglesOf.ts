@@ -19,7 +19,9 @@ interface RoomEdge extends Span {
 /** Within this of straight there is no joint; within `NEAR_SQUARE` of 90° it is an angle. House file, convention 3. */
 const NEAR_STRAIGHT = (1 * Math.PI) / 180;
 const NEAR_SQUARE = (3 * Math.PI) / 180;
-const LINE_GRID_MM = 0.5;
+/** Edges this near to one line, and this little turned from it, lie in it. */
+const LINE_DISTANCE_MM = 0.5;
+const LINE_TURN = 1e-4;
 
 /**
  * The joints along which faces meet: inside angles, off-angles and outside corners, from the angle between the two
@@ -27,7 +29,7 @@ const LINE_GRID_MM = 0.5;
  */
 export function anglesOf(hungFaces: readonly HungFace[]): readonly Joint[] {
   const joints: Joint[] = [];
-  for (const edges of edgesByLine(hungFaces).values()) {
+  for (const edges of edgesByLine(hungFaces)) {
     edges.forEach((a, index) => {
       for (const b of edges.slice(index + 1)) {
         if (a.hung === b.hung) continue;
@@ -40,21 +42,25 @@ export function anglesOf(hungFaces: readonly HungFace[]): readonly Joint[] {
   return joints;
 }
 
-function edgesByLine(hungFaces: readonly HungFace[]): ReadonlyMap<string, readonly RoomEdge[]> {
-  const lines = new Map<string, RoomEdge[]>();
+/** Groups by nearness, not by rounding: two edges of one line may fall on either side of any rounding. */
+function edgesByLine(hungFaces: readonly HungFace[]): readonly (readonly RoomEdge[])[] {
+  const lines: RoomEdge[][] = [];
   for (const hung of hungFaces) {
     for (const edge of edgesOf(hung.face)) {
       const roomEdge = edgeInRoom(hung, edge);
-      const key = [
-        ...roomEdge.direction.map((part) => Math.round(part * 1e4)),
-        ...roomEdge.foot.map((part) => Math.round(part / LINE_GRID_MM)),
-      ].join(' ');
-      const line = lines.get(key);
+      const line = lines.find(([first]) => first && inOneLine(first, roomEdge));
       if (line) line.push(roomEdge);
-      else lines.set(key, [roomEdge]);
+      else lines.push([roomEdge]);
     }
   }
   return lines;
+}
+
+const inOneLine = (a: RoomEdge, b: RoomEdge): boolean =>
+  isNear(a.foot, b.foot, LINE_DISTANCE_MM) && isNear(a.direction, b.direction, LINE_TURN);
+
+function isNear(a: Vector, b: Vector, distance: number): boolean {
+  return Math.abs(a[0] - b[0]) <= distance && Math.abs(a[1] - b[1]) <= distance && Math.abs(a[2] - b[2]) <= distance;
 }
 
 function edgeInRoom(hung: HungFace, edge: FaceEdge): RoomEdge {
@@ -154,13 +160,14 @@ function factoryEdge(
 
 /** How many points of the room are the end of three or more inside angles. */
 export function countThreeWays(joints: readonly Joint[]): number {
-  const ends = new Map<string, number>();
+  const points: { readonly at: Vector; ends: number }[] = [];
   for (const joint of joints) {
     if (joint.class !== 'angle' && joint.class !== 'offAngle') continue;
     for (const end of joint.ends) {
-      const key = end.map((part) => Math.round(part / LINE_GRID_MM / 2)).join(' ');
-      ends.set(key, (ends.get(key) ?? 0) + 1);
+      const point = points.find(({ at }) => isNear(at, end, 2 * LINE_DISTANCE_MM));
+      if (point) point.ends += 1;
+      else points.push({ at: end, ends: 1 });
     }
   }
-  return [...ends.values()].filter((count) => count >= 3).length;
+  return points.filter(({ ends }) => ends >= 3).length;
 }

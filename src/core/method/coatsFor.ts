@@ -26,7 +26,7 @@ const PURPOSES: Readonly<Record<CoatKey, string>> = {
 };
 
 const ACCESSORY_PURPOSES: Readonly<Record<CoatKey, string>> = {
-  tape: 'first thin fill, in the same round as the tape',
+  tape: 'gives a first thin fill, in the same round as the tape',
   fill: 'fills what the first coat left by shrinking',
   finish: 'leaves it level with the paper',
   skim: PURPOSES.skim,

@@ -39,7 +39,7 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
   const shown = useDeferredValue(draft.room);
   const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
   const unrolled = useMemo(() => result && unrollRoom(result), [result]);
-  const { keep, keepMine, state } = useKeep({ houseId, current, draft, addRoom, saveRoom });
+  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft, addRoom, saveRoom });
 
   useKey('/n', (key) => {
     if (key === 'n') router.push(`/h/${houseId}/tally?new`);

@@ -3,7 +3,10 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Answer } from '@/core/house/answer';
+import { resizeOutline } from '@/core/house/resizeOutline';
 import type { Room } from '@/core/house/schema';
+import { wallsOf } from '@/core/house/walls';
+import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import type { Draft } from './useDraft';
 
@@ -33,11 +36,17 @@ interface KeepState {
 /** Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. */
 export function useKeep({
   houseId,
+  unit,
   current,
   draft,
   addRoom,
   saveRoom,
-}: KeepActions & { readonly houseId: string; readonly current: Stored | undefined; readonly draft: Draft }) {
+}: KeepActions & {
+  readonly houseId: string;
+  readonly unit: LengthUnit;
+  readonly current: Stored | undefined;
+  readonly draft: Draft;
+}) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
@@ -57,7 +66,7 @@ export function useKeep({
         ? await saveRoom({
             house: houseId,
             version: overVersion,
-            room: { ...unsaid(current.room), ...room, hang: hangOf(current.room, room), id: current.room.id },
+            room: { ...unsaid(current.room), ...room, ...kept(current.room, room, unit) },
           })
         : await addRoom({ house: houseId, room });
       if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
@@ -102,6 +111,18 @@ function unsaid({
   hung,
 }: Room): Pick<Room, 'id' | 'at' | 'columns' | 'soffits' | 'niches' | 'zones' | 'beads' | 'existing' | 'hung'> {
   return { id, at, columns, soffits, niches, zones, beads, existing, hung };
+}
+
+/** What the line says in part only: the outline stays where it is and as it is turned, other choices of hanging stay. */
+function kept(stored: Room, said: Pick<Room, 'outline' | 'hang'>, unit: LengthUnit): Pick<Room, 'outline' | 'hang'> {
+  const [first, second] = wallsOf(said.outline, unit);
+  const outline = resizeOutline(
+    stored.outline,
+    unit,
+    fromMm(first?.length ?? 0, unit),
+    fromMm(second?.length ?? 0, unit),
+  );
+  return { outline, hang: hangOf(stored, said) };
 }
 
 function hangOf(stored: Room, said: Pick<Room, 'hang'>): Room['hang'] {
