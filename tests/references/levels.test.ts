@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Level } from '@/core/house/schema';
+import type { Level } from '@/core/house/level';
 import type { CoatedClass } from '@/core/method/coat';
 import { coatKeysFor } from '@/core/method/coatKeysFor';
 

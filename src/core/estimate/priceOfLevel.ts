@@ -1,4 +1,5 @@
-import type { Level, Room } from '../house/schema';
+import type { Level } from '../house/level';
+import type { Room } from '../house/schema';
 import type { Tally } from '../joints/tally';
 import { mudOf } from '../materials/loadList';
 import { roomCoats } from '../method/roomCoats';

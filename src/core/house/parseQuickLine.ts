@@ -2,6 +2,7 @@ import { formatLength } from '../measure/formatLength';
 import { parseLength } from '../measure/parseLength';
 import { fromMm, type LengthUnit, toMm } from '../measure/unit';
 import { checkRoom } from './checkRoom';
+import { LEVELS } from './level';
 import {
   cutAtCommas,
   Misread,
@@ -12,7 +13,7 @@ import {
   readPositive,
   sizesIn,
 } from './quickLinePieces';
-import { type HouseHead, LEVELS, type Opening, type Room } from './schema';
+import type { HouseHead, Opening, Room } from './schema';
 import { wallsOf } from './walls';
 
 /** A room as the line describes it; the id and the place on the plan are not the line's to say. */

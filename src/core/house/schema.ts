@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Level } from './level';
 
 const NOT_BUILT =
   'is not built yet: this version takes rectangular rooms with flat or open ceilings, doors and windows';
@@ -9,12 +10,11 @@ const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 const pointSchema = z.tuple([z.number(), z.number()]);
 
-export const LEVELS = [0, 1, 2, 3, 4, 5] as const;
 export const levelSchema = z
   .int()
   .min(0, 'must be a level from 0 to 5')
   .max(5, 'must be a level from 0 to 5')
-  .transform((level) => level as (typeof LEVELS)[number]);
+  .transform((level) => level as Level);
 
 export const boardStockSchema = z.strictObject({
   width: positive(),
@@ -113,7 +113,6 @@ export const houseSchema = houseHeadSchema.extend({
   rooms: z.array(roomSchema),
 });
 
-export type Level = (typeof LEVELS)[number];
 export type BoardStock = z.infer<typeof boardStockSchema>;
 export type HangChoices = z.infer<typeof hangSchema>;
 export type Opening = z.infer<typeof openingSchema>;

@@ -1,4 +1,4 @@
-import type { Level } from '../house/schema';
+import type { Level } from '../house/level';
 import type { CoatedClass, CoatKey } from './coat';
 
 /**

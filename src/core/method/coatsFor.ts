@@ -1,4 +1,4 @@
-import type { Level } from '../house/schema';
+import type { Level } from '../house/level';
 import { MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from './coat';
 import { coatKeysFor, isAccessory, isAngle } from './coatKeysFor';

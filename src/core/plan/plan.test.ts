@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { priceOfLevel } from '../estimate/priceOfLevel';
-import { LEVELS } from '../house/schema';
+import { LEVELS } from '../house/level';
 import { takeOff } from '../joints/takeOff';
 import { coatsFor } from '../method/coatsFor';
 import { roomCoats } from '../method/roomCoats';

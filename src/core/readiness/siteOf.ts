@@ -1,5 +1,6 @@
 import type { AirFrom } from '../drying/dryAt';
-import type { HouseHead, Level, Room } from '../house/schema';
+import type { Level } from '../house/level';
+import type { HouseHead, Room } from '../house/schema';
 import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
-import { type House, LEVELS } from '../../core/house/schema';
+import { LEVELS } from '../../core/house/level';
+import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
 import type { Coat, CoatKey } from '../../core/method/coat';

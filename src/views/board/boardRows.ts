@@ -1,4 +1,4 @@
-import type { Level } from '@/core/house/schema';
+import type { Level } from '@/core/house/level';
 import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
 import { MM_PER_FOOT } from '@/core/measure/unit';

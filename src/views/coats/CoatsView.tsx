@@ -1,6 +1,7 @@
 import type { LevelPrice } from '@/core/estimate/priceOfLevel';
 import type { Answer } from '@/core/house/answer';
-import type { Level, Room } from '@/core/house/schema';
+import type { Level } from '@/core/house/level';
+import type { Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { COATED_CLASSES, type CoatedClass } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';

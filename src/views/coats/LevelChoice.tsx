@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { LevelPrice } from '@/core/estimate/priceOfLevel';
 import type { Answer } from '@/core/house/answer';
-import type { Level } from '@/core/house/schema';
+import type { Level } from '@/core/house/level';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import { spanWords } from '@/ui/when';

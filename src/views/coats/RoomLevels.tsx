@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Answer } from '@/core/house/answer';
-import { LEVELS, type Level, type Room } from '@/core/house/schema';
+import { LEVELS, type Level } from '@/core/house/level';
+import type { Room } from '@/core/house/schema';
 import { SERVER_LOST } from '@/ui/useSubmit';
 
 /** The level of each room: as the house, or its own. */

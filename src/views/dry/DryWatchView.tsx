@@ -5,7 +5,7 @@ import { airWords } from '@/ui/airWords';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { instantWords, spanWords, untilWords } from '@/ui/when';
 import { AirForm } from './AirForm';
-import { DryingChart } from './DryingChart';
+import { LazyDryingChart } from './LazyDryingChart';
 
 export interface DryRoom {
   readonly id: string;
@@ -49,7 +49,7 @@ export function DryWatchView({ houseId, rooms, reading, unit, now, timeZone, may
           <>
             <div className="sheet p-4 sm:p-5">
               <h2>How far the slowest coat of each room is</h2>
-              <DryingChart
+              <LazyDryingChart
                 lines={wet.flatMap(({ name, wet: coats }) => coats.slice(-1).map(({ curve }) => ({ name, curve })))}
                 now={now}
                 timeZone={timeZone}

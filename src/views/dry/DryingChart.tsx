@@ -1,11 +1,11 @@
 'use client';
 
-import { CategoryScale, Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Chart, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { useEffect, useState } from 'react';
 import { Line } from 'react-chartjs-2';
 import { instantWords, timeOf } from '@/ui/when';
 
-Chart.register(CategoryScale, LinearScale, LineElement, PointElement, Legend, Tooltip);
+Chart.register(LinearScale, LineElement, PointElement, Legend, Tooltip);
 
 const DASHES: readonly (readonly number[])[] = [[], [8, 4], [3, 3], [12, 3, 3, 3]];
 const TONES = [

@@ -1,6 +1,7 @@
+import { LEVELS } from '@/core/house/level';
 import type { QuickRoom } from '@/core/house/parseQuickLine';
 import type { Problem } from '@/core/house/problem';
-import { LEVELS, type Opening } from '@/core/house/schema';
+import type { Opening } from '@/core/house/schema';
 import { wallsOf } from '@/core/house/walls';
 import { formatLength } from '@/core/measure/formatLength';
 import { parseLength } from '@/core/measure/parseLength';

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { priceOfLevel } from '@/core/estimate/priceOfLevel';
-import { LEVELS } from '@/core/house/schema';
+import { LEVELS } from '@/core/house/level';
 import { mayAct } from '@/server/action';
 import { saveLevel, saveRoom } from '@/server/actions/houses';
 import { loadSite } from '@/server/loadSite';
