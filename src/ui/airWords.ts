@@ -1,7 +1,7 @@
 import { fahrenheitFromCelsius, type LengthUnit } from '@/core/measure/unit';
 
 /** A temperature the way the house is measured: °F with inches, °C with millimetres. */
-export const degrees = (celsius: number, unit: LengthUnit): string =>
+const degrees = (celsius: number, unit: LengthUnit): string =>
   unit === 'in' ? `${Math.round(fahrenheitFromCelsius(celsius))} °F` : `${celsius.toFixed(1)} °C`;
 
 /** 66 °F · 58 % */

@@ -157,4 +157,31 @@ describe('what pages make of the site', () => {
     }
     expect(wetCoats(room('boot-room'), AIR)).toEqual([]);
   });
+
+  it('draws setting mud on its way to being coated again, not to being dry', () => {
+    const at = new Date(now - 600_000).toISOString();
+    const tape: Entry = {
+      id: '00000000-0000-4000-8000-0000000000aa',
+      room: 'boot-room',
+      at,
+      kind: 'coat',
+      payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'setting', minutes: 20 } },
+      seq: 1,
+      by: IDS.Ines,
+      role: 'finisher',
+      recordedAt: at,
+    };
+    const { house } = site;
+    const boot = siteOf(
+      house,
+      [room('boot-room').room],
+      [tape],
+      () => AIR,
+      now,
+      () => room('boot-room').tally,
+    ).rooms[0];
+    const [coat] = boot ? wetCoats(boot, AIR) : [];
+    expect(coat?.until).toBe(now + 1_200_000);
+    expect(coat?.curve.at(-1)?.dry).toBeCloseTo(1, 9);
+  });
 });

@@ -34,11 +34,10 @@ function shortFeet(mm: number): string {
 }
 
 function openingText(opening: Opening, wallLength: number, unit: LengthUnit): string {
-  const usualSill = opening.kind === 'window' ? Math.max(0, (unit === 'in' ? 80 : 2032) - opening.height) : 0;
   const middle = (wallLength - toMm(opening.width, unit)) / 2;
   return [
     `${opening.kind} ${opening.width}x${opening.height}`,
-    opening.sill === usualSill && opening.kind !== 'window' ? '' : `@${opening.sill}`,
+    opening.sill === 0 && opening.kind !== 'window' ? '' : `@${opening.sill}`,
     `wall ${opening.wall + 1}`,
     Math.abs(toMm(opening.at, unit) - middle) <= TOLERANCE_MM
       ? ''

@@ -113,7 +113,6 @@ export const houseSchema = houseHeadSchema.extend({
   rooms: z.array(roomSchema),
 });
 
-export type BoardStock = z.infer<typeof boardStockSchema>;
 export type HangChoices = z.infer<typeof hangSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Room = z.infer<typeof roomSchema>;

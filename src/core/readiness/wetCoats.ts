@@ -9,7 +9,7 @@ export interface WetCoat {
   readonly coat: Coat;
   readonly since: number;
   readonly until: number;
-  /** Share dry (0–1) at instants in ms since 1970. */
+  /** How far on its way to `until`, 0–1, at instants in ms since 1970. */
   readonly curve: readonly { readonly at: number; readonly dry: number }[];
 }
 
@@ -23,10 +23,13 @@ export function wetCoats({ standing, state }: RoomSite, history: readonly AirFro
       const last = state.coats.get(coatId(coat))?.applications.at(-1);
       if (!last || !Number.isFinite(until)) return [];
       const since = Date.parse(last.at);
-      const thickness = last.payload.thickness ?? USUAL_THICKNESS_MM;
+      const { thickness = USUAL_THICKNESS_MM } = last.payload;
+      const dried = (at: number) => drynessAt(since, at, history, (air) => dryingHours(air, thickness));
+      // What waits for less than being dry, as setting mud does between coats, goes by the part of that which is over.
+      const whole = dried(until);
       const curve = Array.from({ length: POINTS + 1 }, (_, index) => {
         const at = since + ((until - since) * index) / POINTS;
-        return { at, dry: drynessAt(since, at, history, (air) => dryingHours(air, thickness)) };
+        return { at, dry: dried(at) / whole };
       });
       return [{ coat, since, until, curve }];
     })
