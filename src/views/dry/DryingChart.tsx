@@ -86,7 +86,7 @@ export function DryingChart({
             y: {
               min: 0,
               max: 100,
-              title: { display: true, text: '% dry', color: muted },
+              title: { display: true, text: '% of the wait', color: muted },
               ticks: { color: muted, stepSize: 25 },
               grid: { color: grid },
             },
@@ -96,7 +96,7 @@ export function DryingChart({
             tooltip: {
               callbacks: {
                 title: (items) => instantWords(base + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone),
-                label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % dry`,
+                label: (item) => `${item.dataset.label}: ${Math.round(item.parsed.y ?? 0)} % of the wait is over`,
               },
             },
           },
