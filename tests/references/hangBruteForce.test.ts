@@ -4,6 +4,7 @@ import type { Board } from '@/core/hang/board';
 import { hangFace } from '@/core/hang/hangFace';
 import type { Face } from '@/core/house/face';
 import type { HangPlan } from '@/core/house/resolveHang';
+import { plainWall } from '../houses/plainWall';
 
 // The search is held against the dumbest possible one: every layout of a small face, costed from its boards alone.
 // Units here are bays, so that everything can be counted by hand.
@@ -15,6 +16,8 @@ const PLAN: HangPlan = {
   framing: 1,
   screws: { ceiling: 1, wall: 1 },
   aim: 'joints',
+  backed: false,
+  found: {},
 };
 const PRICES = { flat: 1, mixed: 1.5, butt: 10 };
 
@@ -28,25 +31,10 @@ interface SmallFace {
 const METRE = 1000;
 
 function faceOf({ width, height, hole }: SmallFace): Face {
-  const scaled = hole && {
-    opening: 0,
-    kind: 'window' as const,
-    u0: hole.u0 * METRE,
-    u1: hole.u1 * METRE,
-    v0: hole.v0 * METRE,
-    v1: hole.v1 * METRE,
-  };
-  return {
-    id: 'w0',
-    kind: 'wall',
-    width: width * METRE,
-    height: height * METRE,
-    holes: scaled ? [scaled] : [],
-    origin: [0, 0, 0],
-    u: [1, 0, 0],
-    v: [0, 0, -1],
-    normal: [0, 1, 0],
-  };
+  const windows = hole
+    ? [[hole.u0, hole.u1, hole.v0, hole.v1].map((at) => at * METRE) as [number, number, number, number]]
+    : [];
+  return plainWall(width * METRE, height * METRE, windows);
 }
 const scaledPlan: HangPlan = {
   ...PLAN,
@@ -72,22 +60,25 @@ function stretchesOf({ width, height, hole }: SmallFace): readonly (readonly (re
   });
 }
 
-/** Every set of butts with no piece longer than a board, in the fewest pieces that will do. */
-function setsFor([from, to]: readonly [number, number]): Layout {
+/**
+ * Every set of butts with no piece longer than a board, in the fewest pieces, and beside a hole in one more: two short
+ * butts over it may be less work than a whole one.
+ */
+function setsFor([from, to]: readonly [number, number], more: number): Layout {
   const inside = Array.from({ length: to - from - 1 }, (_, index) => from + index + 1);
   const sets = Array.from({ length: 2 ** inside.length }, (_, mask) => inside.filter((_at, bit) => mask & (1 << bit)));
   const fits = sets.filter((set) =>
     [...set, to].every((stop, index) => stop - (index === 0 ? from : (set[index - 1] ?? from)) <= 8),
   );
   const fewest = Math.min(...fits.map((set) => set.length));
-  return fits.filter((set) => set.length === fewest);
+  return fits.filter((set) => set.length <= fewest + more);
 }
 
 function everyLayout(face: SmallFace): readonly Layout[] {
   return stretchesOf(face).reduce<readonly Layout[]>(
     (layouts, stretches) => {
       const choices = stretches.reduce<Layout>(
-        (sets, stretch) => sets.flatMap((set) => setsFor(stretch).map((more) => [...set, ...more])),
+        (sets, stretch) => sets.flatMap((set) => setsFor(stretch, face.hole ? 1 : 0).map((more) => [...set, ...more])),
         [[]],
       );
       return layouts.flatMap((layout) => choices.map((choice) => [...layout, choice]));
@@ -132,18 +123,19 @@ const smallFace = fc
   .record({ width: fc.integer({ min: 5, max: 14 }), height: fc.integer({ min: 4, max: 12 }), holed: fc.boolean() })
   .chain(({ width, height, holed }) => {
     if (!holed) return fc.constant<SmallFace>({ width, height, hole: undefined });
+    const lower = Math.min(height, 8);
     return fc
       .tuple(
         fc.integer({ min: 1, max: width - 3 }),
         fc.integer({ min: 1, max: 3 }),
-        fc.integer({ min: 0, max: height - 2 }),
+        fc.integer({ min: 0, max: lower - 2 }),
         fc.integer({ min: 1, max: 8 }),
       )
       .map(
         ([u0, wide, v0, tall]): SmallFace => ({
           width,
-          height,
-          hole: { u0, u1: Math.min(width - 1, u0 + wide), v0, v1: Math.min(height, v0 + tall) },
+          height: lower,
+          hole: { u0, u1: Math.min(width - 1, u0 + wide), v0, v1: Math.min(lower, v0 + tall) },
         }),
       );
   });

@@ -13,6 +13,8 @@ export interface Board {
   /** Its two long edges: at the smaller and at the larger coordinate. */
   readonly lowEdge: EdgeKind;
   readonly highEdge: EdgeKind;
+  /** Its ends were hung over a recessing backer. */
+  readonly backed: boolean;
   /** The sheet it is cut from, before off-cuts are used again; mm. */
   readonly stock: { readonly width: number; readonly length: number };
 }

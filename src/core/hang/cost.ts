@@ -12,6 +12,14 @@ export interface CostParts {
 }
 export const NO_COST: CostParts = { work: 0, corners: 0, stagger: 0, sheets: 0, waste: 0 };
 
+export const addParts = (a: CostParts, b: CostParts): CostParts => ({
+  work: a.work + b.work,
+  corners: a.corners + b.corners,
+  stagger: a.stagger + b.stagger,
+  sheets: a.sheets + b.sheets,
+  waste: a.waste + b.waste,
+});
+
 /** The parts of a cost in the order in which they weigh. */
 export type Ranking = readonly (keyof CostParts)[];
 
@@ -25,6 +33,7 @@ export const RANKINGS: Readonly<Record<HangPlan['aim'], Ranking>> = {
 /** A cost of ranked parts: an earlier part outweighs all later ones. */
 export type RankedCost = readonly number[];
 
+/** Differences that only come of measuring, as a part of the cost. */
 const NOISE = 1e-6;
 
 export function rankedCost(ranking: Ranking, parts: CostParts): RankedCost {
@@ -39,8 +48,8 @@ export function addCosts(a: RankedCost, b: RankedCost): RankedCost {
 /** Negative when `a` is cheaper. */
 export function compareCosts(a: RankedCost, b: RankedCost): number {
   for (let index = 0; index < a.length; index += 1) {
-    const difference = (a[index] ?? 0) - (b[index] ?? 0);
-    if (Math.abs(difference) > NOISE) return difference;
+    const [one, other] = [a[index] ?? 0, b[index] ?? 0];
+    if (Math.abs(one - other) > NOISE * (1 + Math.abs(one))) return one - other;
   }
   return 0;
 }

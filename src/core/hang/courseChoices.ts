@@ -1,11 +1,11 @@
 import type { HangPlan } from '../house/resolveHang';
-import { overlapOf, type Span, subtractSpans, totalLength } from '../measure/span';
+import { overlapOf, overlaps, type Span, totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
-import { buttSets } from './buttSets';
-import { type CostParts, NO_COST, type RankedCost, type Ranking, rankedCost } from './cost';
+import { cheapestButts } from './buttSets';
+import { addParts, type CostParts, NO_COST, type RankedCost, type Ranking, rankedCost } from './cost';
 import type { Course } from './courses';
-import { type Strip, stretchesOf, touches } from './strip';
+import { acrossAt, type Strip, stretchesOf } from './strip';
 
 /** One way to break a course into boards. */
 export interface Choice {
@@ -18,11 +18,14 @@ export interface Choice {
 /** A butt nearer than this to the side of an opening may crack over its corner: common practice, no source. */
 const CORNER_CLEARANCE_MM = 150;
 /** Where doors split a course, more combinations of butts than this are not compared. */
-const MOST_CHOICES = 400;
+const MOST_CHOICES = 200;
 /** A rip narrower than half a sheet still takes half of one. */
 const LEAST_SHEET = 0.5;
 
-/** Every way to break a course into as few boards as it takes, with what each costs. */
+/**
+ * The ways to break a course into boards that may be part of the best layout, with what each costs. Courses depend on
+ * each other in the stagger of their butts only, so a way that loses in a rank before it can never win.
+ */
 export function courseChoices(
   strip: Strip,
   course: Course,
@@ -31,11 +34,19 @@ export function courseChoices(
   ranking: Ranking,
 ): readonly Choice[] {
   const longest = Math.max(...course.stock.lengths);
-  const costAt = rememberedButtCost(strip, course, prices);
+  const buttAt = rememberedButtCost(strip, course, prices);
+  const alone = ranking.slice(0, ranking.indexOf('stagger'));
+  const costs = {
+    butt: (at: number) => rankedCost(alone, buttAt(at)),
+    piece: (from: number, to: number) => rankedCost(alone, pieceCost(course, from, to)),
+  };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
   let choices: readonly Omit<Choice, 'cost'>[] = [{ butts: [], pieces: [] }];
   for (const stretch of stretchesOf(strip, course)) {
-    const sets = buttSets(stretch, longest, plan.framing).map((butts) => ({ butts, pieces: piecesOf(stretch, butts) }));
+    const sets = cheapestButts(stretch, longest, plan.framing, costs).map((butts) => ({
+      butts,
+      pieces: piecesOf(stretch, butts),
+    }));
     choices = choices
       .flatMap((choice) =>
         sets.map(({ butts, pieces }) => ({
@@ -45,25 +56,36 @@ export function courseChoices(
       )
       .slice(0, MOST_CHOICES);
   }
-  return choices.map((choice) => ({ ...choice, cost: rankedCost(ranking, costOf(choice, course, costAt)) }));
+  return choices.map(({ butts, pieces }) => {
+    const parts = [...butts.map(buttAt), ...pieces.map(({ from, to }) => pieceCost(course, from, to))];
+    return { butts, pieces, cost: rankedCost(ranking, parts.reduce(addParts, NO_COST)) };
+  });
 }
 
-/** The boards of a chosen course. */
-export function boardsOf({ pieces }: Choice, strip: Strip, course: Course, index: number): readonly Board[] {
+/** The boards of a course from its pieces. */
+export function boardsOf(
+  pieces: readonly Span[],
+  { long }: Pick<Strip, 'long'>,
+  course: Course,
+  index: number,
+  backed: boolean,
+): readonly Board[] {
   return pieces.map(({ from, to }) => ({
     course: index,
-    u0: strip.long === 'u' ? from : course.t0,
-    u1: strip.long === 'u' ? to : course.t1,
-    v0: strip.long === 'u' ? course.t0 : from,
-    v1: strip.long === 'u' ? course.t1 : to,
-    long: strip.long,
+    u0: long === 'u' ? from : course.t0,
+    u1: long === 'u' ? to : course.t1,
+    v0: long === 'u' ? course.t0 : from,
+    v1: long === 'u' ? course.t1 : to,
+    long: long,
+    backed,
     lowEdge: course.lowEdge,
     highEdge: course.highEdge,
     stock: { width: course.stock.width, length: stockLength(course, to - from) },
   }));
 }
 
-function piecesOf({ from, to }: Span, butts: readonly number[]): readonly Span[] {
+/** A stretch between its butts. */
+export function piecesOf({ from, to }: Span, butts: readonly number[]): readonly Span[] {
   const stops = [from, ...butts, to];
   return stops.slice(1).map((stop, index) => ({ from: stops[index] ?? from, to: stop }));
 }
@@ -73,41 +95,28 @@ function stockLength({ stock }: Course, length: number): number {
   return stock.lengths.find((candidate) => candidate >= length - TOLERANCE_MM) ?? Math.max(...stock.lengths);
 }
 
-function costOf(
-  { butts, pieces }: Omit<Choice, 'cost'>,
-  course: Course,
-  costAt: (at: number) => Pick<CostParts, 'work' | 'corners'>,
-): CostParts {
+/** What a board of a course takes of sheets, and what is left of them. */
+function pieceCost(course: Course, from: number, to: number): CostParts {
   const breadth = course.t1 - course.t0;
-  let [work, corners, waste] = [0, 0, 0];
-  for (const at of butts) {
-    const cost = costAt(at);
-    work += cost.work;
-    corners += cost.corners;
-  }
-  for (const { from, to } of pieces) {
-    waste += course.stock.width * stockLength(course, to - from) - breadth * (to - from);
-  }
-  const sheets = pieces.length * Math.max(breadth / course.stock.width, LEAST_SHEET);
-  return { ...NO_COST, work, corners, sheets, waste };
+  return {
+    ...NO_COST,
+    sheets: Math.max(breadth / course.stock.width, LEAST_SHEET),
+    waste: course.stock.width * stockLength(course, to - from) - breadth * (to - from),
+  };
 }
 
 /** Many choices share their butts; each place is looked at once. */
-function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices) {
-  const known = new Map<number, Pick<CostParts, 'work' | 'corners'>>();
-  return (at: number) => {
+function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): (at: number) => CostParts {
+  const known = new Map<number, CostParts>();
+  return (at) => {
     let cost = known.get(at);
     if (!cost) {
-      cost = { work: prices.butt * buttLength(strip, course, at), corners: cornersUnder(strip, course, at) };
+      const length = totalLength(overlaps(acrossAt(strip, at), [{ from: course.t0, to: course.t1 }]));
+      cost = { ...NO_COST, work: prices.butt * length, corners: cornersUnder(strip, course, at) };
       known.set(at, cost);
     }
     return cost;
   };
-}
-
-function buttLength(strip: Strip, { t0, t1 }: Course, at: number): number {
-  const cuts = strip.holes.filter(({ s }) => touches(s, at)).map(({ t }) => t);
-  return totalLength(subtractSpans({ from: t0, to: t1 }, cuts));
 }
 
 function cornersUnder(strip: Strip, { t0, t1 }: Course, at: number): number {

@@ -1,4 +1,5 @@
 import type { HangPlan } from '../house/resolveHang';
+import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { EdgeKind } from './board';
 
@@ -17,14 +18,15 @@ const MOST_LAYOUTS = 256;
  * Every way to fill a breadth with courses, full boards first and a rip last. A rip keeps its taper toward the seam and
  * its cut edge to the floor or corner. A face narrower than the widest board is one strip.
  *
- * @param breadth mm across the courses
+ * @param across the breadth of the face, mm
  * @param startHigh the first full board lies at the far side instead
  */
 export function courseLayouts(
-  breadth: number,
+  across: Span,
   boards: HangPlan['boards'],
   startHigh = false,
 ): readonly (readonly Course[])[] {
+  const breadth = across.to - across.from;
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
   const layouts: (readonly Course[])[] = [];
   const fill = (laid: readonly Course[], from: number) => {
@@ -53,8 +55,14 @@ export function courseLayouts(
     }
   };
   fill([], 0);
-  return startHigh ? layouts.map((layout) => layout.map((course) => flipped(course, breadth)).reverse()) : layouts;
+  const turned = startHigh
+    ? layouts.map((layout) => layout.map((course) => flipped(course, breadth)).reverse())
+    : layouts;
+  return turned.map((layout) => layout.map((course) => shifted(course, across.from)));
 }
+
+const shifted = (course: Course, by: number): Course =>
+  by === 0 ? course : { ...course, t0: course.t0 + by, t1: course.t1 + by };
 
 const flipped = (course: Course, breadth: number): Course => ({
   ...course,

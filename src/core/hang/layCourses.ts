@@ -1,11 +1,11 @@
 import type { HangPlan } from '../house/resolveHang';
-import { subtractSpans, totalLength } from '../measure/span';
+import { totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
 import { addCosts, compareCosts, NO_COST, RANKINGS, type RankedCost, rankedCost } from './cost';
 import { boardsOf, type Choice, courseChoices } from './courseChoices';
 import type { Course } from './courses';
-import { type Strip, touches } from './strip';
+import { alongAt, isPlain, type Strip } from './strip';
 
 /** Butts of neighbouring courses keep this many bays of framing between them: common practice, no source. */
 const STAGGER_BAYS = 2;
@@ -31,11 +31,12 @@ export function layCourses(
   const least = STAGGER_BAYS * plan.framing;
   const start = rankedCost(ranking, { ...NO_COST, work: seamWork(strip, courses, prices) });
   let steps: readonly Step[] = [];
-  // Where no opening tells them apart, courses of one stock and breadth have the same choices.
+  const plain = isPlain(strip);
+  // Where neither opening nor slope tells them apart, courses of one stock and breadth have the same choices.
   const known = new Map<string, readonly Choice[]>();
   for (const course of courses) {
     const before = steps;
-    const key = `${course.stock.width} ${Math.round(course.t1 - course.t0)} ${strip.holes.length > 0 ? course.t0 : ''}`;
+    const key = `${course.stock.width} ${Math.round(course.t1 - course.t0)} ${plain ? '' : course.t0}`;
     const choices = known.get(key) ?? courseChoices(strip, course, plan, prices, ranking);
     known.set(key, choices);
     steps = choices.map((choice) => stepTo(choice, before, start, least, ranking.indexOf('stagger')));
@@ -44,7 +45,7 @@ export function layCourses(
   const chosen = choicesUpTo(best);
   const boards = courses.flatMap((course, index) => {
     const choice = chosen[index];
-    return choice ? boardsOf(choice, strip, course, index) : [];
+    return choice ? boardsOf(choice.pieces, strip, course, index, plan.backed) : [];
   });
   return { cost: best.cost, boards };
 }
@@ -75,8 +76,7 @@ function seamWork(strip: Strip, courses: readonly Course[], prices: JointPrices)
   return courses.slice(1).reduce((work, course, index) => {
     const tapers = [courses[index]?.highEdge, course.lowEdge].filter((edge) => edge === 'tapered').length;
     const price = tapers === 2 ? prices.flat : tapers === 1 ? prices.mixed : prices.butt;
-    const cuts = strip.holes.filter(({ t }) => touches(t, course.t0)).map(({ s }) => s);
-    return work + price * totalLength(subtractSpans({ from: 0, to: strip.length }, cuts));
+    return work + price * totalLength(alongAt(strip, course.t0));
   }, 0);
 }
 

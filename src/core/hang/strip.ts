@@ -1,33 +1,54 @@
 import type { Face } from '../house/face';
-import { type Span, subtractSpans } from '../measure/span';
-import { TOLERANCE_MM } from '../measure/unit';
+import { type Axis, chordsAt, reachIn } from '../measure/chords';
+import { boxOf } from '../measure/polygon';
+import type { Span } from '../measure/span';
+import type { Loop, Point } from '../measure/vector';
 import type { Course } from './courses';
 
 /** A face seen along its courses: `s` runs with the boards, `t` across them; mm. */
 export interface Strip {
-  readonly long: 'u' | 'v';
-  readonly length: number;
+  readonly long: Axis;
+  /** What is boarded, as (s, t). */
+  readonly loops: readonly Loop[];
+  /** How far it reaches across the courses. */
+  readonly breadth: Span;
+  /** The boxes around openings, whose corners butts keep away from. */
   readonly holes: readonly { readonly s: Span; readonly t: Span }[];
 }
 
-export function stripOf(face: Face, long: 'u' | 'v'): Strip {
+/** A mirrored face is seen from its far end, so that it is hung as the mirror image of the other one. */
+export function stripOf(face: Face, long: Axis): Strip {
+  const flip = (u: number) => (face.mirrored ? face.width - u : u);
+  const loops = face.loops.map((loop): Loop => {
+    const placed = loop.map(([u, v]): Point => (long === 'u' ? [flip(u), v] : [v, flip(u)]));
+    // A turn or a flip alone would change the way round; both together would not.
+    return (long === 'v') !== face.mirrored ? placed.reverse() : placed;
+  });
   const holes = face.holes.map(({ u0, u1, v0, v1 }) => {
-    const u = { from: u0, to: u1 };
+    const u = { from: Math.min(flip(u0), flip(u1)), to: Math.max(flip(u0), flip(u1)) };
     const v = { from: v0, to: v1 };
     return long === 'u' ? { s: u, t: v } : { s: v, t: u };
   });
-  return { long, length: long === 'u' ? face.width : face.height, holes };
+  const box = boxOf(loops);
+  return { long, loops, breadth: { from: box.v0, to: box.v1 }, holes };
 }
 
-/** The stretches of a course that openings of its full breadth leave. */
-export function stretchesOf(strip: Strip, { t0, t1 }: Course): readonly Span[] {
-  const through = strip.holes.filter(({ t }) => t.from <= t0 + TOLERANCE_MM && t.to >= t1 - TOLERANCE_MM);
-  return subtractSpans(
-    { from: 0, to: strip.length },
-    through.map(({ s }) => s),
+/** The stretches of a course that hang together, whatever openings and slopes leave. */
+export const stretchesOf = ({ loops }: Strip, { t0, t1 }: Course): readonly Span[] => reachIn(loops, 'v', t0, t1);
+
+/** Where board lies on both sides of a line across the courses. */
+export const acrossAt = ({ loops }: Strip, s: number): readonly Span[] => chordsAt(loops, 'u', s);
+
+/** Where board lies on both sides of a line along the courses. */
+export const alongAt = ({ loops }: Strip, t: number): readonly Span[] => chordsAt(loops, 'v', t);
+
+/** Whether the face is nothing but an upright rectangle. */
+export function isPlain({ loops }: Strip): boolean {
+  const [loop] = loops;
+  const box = boxOf(loops);
+  return (
+    loops.length === 1 &&
+    loop?.length === 4 &&
+    loop.every(([s, t]) => (s === box.u0 || s === box.u1) && (t === box.v0 || t === box.v1))
   );
 }
-
-/** Whether a coordinate lies within a span or on its ends. */
-export const touches = ({ from, to }: Span, at: number): boolean =>
-  at >= from - TOLERANCE_MM && at <= to + TOLERANCE_MM;

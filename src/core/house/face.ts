@@ -1,9 +1,39 @@
-import { add, type Point, times, type Vector } from '../measure/vector';
+import { areaOfLoops } from '../measure/polygon';
+import { add, type Loop, type Point, times, unit, type Vector } from '../measure/vector';
+import type { Zone } from './schema';
 
-/** A rectangular piece cut out of a face for a door or window, in the face's coordinates; mm. */
+export type FaceKind = 'wall' | 'ceiling' | 'soffit' | 'niche' | 'return' | 'column';
+
+/** What is cut out of a wall for a door, window or opening, in the face's coordinates; mm. */
 export interface Hole {
   readonly opening: number;
   readonly kind: 'door' | 'window' | 'opening';
+  /** The box around it, arch included. */
+  readonly u0: number;
+  readonly u1: number;
+  readonly v0: number;
+  readonly v1: number;
+  readonly loop: Loop;
+  readonly arch: Arch | undefined;
+}
+
+/** The curved head of an opening, as it stands in the wall. */
+export interface Arch {
+  /** From springing to springing along the curve; mm. */
+  readonly length: number;
+  /** Half the angle that the arc spans: how far its tangent at the springing leans from level; radians. */
+  readonly spread: number;
+  /** The curve as short straight steps, for drawing. */
+  readonly curve: readonly Point[];
+  /** What the steps leave of the opening's area; mm². */
+  readonly slivers: number;
+  /** The name of the boarded return under it, when there is one. */
+  readonly lining: string | undefined;
+}
+
+/** A stretch of the face behind which nothing is finished. */
+export interface Cover {
+  readonly cover: Zone['cover'];
   readonly u0: number;
   readonly u1: number;
   readonly v0: number;
@@ -12,48 +42,59 @@ export interface Hole {
 
 /**
  * A planar piece of the room to be boarded. `u` and `v` are its own coordinates in mm: on walls `u` runs left to right
- * as seen from inside and `v` down from the top; on ceilings `u` runs along wall 0 and `v` away from it.
+ * as seen from inside and `v` down from the highest point; on ceilings `u` runs along wall 0, as near as it can, and
+ * `v` away from it.
  */
 export interface Face {
   readonly id: string;
-  readonly kind: 'wall' | 'ceiling' | 'return';
+  readonly kind: FaceKind;
+  /** The extent of the coordinates. */
   readonly width: number;
   readonly height: number;
+  /** What is boarded: loops that surround it and loops that cut it; openings are cut already. */
+  readonly loops: readonly Loop[];
   readonly holes: readonly Hole[];
+  readonly covers: readonly Cover[];
+  /** An old wall: nothing new is hung on it. */
+  readonly existing: boolean;
+  /** The framing is counted from the far end of `u`. */
+  readonly mirrored: boolean;
   readonly origin: Vector;
   readonly u: Vector;
   readonly v: Vector;
   /** Into the room. */
   readonly normal: Vector;
+  /** The straight edges of a face that is bent round an arch and only lies flat on paper; else its loops say them. */
+  readonly bent: readonly SpaceEdge[] | undefined;
+}
+
+/** A straight edge in the room: its ends, the way onto the board, and the board's normal there. */
+export interface SpaceEdge {
+  readonly ends: readonly [Vector, Vector];
+  readonly inward: Vector;
+  readonly normal: Vector;
+  /** The same edge on the face. */
+  readonly from: Point;
+  readonly to: Point;
 }
 
 /** Where a point of a face is in the room. */
-export const inRoom = (face: Face, [u, v]: Point): Vector => add(face.origin, add(times(face.u, u), times(face.v, v)));
+export const inRoom = (face: Pick<Face, 'origin' | 'u' | 'v'>, [u, v]: Point): Vector =>
+  add(face.origin, add(times(face.u, u), times(face.v, v)));
 
 /** The area to be boarded, less openings; mm². */
 export const areaOf = (face: Face): number =>
-  face.width * face.height - face.holes.reduce((sum, { u0, u1, v0, v1 }) => sum + (u1 - u0) * (v1 - v0), 0);
+  areaOfLoops(face.loops) + face.holes.reduce((sum, { arch }) => sum - (arch?.slivers ?? 0), 0);
 
-/** One straight edge of a face: its ends on the face, and the direction on the face that leads onto the board. */
-export interface FaceEdge {
-  readonly from: Point;
-  readonly to: Point;
-  readonly inward: Point;
-}
-
-/** The edges of a face and of its openings. */
-export function edgesOf(face: Face): readonly FaceEdge[] {
-  const rim = rectangleEdges(0, face.width, 0, face.height);
-  return [...rim, ...face.holes.flatMap(({ u0, u1, v0, v1 }) => rectangleEdges(u0, u1, v0, v1).map(turned))];
-}
-
-const turned = ({ from, to, inward: [u, v] }: FaceEdge): FaceEdge => ({ from: to, to: from, inward: [-u, -v] });
-
-function rectangleEdges(u0: number, u1: number, v0: number, v1: number): readonly FaceEdge[] {
-  return [
-    { from: [u0, v0], to: [u1, v0], inward: [0, 1] },
-    { from: [u1, v0], to: [u1, v1], inward: [-1, 0] },
-    { from: [u1, v1], to: [u0, v1], inward: [0, -1] },
-    { from: [u0, v1], to: [u0, v0], inward: [1, 0] },
-  ];
+/** The straight edges of a face and of what is cut out of it. */
+export function edgesOf(face: Face): readonly SpaceEdge[] {
+  if (face.bent) return face.bent;
+  return face.loops.flatMap((loop) =>
+    loop.map((from, index): SpaceEdge => {
+      const to = loop[(index + 1) % loop.length] ?? from;
+      // Loops keep the board on their right.
+      const onto = unit(add(times(face.u, from[1] - to[1]), times(face.v, to[0] - from[0])));
+      return { ends: [inRoom(face, from), inRoom(face, to)], inward: onto, normal: face.normal, from, to };
+    }),
+  );
 }

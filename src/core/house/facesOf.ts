@@ -1,117 +1,121 @@
-import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
-import { add, minus, times, type Vector } from '../measure/vector';
-import { type Face, type Hole, inRoom } from './face';
-import type { Opening, Room } from './schema';
-import { type Wall, wallsOf } from './walls';
-
-const DOWN: Vector = [0, 0, -1];
-const UP: Vector = [0, 0, 1];
-
-/** The depth of a boarded return when none is given: common practice, no source. */
-export const USUAL_RETURN_MM = 6 * MM_PER_INCH;
+import { isInside } from '../measure/chords';
+import { cutLoops, reversed } from '../measure/polygon';
+import { type LengthUnit, toMm } from '../measure/unit';
+import type { Loop, Point } from '../measure/vector';
+import { ceilingFaces, insetLoop } from './ceilingFaces';
+import type { Cover, Face } from './face';
+import { uprightFace } from './makeFace';
+import { cutByNiche, nicheFaces } from './niches';
+import { holesOf, returnFaces } from './openingFaces';
+import { type Slope, slopesOf } from './roof';
+import type { Room } from './schema';
+import { hiddenBySoffits, type SoffitBody, soffitBodies, soffitFaces } from './soffits';
+import { isClockwise, type Wall, wallsOf } from './walls';
 
 /**
- * The faces that a room is made of: walls `w0…`, the ceiling `c0`, then boarded returns `w0.o1.head`. Everything later
- * works on faces and never asks what made them.
+ * The faces that a room is made of: walls `w0…`, ceiling parts `c0…`, then soffits `s0.bottom`, niches `n0.back`, boarded
+ * returns `w0.o1.head` and columns `k0.0`. Everything later works on faces and never asks what made them.
+ *
+ * @param room a checked room
  */
-export function facesOf(room: Room, unit: LengthUnit): readonly Face[] {
-  const walls = wallsOf(room.outline, unit);
-  const height = toMm(room.height, unit);
-  const wallFaces = walls.map((wall) => wallFace(wall, height, room, unit));
-  const returns = room.openings.flatMap((opening, index) => {
-    const face = wallFaces[opening.wall];
-    const hole = face?.holes.find((candidate) => candidate.opening === index);
-    return face && hole && opening.edge === 'bead' ? returnFaces(face, hole, opening, unit) : [];
+export function facesOf(room: Room, houseUnit: LengthUnit): readonly Face[] {
+  const walls = wallsOf(room.outline, houseUnit);
+  const slopes = slopesOf(room, walls, houseUnit);
+  const bodies = soffitBodies(room, walls, slopes, houseUnit);
+  const columns = columnLoops(room, houseUnit);
+  const wallFaces = walls.map((wall) => wallFace(wall, slopes, bodies, room, houseUnit));
+  const cuts = [...bodies.flatMap(({ plan }) => plan), ...columns.map(reversed)];
+  const niches = (room.niches ?? []).flatMap((niche, index) => {
+    const wall = wallFaces[niche.wall];
+    return wall ? nicheFaces(index, niche, wall, houseUnit) : [];
   });
-  return [...wallFaces, ...(room.ceiling.shape === 'flat' ? [ceilingFace(walls, height)] : []), ...returns];
+  const returns = room.openings.flatMap((opening, index) => {
+    const wall = wallFaces[opening.wall];
+    const hole = wall?.holes.find((candidate) => candidate.opening === index);
+    return wall && hole && opening.edge === 'bead' && !wall.existing ? returnFaces(wall, hole, opening, houseUnit) : [];
+  });
+  const faces = [
+    ...wallFaces,
+    ...ceilingFaces(room, walls, cuts, houseUnit),
+    ...soffitFaces(bodies, walls, slopes),
+    ...niches,
+    ...returns,
+    ...columnFaces(columns, room, walls, slopes, houseUnit),
+  ];
+  return room.mirrored ? faces.map((face) => ({ ...face, mirrored: true })) : faces;
 }
 
-function wallFace(wall: Wall, height: number, room: Room, unit: LengthUnit): Face {
-  const holes = room.openings.flatMap((opening, index): readonly Hole[] => {
-    if (opening.wall !== wall.index) return [];
-    const mm = (length: number) => toMm(length, unit);
-    const top = mm(opening.sill + opening.height);
-    return [
-      {
-        opening: index,
-        kind: opening.kind,
-        u0: mm(opening.at),
-        u1: mm(opening.at + opening.width),
-        v0: height - top,
-        v1: height - mm(opening.sill),
-      },
-    ];
-  });
-  return {
+function wallFace(
+  wall: Wall,
+  slopes: readonly Slope[],
+  bodies: readonly SoffitBody[],
+  room: Room,
+  houseUnit: LengthUnit,
+): Face {
+  const face = uprightFace({
     id: `w${wall.index}`,
     kind: 'wall',
-    width: wall.length,
-    height,
-    holes,
-    origin: [wall.from[0], wall.from[1], height],
-    u: wall.along,
-    v: DOWN,
-    normal: wall.inward,
-  };
-}
-
-function ceilingFace(walls: readonly Wall[], height: number): Face {
-  const [first, second] = walls;
-  if (!first || !second) throw new RangeError('a rectangle has four walls');
-  return {
-    id: 'c0',
-    kind: 'ceiling',
-    width: first.length,
-    height: second.length,
-    holes: [],
-    origin: [first.from[0], first.from[1], height],
-    u: first.along,
-    v: first.inward,
-    normal: DOWN,
-  };
-}
-
-/** The boards that line an opening: they run from the wall's surface outward by the return's depth. */
-function returnFaces(wall: Face, hole: Hole, opening: Opening, unit: LengthUnit): readonly Face[] {
-  const depth = opening.depth === undefined ? USUAL_RETURN_MM : toMm(opening.depth, unit);
-  const outward = times(wall.normal, -1);
-  const topLeft = inRoom(wall, [hole.u0, hole.v0]);
-  const topRight = inRoom(wall, [hole.u1, hole.v0]);
-  const bottomLeft = inRoom(wall, [hole.u0, hole.v1]);
-  const wide = hole.u1 - hole.u0;
-  const tall = hole.v1 - hole.v0;
-  const name = `${wall.id}.o${hole.opening}`;
-  const piece = (
-    part: string,
-    origin: Vector,
-    u: Vector,
-    v: Vector,
-    normal: Vector,
-    width: number,
-    height: number,
-  ): Face => ({
-    id: `${name}.${part}`,
-    kind: 'return',
-    width,
-    height,
-    holes: [],
-    origin,
-    u,
-    v,
-    normal,
+    from: wall.from,
+    to: wall.to,
+    bottom: 0,
+    profile: slopes,
   });
-  return [
-    piece('head', topLeft, wall.u, outward, DOWN, wide, depth),
-    piece('left', topLeft, outward, DOWN, wall.u, depth, tall),
-    piece(
-      'right',
-      add(topRight, times(outward, depth)),
-      minus([0, 0, 0], outward),
-      DOWN,
-      times(wall.u, -1),
-      depth,
-      tall,
-    ),
-    ...(opening.sill > 0 ? [piece('sill', bottomLeft, wall.u, outward, UP, wide, depth)] : []),
-  ];
+  const top = face.origin[2];
+  const holes = holesOf(room, wall.index, top, houseUnit);
+  const niches = (room.niches ?? [])
+    .filter((niche) => niche.wall === wall.index)
+    .flatMap((niche) => cutByNiche(niche, top, houseUnit));
+  const hidden = hiddenBySoffits(wall, face.loops, top, bodies);
+  return {
+    ...face,
+    width: wall.length,
+    loops: cutLoops(face.loops, [...hidden, ...holes.map(({ loop }) => loop), ...niches]),
+    holes,
+    covers: coversOf(room, wall, top, houseUnit),
+    existing: room.existing?.includes(wall.index) ?? false,
+  };
+}
+
+function coversOf(room: Room, wall: Wall, top: number, houseUnit: LengthUnit): readonly Cover[] {
+  const mm = (length: number) => toMm(length, houseUnit);
+  return (room.zones ?? []).flatMap(({ wall: index, from, to, bottom, top: upper, cover }) =>
+    index === wall.index ? [{ cover, u0: mm(from), u1: mm(to), v0: top - mm(upper), v1: top - mm(bottom) }] : [],
+  );
+}
+
+/** The columns' outlines counter-clockwise on the plan, as they are written; mm. */
+const columnLoops = ({ columns = [] }: Room, houseUnit: LengthUnit): readonly Loop[] =>
+  columns.map((column) => {
+    const loop = column.map(([x, y]): Point => [toMm(x, houseUnit), toMm(y, houseUnit)]);
+    return isClockwise(loop) ? reversed(loop) : loop;
+  });
+
+function columnFaces(
+  columns: readonly Loop[],
+  room: Room,
+  walls: readonly Wall[],
+  slopes: readonly Slope[],
+  houseUnit: LengthUnit,
+): readonly Face[] {
+  return columns.flatMap((loop, index) => {
+    const [corner] = loop;
+    const inTray =
+      room.ceiling.shape === 'tray' &&
+      corner !== undefined &&
+      isInside(corner, [insetLoop(walls, toMm(room.ceiling.inset, houseUnit))]);
+    const top = inTray
+      ? toMm(room.height + (room.ceiling.shape === 'tray' ? room.ceiling.rise : 0), houseUnit)
+      : undefined;
+    return loop.map((from, side) =>
+      uprightFace({
+        id: `k${index}.${side}`,
+        kind: 'column',
+        from,
+        to: loop[(side + 1) % loop.length] ?? from,
+        bottom: 0,
+        profile: inTray ? undefined : slopes,
+        ...(top === undefined ? {} : { top }),
+      }),
+    );
+  });
 }

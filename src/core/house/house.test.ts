@@ -72,17 +72,6 @@ describe('the house file', () => {
       file({ outline: [...ROOM.outline].reverse() }),
       'rooms[0].outline: runs counter-clockwise on the page (y points down); turn it round',
     ],
-    [
-      file({
-        outline: [
-          [0, 0],
-          [144, 0],
-          [100, 120],
-          [0, 120],
-        ],
-      }),
-      'rooms[0].outline: is not a rectangle; rooms of other shapes are not built yet',
-    ],
     [file({ colour: 'red' }), 'rooms[0].colour: is not a field of the house file'],
     [file({}, { unit: 'ft' }), 'unit: must be one of "in", "mm"'],
     [file({}, { format: 'other' }), 'format: must be "oak-tally-house"'],
@@ -95,35 +84,7 @@ describe('the house file', () => {
     expect(refusal({ ...file({}), rooms: [ROOM, ROOM] })).toBe('rooms[1].id: "a" is the id of rooms[0] too');
   });
 
-  it.each([
-    [
-      'columns',
-      [
-        [
-          [60, 60],
-          [60, 66],
-          [66, 66],
-          [66, 60],
-        ],
-      ],
-      'rooms[0].columns',
-    ],
-    ['soffits', [{ wall: 0, from: 0, to: 144, depth: 24, drop: 12 }], 'rooms[0].soffits'],
-    ['niches', [{ wall: 2 }], 'rooms[0].niches'],
-    ['zones', [{ wall: 1 }], 'rooms[0].zones'],
-    ['existing', [3], 'rooms[0].existing'],
-    ['hung', { w3: {} }, 'rooms[0].hung.w3'],
-    ['ceiling', { shape: 'gable', eaves: [0, 2], rise: 60 }, 'rooms[0].ceiling.shape'],
-    ['finish', { surface: 'gloss' }, 'rooms[0].finish.surface'],
-    ['beads', { profile: 'bullnose' }, 'rooms[0].beads.profile'],
-    ['openings', [{ ...opening, head: { arch: 8 } }], 'rooms[0].openings[0].head.arch'],
-  ])('refuses %s by name, since it is not built yet', (field, value, path) => {
-    expect(refusal(file({ [field]: value }))).toMatch(
-      new RegExp(`^${path.replace(/[[\]]/g, '\\$&')}: .*is not built yet`),
-    );
-  });
-
-  it('takes fields that are not built when they say nothing', () => {
+  it('takes fields that say nothing', () => {
     expect(
       refusal(file({ columns: [], zones: [], existing: [], hung: {}, openings: [{ ...opening, head: { arch: 0 } }] })),
     ).toBe('accepted');

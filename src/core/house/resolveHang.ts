@@ -1,6 +1,16 @@
 import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
 import type { HangChoices, HouseHead, Room } from './schema';
 
+/** The courses of a face as found; mm. */
+export interface FoundFace {
+  readonly run: 'across' | 'upright';
+  readonly courses: readonly {
+    readonly breadth: number;
+    readonly butts: readonly number[];
+    readonly backed: boolean;
+  }[];
+}
+
 /** How a room is hung, every choice made; lengths in mm. */
 export interface HangPlan {
   readonly boards: readonly { readonly width: number; readonly lengths: readonly number[] }[];
@@ -9,6 +19,9 @@ export interface HangPlan {
   readonly framing: number;
   readonly screws: { readonly ceiling: number; readonly wall: number };
   readonly aim: 'joints' | 'boards' | 'waste';
+  readonly backed: boolean;
+  /** Faces as they were found on site, by id; they overrule the plan. */
+  readonly found: Readonly<Record<string, FoundFace>>;
 }
 
 /**
@@ -16,7 +29,7 @@ export interface HangPlan {
  *
  * Screw spacing: source: ASTM C840, GA-216 (from memory): at most 12 in on ceilings, 16 in on walls.
  */
-export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<Room, 'hang'>): HangPlan {
+export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<Room, 'hang' | 'hung'>): HangPlan {
   const choice = <Key extends keyof HangChoices>(key: Key): HangChoices[Key] => room.hang?.[key] ?? house.hang[key];
   const mm = (length: number) => toMm(length, house.unit);
   const usual = USUAL[house.unit];
@@ -35,6 +48,20 @@ export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<
       wall: screws.wall === undefined ? 16 * MM_PER_INCH : mm(screws.wall),
     },
     aim: choice('aim') ?? 'joints',
+    backed: choice('butts') === 'backed',
+    found: Object.fromEntries(
+      Object.entries(room.hung ?? {}).map(([id, { run, courses }]) => [
+        id,
+        {
+          run,
+          courses: courses.map(({ breadth, butts, backed }) => ({
+            breadth: mm(breadth),
+            butts: butts.map(mm),
+            backed,
+          })),
+        },
+      ]),
+    ),
   };
 }
 

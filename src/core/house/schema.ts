@@ -1,13 +1,10 @@
 import { z } from 'zod';
 import type { Level } from './level';
 
-const NOT_BUILT =
-  'is not built yet: this version takes rectangular rooms with flat or open ceilings, doors and windows';
-const noneYet = () => z.array(z.unknown()).max(0, NOT_BUILT).optional();
-const nothingYet = () => z.strictObject({}, { error: () => NOT_BUILT }).optional();
-
 const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
+const MANY = 'are too many for one room';
+const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
 const pointSchema = z.tuple([z.number(), z.number()]);
 
 export const levelSchema = z
@@ -29,25 +26,102 @@ export const hangSchema = z.strictObject({
   framing: positive().optional(),
   screws: z.strictObject({ ceiling: positive().optional(), wall: positive().optional() }).optional(),
   aim: z.enum(['joints', 'boards', 'waste']).optional(),
+  /** "backed": every butt is hung over a recessing backer. */
+  butts: z.enum(['plain', 'backed']).optional(),
 });
 
+const wallNumber = () => z.int().min(0, 'must be the number of a wall, from 0');
+
 export const openingSchema = z.strictObject({
-  wall: z.int().min(0, 'must be the number of a wall, from 0'),
+  wall: wallNumber(),
   kind: z.enum(['door', 'window', 'opening']),
   at: notNegative(),
   width: positive(),
   height: positive(),
   sill: notNegative().default(0),
-  head: z
-    .strictObject({
-      arch: z
-        .number()
-        .refine((arch) => arch === 0, NOT_BUILT)
-        .default(0),
-    })
-    .optional(),
+  /** The rise of an arched head; `height` reaches to its crown. */
+  head: z.strictObject({ arch: notNegative().default(0) }).optional(),
   edge: z.enum(['casing', 'bead', 'open']).default('casing'),
   depth: notNegative().optional(),
+});
+
+export const ceilingSchema = z.discriminatedUnion(
+  'shape',
+  [
+    z.strictObject({ shape: z.literal('flat') }),
+    z.strictObject({ shape: z.literal('open') }),
+    z.strictObject({ shape: z.literal('shed'), low: wallNumber(), rise: positive() }),
+    z.strictObject({ shape: z.literal('gable'), eaves: z.tuple([wallNumber(), wallNumber()]), rise: positive() }),
+    z.strictObject({
+      shape: z.literal('knee'),
+      eaves: z.array(wallNumber()).min(1, 'needs at least one wall'),
+      knee: positive(),
+      run: positive(),
+    }),
+    z.strictObject({ shape: z.literal('tray'), inset: positive(), rise: positive() }),
+  ],
+  { error: ({ code }) => (code === 'invalid_union' ? `must be ${CEILINGS}` : undefined) },
+);
+
+export const soffitSchema = z.strictObject({
+  wall: wallNumber(),
+  from: notNegative(),
+  to: positive(),
+  depth: positive(),
+  drop: positive(),
+});
+
+export const nicheSchema = z.strictObject({
+  wall: wallNumber(),
+  at: notNegative(),
+  bottom: notNegative(),
+  width: positive(),
+  height: positive(),
+  depth: positive(),
+  shelves: z.int().min(0, 'must not be negative').max(20, 'must be at most 20').default(0),
+});
+
+/** What covers a stretch of wall so that nothing is finished behind it. */
+export const COVERS = ['tile', 'trim', 'cabinet'] as const;
+export const zoneSchema = z.strictObject({
+  wall: wallNumber(),
+  from: notNegative(),
+  to: positive(),
+  bottom: notNegative(),
+  top: positive(),
+  cover: z.enum(COVERS),
+});
+
+/** What stands on outside corners, and on free edges: L and J trim. "none" leaves an edge alone. */
+export const BEAD_PROFILES = ['square', 'paper', 'vinyl', 'bullnose', 'flexible', 'arch'] as const;
+export const TRIM_PROFILES = ['L', 'J'] as const;
+export const EDGE_PROFILES = [...BEAD_PROFILES, ...TRIM_PROFILES, 'none'] as const;
+export type EdgeProfile = (typeof EDGE_PROFILES)[number];
+
+/** What will cover the wall, and what lights it: together they decide the level. */
+export const SURFACES = ['flat paint', 'gloss', 'fine texture', 'heavy texture', 'paper', 'tile'] as const;
+export const LIGHTS = ['ordinary', 'low sun', 'cove', 'lamp along the wall'] as const;
+const finishOfFaceSchema = z.strictObject({
+  level: levelSchema.optional(),
+  surface: z.enum(SURFACES).optional(),
+  light: z.enum(LIGHTS).optional(),
+});
+
+/**
+ * A face as it was found hung: courses from its top (`across`) or its left end (`upright`), each with its breadth and
+ * where its butts stand from the start of the course. The last course may be a rip.
+ */
+export const hungFaceSchema = z.strictObject({
+  run: z.enum(['across', 'upright']).default('across'),
+  courses: z
+    .array(
+      z.strictObject({
+        breadth: positive(),
+        butts: z.array(positive()).default([]),
+        backed: z.boolean().default(false),
+      }),
+    )
+    .min(1, 'needs at least one course'),
 });
 
 export const roomSchema = z.strictObject({
@@ -64,37 +138,26 @@ export const roomSchema = z.strictObject({
     .max(60, 'must be at most 60 characters')
     .default('Ground floor'),
   at: pointSchema.optional(),
-  outline: z.array(pointSchema).min(3, 'needs at least three points'),
-  columns: noneYet(),
+  outline: z.array(pointSchema).min(3, 'needs at least three points').max(200, 'has too many points'),
+  columns: z.array(z.array(pointSchema).min(3, 'needs at least three points')).max(40, MANY).optional(),
   height: positive(),
-  ceiling: z
-    .strictObject({
-      shape: z.enum(['flat', 'open'], {
-        error: ({ input }) => (typeof input === 'string' ? `"${input}" ${NOT_BUILT}` : 'must be "flat" or "open"'),
-      }),
-    })
-    .default({ shape: 'flat' }),
-  soffits: noneYet(),
-  niches: noneYet(),
-  openings: z.array(openingSchema).default([]),
-  zones: noneYet(),
+  ceiling: ceilingSchema.default({ shape: 'flat' }),
+  soffits: z.array(soffitSchema).max(40, MANY).optional(),
+  niches: z.array(nicheSchema).max(40, MANY).optional(),
+  openings: z.array(openingSchema).max(100, MANY).default([]),
+  zones: z.array(zoneSchema).max(100, MANY).optional(),
   beads: z
     .strictObject({
-      profile: z.literal('square', { error: () => NOT_BUILT }).default('square'),
-      edges: nothingYet(),
+      profile: z.enum(BEAD_PROFILES).default('square'),
+      edges: z.record(z.string(), z.enum(EDGE_PROFILES)).optional(),
     })
     .optional(),
-  existing: noneYet(),
-  finish: z
-    .strictObject({
-      level: levelSchema.optional(),
-      surface: z.undefined({ error: () => NOT_BUILT }).optional(),
-      light: z.undefined({ error: () => NOT_BUILT }).optional(),
-      faces: nothingYet(),
-    })
-    .optional(),
+  existing: z.array(wallNumber()).optional(),
+  finish: finishOfFaceSchema.extend({ faces: z.record(z.string(), finishOfFaceSchema).optional() }).optional(),
   hang: hangSchema.optional(),
-  hung: nothingYet(),
+  hung: z.record(z.string(), hungFaceSchema).optional(),
+  /** A mirrored copy: its framing is counted from the right end of every wall. */
+  mirrored: z.boolean().optional(),
 });
 
 export const methodSchema = z.strictObject({ level: levelSchema.default(4) });
@@ -114,6 +177,11 @@ export const houseSchema = houseHeadSchema.extend({
 });
 
 export type HangChoices = z.infer<typeof hangSchema>;
+export type Ceiling = z.infer<typeof ceilingSchema>;
+export type Soffit = z.infer<typeof soffitSchema>;
+export type Niche = z.infer<typeof nicheSchema>;
+export type Zone = z.infer<typeof zoneSchema>;
+export type HungCourses = z.infer<typeof hungFaceSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Room = z.infer<typeof roomSchema>;
 export type HouseHead = z.infer<typeof houseHeadSchema>;

@@ -1,9 +1,10 @@
+import { renumberWalls } from './renumberWalls';
 import type { House, Room } from './schema';
 import { isClockwise, wallsOf } from './walls';
 
 /**
  * Turns every outline that runs counter-clockwise on the page, so that its walls run left to right as seen from inside.
- * The first wall stays wall 0; openings keep their wall and their distance from its left end.
+ * The first wall stays wall 0; what stands on a wall keeps its wall and its distance from the left end.
  *
  * @example turnOutlines(house).rooms[0].outline  // [[0, 120], [0, 0], …] becomes [[0, 0], [0, 120], …]
  */
@@ -12,10 +13,13 @@ export function turnOutlines(house: House): House {
 }
 
 function turned(room: Room, { unit }: Pick<House, 'unit'>): Room {
-  const [first, second, ...rest] = room.outline;
-  if (!first || !second) return room;
-  const outline: Room['outline'] = [second, first, ...rest.reverse()];
+  const outline = turnedOutline(room.outline);
   const count = wallsOf(outline, unit).length;
-  const openings = room.openings.map((opening) => ({ ...opening, wall: (count - opening.wall) % count }));
-  return { ...room, outline, openings };
+  return renumberWalls({ ...room, outline }, (wall) => (count - wall) % count);
+}
+
+/** The same outline walked the other way, its first wall first. */
+export function turnedOutline(outline: Room['outline']): Room['outline'] {
+  const [first, second, ...rest] = outline;
+  return first && second ? [second, first, ...rest.reverse()] : outline;
 }

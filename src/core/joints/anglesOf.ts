@@ -1,19 +1,21 @@
-import type { Board } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import { edgesOf, type Face, type FaceEdge, inRoom } from '../house/face';
+import { edgesOf, type Face, type SpaceEdge } from '../house/face';
+import type { Room } from '../house/schema';
 import { overlapOf, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { add, dot, minus, type Point, times, unit, type Vector } from '../measure/vector';
-import type { Joint, JointClass } from './joint';
+import { type Hidden, hiddenOn, hiddenOnBoth, piecesBeside } from './covered';
+import { profileOfEdge } from './edgeProfiles';
+import { factoryEdge, taperedSpans } from './factoryEdge';
+import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
 
-interface RoomEdge extends Span {
+/** An edge of a face on its line through the room. */
+export interface RoomEdge extends Span {
   readonly hung: HungFace;
-  readonly edge: FaceEdge;
+  readonly edge: SpaceEdge;
   /** The line: a unit direction (pointing the same way for all edges of one line) and its point nearest the origin. */
   readonly direction: Vector;
   readonly foot: Vector;
-  /** On the face, away from the edge, onto the board. */
-  readonly inward: Vector;
 }
 
 /** Within this of straight there is no joint; within `NEAR_SQUARE` of 90° it is an angle. House file, convention 3. */
@@ -25,17 +27,18 @@ const LINE_TURN = 1e-4;
 
 /**
  * The joints along which faces meet: inside angles, off-angles and outside corners, from the angle between the two
- * faces and nothing else. Edges in one line of the room are swept together, so that half an edge can meet.
+ * faces and nothing else. Edges in one line of the room are swept together, so that half an edge can meet. Against an
+ * old wall an inside corner is a joint to existing; between two old walls there is nothing to finish.
  */
-export function anglesOf(hungFaces: readonly HungFace[]): readonly Joint[] {
+export function anglesOf(hungFaces: readonly HungFace[], beads: Room['beads']): readonly Joint[] {
   const joints: Joint[] = [];
   for (const edges of edgesByLine(hungFaces)) {
     edges.forEach((a, index) => {
       for (const b of edges.slice(index + 1)) {
-        if (a.hung === b.hung) continue;
+        if (a.hung === b.hung || (a.hung.face.existing && b.hung.face.existing)) continue;
         const shared = overlapOf(a, b);
-        const kind = shared && classBetween(a, b);
-        if (shared && kind) joints.push(jointBetween(a, b, shared, kind));
+        const corner = shared && cornerBetween(a, b);
+        if (shared && corner) joints.push(...jointsBetween(a, b, shared, corner, beads));
       }
     });
   }
@@ -46,7 +49,7 @@ export function anglesOf(hungFaces: readonly HungFace[]): readonly Joint[] {
 function edgesByLine(hungFaces: readonly HungFace[]): readonly (readonly RoomEdge[])[] {
   const lines: RoomEdge[][] = [];
   for (const hung of hungFaces) {
-    for (const edge of edgesOf(hung.face)) {
+    for (const edge of straightEdges(hung.face)) {
       const roomEdge = edgeInRoom(hung, edge);
       const line = lines.find(([first]) => first && inOneLine(first, roomEdge));
       if (line) line.push(roomEdge);
@@ -56,6 +59,15 @@ function edgesByLine(hungFaces: readonly HungFace[]): readonly (readonly RoomEdg
   return lines;
 }
 
+/** The steps that stand for an arch meet nothing but its lining, which is bent along with them. */
+function straightEdges(face: Face): readonly SpaceEdge[] {
+  const curves = face.holes.flatMap(({ arch }) => (arch ? [arch.curve] : []));
+  if (curves.length === 0) return edgesOf(face);
+  const on = (point: Point, curve: readonly Point[]) =>
+    curve.some(([u, v]) => Math.abs(u - point[0]) <= TOLERANCE_MM && Math.abs(v - point[1]) <= TOLERANCE_MM);
+  return edgesOf(face).filter(({ from, to }) => !curves.some((curve) => on(from, curve) && on(to, curve)));
+}
+
 const inOneLine = (a: RoomEdge, b: RoomEdge): boolean =>
   isNear(a.foot, b.foot, LINE_DISTANCE_MM) && isNear(a.direction, b.direction, LINE_TURN);
 
@@ -63,10 +75,8 @@ function isNear(a: Vector, b: Vector, distance: number): boolean {
   return Math.abs(a[0] - b[0]) <= distance && Math.abs(a[1] - b[1]) <= distance && Math.abs(a[2] - b[2]) <= distance;
 }
 
-function edgeInRoom(hung: HungFace, edge: FaceEdge): RoomEdge {
-  const { face } = hung;
-  const start = inRoom(face, edge.from);
-  const end = inRoom(face, edge.to);
+function edgeInRoom(hung: HungFace, edge: SpaceEdge): RoomEdge {
+  const [start, end] = edge.ends;
   const direction = pointingForward(unit(minus(end, start)));
   const stops = [dot(start, direction), dot(end, direction)];
   return {
@@ -74,95 +84,93 @@ function edgeInRoom(hung: HungFace, edge: FaceEdge): RoomEdge {
     edge,
     direction,
     foot: minus(start, times(direction, dot(start, direction))),
-    inward: onFace(face, edge.inward),
     from: Math.min(...stops),
     to: Math.max(...stops),
   };
 }
-
-const onFace = (face: Face, [u, v]: Point): Vector => add(times(face.u, u), times(face.v, v));
 
 function pointingForward(direction: Vector): Vector {
   const first = direction.find((part) => Math.abs(part) > 1e-6) ?? 1;
   return first > 0 ? direction : times(direction, -1);
 }
 
+interface Corner {
+  readonly class: JointClass;
+  readonly inside: boolean;
+  /** Near enough to 90° for a bead that is bent square. */
+  readonly square: boolean;
+}
+
 /** Inside when board a leaves the edge toward the room side of board b. */
-function classBetween(a: RoomEdge, b: RoomEdge): JointClass | undefined {
-  const between = Math.acos(Math.max(-1, Math.min(1, dot(a.inward, b.inward))));
+function cornerBetween(a: RoomEdge, b: RoomEdge): Corner | undefined {
+  const between = Math.acos(Math.max(-1, Math.min(1, dot(a.edge.inward, b.edge.inward))));
   if (Math.PI - between < NEAR_STRAIGHT) return undefined;
-  if (dot(a.inward, b.hung.face.normal) < 0) return 'bead';
-  return Math.abs(between - Math.PI / 2) <= NEAR_SQUARE ? 'angle' : 'offAngle';
+  const square = Math.abs(between - Math.PI / 2) <= NEAR_SQUARE;
+  if (dot(a.edge.inward, b.edge.normal) < 0) return { class: 'bead', inside: false, square };
+  if (a.hung.face.existing || b.hung.face.existing) return { class: 'existing', inside: true, square };
+  return { class: square ? 'angle' : 'offAngle', inside: true, square };
 }
 
-function jointBetween(a: RoomEdge, b: RoomEdge, shared: Span, kind: JointClass): Joint {
-  const ends: readonly [Vector, Vector] = [
-    add(a.foot, times(a.direction, shared.from)),
-    add(a.foot, times(a.direction, shared.to)),
-  ];
+function jointsBetween(a: RoomEdge, b: RoomEdge, shared: Span, corner: Corner, beads: Room['beads']): readonly Joint[] {
+  const [one, other] = [a.hung.face, b.hung.face];
+  const edge = `${one.id}~${other.id}`;
+  const profile = corner.inside ? undefined : profileOfEdge(beads, [edge, other.id, one.id], corner.square);
+  if (profile === 'none') return [];
+  const kind = profile === 'L' || profile === 'J' ? 'trim' : corner.class;
   const rise = Math.abs(a.direction[2]);
-  return {
-    id: `${a.hung.face.id}~${b.hung.face.id}.${kind}.${Math.round(shared.from)}`,
-    class: kind,
-    length: shared.to - shared.from,
-    run: rise < 1e-3 ? 'level' : rise > 1 - 1e-3 ? 'upright' : 'slope',
-    lines: [a, b].map(({ hung }) => ({
-      face: hung.face.id,
-      from: toFace(hung.face, ends[0]),
-      to: toFace(hung.face, ends[1]),
-    })),
-    ends,
-    factoryEdge: kind === 'bead' ? { one: 0, both: 0 } : factoryEdge(taperedSpans(a), taperedSpans(b), shared),
-  };
-}
-
-const toFace = (face: Face, point: Vector): Point => {
-  const offset = minus(point, face.origin);
-  return [dot(offset, face.u), dot(offset, face.v)];
-};
-
-/** The stretches of an edge where a board's tapered edge lies along it. */
-function taperedSpans({ hung, edge, direction }: RoomEdge): readonly Span[] {
-  const { face, boards } = hung;
-  const [axis, at] = edge.from[1] === edge.to[1] ? (['v', edge.from[1]] as const) : (['u', edge.from[0]] as const);
-  return boards.flatMap((board) => {
-    const along = taperedAt(board, axis, at);
-    if (!along) return [];
-    const stops = [along.from, along.to].map((stop) =>
-      dot(inRoom(face, axis === 'v' ? [stop, at] : [at, stop]), direction),
-    );
-    return [{ from: Math.min(...stops), to: Math.max(...stops) }];
+  const at = (along: number) => add(a.foot, times(a.direction, along));
+  const hidden = hiddenOnBoth(hiddenAlong(a, shared), hiddenAlong(b, shared));
+  return piecesBeside(shared, hidden).map(({ tapedOnly, ...span }): Joint => {
+    const ends: readonly [Vector, Vector] = [at(span.from), at(span.to)];
+    return {
+      id: `${edge}.${kind}.${Math.round(span.from)}`,
+      edge,
+      class: kind,
+      length: span.to - span.from,
+      run: rise < 1e-3 ? 'level' : rise > 1 - 1e-3 ? 'upright' : 'slope',
+      inside: corner.inside,
+      profile,
+      tapedOnly,
+      lines: [a, b].map((side) => ({
+        face: side.hung.face.id,
+        from: onFace(side, ends[0]),
+        to: onFace(side, ends[1]),
+      })),
+      ends,
+      factoryEdge: corner.inside ? factoryEdge(taperedSpans(a), taperedSpans(b), span) : NO_FACTORY_EDGE,
+    };
   });
 }
 
-function taperedAt(board: Board, axis: 'u' | 'v', at: number): Span | undefined {
-  if ((axis === 'v') !== (board.long === 'u')) return undefined;
-  const [low, high] = axis === 'v' ? [board.v0, board.v1] : [board.u0, board.u1];
-  const here =
-    (Math.abs(low - at) <= TOLERANCE_MM && board.lowEdge === 'tapered') ||
-    (Math.abs(high - at) <= TOLERANCE_MM && board.highEdge === 'tapered');
-  if (!here) return undefined;
-  return axis === 'v' ? { from: board.u0, to: board.u1 } : { from: board.v0, to: board.v1 };
+/** What is hidden of a stretch of an edge, measured like the stretch. */
+function hiddenAlong(edge: RoomEdge, shared: Span): Hidden {
+  const { face } = edge.hung;
+  if (face.covers.length === 0) return { all: [], taped: [] };
+  const [from, to] = [shared.from, shared.to].map((along) =>
+    onFace(edge, add(edge.foot, times(edge.direction, along))),
+  );
+  if (!from || !to) return { all: [], taped: [] };
+  const { all, taped } = hiddenOn(face, from, to);
+  const moved = (spans: readonly Span[]) =>
+    spans.map((span) => ({ from: span.from + shared.from, to: span.to + shared.from }));
+  return { all: moved(all), taped: moved(taped) };
 }
 
-function factoryEdge(
-  a: readonly Span[],
-  b: readonly Span[],
-  shared: Span,
-): { readonly one: number; readonly both: number } {
-  const within = (spans: readonly Span[], limit: Span) => spans.flatMap((span) => overlapOf(span, limit) ?? []);
-  const length = (spans: readonly Span[]) => spans.reduce((sum, { from, to }) => sum + to - from, 0);
-  const onA = within(a, shared);
-  const onB = within(b, shared);
-  const both = length(onA.flatMap((span) => within(onB, span)));
-  return { one: length(onA) + length(onB) - 2 * both, both };
+/** A point of an edge on its face; on a bent face, measured along the edge as it lies flat. */
+function onFace({ hung: { face }, edge }: RoomEdge, point: Vector): Point {
+  if (face.bent) {
+    const part = Math.hypot(...minus(point, edge.ends[0])) / Math.hypot(...minus(edge.ends[1], edge.ends[0]));
+    return [edge.from[0] + (edge.to[0] - edge.from[0]) * part, edge.from[1] + (edge.to[1] - edge.from[1]) * part];
+  }
+  const offset = minus(point, face.origin);
+  return [dot(offset, face.u), dot(offset, face.v)];
 }
 
 /** How many points of the room are the end of three or more inside angles. */
 export function countThreeWays(joints: readonly Joint[]): number {
   const points: { readonly at: Vector; ends: number }[] = [];
   for (const joint of joints) {
-    if (joint.class !== 'angle' && joint.class !== 'offAngle') continue;
+    if (!joint.inside) continue;
     for (const end of joint.ends) {
       const point = points.find(({ at }) => isNear(at, end, 2 * LINE_DISTANCE_MM));
       if (point) point.ends += 1;

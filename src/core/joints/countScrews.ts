@@ -2,7 +2,8 @@ import type { Board } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
 import type { Face } from '../house/face';
 import type { HangPlan } from '../house/resolveHang';
-import { type Span, subtractSpans } from '../measure/span';
+import { chordsAt } from '../measure/chords';
+import { overlaps, type Span } from '../measure/span';
 import type { Joint } from './joint';
 
 /** Screws stand this far in from a board's edge; tape and bead flanges hide what is nearer than `HIDDEN_MM` to their
@@ -13,7 +14,7 @@ const HIDDEN_MM = 26;
 export interface ScrewCount {
   /** All that are driven. */
   readonly driven: number;
-  /** Those to be spotted: not behind tape or bead. */
+  /** Those to be spotted: not behind tape, bead, tile, trim or cabinets. */
   readonly spotted: number;
 }
 
@@ -28,16 +29,21 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   let driven = 0;
   let spotted = 0;
   for (const { face, boards } of hungFaces) {
-    const onFace = covers.get(face.id) ?? [];
+    const tape = covers.get(face.id) ?? [];
     const spacing = face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
-    for (const board of boards) {
-      const upright = memberStandsUpright(face, board);
-      for (const { member, from, to } of screwLines(board, face, upright, plan.framing)) {
-        const { count, first, step } = screwsAlong(from, to, spacing);
-        driven += count;
-        for (let index = 0; index < count; index += 1) {
-          const along = first + index * step;
-          if (!(upright ? isCovered(member, along, onFace) : isCovered(along, member, onFace))) spotted += 1;
+    for (const upright of [true, false]) {
+      const boardsHere = boards.filter((board) => memberStandsUpright(face, board) === upright);
+      if (boardsHere.length === 0) continue;
+      const chords = rememberedChords(face, upright);
+      for (const board of boardsHere) {
+        for (const { member, from, to } of screwLines(board, face, upright, plan.framing, chords)) {
+          const { count, first, step } = screwsAlong(from, to, spacing);
+          driven += count;
+          for (let index = 0; index < count; index += 1) {
+            const along = first + index * step;
+            const [u, v] = upright ? [member, along] : [along, member];
+            if (!isTaped(u, v, tape) && !isBehind(u, v, face.covers)) spotted += 1;
+          }
         }
       }
     }
@@ -45,23 +51,29 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   return { driven, spotted };
 }
 
-/** What tape or a flange hides: the box around a joint, widened on all sides. */
+/** What tape or a flange hides: all that is near a straight line. */
 interface Cover {
   readonly u0: number;
   readonly u1: number;
   readonly v0: number;
   readonly v1: number;
+  /** For a line that leans: its start, direction and length. */
+  readonly leaning: { readonly from: readonly [number, number]; readonly du: number; readonly dv: number } | undefined;
 }
 
 function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Cover[]> {
   const covers = new Map<string, Cover[]>();
   for (const { lines } of joints) {
     for (const { face, from, to } of lines) {
+      const [wide, tall] = [to[0] - from[0], to[1] - from[1]];
+      const length = Math.hypot(wide, tall);
+      const leans = Math.abs(wide) > HIDDEN_MM && Math.abs(tall) > HIDDEN_MM;
       const cover = {
         u0: Math.min(from[0], to[0]) - HIDDEN_MM,
         u1: Math.max(from[0], to[0]) + HIDDEN_MM,
         v0: Math.min(from[1], to[1]) - HIDDEN_MM,
         v1: Math.max(from[1], to[1]) + HIDDEN_MM,
+        leaning: leans ? { from, du: wide / length, dv: tall / length } : undefined,
       };
       const onFace = covers.get(face);
       if (onFace) onFace.push(cover);
@@ -71,8 +83,17 @@ function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Co
   return covers;
 }
 
-// A plain loop: this runs for every screw of a house.
-function isCovered(u: number, v: number, covers: readonly Cover[]): boolean {
+// Plain loops: these run for every screw of a house.
+function isTaped(u: number, v: number, covers: readonly Cover[]): boolean {
+  for (const { u0, u1, v0, v1, leaning } of covers) {
+    if (u < u0 || u > u1 || v < v0 || v > v1) continue;
+    if (!leaning) return true;
+    if (Math.abs((u - leaning.from[0]) * leaning.dv - (v - leaning.from[1]) * leaning.du) <= HIDDEN_MM) return true;
+  }
+  return false;
+}
+
+function isBehind(u: number, v: number, covers: Face['covers']): boolean {
   for (const { u0, u1, v0, v1 } of covers) {
     if (u >= u0 && u <= u1 && v >= v0 && v <= v1) return true;
   }
@@ -82,33 +103,51 @@ function isCovered(u: number, v: number, covers: readonly Cover[]): boolean {
 /** Framing stands upright behind walls, and runs across the boards of a ceiling. */
 const memberStandsUpright = (face: Face, board: Board): boolean => face.kind !== 'ceiling' || board.long === 'u';
 
-/** The straight lines of screws in a board: on every member behind it, broken by openings. */
+/** Where board lies along a member; boards of one face share their members. */
+function rememberedChords(face: Face, upright: boolean): (member: number) => readonly Span[] {
+  const known = new Map<number, readonly Span[]>();
+  return (member) => {
+    let chords = known.get(member);
+    if (!chords) {
+      chords = chordsAt(face.loops, upright ? 'u' : 'v', member);
+      known.set(member, chords);
+    }
+    return chords;
+  };
+}
+
+/** The straight lines of screws in a board: on every member behind it, broken by openings and cut by slopes. */
 function screwLines(
   board: Board,
   face: Face,
   upright: boolean,
   framing: number,
+  chordsOn: (member: number) => readonly Span[],
 ): readonly (Span & { readonly member: number })[] {
   // Across the members, and along each of them.
   const [across0, across1] = upright ? [board.u0, board.u1] : [board.v0, board.v1];
   const along = upright ? { from: board.v0, to: board.v1 } : { from: board.u0, to: board.u1 };
-  const holes = face.holes.map(({ u0, u1, v0, v1 }) =>
-    upright ? { low: u0, high: u1, from: v0, to: v1 } : { low: v0, high: v1, from: u0, to: u1 },
-  );
-  const sides = holes
-    .flatMap(({ low, high }) => [low - EDGE_DISTANCE_MM, high + EDGE_DISTANCE_MM])
+  const sides = face.holes
+    .flatMap(({ u0, u1, v0, v1 }) => (upright ? [u0, u1] : [v0, v1]))
+    .flatMap((side, index) => (index % 2 === 0 ? side - EDGE_DISTANCE_MM : side + EDGE_DISTANCE_MM))
     .filter((side) => side > across0 && side < across1);
-  return memberLines(across0, across1, framing, sides).flatMap((member) => {
-    const cuts = holes.filter(({ low, high }) => member > low && member < high);
-    return subtractSpans(along, cuts).map(({ from, to }) => ({ member, from, to }));
-  });
+  const grid = upright && face.mirrored ? face.width % framing : 0;
+  return memberLines(across0, across1, framing, grid, sides).flatMap((member) =>
+    overlaps(chordsOn(member), [along]).map(({ from, to }) => ({ member, from, to })),
+  );
 }
 
 /** The board's two ends, the framing between them, and the sides of openings; a member that one of those covers is left out. */
-function memberLines(from: number, to: number, framing: number, sides: readonly number[]): readonly number[] {
+function memberLines(
+  from: number,
+  to: number,
+  framing: number,
+  grid: number,
+  sides: readonly number[],
+): readonly number[] {
   const fixed = [from + EDGE_DISTANCE_MM, to - EDGE_DISTANCE_MM, ...sides];
   const lines = [...fixed];
-  for (let member = Math.ceil(from / framing) * framing; member < to; member += framing) {
+  for (let member = Math.ceil((from - grid) / framing) * framing + grid; member < to; member += framing) {
     if (fixed.every((line) => Math.abs(line - member) > 2 * HIDDEN_MM)) lines.push(member);
   }
   return lines;

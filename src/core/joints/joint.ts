@@ -1,3 +1,4 @@
+import type { EdgeProfile } from '../house/schema';
 import type { Point, Vector } from '../measure/vector';
 
 /** Every kind of joint that is finished, in the order in which it is listed. */
@@ -21,17 +22,27 @@ export interface FaceLine {
   readonly to: Point;
 }
 
-/** One maximal straight run of one class. */
+/** One maximal run of one class, straight but for the bead round an arch. */
 export interface Joint {
   readonly id: string;
+  /** The edge of the room that it runs along: `w0~w1` between two faces, `w0.o1.head` along a free edge. */
+  readonly edge: string | undefined;
   readonly class: JointClass;
   /** mm */
   readonly length: number;
   /** `seam` lies within a face; the others are edges between faces. */
-  readonly run: 'seam' | 'level' | 'upright' | 'slope';
+  readonly run: 'seam' | 'level' | 'upright' | 'slope' | 'arch';
+  /** Two faces meet here toward the room: three such ends in one point are a three-way. */
+  readonly inside: boolean;
+  /** What stands on a bead or a trim; undefined for everything that is taped. */
+  readonly profile: EdgeProfile | undefined;
+  /** Behind cabinets: taped, never coated again, and counted apart. */
+  readonly tapedOnly: boolean;
   /** Where it is drawn: once for a seam, on both faces for an edge. */
   readonly lines: readonly FaceLine[];
   readonly ends: readonly [Vector, Vector];
   /** Lengths of an inside angle that have a factory taper along one side and along both; mm. */
   readonly factoryEdge: { readonly one: number; readonly both: number };
 }
+
+export const NO_FACTORY_EDGE = { one: 0, both: 0 } as const;

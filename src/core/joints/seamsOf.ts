@@ -1,14 +1,15 @@
 import type { Board, EdgeKind } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import type { Hole } from '../house/face';
 import { inRoom } from '../house/face';
-import { type Span, subtractSpans } from '../measure/span';
+import { type Axis, chordsAt } from '../measure/chords';
+import { overlaps, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
-import type { Joint, JointClass } from './joint';
+import { hiddenOn, piecesBeside } from './covered';
+import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
 
 interface BoardSide extends Span {
-  readonly across: 'u' | 'v';
+  readonly across: Axis;
   readonly at: number;
   /** Whether the board lies before the line (its high side) or after it. */
   readonly before: boolean;
@@ -26,22 +27,30 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
   for (const sides of sidesByLine(boards).values()) {
     const [first] = sides;
     if (!first) continue;
-    const cuts = holesOnLine(face.holes, first.across, first.at);
-    for (const run of mergedRuns(sides).flatMap((whole) =>
-      subtractSpans(whole, cuts).map((part) => ({ ...whole, ...part })),
-    )) {
-      const point = (along: number): Point => (first.across === 'v' ? [along, first.at] : [first.at, along]);
-      const from = point(run.from);
-      const to = point(run.to);
-      joints.push({
-        id: `${face.id}.${run.class}.${joints.length}`,
-        class: run.class,
-        length: run.to - run.from,
-        run: 'seam',
-        lines: [{ face: face.id, from, to }],
-        ends: [inRoom(face, from), inRoom(face, to)],
-        factoryEdge: { one: 0, both: 0 },
-      });
+    const { across, at } = first;
+    const boarded = chordsAt(face.loops, across, at);
+    const point = (along: number): Point => (across === 'v' ? [along, at] : [at, along]);
+    for (const run of mergedRuns(sides)) {
+      for (const whole of overlaps([run], boarded)) {
+        const hidden = hiddenOn(face, point(whole.from), point(whole.to));
+        const pieces = piecesBeside({ from: 0, to: whole.to - whole.from }, hidden);
+        for (const piece of pieces) {
+          const [from, to] = [point(whole.from + piece.from), point(whole.from + piece.to)];
+          joints.push({
+            id: `${face.id}.${run.class}.${joints.length}`,
+            edge: undefined,
+            class: run.class,
+            length: piece.to - piece.from,
+            run: 'seam',
+            inside: false,
+            profile: undefined,
+            tapedOnly: piece.tapedOnly,
+            lines: [{ face: face.id, from, to }],
+            ends: [inRoom(face, from), inRoom(face, to)],
+            factoryEdge: NO_FACTORY_EDGE,
+          });
+        }
+      }
     }
   }
   return joints;
@@ -88,9 +97,10 @@ function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
     const before = covering(true);
     const after = covering(false);
     if (!before || !after) return;
-    const kind = classOf(before.edge, after.edge);
     const isEnd = (before.board.long === 'u') === (before.across === 'u');
-    const course = kind === 'butt' && isEnd ? before.board.course : undefined;
+    const plain = classOf(before.edge, after.edge);
+    const kind = plain === 'butt' && isEnd && before.board.backed ? 'backedButt' : plain;
+    const course = plain === 'butt' && isEnd ? before.board.course : undefined;
     const last = runs.at(-1);
     if (last && last.class === kind && last.course === course && from - last.to <= TOLERANCE_MM)
       runs[runs.length - 1] = { ...last, to };
@@ -102,12 +112,4 @@ function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
 function classOf(a: EdgeKind, b: EdgeKind): JointClass {
   if (a === 'tapered' && b === 'tapered') return 'flat';
   return a === 'tapered' || b === 'tapered' ? 'mixed' : 'butt';
-}
-
-/** The stretches of a line where board is missing on at least one side. */
-function holesOnLine(holes: readonly Hole[], across: 'u' | 'v', at: number): readonly Span[] {
-  return holes.flatMap(({ u0, u1, v0, v1 }) => {
-    const [low, high, from, to] = across === 'v' ? [v0, v1, u0, u1] : [u0, u1, v0, v1];
-    return at >= low - TOLERANCE_MM && at <= high + TOLERANCE_MM ? [{ from, to }] : [];
-  });
 }

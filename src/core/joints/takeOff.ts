@@ -3,15 +3,18 @@ import { facesOf } from '../house/facesOf';
 import { resolveHang } from '../house/resolveHang';
 import type { HouseHead, Room } from '../house/schema';
 import { anglesOf } from './anglesOf';
+import { archBeads, freeEdgeTrims } from './edgeProfiles';
 import type { Joint } from './joint';
 import { seamsOf } from './seamsOf';
 import { type Tally, tallyRoom } from './tally';
+import { type TileFlag, tileFlags } from './tileFlags';
 
 /** A room taken off: its boarded faces, every joint, and the tally. */
 export interface TakeOff {
   readonly faces: readonly HungFace[];
   readonly joints: readonly Joint[];
   readonly tally: Tally;
+  readonly tileFlags: readonly TileFlag[];
 }
 
 /**
@@ -22,6 +25,10 @@ export interface TakeOff {
 export function takeOff(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): TakeOff {
   const plan = resolveHang(house, room);
   const faces = hangRoom(facesOf(room, house.unit), plan);
-  const joints = [...faces.flatMap(seamsOf), ...anglesOf(faces)];
-  return { faces, joints, tally: tallyRoom(joints, faces, plan) };
+  const joints = [
+    ...faces.flatMap(seamsOf),
+    ...anglesOf(faces, room.beads),
+    ...faces.flatMap((face) => [...archBeads(face, room.beads), ...freeEdgeTrims(face, room.beads)]),
+  ];
+  return { faces, joints, tally: tallyRoom(joints, faces, plan), tileFlags: tileFlags(faces, joints) };
 }

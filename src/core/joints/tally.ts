@@ -2,6 +2,7 @@ import type { HungFace } from '../hang/hangRoom';
 import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
 import { areaOf } from '../house/face';
 import type { HangPlan } from '../house/resolveHang';
+import { EDGE_PROFILES, type EdgeProfile } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import { countScrews } from './countScrews';
@@ -16,6 +17,10 @@ export interface ClassTotal {
 /** Everything counted in a room or a house; lengths in mm, areas in mm². */
 export interface Tally {
   readonly classes: Readonly<Record<JointClass, ClassTotal>>;
+  /** Behind cabinets: taped and left. Not among the classes. */
+  readonly tapedOnly: ClassTotal;
+  /** Beads and trims again, by what stands on them. */
+  readonly profiles: Readonly<Partial<Record<EdgeProfile, ClassTotal>>>;
   readonly threeWays: number;
   readonly crossings: number;
   /** To be spotted. */
@@ -30,24 +35,32 @@ export interface Tally {
 /** Counts the joints of one room. */
 export function tallyRoom(joints: readonly Joint[], hungFaces: readonly HungFace[], plan: HangPlan): Tally {
   const screws = countScrews(hungFaces, joints, plan);
-  const total = (kind: JointClass): ClassTotal => {
-    const ofClass = joints.filter((joint) => joint.class === kind);
-    return { length: ofClass.reduce((sum, { length }) => sum + length, 0), count: ofClass.length };
-  };
+  const finished = joints.filter(({ tapedOnly }) => !tapedOnly);
+  const profiles: Partial<Record<EdgeProfile, ClassTotal>> = {};
+  for (const { profile } of finished)
+    if (profile && !profiles[profile])
+      profiles[profile] = totalOf(finished.filter((joint) => joint.profile === profile));
   return {
-    classes: forEveryClass(total),
-    threeWays: countThreeWays(joints),
-    crossings: countCrossings(joints),
+    classes: forEveryClass((kind) => totalOf(finished.filter((joint) => joint.class === kind))),
+    tapedOnly: totalOf(joints.filter(({ tapedOnly }) => tapedOnly)),
+    profiles,
+    threeWays: countThreeWays(finished),
+    crossings: countCrossings(finished),
     fasteners: screws.spotted,
     screws: screws.driven,
     factoryEdgeInAngle: {
       one: joints.reduce((sum, { factoryEdge }) => sum + factoryEdge.one, 0),
       both: joints.reduce((sum, { factoryEdge }) => sum + factoryEdge.both, 0),
     },
-    boardArea: hungFaces.reduce((sum, { face }) => sum + areaOf(face), 0),
+    boardArea: hungFaces.reduce((sum, { face }) => sum + (face.existing ? 0 : areaOf(face)), 0),
     boards: sheetsFor(hungFaces.flatMap(({ boards }) => boards)),
   };
 }
+
+const totalOf = (joints: readonly Joint[]): ClassTotal => ({
+  length: joints.reduce((sum, { length }) => sum + length, 0),
+  count: joints.length,
+});
 
 /** The tally of several rooms together. */
 export function addTallies(tallies: readonly Tally[]): Tally {
@@ -57,11 +70,19 @@ export function addTallies(tallies: readonly Tally[]): Tally {
     const key = `${sheet.width} ${sheet.length}`;
     sheets.set(key, { ...sheet, count: sheet.count + (sheets.get(key)?.count ?? 0) });
   }
+  const together = (pick: (tally: Tally) => ClassTotal | undefined): ClassTotal => ({
+    length: sum((tally) => pick(tally)?.length ?? 0),
+    count: sum((tally) => pick(tally)?.count ?? 0),
+  });
   return {
-    classes: forEveryClass((kind) => ({
-      length: sum(({ classes }) => classes[kind].length),
-      count: sum(({ classes }) => classes[kind].count),
-    })),
+    classes: forEveryClass((kind) => together(({ classes }) => classes[kind])),
+    tapedOnly: together(({ tapedOnly }) => tapedOnly),
+    profiles: Object.fromEntries(
+      EDGE_PROFILES.filter((profile) => tallies.some((tally) => tally.profiles[profile])).map((profile) => [
+        profile,
+        together((tally) => tally.profiles[profile]),
+      ]),
+    ),
     threeWays: sum(({ threeWays }) => threeWays),
     crossings: sum(({ crossings }) => crossings),
     fasteners: sum(({ fasteners }) => fasteners),
@@ -76,10 +97,10 @@ export function addTallies(tallies: readonly Tally[]): Tally {
 }
 
 /** The length of everything that is taped; mm. */
-export const tapedLength = ({ classes }: Tally): number =>
+export const tapedLength = ({ classes, tapedOnly }: Tally): number =>
   (['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'] as const).reduce(
     (sum, kind) => sum + classes[kind].length,
-    0,
+    tapedOnly.length,
   );
 
 /** The length of all joints; mm. */

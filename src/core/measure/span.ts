@@ -34,3 +34,25 @@ export function subtractSpans(span: Span, cuts: readonly Span[], tolerance = TOL
   if (span.to - from > tolerance) left.push({ from, to: span.to });
   return left;
 }
+
+/** What two lists of spans, each in order, share. */
+export function overlaps(a: readonly Span[], b: readonly Span[]): readonly Span[] {
+  return a.flatMap((one) =>
+    b.flatMap((other) => {
+      const [from, to] = [Math.max(one.from, other.from), Math.min(one.to, other.to)];
+      return to - from > TOLERANCE_MM ? [{ from, to }] : [];
+    }),
+  );
+}
+
+/** Spans that overlap made one; spans that only touch stay apart. */
+export function merged(spans: readonly Span[]): readonly Span[] {
+  const together: Span[] = [];
+  for (const span of [...spans].sort((a, b) => a.from - b.from)) {
+    const last = together.at(-1);
+    if (last && span.from < last.to - TOLERANCE_MM)
+      together[together.length - 1] = { from: last.from, to: Math.max(last.to, span.to) };
+    else together.push(span);
+  }
+  return together;
+}

@@ -1,5 +1,7 @@
 /** A point on a face or on the plan, in mm. */
 export type Point = readonly [number, number];
+/** A closed polygon: clockwise on a page whose y points down when it surrounds something, the other way when it cuts. */
+export type Loop = readonly Point[];
 /** A point or direction in the room: x right and y down the plan, z up; mm. */
 export type Vector = readonly [number, number, number];
 
@@ -16,7 +18,7 @@ export const lengthOf = (a: Vector): number => Math.hypot(a[0], a[1], a[2]);
 export const unit = (a: Vector): Vector => times(a, 1 / lengthOf(a));
 
 /** The area of a polygon from its corners; positive when it runs clockwise on a page whose y points down. */
-export function signedArea(points: readonly Point[]): number {
+export function signedArea(points: Loop): number {
   return points.reduce((sum, [x, y], index) => {
     const [nextX, nextY] = points[(index + 1) % points.length] ?? [x, y];
     return sum + (x * nextY - nextX * y) / 2;

@@ -1,0 +1,39 @@
+import type { Face } from '../house/face';
+import type { FoundFace, HangPlan } from '../house/resolveHang';
+import { TOLERANCE_MM } from '../measure/unit';
+import type { Board, EdgeKind } from './board';
+import { boardsOf, piecesOf } from './courseChoices';
+import type { Course } from './courses';
+import { stretchesOf, stripOf } from './strip';
+
+/**
+ * The boards of a face as they were found on site, nothing searched. A course as broad as a board has both its tapers; a
+ * rip keeps one, toward its neighbour.
+ */
+export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan): readonly Board[] {
+  const strip = stripOf({ ...face, mirrored: false }, run === 'across' ? 'u' : 'v');
+  let from = strip.breadth.from;
+  return courses.flatMap(({ breadth, butts, backed }, index) => {
+    if (from >= strip.breadth.to - TOLERANCE_MM) return [];
+    const course = courseFrom(from, Math.min(from + breadth, strip.breadth.to), index > 0, plan);
+    from = course.t1;
+    return stretchesOf(strip, course).flatMap((stretch) => {
+      const inside = butts.filter((at) => at > stretch.from + TOLERANCE_MM && at < stretch.to - TOLERANCE_MM);
+      const pieces = piecesOf(
+        stretch,
+        [...inside].sort((a, b) => a - b),
+      );
+      return boardsOf(pieces, strip, course, index, backed || plan.backed);
+    });
+  });
+}
+
+function courseFrom(t0: number, t1: number, hasNeighbour: boolean, { boards }: HangPlan): Course {
+  const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
+  const widest = narrowestFirst.at(-1);
+  const stock = narrowestFirst.find(({ width }) => width >= t1 - t0 - TOLERANCE_MM) ?? widest;
+  if (!stock) throw new RangeError('a plan has at least one board');
+  const full = Math.abs(stock.width - (t1 - t0)) <= TOLERANCE_MM;
+  const edge = (toSeam: boolean): EdgeKind => (full || toSeam ? 'tapered' : 'square');
+  return { t0, t1, lowEdge: edge(hasNeighbour), highEdge: edge(!hasNeighbour), stock };
+}

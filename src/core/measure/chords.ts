@@ -1,0 +1,86 @@
+import { merged, overlaps, type Span } from './span';
+import { TOLERANCE_MM } from './unit';
+import type { Loop, Point } from './vector';
+
+/** Whether a point lies inside loops; on the rim it may be either. */
+export function isInside([u, v]: Point, loops: readonly Loop[]): boolean {
+  return crossings(loops, 'v', v, 1).filter((at) => at < u).length % 2 === 1;
+}
+
+/** Which coordinate a straight line keeps: a line of constant `u` stands, a line of constant `v` lies. */
+export type Axis = 'u' | 'v';
+
+/**
+ * Where a line runs through an area with area on both of its sides: stretches along its rim are left out.
+ *
+ * @param axis the coordinate that is constant on the line
+ * @example chordsAt([rectangle(0, 10, 0, 5)], 'v', 2)  // [{ from: 0, to: 10 }]
+ */
+export function chordsAt(loops: readonly Loop[], axis: Axis, at: number): readonly Span[] {
+  const after = paired(crossings(loops, axis, at, 1));
+  if (!loops.some((loop) => loop.some((point) => Math.abs(point[axis === 'u' ? 0 : 1] - at) <= TOLERANCE_MM)))
+    return after;
+  return overlaps(after, paired(crossings(loops, axis, at, -1)));
+}
+
+/** Where the edges that lead to one side of a line start on it, in order. */
+function crossings(loops: readonly Loop[], axis: Axis, at: number, side: 1 | -1): readonly number[] {
+  const [across, along] = axis === 'u' ? ([0, 1] as const) : ([1, 0] as const);
+  const found: number[] = [];
+  for (const loop of loops) {
+    let last = loop.at(-1);
+    for (const point of loop) {
+      if (last) {
+        const [a, b] = [last[across] - at, point[across] - at];
+        const beyondA = side * a > TOLERANCE_MM;
+        const beyondB = side * b > TOLERANCE_MM;
+        if (beyondA !== beyondB) {
+          const near = beyondA ? b : a;
+          const part = Math.abs(near) <= TOLERANCE_MM ? (beyondA ? 1 : 0) : a / (a - b);
+          found.push(last[along] + (point[along] - last[along]) * part);
+        }
+      }
+      last = point;
+    }
+  }
+  return found.sort((one, other) => one - other);
+}
+
+function paired(stops: readonly number[]): readonly Span[] {
+  const spans: Span[] = [];
+  for (let index = 1; index < stops.length; index += 2) {
+    const [from, to] = [stops[index - 1] ?? 0, stops[index] ?? 0];
+    const last = spans.at(-1);
+    if (to - from <= TOLERANCE_MM) continue;
+    if (last && from - last.to <= TOLERANCE_MM) spans[spans.length - 1] = { from: last.from, to };
+    else spans.push({ from, to });
+  }
+  return spans;
+}
+
+/**
+ * How far an area reaches along a band between two lines, wherever in the band: what a row of boards has to cover.
+ *
+ * @param axis the coordinate that bounds the band
+ */
+export function reachIn(loops: readonly Loop[], axis: Axis, from: number, to: number): readonly Span[] {
+  const across = axis === 'u' ? 0 : 1;
+  const inside = loops.flatMap((loop) =>
+    loop.flatMap((point) =>
+      point[across] > from + TOLERANCE_MM && point[across] < to - TOLERANCE_MM ? [point[across]] : [],
+    ),
+  );
+  const stops = [from, ...new Set(inside.sort((a, b) => a - b)), to];
+  const reached: Span[] = [];
+  for (let index = 1; index < stops.length; index += 1) {
+    const [low, high] = [stops[index - 1] ?? from, stops[index] ?? to];
+    if (high - low <= TOLERANCE_MM) continue;
+    const [start, end] = [crossings(loops, axis, low, 1), crossings(loops, axis, high, -1)];
+    for (let pair = 1; pair < Math.min(start.length, end.length); pair += 2) {
+      const left = Math.min(start[pair - 1] ?? 0, end[pair - 1] ?? 0);
+      const right = Math.max(start[pair] ?? 0, end[pair] ?? 0);
+      if (right - left > TOLERANCE_MM) reached.push({ from: left, to: right });
+    }
+  }
+  return merged(reached);
+}
