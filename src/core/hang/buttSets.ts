@@ -9,6 +9,7 @@ const MOST_SETS = 200;
 export interface BreakCosts {
   readonly butt: (at: number) => RankedCost;
   readonly piece: (from: number, to: number) => RankedCost;
+  readonly nothing: RankedCost;
 }
 
 /**
@@ -28,43 +29,34 @@ export function cheapestButts(
 ): readonly (readonly number[])[] {
   const stops = [stretch.from, ...membersIn(stretch, framing), stretch.to];
   const last = stops.length - 1;
-  // The cheapest way from each stop to the end, found from the end backward.
-  const rest: (RankedCost | undefined)[] = [];
-  const costOf = (index: number, next: number): RankedCost | undefined => {
-    const [from, to, after] = [stops[index] ?? 0, stops[next] ?? 0, rest[next]];
-    if (!after) return undefined;
-    const piece = addCosts(costs.piece(from, to), after);
-    return next === last ? piece : addCosts(costs.butt(to), piece);
-  };
-  const reach = (index: number): readonly number[] => {
-    const within: number[] = [];
-    for (let next = index + 1; next <= last; next += 1) {
-      if ((stops[next] ?? 0) - (stops[index] ?? 0) > longest + TOLERANCE_MM) break;
-      within.push(next);
-    }
-    return within;
-  };
-  rest[last] = costs.piece(stretch.to, stretch.to).map(() => 0);
+  // The cheapest way from each stop to the end, found from the end backward, and the next stops that begin one.
+  const rest: RankedCost[] = [];
+  const onward: (readonly number[])[] = [];
+  rest[last] = costs.nothing;
   for (let index = last - 1; index >= 0; index -= 1) {
-    for (const next of reach(index)) {
-      const cost = costOf(index, next);
-      const best = rest[index];
-      if (cost && (!best || compareCosts(cost, best) < 0)) rest[index] = cost;
+    const from = stops[index] ?? 0;
+    let best: RankedCost | undefined;
+    let next: number[] = [];
+    for (let to = index + 1; to <= last && (stops[to] ?? 0) - from <= longest + TOLERANCE_MM; to += 1) {
+      const after = rest[to];
+      if (!after) continue;
+      const piece = addCosts(costs.piece(from, stops[to] ?? 0), after);
+      const cost = to === last ? piece : addCosts(costs.butt(stops[to] ?? 0), piece);
+      const better = best ? compareCosts(cost, best) : -1;
+      if (better < 0) {
+        best = cost;
+        next = [to];
+      } else if (better === 0) next.push(to);
     }
+    if (best) rest[index] = best;
+    onward[index] = next;
   }
   if (!rest[0]) throw new RangeError('no framing member is within a board of the last one');
   const sets: (readonly number[])[] = [];
   const walk = (butts: readonly number[], index: number) => {
     if (sets.length >= MOST_SETS) return;
-    if (index === last) {
-      sets.push(butts);
-      return;
-    }
-    for (const next of reach(index)) {
-      const [cost, best] = [costOf(index, next), rest[index]];
-      if (cost && best && compareCosts(cost, best) === 0)
-        walk(next === last ? butts : [...butts, stops[next] ?? 0], next);
-    }
+    if (index === last) sets.push(butts);
+    else for (const to of onward[index] ?? []) walk(to === last ? butts : [...butts, stops[to] ?? 0], to);
   };
   walk([], 0);
   return sets;

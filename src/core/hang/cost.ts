@@ -42,7 +42,9 @@ export function rankedCost(ranking: Ranking, parts: CostParts): RankedCost {
 
 /** The sum of two ranked costs of the same length. */
 export function addCosts(a: RankedCost, b: RankedCost): RankedCost {
-  return a.map((part, index) => part + (b[index] ?? 0));
+  const sum: number[] = [];
+  for (let index = 0; index < a.length; index += 1) sum.push((a[index] ?? 0) + (b[index] ?? 0));
+  return sum;
 }
 
 /** Negative when `a` is cheaper. */

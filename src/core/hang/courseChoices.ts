@@ -36,14 +36,23 @@ export function courseChoices(
   const longest = Math.max(...course.stock.lengths);
   const buttAt = rememberedButtCost(strip, course, prices);
   const alone = ranking.slice(0, ranking.indexOf('stagger'));
+  const ranked = new Map<number, RankedCost>();
   const costs = {
-    butt: (at: number) => rankedCost(alone, buttAt(at)),
+    nothing: rankedCost(alone, NO_COST),
+    butt: (at: number) => {
+      const known = ranked.get(at) ?? rankedCost(alone, buttAt(at));
+      ranked.set(at, known);
+      return known;
+    },
     piece: (from: number, to: number) => rankedCost(alone, pieceCost(course, from, to)),
   };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
   let choices: readonly Omit<Choice, 'cost'>[] = [{ butts: [], pieces: [] }];
   for (const stretch of stretchesOf(strip, course)) {
-    const sets = cheapestButts(stretch, longest, plan.framing, costs).map((butts) => ({
+    // A single board breaks nothing; only where waste comes first may two short ones do better.
+    const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && alone[0] !== 'waste';
+    const found = single ? [[]] : cheapestButts(stretch, longest, plan.framing, costs);
+    const sets = found.map((butts) => ({
       butts,
       pieces: piecesOf(stretch, butts),
     }));

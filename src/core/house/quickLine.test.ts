@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { formatQuickLine } from './formatQuickLine';
+import { ITEM_SPECS } from './lineSpecs';
 import { parseQuickLine } from './parseQuickLine';
+import { wallsOf } from './walls';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
 
@@ -53,19 +55,101 @@ describe('the quick line', () => {
 
   it.each([
     ["A 12' x 10q", ['q', '"q" does not belong in a length']],
-    [
-      "A: 12' x 10', windw 20x20",
-      ['windw', '"windw" is not known: door, window, opening, level, on, ceiling or walls'],
-    ],
+    ["A: 12' x 10', windw 20x20", ['windw', '"windw" is not known here; did you mean "window"?']],
+    ["A: 12' x 10', zzz", ['zzz', '"zzz" is not known here; doors, windows, soffits and the rest are on the key (?)']],
     ["A: 12' x 10', door 32x80 wall 5", ['5', 'the room has 4 walls']],
     ["A: 12' x 10', door 32x80 wall x", ['x', 'walls are numbered from 1']],
     ["A: 12' x 10', door 32", ['32', 'a door needs its width x height']],
-    ["A: 12' x 10', door 32x100 wall 1", ['door 32x100 wall 1', 'the door reaches 4" above the wall (8\')']],
-    ["A: 12' x 10', level 7", ['7', 'a level of finish is 0 to 5']],
+    ["A: 12' x 10', door 32x100 wall 1", ['100', 'the door reaches 4" above the wall (8\')']],
+    ["A: 12' x 10', level 7", ['7', 'the level of finish is 0, 1, 2, 3, 4, 5']],
     ["12' x 10'", ['1', 'a room starts with its name']],
     ["A: 0 x 10'", ['0', 'must be greater than 0']],
+    ["A: 12' x 10', soffit 24x12", ['soffit 24x12', 'the wall is missing: wall …']],
+    ["A: 12' x 10', soffit 24x12 wall 1 to 13'", ["13'", "the soffit runs 1' past the right end of wall 1"]],
+    ["A: 12' x 10', tray 62x8", ['62', 'a tray set in 5\' 2" does not fit: nothing is left of it along wall 2']],
+    ["A: 12' x 10', knee 4' run 5'", ["knee 4' run 5'", 'the knee walls is missing: walls …']],
+    ["A: 12' x 10', niche 36x24x8 wall 3 shelves x", ['x', 'shelves are counted: 0, 1, 2 …']],
+    ["A: 12' x 10', door 32x80 bead open", ['o', 'the edge is said twice']],
+    ["A: 12' x 10', light moonshine", ['moonshine', 'the light is ordinary, low sun, cove, lamp along the wall']],
+    [
+      "A: 12' x 10', column 8x8 at 20' x 4'",
+      ["column 8x8 at 20' x 4'", 'does not stand free in the room; what stands against a wall belongs to the outline'],
+    ],
+    ["A: 12' x 10', tray 24x10, tray 12x10", ['tray 12x10', 'tray ceiling is said twice']],
+    ["A: r 12' d 10' l 12' q 10'", ['q', '"q" does not belong in a length']],
+    ["A: r 12' d 10' l 11'6 u 10'", ["u 10'", 'the walk does not close: it ends 6" right of its start']],
+    [
+      "A: r 12' d 10' u 4' l 12' u 6'",
+      ["A: r 12' d 10' u 4' l 12' u 6'", 'crosses itself: walls 2 and 3 meet where no corner is'],
+    ],
   ])('marks what is wrong in %j', (line, marked) => {
     expect(fault(line)).toEqual(marked);
+  });
+
+  it('is short for a bedroom with a door and two windows', () => {
+    expect(read("Bed 12'x10',d 30x80,w 36x48,w 36x48").openings.map(({ kind, wall }) => [kind, wall])).toEqual([
+      ['door', 0],
+      ['window', 1],
+      ['window', 2],
+    ]);
+  });
+
+  it('walks along the walls, either way round, the first wall walked staying wall 1', () => {
+    const room = read("Landing: r 12' d 3'6 r 4' d 8' l 16' u 11'6, h 9', door 32x80 wall 4");
+    expect(room).toMatchObject({
+      name: 'Landing',
+      height: 108,
+      outline: [
+        [0, 0],
+        [144, 0],
+        [144, 42],
+        [192, 42],
+        [192, 138],
+        [0, 138],
+      ],
+      openings: [{ wall: 3, at: 32 }],
+    });
+    const other = read("Landing: d 11'6 r 16' u 8' l 4' u 3'6 l 12', door 32x80 wall 2 at 2'");
+    const walls = wallsOf(other.outline, 'in').map(({ length }) => Math.round(length / 25.4));
+    expect(walls).toEqual([138, 144, 42, 48, 96, 192]);
+    // The second wall walked is the last of the turned outline.
+    expect(other.openings[0]).toMatchObject({ wall: 5, at: 24 });
+  });
+
+  it('closes a walk whose last length is left out, and takes slanting walls', () => {
+    expect(read("A: r 12' d 10' l 12' u").outline).toHaveLength(4);
+    const bay = wallsOf(read("Bay: r 3' ur 2' x 2' r 2' dr 2' x 2' r 3' d 10' l 12' u").outline, 'in');
+    expect(bay.map(({ length }) => Math.round(length / 25.4))).toEqual([36, 34, 24, 34, 36, 120, 144, 120]);
+    expect(wallsOf(read("Slant: r 12' d 10' l 10' lu 2' x 10'").outline, 'in')[3]?.length).toBeCloseTo(
+      Math.hypot(24, 120) * 25.4,
+      6,
+    );
+  });
+
+  it('offers to spread what a walk fails to close by, each wall taking its share', () => {
+    const line = "A: r 12' d 10' l 11'9 u 10', level 3";
+    const reading = parseQuickLine(line, HOUSE);
+    if (reading.ok || !reading.mend) throw new Error('the walk is open and can be mended');
+    const mended = reading.mend.line(line);
+    expect(mended).toBe("A: r 12' d 10' l 11'9 u 10' spread, level 3");
+    const lengths = wallsOf(read(mended).outline, 'in').map(({ length }) => length / 25.4);
+    // 3 in over 525: the long walls meet each other half-way.
+    expect(lengths[0]).toBeCloseTo(144 - (3 * 144) / 525, 1);
+    expect(lengths[2]).toBeCloseTo(141 + (3 * 141) / 525, 1);
+  });
+
+  it('takes names with its own marks in quotation marks', () => {
+    const room = read('"Bed, north: 2" 12\' x 10\', on "Upper, east"');
+    expect([room.name, room.level]).toEqual(['Bed, north: 2', 'Upper, east']);
+    expect(read(formatQuickLine(room, 'in'))).toEqual(room);
+  });
+
+  it('reads and writes every kind of item', () => {
+    for (const { kind, example } of ITEM_SPECS) {
+      const shape = kind === 'edge' ? ', opening 60x80 wall 1' : '';
+      const room = read(`A: 16' x 14' x 8'${shape}, ${example}`);
+      expect(read(formatQuickLine(room, 'in')), example).toEqual(room);
+    }
   });
 
   it('writes a room so that it reads back the same', () => {

@@ -12,12 +12,20 @@ export interface Piece extends Place {
   readonly text: string;
 }
 
+/** What would put a line right: said on a button, and the line after it. */
+export interface LineMend {
+  readonly label: string;
+  readonly line: (line: string) => string;
+}
+
 /** Carries a refusal from the depth of the grammar up to `parseQuickLine`, which never lets it out. */
 export class Misread extends Error {
   constructor(
     readonly reason: string,
     readonly at: number,
     readonly length: number,
+    /** The line with this mended, where there is one way to do it. */
+    readonly mend?: LineMend,
   ) {
     super(reason);
   }
@@ -32,15 +40,33 @@ export function pieceOf(text: string, at: number): Piece {
   return { text: inner, at: at + (inner === '' ? 0 : lead), length: inner.length };
 }
 
-/** The pieces of a line between its commas. */
-export const cutAtCommas = (line: string): readonly Piece[] => cut(line, ',', 0);
+/** The pieces of a line between its commas; a name or a floor in quotation marks may hold commas itself. */
+export function cutAtCommas(line: string): readonly Piece[] {
+  const pieces: Piece[] = [];
+  let start = 0;
+  for (let at = 0; at <= line.length; at += 1) {
+    if (line.charAt(at) === '"' && /^\s*(?:on\s+)?$/i.test(line.slice(start, at))) {
+      const end = line.indexOf('"', at + 1);
+      if (end > 0) at = end;
+    }
+    if (at < line.length && line.charAt(at) !== ',') continue;
+    pieces.push(pieceOf(line.slice(start, at), start));
+    start = at + 1;
+  }
+  return pieces;
+}
+
+/** A name as the line writes it: in quotation marks where it holds a mark of the line itself. */
+export const quoted = (name: string): string => (/[,:]/.test(name) ? `"${name.replaceAll('"', "'")}"` : name);
+
+/** The name in a text that may stand in quotation marks. */
+export const unquoted = (text: string): string => /^"(.*)"$/.exec(text)?.[1] ?? text;
 
 /** The sizes of a text such as `12' x 10'`. */
-export const sizesIn = (text: string, at: number): readonly Piece[] => (text.trim() === '' ? [] : cut(text, TIMES, at));
-
-function cut(text: string, separator: string | RegExp, start: number): readonly Piece[] {
+export function sizesIn(text: string, start: number): readonly Piece[] {
+  if (text.trim() === '') return [];
   let at = start;
-  return text.split(separator).map((part) => {
+  return text.split(TIMES).map((part) => {
     const piece = pieceOf(part, at);
     at += part.length + 1;
     return piece;

@@ -28,9 +28,11 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
     const [first] = sides;
     if (!first) continue;
     const { across, at } = first;
+    const runs = mergedRuns(sides);
+    if (runs.length === 0) continue;
     const boarded = chordsAt(face.loops, across, at);
     const point = (along: number): Point => (across === 'v' ? [along, at] : [at, along]);
-    for (const run of mergedRuns(sides)) {
+    for (const run of runs) {
       for (const whole of overlaps([run], boarded)) {
         const hidden = hiddenOn(face, point(whole.from), point(whole.to));
         const pieces = piecesBeside({ from: 0, to: whole.to - whole.from }, hidden);
@@ -61,7 +63,9 @@ function sidesByLine(boards: readonly Board[]): ReadonlyMap<string, readonly Boa
   for (const board of boards) {
     for (const side of sidesOf(board)) {
       const key = `${side.across} ${Math.round(side.at / TOLERANCE_MM / 2)}`;
-      lines.set(key, [...(lines.get(key) ?? []), side]);
+      const line = lines.get(key);
+      if (line) line.push(side);
+      else lines.set(key, [side]);
     }
   }
   return lines;
@@ -86,6 +90,8 @@ interface Run extends Span {
 }
 
 function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
+  // Along the rim of a face boards lie on one side only.
+  if (sides.every(({ before }) => before === sides[0]?.before)) return [];
   const stops = [...new Set(sides.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
   const runs: Run[] = [];
   stops.slice(1).forEach((to, index) => {

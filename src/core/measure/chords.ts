@@ -18,9 +18,16 @@ export type Axis = 'u' | 'v';
  */
 export function chordsAt(loops: readonly Loop[], axis: Axis, at: number): readonly Span[] {
   const after = paired(crossings(loops, axis, at, 1));
-  if (!loops.some((loop) => loop.some((point) => Math.abs(point[axis === 'u' ? 0 : 1] - at) <= TOLERANCE_MM)))
-    return after;
-  return overlaps(after, paired(crossings(loops, axis, at, -1)));
+  return touchesCorner(loops, axis === 'u' ? 0 : 1, at)
+    ? overlaps(after, paired(crossings(loops, axis, at, -1)))
+    : after;
+}
+
+function touchesCorner(loops: readonly Loop[], across: 0 | 1, at: number): boolean {
+  for (const loop of loops) {
+    for (const point of loop) if (Math.abs(point[across] - at) <= TOLERANCE_MM) return true;
+  }
+  return false;
 }
 
 /** Where the edges that lead to one side of a line start on it, in order. */
@@ -43,7 +50,7 @@ function crossings(loops: readonly Loop[], axis: Axis, at: number, side: 1 | -1)
       last = point;
     }
   }
-  return found.sort((one, other) => one - other);
+  return found.length > 2 || (found[0] ?? 0) > (found[1] ?? 0) ? found.sort((one, other) => one - other) : found;
 }
 
 function paired(stops: readonly number[]): readonly Span[] {

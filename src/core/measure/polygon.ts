@@ -70,8 +70,29 @@ export const clipToAll = (loops: readonly Loop[], planes: readonly HalfPlane[]):
   planes.reduce(clipLoops, loops);
 
 /** Loops less other loops that lie inside them (they may touch the rim). */
-export const cutLoops = (loops: readonly Loop[], cuts: readonly Loop[]): readonly Loop[] =>
-  cuts.length === 0 ? loops : tidyLoops([...loops, ...cuts.map(reversed)]);
+export function cutLoops(loops: readonly Loop[], cuts: readonly Loop[]): readonly Loop[] {
+  if (cuts.length === 0) return loops;
+  const all = [...loops, ...cuts.map(reversed)];
+  return lieFree(loops, cuts) ? all : tidyLoops(all);
+}
+
+/** Whether cuts touch neither the rim of a plain rectangle nor each other, so that nothing is left to tidy. */
+function lieFree(loops: readonly Loop[], cuts: readonly Loop[]): boolean {
+  const [loop] = loops;
+  const rim = boxOf(loops);
+  if (loops.length !== 1 || loop?.length !== 4) return false;
+  if (!loop.every(([u, v]) => (u === rim.u0 || u === rim.u1) && (v === rim.v0 || v === rim.v1))) return false;
+  const boxes = cuts.map((cut) => boxOf([cut]));
+  return boxes.every(
+    (box, index) =>
+      Math.min(box.u0 - rim.u0, rim.u1 - box.u1, box.v0 - rim.v0, rim.v1 - box.v1) > 2 * TOLERANCE_MM &&
+      boxes.every(
+        (other, at) =>
+          at <= index ||
+          Math.max(other.u0 - box.u1, box.u0 - other.u1, other.v0 - box.v1, box.v0 - other.v1) > 2 * TOLERANCE_MM,
+      ),
+  );
+}
 
 /**
  * The boundary of loops that may touch along edges: stretches that are walked both ways cancel, what is left is linked

@@ -37,12 +37,16 @@ export function subtractSpans(span: Span, cuts: readonly Span[], tolerance = TOL
 
 /** What two lists of spans, each in order, share. */
 export function overlaps(a: readonly Span[], b: readonly Span[]): readonly Span[] {
-  return a.flatMap((one) =>
-    b.flatMap((other) => {
-      const [from, to] = [Math.max(one.from, other.from), Math.min(one.to, other.to)];
-      return to - from > TOLERANCE_MM ? [{ from, to }] : [];
-    }),
-  );
+  const shared: Span[] = [];
+  // Plain loops: this runs for every line of screws of a house.
+  for (const one of a) {
+    for (const other of b) {
+      const from = Math.max(one.from, other.from);
+      const to = Math.min(one.to, other.to);
+      if (to - from > TOLERANCE_MM) shared.push({ from, to });
+    }
+  }
+  return shared;
 }
 
 /** Spans that overlap made one; spans that only touch stay apart. */

@@ -1,92 +1,127 @@
 import type { Face } from '@/core/house/face';
 import type { Joint, JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
-import { add, dot, minus, type Point, times, type Vector } from '@/core/measure/vector';
+import type { Point } from '@/core/measure/vector';
+import { faceWords } from './faceWords';
+import { layFaces } from './layFaces';
+import { boxAround, clearance, contains, onPage, type Place } from './pagePlace';
 
 /** A face laid flat on the page; mm on the page, y down. */
 export interface LaidFace {
   readonly face: Face;
-  readonly corners: readonly Point[];
-  readonly middle: Point;
-  readonly holes: readonly { readonly kind: string; readonly corners: readonly Point[]; readonly middle: Point }[];
-  /** Edges of boards that are not joints are drawn faintly. */
+  readonly words: string;
+  readonly loops: readonly (readonly Point[])[];
+  /** Where its name has most room, and how much: the distance to the nearest edge. */
+  readonly label: Point;
+  readonly clear: number;
+  readonly holes: readonly { readonly kind: string; readonly loop: readonly Point[]; readonly middle: Point }[];
+  readonly covers: readonly { readonly cover: string; readonly corners: readonly Point[]; readonly middle: Point }[];
+  /** Edges of boards that are not joints are drawn faintly, within the face. */
   readonly boards: readonly (readonly Point[])[];
 }
 
-/** A joint's line on the page; an upright that the unfolding tears apart is drawn on both halves. */
+/** A joint's line on the page; an edge that the unfolding tears apart is drawn on both halves. */
 export interface LaidLine {
   readonly joint: string;
   readonly class: JointClass;
+  readonly tapedOnly: boolean;
   readonly from: Point;
   readonly to: Point;
+}
+
+export interface PageBox {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly height: number;
 }
 
 export interface UnrolledRoom {
   readonly faces: readonly LaidFace[];
   readonly lines: readonly LaidLine[];
-  /** Letters that tie the two halves of a torn upright. */
+  /** Letters that tie the two halves of a torn edge. */
   readonly letters: readonly { readonly letter: string; readonly at: Point }[];
-  readonly box: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+  /** The size of writing that suits the page, mm. */
+  readonly text: number;
+  readonly box: PageBox;
 }
 
-/**
- * Lays a room flat: the ceiling (or, without one, its outline) in the middle as on the plan, each wall folded out from
- * its top edge. Returns are not laid; their beads show on the wall.
- */
+/** Lays a room flat, see `layFaces`, with its boards, joints and names. */
 export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
+  const places = layFaces(faces, joints);
+  const ceilings = faces.filter(({ face }) => face.kind === 'ceiling').length;
   const laid = faces.flatMap(({ face, boards }) => {
-    const onPage = pageOf(face);
-    if (!onPage) return [];
-    const rectangle = (u0: number, u1: number, v0: number, v1: number): readonly Point[] => [
-      onPage([u0, v0]),
-      onPage([u1, v0]),
-      onPage([u1, v1]),
-      onPage([u0, v1]),
-    ];
-    return [
-      {
-        face,
-        onPage,
-        corners: rectangle(0, face.width, 0, face.height),
-        middle: onPage([face.width / 2, face.height / 2]),
-        holes: face.holes.map(({ kind, u0, u1, v0, v1 }) => ({
-          kind,
-          corners: rectangle(u0, u1, v0, v1),
-          middle: onPage([(u0 + u1) / 2, (v0 + v1) / 2]),
-        })),
-        boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
-      },
-    ];
+    const place = places.get(face.id);
+    return place ? [{ ...laidFace(face, place, ceilings), boards: boards.map((board) => boxOn(place, board)) }] : [];
   });
-  const byId = new Map(laid.map((entry) => [entry.face.id, entry]));
-  const lines = joints.flatMap((joint) =>
-    joint.lines.flatMap((line) => {
-      const entry = byId.get(line.face);
-      return entry
-        ? [{ joint: joint.id, class: joint.class, from: entry.onPage(line.from), to: entry.onPage(line.to) }]
-        : [];
-    }),
+  const { x0, x1, y0, y1 } = boxAround(laid.flatMap(({ loops }) => loops.flat()));
+  const box = { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
+  const text = Math.max(box.width * 0.72, box.height) / 38;
+  const lines = distinct(
+    joints.flatMap((joint) =>
+      joint.lines.flatMap((line): readonly LaidLine[] => {
+        const place = places.get(line.face);
+        if (!place) return [];
+        const { id, class: kind, tapedOnly } = joint;
+        return [{ joint: id, class: kind, tapedOnly, from: onPage(place, line.from), to: onPage(place, line.to) }];
+      }),
+    ),
   );
-  const points = laid.flatMap(({ corners }) => corners);
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { faces: laid, lines, letters: lettersFor(joints, laid, places, text), text, box };
+}
+
+function laidFace(face: Face, place: Place, ceilings: number): Omit<LaidFace, 'boards'> {
+  const loops = face.loops.map((loop) => loop.map((point) => onPage(place, point)));
   return {
-    faces: laid.map(({ onPage: _onPage, ...face }) => face),
-    lines: distinct(lines),
-    letters: lettersFor(joints, byId),
-    box: { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y },
+    face,
+    words: faceWords(face.id, ceilings),
+    loops,
+    ...roomiest(loops),
+    holes: face.holes.map(({ kind, loop, u0, u1, v0, v1 }) => ({
+      kind,
+      loop: loop.map((point) => onPage(place, point)),
+      middle: onPage(place, [(u0 + u1) / 2, (v0 + v1) / 2]),
+    })),
+    covers: face.covers.map(({ cover, ...box }) => ({
+      cover,
+      corners: boxOn(place, box),
+      middle: onPage(place, [(box.u0 + box.u1) / 2, (box.v0 + box.v1) / 2]),
+    })),
   };
 }
 
-function pageOf(face: Face): ((point: Point) => Point) | undefined {
-  if (face.kind === 'return') return undefined;
-  // Walls hang from their top edge on the plan and are folded outward.
-  const down = face.kind === 'wall' ? times(face.normal, -1) : face.v;
-  return ([u, v]) => {
-    const place = add(face.origin, add(times(face.u, u), times(down, v)));
-    return [place[0], place[1]];
-  };
+const boxOn = (
+  place: Place,
+  { u0, u1, v0, v1 }: { readonly u0: number; readonly u1: number; readonly v0: number; readonly v1: number },
+): readonly Point[] =>
+  (
+    [
+      [u0, v0],
+      [u1, v0],
+      [u1, v1],
+      [u0, v1],
+    ] as const
+  ).map((point) => onPage(place, point));
+
+const STEPS = 9;
+
+/** The point of a coarse grid that stands farthest from every edge: names are as wide as they are, so width counts less. */
+function roomiest(loops: readonly (readonly Point[])[]): { readonly label: Point; readonly clear: number } {
+  const box = boxAround(loops.flat());
+  let label: Point = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
+  let clear = 0;
+  for (let row = 1; row < STEPS; row += 1) {
+    for (let column = 1; column < STEPS; column += 1) {
+      const point: Point = [box.x0 + ((box.x1 - box.x0) * column) / STEPS, box.y0 + ((box.y1 - box.y0) * row) / STEPS];
+      if (loops.filter((loop) => contains(loop, point)).length % 2 === 0) continue;
+      const away = clearance(loops, point);
+      if (away > clear * 1.02) {
+        label = point;
+        clear = away;
+      }
+    }
+  }
+  return { label, clear };
 }
 
 /** Where both halves fall on one line of the page, as on a fold, it is drawn once. */
@@ -99,38 +134,75 @@ function distinct(lines: readonly LaidLine[]): readonly LaidLine[] {
   });
 }
 
+/** Each torn edge of a wall or ceiling gets a letter at both halves, beside the face and clear of other letters. */
 function lettersFor(
   joints: readonly Joint[],
-  faces: ReadonlyMap<string, { readonly face: Face; readonly onPage: (point: Point) => Point }>,
+  laid: readonly Omit<LaidFace, 'boards'>[],
+  places: ReadonlyMap<string, Place>,
+  text: number,
 ) {
-  const torn = joints.filter(
-    (joint) => joint.run === 'upright' && joint.lines.every(({ face }) => faces.get(face)?.face.kind === 'wall'),
-  );
-  return torn.flatMap((joint, index) => {
-    const letter = String.fromCharCode(65 + (index % 26));
-    return joint.lines.flatMap((line) => {
-      const entry = faces.get(line.face);
-      const other = joint.lines.find(({ face }) => face !== line.face);
-      const otherFace = other && faces.get(other.face)?.face;
-      if (!entry || !otherFace) return [];
-      const low = entry.onPage([line.from[0], Math.max(line.from[1], line.to[1]) * 0.82]);
-      const aside = awayFrom(entry.face, line.from[0]);
-      return [{ letter, at: [low[0] + aside[0], low[1] + aside[1]] as const }];
+  const byId = new Map(laid.map((entry) => [entry.face.id, entry]));
+  const isLarge = (id: string) => ['wall', 'ceiling'].includes(byId.get(id)?.face.kind ?? '');
+  const letters: { readonly letter: string; readonly at: Point }[] = [];
+  let count = 0;
+  for (const joint of joints) {
+    const [a, b] = joint.lines;
+    if (joint.run === 'seam' || joint.lines.length !== 2 || !a || !b || !isLarge(a.face) || !isLarge(b.face)) continue;
+    // A short edge has no room for a letter; its neighbours tell where it belongs.
+    if (joint.length < 2 * text) continue;
+    const halves = [a, b].map((line) => {
+      const place = places.get(line.face);
+      return place && { face: line.face, from: onPage(place, line.from), to: onPage(place, line.to) };
     });
-  });
+    const [one, other] = halves;
+    if (!one || !other || liesTogether(one, other)) continue;
+    const letter = letterOf(count);
+    for (const half of [one, other])
+      letters.push({ letter, at: clearPlace(half, byId.get(half.face)?.loops ?? [], letters, text) });
+    count += 1;
+  }
+  return letters;
 }
 
-const LETTER_MM = 190;
+/** A … Z, then AA, AB … */
+const letterOf = (index: number): string =>
+  index < 26
+    ? String.fromCharCode(65 + index)
+    : letterOf(Math.floor(index / 26) - 1) + String.fromCharCode(65 + (index % 26));
 
-/** A step off the edge of a wall, outward along it. */
-function awayFrom(face: Face, u: number): Point {
-  const sign = u < face.width / 2 ? -1 : 1;
-  const step: Vector = times(face.u, sign * LETTER_MM);
-  return [step[0], step[1]];
+interface Half {
+  readonly from: Point;
+  readonly to: Point;
+}
+
+const liesTogether = (a: Half, b: Half): boolean =>
+  Math.min(
+    Math.hypot(a.from[0] - b.from[0], a.from[1] - b.from[1]) + Math.hypot(a.to[0] - b.to[0], a.to[1] - b.to[1]),
+    Math.hypot(a.from[0] - b.to[0], a.from[1] - b.to[1]) + Math.hypot(a.to[0] - b.from[0], a.to[1] - b.from[1]),
+  ) < 4;
+
+/** Just off the edge, outside its face, where other letters are farthest; the first place far enough from all will do. */
+function clearPlace(
+  { from, to }: Half,
+  loops: readonly (readonly Point[])[],
+  taken: readonly { readonly at: Point }[],
+  text: number,
+): Point {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1;
+  const across: Point = [-(to[1] - from[1]) / length, (to[0] - from[0]) / length];
+  const at = (part: number, off: number): Point => [
+    from[0] + (to[0] - from[0]) * part + across[0] * off * text,
+    from[1] + (to[1] - from[1]) * part + across[1] * off * text,
+  ];
+  const inside = (point: Point) => loops.filter((loop) => contains(loop, point)).length % 2 === 1;
+  const side = inside(at(0.5, 1)) ? -1 : 1;
+  const distance = (place: Point) =>
+    Math.min(...taken.map((other) => Math.hypot(place[0] - other.at[0], place[1] - other.at[1])));
+  const parts = [0.78, 0.5, 0.22, 0.64, 0.36, 0.9, 0.1];
+  const places = [side * 1.05, -side * 1.05].flatMap((off) => parts.map((part) => at(part, off)));
+  const free = places.find((place) => distance(place) > text * 1.8);
+  return free ?? places.reduce((best, place) => (distance(place) > distance(best) ? place : best));
 }
 
 /** The length of a line on the page, mm. */
-export const pageLength = (from: Point, to: Point): number => {
-  const step = minus([to[0], to[1], 0], [from[0], from[1], 0]);
-  return Math.sqrt(dot(step, step));
-};
+export const pageLength = (from: Point, to: Point): number => Math.hypot(to[0] - from[0], to[1] - from[1]);

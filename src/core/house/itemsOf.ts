@@ -1,0 +1,179 @@
+import { formatLength } from '../measure/formatLength';
+import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { dot } from '../measure/vector';
+import { inchesText, shortFeet } from './lengthText';
+import type { LineItem } from './lineItems';
+import { boardsText, coursesText, faceText } from './lineValues';
+import type { QuickRoom } from './parseQuickLine';
+import { quoted } from './quickLinePieces';
+import type { Opening, Room } from './schema';
+import { formatWalk } from './walk';
+import { type Wall, wallsOf } from './walls';
+
+const SQUARE = Math.sin(Math.PI / 180);
+
+/** Whether an outline is written as length x width. */
+export function isRectangle(walls: readonly Wall[]): boolean {
+  return (
+    walls.length === 4 &&
+    walls.every((wall, index) => Math.abs(dot(wall.along, walls[(index + 1) % 4]?.along ?? wall.along)) < SQUARE)
+  );
+}
+
+/** The sizes of a room as its line writes them: `12' x 10' x 8'`, or a walk. */
+export function sizesText({ outline, height }: Pick<QuickRoom, 'outline' | 'height'>, unit: LengthUnit): string {
+  const walls = wallsOf(outline, unit);
+  if (!isRectangle(walls)) return formatWalk(outline, unit);
+  const feet = (mm: number) => (unit === 'mm' ? String(fromMm(mm, 'mm')) : shortFeet(mm));
+  return [walls[0]?.length ?? 0, walls[1]?.length ?? 0, toMm(height, unit)].map(feet).join(' x ');
+}
+
+/** The head of a room's line: its name and its sizes. */
+export const headText = (room: QuickRoom, unit: LengthUnit): string => `${quoted(room.name)}: ${sizesText(room, unit)}`;
+
+/** Everything that a room's line says after its head, item by item. */
+export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] {
+  const walls = wallsOf(room.outline, unit);
+  const text = (length: number) => inchesText(length, unit);
+  const wall = (index: number) => String(index + 1);
+  const list = (indices: readonly number[]) => indices.map(wall).join(' ');
+  const { hang } = room;
+  return [
+    ...(isRectangle(walls)
+      ? []
+      : [item('height', { height: unit === 'in' ? formatHeight(room.height) : text(room.height) })]),
+    ...ceilingItems(room, text, list),
+    ...room.openings.map((opening) => openingItem(opening, walls[opening.wall]?.length ?? 0, unit)),
+    ...(room.soffits ?? []).map(({ wall: index, from, to, depth, drop }) =>
+      item('soffit', {
+        depth: String(depth),
+        drop: String(drop),
+        wall: wall(index),
+        from: from === 0 ? '' : text(from),
+        to: Math.abs(toMm(to, unit) - (walls[index]?.length ?? 0)) <= TOLERANCE_MM ? '' : text(to),
+      }),
+    ),
+    ...(room.niches ?? []).map(({ wall: index, at, bottom, width, height, depth, shelves }) =>
+      item('niche', {
+        width: String(width),
+        height: String(height),
+        depth: String(depth),
+        bottom: String(bottom),
+        wall: wall(index),
+        at: isMiddle(at, width, walls[index]?.length ?? 0, unit) ? '' : text(at),
+        shelves: shelves === 0 ? '' : String(shelves),
+      }),
+    ),
+    ...(room.columns ?? []).map((column) => columnItem(column, unit)),
+    ...(room.zones ?? []).map(({ wall: index, from, to, bottom, top, cover }) =>
+      item(cover, {
+        width: String(tidy(to - from)),
+        height: String(tidy(top - bottom)),
+        bottom: bottom === 0 ? '' : String(bottom),
+        wall: wall(index),
+        at: from === 0 ? '' : text(from),
+      }),
+    ),
+    ...(room.existing?.length ? [item('existing', { existing: list(room.existing) })] : []),
+    ...finishItems(room.finish),
+    ...(room.level === 'Ground floor' ? [] : [item('on', { level: quoted(room.level) })]),
+    ...(room.beads && (room.beads.profile !== 'square' || !room.beads.edges)
+      ? [item('beads', { profile: room.beads.profile })]
+      : []),
+    ...Object.entries(room.beads?.edges ?? {}).map(([edge, profile]) => item('edge', { edge, profile })),
+    ...(hang?.ceiling === undefined ? [] : [item('ceiling', { ceiling: hang.ceiling })]),
+    ...(hang?.walls === undefined ? [] : [item('walls', { walls: hang.walls })]),
+    ...(hang?.boards === undefined ? [] : [item('boards', { boards: boardsText(hang.boards, unit) })]),
+    ...(hang?.framing === undefined ? [] : [item('framing', { framing: text(hang.framing) })]),
+    ...(hang?.screws?.ceiling !== undefined && hang.screws.wall !== undefined
+      ? [item('screws', { ceiling: String(hang.screws.ceiling), wall: String(hang.screws.wall) })]
+      : []),
+    ...(hang?.butts === undefined ? [] : [item('butts', { butts: hang.butts })]),
+    ...(hang?.aim === undefined ? [] : [item('aim', { aim: hang.aim })]),
+    ...Object.entries(room.hung ?? {}).map(([face, { run, courses }]) =>
+      item('hung', { face: faceText(face), run, courses: coursesText(courses, unit) }),
+    ),
+    ...(room.mirrored ? [item('mirrored', {})] : []),
+  ];
+}
+
+const item = (kind: LineItem['kind'], values: LineItem['values']): LineItem => ({
+  kind,
+  values: Object.fromEntries(Object.entries(values).filter(([, value]) => value !== '')),
+});
+
+const formatHeight = (inches: number): string => {
+  const text = formatLength(toMm(inches, 'in'), 'in');
+  return Number.isInteger(inches * 16) ? text.replace("' ", "'").replace(/"$/, '') : String(inches);
+};
+
+function ceilingItems(
+  { ceiling }: QuickRoom,
+  text: (length: number) => string,
+  list: (walls: readonly number[]) => string,
+): readonly LineItem[] {
+  switch (ceiling.shape) {
+    case 'flat':
+      return [];
+    case 'open':
+      return [item('ceiling', { ceiling: 'open' })];
+    case 'shed':
+      return [item('shed', { rise: text(ceiling.rise), low: list([ceiling.low]) })];
+    case 'gable':
+      return [item('gable', { rise: text(ceiling.rise), eaves: list(ceiling.eaves) })];
+    case 'knee':
+      return [item('knee', { knee: text(ceiling.knee), run: text(ceiling.run), eaves: list(ceiling.eaves) })];
+    case 'tray':
+      return [item('tray', { inset: text(ceiling.inset), rise: text(ceiling.rise) })];
+  }
+}
+
+function openingItem(opening: Opening, wallLength: number, unit: LengthUnit): LineItem {
+  return item(opening.kind, {
+    width: String(opening.width),
+    height: String(opening.height),
+    sill: opening.sill === 0 && opening.kind !== 'window' ? '' : String(opening.sill),
+    wall: String(opening.wall + 1),
+    at: isMiddle(opening.at, opening.width, wallLength, unit) ? '' : inchesText(opening.at, unit),
+    edge: opening.edge === 'casing' ? '' : opening.edge,
+    depth: opening.depth === undefined ? '' : String(opening.depth),
+    arch: opening.head?.arch ? String(opening.head.arch) : '',
+  });
+}
+
+const isMiddle = (at: number, width: number, wallLength: number, unit: LengthUnit): boolean =>
+  Math.abs(toMm(at, unit) - (wallLength - toMm(width, unit)) / 2) <= TOLERANCE_MM;
+
+/** An upright box by its size and corner, any other column by a walk round it. */
+function columnItem(column: readonly (readonly [number, number])[], unit: LengthUnit): LineItem {
+  const xs = column.map(([x]) => x);
+  const ys = column.map(([, y]) => y);
+  const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
+  const [wide, deep] = [tidy(Math.max(...xs) - x0), tidy(Math.max(...ys) - y0)];
+  const isBox =
+    column.length === 4 &&
+    column.every(([x, y]) => (x === x0 || x === Math.max(...xs)) && (y === y0 || y === Math.max(...ys)));
+  const [start] = column;
+  const [x, y] = isBox || !start ? [x0, y0] : start;
+  const shape = isBox
+    ? `${wide}x${deep}`
+    : formatWalk(
+        column.map(([px, py]): [number, number] => [px - x, py - y]),
+        unit,
+      );
+  return item('column', { shape, at: `${inchesText(x, unit)} x ${inchesText(y, unit)}` });
+}
+
+function finishItems(finish: Room['finish']): readonly LineItem[] {
+  const said = [['', finish] as const, ...Object.entries(finish?.faces ?? {})];
+  return said.flatMap(([face, part]) => {
+    const of = face === '' ? '' : faceText(face);
+    return [
+      ...(part?.level === undefined ? [] : [item('level', { level: String(part.level), of })]),
+      ...(part?.surface === undefined ? [] : [item('surface', { surface: part.surface, of })]),
+      ...(part?.light === undefined ? [] : [item('light', { light: part.light, of })]),
+    ];
+  });
+}
+
+const tidy = (length: number): number => Math.round(length * 1e6) / 1e6;
