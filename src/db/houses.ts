@@ -32,7 +32,7 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   const { HouseRow, RoomRow } = models();
   const row = await HouseRow.findByPk(id);
   if (!row) return undefined;
-  const rooms = await RoomRow.findAll({ where: { houseId: id }, order: ['position', 'id'] });
+  const rooms = await RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
   return {
     id,
     head: row.head,
@@ -72,25 +72,15 @@ export async function saveHouseHead(
   });
 }
 
-/** Adds a room at the end; the id is made from the room's name and is unique in the house. */
-export async function addRoom(houseId: string, room: Omit<Room, 'id'>): Promise<Room | undefined> {
-  const { sequelize, RoomRow } = models();
-  return sequelize.transaction(async (transaction) => {
-    if (!(await lockHouse(houseId, transaction))) return undefined;
-    const others = await RoomRow.findAll({ where: { houseId }, attributes: ['id', 'position'], transaction });
-    const id = freeId(room.name, new Set(others.map((other) => other.id)));
-    const position = Math.max(-1, ...others.map((other) => other.position)) + 1;
-    const added: Room = { ...room, id };
-    await RoomRow.create({ houseId, id, position, room: added }, { transaction });
-    return added;
-  });
-}
-
 /** Saves a room over the version that its editor saw; a newer one is never overwritten. */
 export async function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction): Promise<RoomSave> => {
-    const row = await RoomRow.findOne({ where: { houseId, id: room.id }, transaction, lock: transaction.LOCK.UPDATE });
+    const row = await RoomRow.findOne({
+      where: { houseId, id: room.id, removedAt: null },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
     if (!row) return { kind: 'gone' };
     if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
     await row.update({ room, version: version + 1 }, { transaction });
@@ -101,17 +91,3 @@ export async function saveRoom(houseId: string, version: number, room: Room): Pr
 /** The house's row, locked until the transaction ends. */
 export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRow | null> =>
   models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
-
-function freeId(name: string, taken: ReadonlySet<string>): string {
-  const stem =
-    name
-      .toLowerCase()
-      .normalize('NFKD')
-      .replace(/[^a-z0-9]+/g, '-')
-      .replace(/^-+|-+$/g, '')
-      .slice(0, 50) || 'room';
-  if (!taken.has(stem)) return stem;
-  let number = 2;
-  while (taken.has(`${stem}-${number}`)) number += 1;
-  return `${stem}-${number}`;
-}

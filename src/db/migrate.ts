@@ -2,10 +2,12 @@ import type { QueryInterface } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { connection } from './connection';
 import * as firstTables from './migrations/0001-first-tables';
+import * as removedRooms from './migrations/0002-removed-rooms';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
   '0001-first-tables': firstTables,
+  '0002-removed-rooms': removedRooms,
 };
 
 /** Brings the database to the newest shape. Two application servers that start together wait for each other. */

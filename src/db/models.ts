@@ -34,6 +34,7 @@ export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttrib
   declare position: number;
   declare version: CreationOptional<number>;
   declare room: Room;
+  declare removedAt: CreationOptional<Date | null>;
 }
 
 export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
@@ -96,6 +97,7 @@ function bind(sequelize: Sequelize): void {
       position: count(),
       version: { ...count(), defaultValue: 1 },
       room: json(),
+      removedAt: DataTypes.DATE,
     },
     { ...options, tableName: 'rooms' },
   );

@@ -5,11 +5,12 @@ import type { NewEntry } from '@/core/log/entry';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
-import { addHouse, addRoom, findHouse, saveHouseHead, saveRoom } from '@/db/houses';
+import { addHouse, findHouse, saveHouseHead, saveRoom } from '@/db/houses';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
 import { addFirstLead, addPerson, authenticate, findPerson, type Person } from '@/db/people';
 import { listReadings, recordReadings } from '@/db/readings';
+import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 
 let lead: Person;
 let finisher: Person;
@@ -39,7 +40,7 @@ describe('migrations', () => {
   it('run again without changing anything', async () => {
     await migrate();
     const [rows] = await connection().query('SELECT name FROM migrations');
-    expect(rows).toEqual([{ name: '0001-first-tables' }]);
+    expect(rows).toEqual([{ name: '0001-first-tables' }, { name: '0002-removed-rooms' }]);
   });
 });
 
@@ -78,11 +79,42 @@ describe('houses', () => {
     const found = demoHouse().rooms.find((room) => room.name === 'Pantry');
     if (!found) throw new Error('the demo has a pantry');
     const { id: known, ...pantry } = found;
-    const add = () => addRoom(id, pantry);
+    const add = async () => (await addRooms(id, [pantry]))?.[0];
     expect(known).toBe('pantry');
     expect((await add())?.id).toBe('pantry-2');
     expect((await add())?.id).toBe('pantry-3');
     expect((await findHouse(id))?.rooms.at(-1)?.room.id).toBe('pantry-3');
+  });
+
+  it('are copied next to the original, arranged, placed, removed and brought back', async () => {
+    const id = await newHouse();
+    const names = async () => (await findHouse(id))?.rooms.map(({ room }) => room.id) ?? [];
+    const before = await names();
+    const [first, second, ...rest] = before;
+    const original = (await findHouse(id))?.rooms[0]?.room;
+    if (!first || !second || !original) throw new Error('the demo has rooms');
+    const { id: _id, ...copy } = original;
+    await addRooms(id, [copy, copy], first);
+    expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
+
+    expect(await setRemoved(id, `${first}-2`, new Date())).toBe(true);
+    expect(await setRemoved(id, 'no-such-room', new Date())).toBe(false);
+    expect(await names()).toEqual([first, `${first}-3`, second, ...rest]);
+    await setRemoved(id, `${first}-2`, null);
+    expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
+
+    const order = (await names()).reverse().map((room) => ({ room, level: 'Loft' }));
+    expect(await arrangeRooms(id, order)).toBe(true);
+    const arranged = (await findHouse(id))?.rooms ?? [];
+    expect(arranged.map(({ room }) => room.id)).toEqual(order.map(({ room }) => room));
+    expect(arranged.every(({ room, version }) => room.level === 'Loft' && version === 2)).toBe(true);
+    // A list that misses a room, or names another, changes nothing.
+    expect(await arrangeRooms(id, order.slice(1))).toBe(false);
+    expect(await arrangeRooms(id, [...order.slice(1), { room: 'other', level: 'Loft' }])).toBe(false);
+
+    expect(await placeRoom(id, first, [12, 34.5])).toBe(true);
+    expect((await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room.at).toEqual([12, 34.5]);
+    expect(await placeRoom(id, 'no-such-room', [0, 0])).toBe(false);
   });
 
   it('refuse a save over an older version and show the newer one', async () => {

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { checkRoom } from './checkRoom';
-import { resizeOutline } from './resizeOutline';
+import { formatQuickLine } from './formatQuickLine';
+import { keepPlace } from './keepPlace';
+import { parseQuickLine } from './parseQuickLine';
 import { resolveHang } from './resolveHang';
 import { roomSchema } from './schema';
 import { wallsOf } from './walls';
@@ -138,14 +140,57 @@ describe('an outline that is given new sizes', () => {
     [10 - 120 * 0.6, 20 + 120 * 0.8],
   ].map(([x = 0, y = 0]): [number, number] => [x, y]);
 
-  it('stays as it was typed when the sizes are the same', () => {
-    expect(resizeOutline(askew, 'in', 144, 120)).toBe(askew);
+  const box = (long: number, wide: number): [number, number][] => [
+    [0, 0],
+    [long, 0],
+    [long, wide],
+    [0, wide],
+  ];
+
+  it('stays as it was stored when the walls are the same', () => {
+    expect(keepPlace({ outline: askew }, { outline: box(144, 120) }, 'in').outline).toBe(askew);
   });
 
   it('keeps its first corner and its turn on the plan', () => {
-    const walls = wallsOf(resizeOutline(askew, 'in', 200, 100), 'in');
+    const walls = wallsOf(keepPlace({ outline: askew }, { outline: box(200, 100) }, 'in').outline, 'in');
     expect(walls.map(({ length }) => Math.round(length / IN))).toEqual([200, 100, 200, 100]);
     expect(walls[0]?.from.map((part) => Math.round(part / IN))).toEqual([10, 20]);
     expect(walls[0]?.along.slice(0, 2)).toEqual([expect.closeTo(0.8, 5), expect.closeTo(0.6, 5)]);
+  });
+
+  it('of another shape starts at the first corner too', () => {
+    const l = [
+      [0, 0],
+      [100, 0],
+      [100, 50],
+      [60, 50],
+      [60, 90],
+      [0, 90],
+    ].map(([x = 0, y = 0]): [number, number] => [x, y]);
+    const { outline } = keepPlace({ outline: askew }, { outline: l }, 'in');
+    expect([outline[0], outline[3]]).toEqual([
+      [10, 20],
+      [70, 70],
+    ]);
+  });
+
+  it('takes its columns along, which the line measures from the first corner', () => {
+    const column = [
+      [60, 50],
+      [60, 58],
+      [68, 58],
+      [68, 50],
+    ].map(([x = 0, y = 0]): [number, number] => [10 + x * 0.8 - y * 0.6, 20 + x * 0.6 + y * 0.8]);
+    const stored = room({ outline: askew, columns: [column] });
+    const line = formatQuickLine(stored, 'in');
+    expect(line).toContain("column 8x8 at 5' x 4'2");
+    const reading = parseQuickLine(line, { unit: 'in', hang: {} });
+    if (!reading.ok) throw new Error(reading.reason);
+    const kept = keepPlace(stored, reading.room, 'in');
+    expect(kept.outline).toBe(stored.outline);
+    kept.columns?.[0]?.forEach((corner, index) => {
+      expect(corner[0]).toBeCloseTo(column[index]?.[0] ?? 0, 3);
+      expect(corner[1]).toBeCloseTo(column[index]?.[1] ?? 0, 3);
+    });
   });
 });

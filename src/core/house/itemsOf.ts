@@ -1,24 +1,14 @@
 import { formatLength } from '../measure/formatLength';
 import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
-import { dot } from '../measure/vector';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
 import { boardsText, coursesText, faceText } from './lineValues';
 import type { QuickRoom } from './parseQuickLine';
 import { quoted } from './quickLinePieces';
+import { frameOf } from './roomFrame';
 import type { Opening, Room } from './schema';
 import { formatWalk } from './walk';
-import { type Wall, wallsOf } from './walls';
-
-const SQUARE = Math.sin(Math.PI / 180);
-
-/** Whether an outline is written as length x width. */
-export function isRectangle(walls: readonly Wall[]): boolean {
-  return (
-    walls.length === 4 &&
-    walls.every((wall, index) => Math.abs(dot(wall.along, walls[(index + 1) % 4]?.along ?? wall.along)) < SQUARE)
-  );
-}
+import { isRectangle, wallsOf } from './walls';
 
 /** The sizes of a room as its line writes them: `12' x 10' x 8'`, or a walk. */
 export function sizesText({ outline, height }: Pick<QuickRoom, 'outline' | 'height'>, unit: LengthUnit): string {
@@ -64,7 +54,7 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
         shelves: shelves === 0 ? '' : String(shelves),
       }),
     ),
-    ...(room.columns ?? []).map((column) => columnItem(column, unit)),
+    ...columnItems(room, unit),
     ...(room.zones ?? []).map(({ wall: index, from, to, bottom, top, cover }) =>
       item(cover, {
         width: String(tidy(to - from)),
@@ -144,6 +134,13 @@ function openingItem(opening: Opening, wallLength: number, unit: LengthUnit): Li
 const isMiddle = (at: number, width: number, wallLength: number, unit: LengthUnit): boolean =>
   Math.abs(toMm(at, unit) - (wallLength - toMm(width, unit)) / 2) <= TOLERANCE_MM;
 
+/** Columns are measured from the room's first corner, wherever the room stands on the plan. */
+function columnItems({ columns = [], outline }: QuickRoom, unit: LengthUnit): readonly LineItem[] {
+  if (columns.length === 0) return [];
+  const { toLine } = frameOf(outline, unit);
+  return columns.map((column) => columnItem(column.map(toLine), unit));
+}
+
 /** An upright box by its size and corner, any other column by a walk round it. */
 function columnItem(column: readonly (readonly [number, number])[], unit: LengthUnit): LineItem {
   const xs = column.map(([x]) => x);
@@ -152,7 +149,7 @@ function columnItem(column: readonly (readonly [number, number])[], unit: Length
   const [wide, deep] = [tidy(Math.max(...xs) - x0), tidy(Math.max(...ys) - y0)];
   const isBox =
     column.length === 4 &&
-    column.every(([x, y]) => (x === x0 || x === Math.max(...xs)) && (y === y0 || y === Math.max(...ys)));
+    column.every(([x, y]) => (near(x, x0) || near(x, Math.max(...xs))) && (near(y, y0) || near(y, Math.max(...ys))));
   const [start] = column;
   const [x, y] = isBox || !start ? [x0, y0] : start;
   const shape = isBox
@@ -175,5 +172,7 @@ function finishItems(finish: Room['finish']): readonly LineItem[] {
     ];
   });
 }
+
+const near = (a: number, b: number): boolean => Math.abs(a - b) < 1e-4;
 
 const tidy = (length: number): number => Math.round(length * 1e6) / 1e6;

@@ -1,4 +1,4 @@
-import { BEAD_PROFILES, EDGE_PROFILES, LIGHTS, SURFACES } from './schema';
+import { BEAD_PROFILES, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
 
 /** One value of an item of the quick line; its name is that of the house file's field where there is one. */
 export interface FieldSpec {
@@ -122,7 +122,7 @@ export const ITEM_SPECS: readonly ItemSpec[] = [
   },
   single('on', 'Floor', 'on Upper floor', [{ name: 'level', label: 'Floor', type: 'text' }]),
   single('ceiling', 'Ceiling', 'ceiling along', [
-    choice('ceiling', 'Flat ceiling', ['flat', 'open', 'along', 'across', 'auto']),
+    choice('ceiling', 'Ceiling', ['flat', 'open', 'along', 'across', 'auto']),
   ]),
   single('shed', 'Shed ceiling', "shed 4' wall 1", [
     { name: 'rise', label: 'Rise', type: 'length' },

@@ -45,7 +45,8 @@ export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'ha
   try {
     const [head = pieceOf('', 0), ...pieces] = cutAtCommas(line);
     const room = readHead(head, house.unit);
-    const items = pieces.map(readItem);
+    // A comma at the end is an item to come.
+    const items = pieces.filter(({ text }, index) => text !== '' || index < pieces.length - 1).map(readItem);
     const walls = wallsOf(room.outline, house.unit);
     const owners = applyItems(items, room, walls, house.unit);
     const turned = turnedRight(room, walls.length);

@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkRoom } from './checkRoom';
 import { formatQuickLine } from './formatQuickLine';
+import { BEAD_PROFILES, LIGHTS, SURFACES } from './kinds';
 import { ITEM_SPECS } from './lineSpecs';
 import { parseQuickLine } from './parseQuickLine';
-import { BEAD_PROFILES, LIGHTS, type Room, roomSchema, SURFACES } from './schema';
+import { type Room, roomSchema } from './schema';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
 import type { Level } from './level';
 
 const positive = () => z.number().gt(0, 'must be greater than 0');
@@ -81,8 +82,6 @@ export const nicheSchema = z.strictObject({
   shelves: z.int().min(0, 'must not be negative').max(20, 'must be at most 20').default(0),
 });
 
-/** What covers a stretch of wall so that nothing is finished behind it. */
-export const COVERS = ['tile', 'trim', 'cabinet'] as const;
 export const zoneSchema = z.strictObject({
   wall: wallNumber(),
   from: notNegative(),
@@ -92,15 +91,6 @@ export const zoneSchema = z.strictObject({
   cover: z.enum(COVERS),
 });
 
-/** What stands on outside corners, and on free edges: L and J trim. "none" leaves an edge alone. */
-export const BEAD_PROFILES = ['square', 'paper', 'vinyl', 'bullnose', 'flexible', 'arch'] as const;
-export const TRIM_PROFILES = ['L', 'J'] as const;
-export const EDGE_PROFILES = [...BEAD_PROFILES, ...TRIM_PROFILES, 'none'] as const;
-export type EdgeProfile = (typeof EDGE_PROFILES)[number];
-
-/** What will cover the wall, and what lights it: together they decide the level. */
-export const SURFACES = ['flat paint', 'gloss', 'fine texture', 'heavy texture', 'paper', 'tile'] as const;
-export const LIGHTS = ['ordinary', 'low sun', 'cove', 'lamp along the wall'] as const;
 const finishOfFaceSchema = z.strictObject({
   level: levelSchema.optional(),
   surface: z.enum(SURFACES).optional(),

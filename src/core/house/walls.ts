@@ -51,3 +51,8 @@ const distance = (a: Point, b: Point): number => lengthOf(minus([a[0], a[1], 0],
 
 /** Whether an outline runs clockwise on the page, as a room must. */
 export const isClockwise = (outline: readonly Point[]): boolean => signedArea(outline) > 0;
+
+/** Whether four walls stand square to each other. */
+export const isRectangle = (walls: readonly Wall[]): boolean =>
+  walls.length === 4 &&
+  walls.every((wall, index) => Math.abs(dot(wall.along, walls[(index + 1) % 4]?.along ?? wall.along)) < STRAIGHT);

@@ -1,6 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
 import { edgesOf, type Face, type Hole, inRoom, type SpaceEdge } from '../house/face';
-import type { EdgeProfile, Room } from '../house/schema';
+import type { EdgeProfile } from '../house/kinds';
+import type { Room } from '../house/schema';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
 import { type Joint, NO_FACTORY_EDGE } from './joint';

@@ -1,4 +1,4 @@
-import type { EdgeProfile } from '../house/schema';
+import type { EdgeProfile } from '../house/kinds';
 import type { Point, Vector } from '../measure/vector';
 
 /** Every kind of joint that is finished, in the order in which it is listed. */

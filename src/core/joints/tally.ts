@@ -1,8 +1,8 @@
 import type { HungFace } from '../hang/hangRoom';
 import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
 import { areaOf } from '../house/face';
+import { EDGE_PROFILES, type EdgeProfile } from '../house/kinds';
 import type { HangPlan } from '../house/resolveHang';
-import { EDGE_PROFILES, type EdgeProfile } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import { countScrews } from './countScrews';

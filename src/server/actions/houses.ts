@@ -3,16 +3,9 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { granted, refused } from '../../core/house/answer';
-import { checkRoom } from '../../core/house/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
-import { houseHeadSchema, levelSchema, roomSchema } from '../../core/house/schema';
-import {
-  addHouse,
-  addRoom as addStoredRoom,
-  findHouse,
-  saveHouseHead,
-  saveRoom as saveStoredRoom,
-} from '../../db/houses';
+import { houseHeadSchema, levelSchema } from '../../core/house/schema';
+import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { recordReadings } from '../../db/readings';
 import { action } from '../action';
 import { now } from '../clock';
@@ -50,30 +43,6 @@ export const importHouse = action(
     return granted({ id: await addHouse(reading.house, input.timeZone) });
   },
 );
-
-const newRoom = roomSchema.omit({ id: true });
-
-export const addRoom = action(z.strictObject({ house, room: newRoom }), 'lead', async (input) => {
-  const stored = await findHouse(input.house);
-  if (!stored) return refused('notFound', 'This house is gone.');
-  const problems = checkRoom({ ...input.room, id: 'new' }, stored.head);
-  if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-  const room = await addStoredRoom(input.house, input.room);
-  if (!room) return refused('notFound', 'This house is gone.');
-  revalidatePath(`/h/${input.house}`, 'layout');
-  return granted({ id: room.id });
-});
-
-export const saveRoom = action(z.strictObject({ house, version: z.int(), room: roomSchema }), 'lead', async (input) => {
-  const stored = await findHouse(input.house);
-  if (!stored) return refused('notFound', 'This house is gone.');
-  const problems = checkRoom(input.room, stored.head);
-  if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-  const result = await saveStoredRoom(input.house, input.version, input.room);
-  if (result.kind === 'gone') return refused('notFound', 'This room is gone.');
-  if (result.kind === 'saved') revalidatePath(`/h/${input.house}`, 'layout');
-  return granted(result);
-});
 
 export const saveLevel = action(
   z.strictObject({ house, version: z.int(), level: levelSchema }),

@@ -1,8 +1,10 @@
 import Link from 'next/link';
-import { type LengthUnit, toMm } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { roomWords, type StateWords } from '../state/words';
+import { boxAround } from './pagePlace';
+import { planOutlines } from './planOutlines';
 
 /** The shapes of the states, as characters so that they stand in line with their words. */
 const MARKS = {
@@ -10,7 +12,6 @@ const MARKS = {
   wet: { shape: '■', fill: 'fill-clay' },
   stuck: { shape: '◆', fill: 'fill-error' },
 } as const;
-const GAP_MM = 500;
 
 /** One floor to scale: each room filled from below by how far its coats are, with its state in words. */
 export function RoomsOfLevel({
@@ -28,10 +29,10 @@ export function RoomsOfLevel({
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const placed = placeRooms(rooms, unit);
-  const right = Math.max(...placed.flatMap(({ points }) => points.map(([x]) => x)));
-  const bottom = Math.max(...placed.flatMap(({ points }) => points.map(([, y]) => y)));
-  const text = Math.max(right, bottom) / 25;
+  const placed = planOutlines(rooms, unit);
+  const box = boxAround(placed.flatMap(({ points }) => points));
+  const [wide, tall] = [box.x1 - box.x0, box.y1 - box.y0];
+  const text = Math.max(wide, tall) / 25;
   return (
     <figure className="sheet p-3">
       <figcaption className="mb-2 flex justify-between px-1">
@@ -42,14 +43,14 @@ export function RoomsOfLevel({
       </figcaption>
       {/* biome-ignore lint/a11y/useSemanticElements: no HTML element groups the links of a drawing */}
       <svg
-        viewBox={`-30 -30 ${right + 60} ${bottom + 60}`}
+        viewBox={`${box.x0 - 30} ${box.y0 - 30} ${wide + 60} ${tall + 60}`}
         className="max-h-[46vh] w-full fill-base-content"
         textAnchor="middle"
         dominantBaseline="middle"
         role="group"
         aria-label={`Plan of ${level}`}
       >
-        {placed.map(({ site, points }) => (
+        {placed.map(({ item: site, points }) => (
           <PlanRoom
             key={site.room.id}
             href={`/h/${houseId}/tally?room=${site.room.id}`}
@@ -129,30 +130,6 @@ function PlanRoom({
       </text>
     </Link>
   );
-}
-
-/** Rooms with a place stand there; the others follow in a row below. */
-function placeRooms(
-  rooms: readonly RoomSite[],
-  unit: LengthUnit,
-): readonly { readonly site: RoomSite; readonly points: readonly Point[] }[] {
-  const outlines = rooms.map((site) => ({
-    site,
-    points: site.room.outline.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]),
-  }));
-  const shift = (points: readonly Point[], [dx, dy]: Point) => points.map(([x, y]): Point => [x + dx, y + dy]);
-  const standing = outlines.flatMap(({ site, points }) =>
-    site.room.at ? [{ site, points: shift(points, [toMm(site.room.at[0], unit), toMm(site.room.at[1], unit)]) }] : [],
-  );
-  const below = Math.max(0, ...standing.flatMap(({ points }) => points.map(([, y]) => y + GAP_MM)));
-  let x = 0;
-  const row = outlines.flatMap(({ site, points }) => {
-    if (site.room.at) return [];
-    const placed = shift(points, [x, below]);
-    x += Math.max(...points.map(([px]) => px)) + GAP_MM;
-    return [{ site, points: placed }];
-  });
-  return [...standing, ...row];
 }
 
 function wrap(name: string, most: number): readonly string[] {

@@ -1,180 +1,128 @@
+'use client';
+
+import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
+import { type ReactNode, useRef } from 'react';
 import type { JointClass } from '@/core/joints/joint';
-import type { Point } from '@/core/measure/vector';
-import { CLASS_NAMES } from '../state/words';
-import { type LaidLine, pageLength, type UnrolledRoom as Unrolled } from './unroll';
+import { JointLine } from './JointLine';
+import { Label, LaidFaceDrawing } from './LaidFaceDrawing';
+import type { UnrolledRoom as Unrolled } from './unroll';
+import { usePanZoom } from './usePanZoom';
 
-interface LineLook {
-  readonly stroke: string;
-  readonly width: number;
-  readonly dash?: string;
-}
-
-const LOOKS: Readonly<Record<JointClass, LineLook>> = {
-  flat: { stroke: 'stroke-primary', width: 2.5 },
-  mixed: { stroke: 'stroke-primary', width: 2.5, dash: '14 4 3 4' },
-  butt: { stroke: 'stroke-base-content', width: 2.5 },
-  backedButt: { stroke: 'stroke-base-content', width: 1.5 },
-  angle: { stroke: 'stroke-secondary', width: 3, dash: '9 5' },
-  offAngle: { stroke: 'stroke-secondary', width: 3, dash: '3 5' },
-  bead: { stroke: 'stroke-moss', width: 5 },
-  trim: { stroke: 'stroke-moss', width: 2.5 },
-  existing: { stroke: 'stroke-error', width: 2.5, dash: '5 3' },
-};
-const RUNG_MM = 130;
-const RUNG_STEP_MM = 190;
-
-/** The room laid flat with its boards and joints; one class can be lit, and hovering a joint lights its class. */
+/**
+ * The room laid flat with its boards and joints; one class can be lit, hovering a joint lights its class, and a face
+ * can be opened large. It zooms by wheel, pinch, keys or buttons.
+ */
 export function UnrolledRoom({
   room,
   lit,
   onLight,
+  onOpen,
   className,
+  children,
 }: {
   readonly room: Unrolled;
   readonly lit: JointClass | undefined;
   readonly onLight: (kind: JointClass | undefined) => void;
+  readonly onOpen?: (face: string) => void;
   readonly className?: string;
+  /** What stands beside the zoom buttons below the picture. */
+  readonly children?: ReactNode;
 }) {
-  const { x, y, width, height } = room.box;
-  const margin = 330;
-  const text = Math.max(width, height) / 46;
+  const margin = room.text * 1.9;
+  const svg = useRef<SVGSVGElement>(null);
+  const { viewBox, scale, zoom, fit, onKeyDown } = usePanZoom(svg, {
+    x: room.box.x - margin,
+    y: room.box.y - margin,
+    width: room.box.width + 2 * margin,
+    height: room.box.height + 2 * margin,
+  });
+  const text = room.text / scale ** 0.7;
   return (
-    <svg
-      viewBox={`${x - margin} ${y - margin} ${width + 2 * margin} ${height + 2 * margin}`}
-      className={className}
-      role="img"
-      aria-label="The room laid flat with its boards and joints"
-    >
-      {room.faces.map(({ face, corners, holes, boards }) => (
-        <g key={face.id}>
-          <polygon
-            points={corners.join(' ')}
-            className="fill-sheet stroke-board-line"
-            strokeWidth={1}
-            vectorEffect="non-scaling-stroke"
-          />
-          {boards.map((board) => (
-            <polygon
-              key={board.join(' ')}
-              points={board.join(' ')}
-              fill="none"
-              className="stroke-base-300"
-              strokeWidth={1}
-              vectorEffect="non-scaling-stroke"
+    <div className={`flex flex-col gap-1 ${className ?? ''}`}>
+      <div className="relative min-h-0 flex-1">
+        <svg
+          ref={svg}
+          viewBox={viewBox}
+          className={`absolute inset-0 size-full rounded-2xl ${scale > 1 ? 'cursor-grab touch-none' : 'touch-pan-y'}`}
+          role="img"
+          aria-label="The room laid flat with its boards and joints"
+          // biome-ignore lint/a11y/noNoninteractiveTabindex: the picture moves and zooms by keys
+          tabIndex={0}
+          onKeyDown={onKeyDown}
+        >
+          {room.faces.map((laid) => (
+            <LaidFaceDrawing key={laid.face.id} laid={laid} text={text} {...(onOpen ? { onOpen } : {})} />
+          ))}
+          {room.lines.map((line) => (
+            <JointLine
+              key={`${line.joint} ${line.from.join(' ')}`}
+              line={line}
+              faded={lit !== undefined && lit !== line.class}
+              onLight={onLight}
             />
           ))}
-          {holes.map((hole) => (
-            <g key={hole.corners.join(' ')}>
-              <polygon
-                points={hole.corners.join(' ')}
-                className="fill-base-300 stroke-muted"
-                strokeWidth={1}
+          {room.faces.map(({ face, words, label, clear }) =>
+            fits(words, clear, text) ? <Label key={face.id} at={label} size={text} words={words} /> : null,
+          )}
+          {room.captions.map(({ words, at }) => (
+            <Label key={at.join(' ')} at={at} size={text} words={words} />
+          ))}
+          {room.letters.map(({ letter, at }, index) => (
+            <g key={index}>
+              <circle
+                cx={at[0]}
+                cy={at[1]}
+                r={text * 0.8}
+                className="fill-base-200 stroke-secondary"
+                strokeWidth={1.2}
                 vectorEffect="non-scaling-stroke"
               />
-              <Label at={hole.middle} size={text * 0.85} words={hole.kind} />
+              <Label at={at} size={text * 0.9} words={letter} />
             </g>
           ))}
-        </g>
-      ))}
-      {room.lines.map((line) => (
-        <JointLine
-          key={`${line.joint} ${line.from.join(' ')}`}
-          line={line}
-          faded={lit !== undefined && lit !== line.class}
-          onLight={onLight}
-        />
-      ))}
-      {room.faces.map(({ face, middle, corners }) => (
-        <Label
-          key={face.id}
-          at={face.kind === 'wall' ? between(middle, corners, face.holes.length > 0) : middle}
-          size={text}
-          words={face.kind === 'wall' ? `wall ${Number(face.id.slice(1)) + 1}` : 'ceiling'}
-        />
-      ))}
-      {room.letters.map(({ letter, at }, index) => (
-        <g key={index}>
-          <circle
-            cx={at[0]}
-            cy={at[1]}
-            r={text * 0.8}
-            className="fill-base-200 stroke-secondary"
-            strokeWidth={1.2}
-            vectorEffect="non-scaling-stroke"
-          />
-          <Label at={at} size={text * 0.9} words={letter} />
-        </g>
-      ))}
-    </svg>
+        </svg>
+      </div>
+      <div className="flex items-center justify-end gap-1 print:hidden">
+        {children}
+        <ZoomButton label="Closer" onClick={() => zoom(1.5)}>
+          <ZoomIn className="size-5" aria-hidden="true" />
+        </ZoomButton>
+        <ZoomButton label="Farther" onClick={() => zoom(1 / 1.5)} disabled={scale === 1}>
+          <ZoomOut className="size-5" aria-hidden="true" />
+        </ZoomButton>
+        <ZoomButton label="The whole room" onClick={fit} disabled={scale === 1}>
+          <Maximize2 className="size-5" aria-hidden="true" />
+        </ZoomButton>
+      </div>
+    </div>
   );
 }
 
-/** Beside an opening the wall's name stands near the floor's edge. */
-function between(middle: Point, corners: readonly Point[], moved: boolean): Point {
-  const [, , low, lowToo] = corners;
-  if (!moved || !low || !lowToo) return middle;
-  const floor: Point = [(low[0] + lowToo[0]) / 2, (low[1] + lowToo[1]) / 2];
-  return [floor[0] + (floor[0] - middle[0]) * 0.1, floor[1] + (floor[1] - middle[1]) * 0.1];
-}
+/** Whether a name has room around its place; on small faces it comes when one looks closer. */
+const fits = (words: string, clear: number, text: number): boolean =>
+  clear > text * 0.62 && clear * 3 > words.length * text * 0.5;
 
-function Label({ at, size, words }: { readonly at: Point; readonly size: number; readonly words: string }) {
-  return (
-    <text
-      x={at[0]}
-      y={at[1]}
-      fontSize={size}
-      textAnchor="middle"
-      dominantBaseline="middle"
-      className="pointer-events-none fill-muted stroke-sheet"
-      strokeWidth={size / 4}
-      paintOrder="stroke"
-    >
-      {words}
-    </text>
-  );
-}
-
-function JointLine({
-  line,
-  faded,
-  onLight,
+function ZoomButton({
+  label,
+  onClick,
+  disabled = false,
+  children,
 }: {
-  readonly line: LaidLine;
-  readonly faded: boolean;
-  readonly onLight: (kind: JointClass | undefined) => void;
+  readonly label: string;
+  readonly onClick: () => void;
+  readonly disabled?: boolean;
+  readonly children: ReactNode;
 }) {
-  const look = LOOKS[line.class];
-  const rungs = line.class === 'butt' || line.class === 'backedButt' ? rungsOf(line) : '';
-  const path = `M${line.from.join(' ')}L${line.to.join(' ')}`;
   return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the tally beside it does the same by keyboard
-    <g
-      opacity={faded ? 0.18 : 1}
-      onMouseEnter={() => onLight(line.class)}
-      onMouseLeave={() => onLight(undefined)}
-      data-joint={line.class}
+    <button
+      type="button"
+      className="btn btn-square"
+      aria-label={label}
+      title={label}
+      onClick={onClick}
+      disabled={disabled}
     >
-      <title>{CLASS_NAMES[line.class]}</title>
-      <path d={path} stroke="transparent" strokeWidth={14} vectorEffect="non-scaling-stroke" />
-      <path
-        d={path + rungs}
-        fill="none"
-        className={look.stroke}
-        strokeWidth={look.width}
-        strokeDasharray={look.dash}
-        vectorEffect="non-scaling-stroke"
-      />
-    </g>
+      {children}
+    </button>
   );
-}
-
-function rungsOf({ from, to }: LaidLine): string {
-  const length = pageLength(from, to);
-  const along: Point = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
-  const count = Math.floor(length / RUNG_STEP_MM);
-  return Array.from({ length: count }, (_, index) => {
-    const at = ((index + 0.5) * length) / count;
-    const [x, y] = [from[0] + along[0] * at, from[1] + along[1] * at];
-    return `M${x - (along[1] * RUNG_MM) / 2} ${y + (along[0] * RUNG_MM) / 2}L${x + (along[1] * RUNG_MM) / 2} ${y - (along[0] * RUNG_MM) / 2}`;
-  }).join('');
 }

@@ -8,17 +8,26 @@ import { boxAround, foldedBeside, type HingeSide, onPage, overlap, type Place } 
 /** An edge along which one face may be folded out of another. */
 interface Hinge {
   readonly length: number;
+  readonly run: Joint['run'];
   readonly sides: Readonly<Record<string, HingeSide>>;
 }
 
+/** Where the faces lie, and where the name of a body that was laid by itself belongs: under its middle. */
+export interface LaidOut {
+  readonly places: ReadonlyMap<string, Place>;
+  readonly bodies: readonly { readonly face: string; readonly under: Point }[];
+}
+
 const GAP_MM = 420;
+/** Faces folded about a level or an upright edge stand straight on the page; about a slope they lean. */
+const RUN_ORDER: readonly Joint['run'][] = ['level', 'upright', 'slope', 'arch', 'seam'];
 
 /**
  * Lays the faces of a room on the page: the largest ceiling as it lies on the plan, everything else folded out of what
  * lies already, along its longest edge first. What would cover another face is torn off and laid below, and so are
  * soffits, niches and columns, each folded flat by itself. Returns are left out: their beads show on the wall.
  */
-export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): ReadonlyMap<string, Place> {
+export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): LaidOut {
   const faces = hung.map(({ face }) => face).filter(({ kind, loops }) => kind !== 'return' && loops.length > 0);
   const hinges = hingesOf(faces, joints);
   const main = faces.filter(({ kind }) => kind === 'wall' || kind === 'ceiling');
@@ -34,8 +43,7 @@ export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): R
     foldOut(main, hinges, places);
   } else for (const face of main) places.set(face.id, besidePlan(face));
   const left = main.filter(({ id }) => !places.has(id)).map((face) => [face]);
-  layInRows([...left, ...groups.values()], hinges, places, faces);
-  return places;
+  return { places, bodies: layInRows([...left, ...groups.values()], hinges, places, faces) };
 }
 
 const largest = (faces: readonly Face[]): Face | undefined =>
@@ -65,9 +73,9 @@ function hingesOf(faces: readonly Face[], joints: readonly Joint[]): readonly Hi
       const [one, other] = [a && byId.get(a.face), b && byId.get(b.face)];
       if (joint.run === 'seam' || joint.lines.length !== 2 || !a || !b || !one || !other) return [];
       const sides = { [one.id]: sideOf(one, a.from, a.to), [other.id]: sideOf(other, b.from, b.to) };
-      return [{ length: joint.length, sides }];
+      return [{ length: joint.length, run: joint.run, sides }];
     })
-    .sort((x, y) => y.length - x.length);
+    .sort((x, y) => RUN_ORDER.indexOf(x.run) - RUN_ORDER.indexOf(y.run) || y.length - x.length);
 }
 
 /** The way onto the board from an edge: square to it, toward the side where the face's loop has it. */
@@ -89,7 +97,7 @@ function sideOf(face: Face, from: Point, to: Point): HingeSide {
   return { from, to, inward: across };
 }
 
-/** Folds out one face after another, ceilings before walls, along the longest edges first. */
+/** Folds out one face after another: ceilings, then walls from the ceiling's level edges, then what is left. */
 function foldOut(faces: readonly Face[], hinges: readonly Hinge[], places: Map<string, Place>): void {
   const outlines = new Map<string, readonly Point[]>();
   const outlineOf = (face: Face, place: Place) => (face.loops[0] ?? []).map((point) => onPage(place, point));
@@ -97,17 +105,24 @@ function foldOut(faces: readonly Face[], hinges: readonly Hinge[], places: Map<s
     const place = places.get(face.id);
     if (place) outlines.set(face.id, outlineOf(face, place));
   }
-  for (const kinds of [['ceiling'], ['ceiling', 'wall']]) {
+  const stages: readonly ((face: Face, hinge: Hinge, neighbour: string) => boolean)[] = [
+    ({ kind }) => kind === 'ceiling',
+    ({ kind }, { run }, neighbour) => kind === 'ceiling' || (run === 'level' && isCeiling.has(neighbour)),
+    () => true,
+  ];
+  const isCeiling = new Set(faces.filter(({ kind }) => kind === 'ceiling').map(({ id }) => id));
+  for (const allowed of stages) {
     for (let grew = true; grew; ) {
       grew = false;
       for (const face of faces) {
-        if (places.has(face.id) || !kinds.includes(face.kind)) continue;
-        for (const { sides } of hinges) {
+        if (places.has(face.id)) continue;
+        for (const hinge of hinges) {
+          const { sides } = hinge;
           const own = sides[face.id];
           const neighbour = Object.keys(sides).find((id) => id !== face.id);
           const placed = neighbour === undefined ? undefined : places.get(neighbour);
           const edge = neighbour === undefined ? undefined : sides[neighbour];
-          if (!own || !placed || !edge) continue;
+          if (!own || !placed || !edge || neighbour === undefined || !allowed(face, hinge, neighbour)) continue;
           const place = foldedBeside(placed, edge, own);
           const outline = outlineOf(face, place);
           if ([...outlines.values()].some((other) => overlap(other, outline))) continue;
@@ -127,8 +142,8 @@ function layInRows(
   hinges: readonly Hinge[],
   places: Map<string, Place>,
   faces: readonly Face[],
-): void {
-  if (groups.length === 0) return;
+): LaidOut['bodies'] {
+  const bodies: { readonly face: string; readonly under: Point }[] = [];
   const laid = faces.flatMap((face) => {
     const place = places.get(face.id);
     return place ? face.loops.flatMap((loop) => loop.map((point) => onPage(place, point))) : [];
@@ -168,7 +183,9 @@ function layInRows(
         ...place,
         origin: [place.origin[0] + x - around.x0, place.origin[1] + y - around.y0],
       });
+    if (bodyOf(root.id)) bodies.push({ face: root.id, under: [x + wide / 2, y + tall] });
     x += wide + GAP_MM;
     tallest = Math.max(tallest, tall);
   }
+  return bodies;
 }

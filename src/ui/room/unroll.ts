@@ -1,5 +1,5 @@
 import type { Face } from '@/core/house/face';
-import type { Joint, JointClass } from '@/core/joints/joint';
+import type { FaceLine, Joint, JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';
 import { faceWords } from './faceWords';
@@ -41,6 +41,8 @@ export interface UnrolledRoom {
   readonly lines: readonly LaidLine[];
   /** Letters that tie the two halves of a torn edge. */
   readonly letters: readonly { readonly letter: string; readonly at: Point }[];
+  /** The names of bodies that are laid by themselves. */
+  readonly captions: readonly { readonly words: string; readonly at: Point }[];
   /** The size of writing that suits the page, mm. */
   readonly text: number;
   readonly box: PageBox;
@@ -48,15 +50,22 @@ export interface UnrolledRoom {
 
 /** Lays a room flat, see `layFaces`, with its boards, joints and names. */
 export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
-  const places = layFaces(faces, joints);
+  const { places, bodies } = layFaces(faces, joints);
   const ceilings = faces.filter(({ face }) => face.kind === 'ceiling').length;
   const laid = faces.flatMap(({ face, boards }) => {
     const place = places.get(face.id);
-    return place ? [{ ...laidFace(face, place, ceilings), boards: boards.map((board) => boxOn(place, board)) }] : [];
+    const seams = joints.flatMap(({ run, lines }) => (run === 'seam' && lines[0]?.face === face.id ? lines : []));
+    return place
+      ? [{ ...laidFace(face, place, ceilings, seams), boards: boards.map((board) => boxOn(place, board)) }]
+      : [];
   });
   const { x0, x1, y0, y1 } = boxAround(laid.flatMap(({ loops }) => loops.flat()));
   const box = { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
-  const text = Math.max(box.width * 0.72, box.height) / 38;
+  const text = Math.max(box.width * 0.72, box.height) / 33;
+  const captions = bodies.map(({ face, under: [x, y] }) => ({
+    words: faceWords(face).split(',')[0] ?? '',
+    at: [x, y + text * 0.9] as const,
+  }));
   const lines = distinct(
     joints.flatMap((joint) =>
       joint.lines.flatMap((line): readonly LaidLine[] => {
@@ -67,16 +76,19 @@ export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
       }),
     ),
   );
-  return { faces: laid, lines, letters: lettersFor(joints, laid, places, text), text, box };
+  return { faces: laid, lines, letters: lettersFor(joints, laid, places, text), text, box, captions };
 }
 
-function laidFace(face: Face, place: Place, ceilings: number): Omit<LaidFace, 'boards'> {
+function laidFace(face: Face, place: Place, ceilings: number, seams: readonly FaceLine[]): Omit<LaidFace, 'boards'> {
   const loops = face.loops.map((loop) => loop.map((point) => onPage(place, point)));
   return {
     face,
     words: faceWords(face.id, ceilings),
     loops,
-    ...roomiest(loops),
+    ...roomiest(
+      loops,
+      seams.map(({ from, to }) => [onPage(place, from), onPage(place, to)]),
+    ),
     holes: face.holes.map(({ kind, loop, u0, u1, v0, v1 }) => ({
       kind,
       loop: loop.map((point) => onPage(place, point)),
@@ -103,10 +115,13 @@ const boxOn = (
     ] as const
   ).map((point) => onPage(place, point));
 
-const STEPS = 9;
+const STEPS = 12;
 
-/** The point of a coarse grid that stands farthest from every edge: names are as wide as they are, so width counts less. */
-function roomiest(loops: readonly (readonly Point[])[]): { readonly label: Point; readonly clear: number } {
+/** The point of a coarse grid that stands farthest from every edge; a seam may be half as near. */
+function roomiest(
+  loops: readonly (readonly Point[])[],
+  seams: readonly (readonly Point[])[],
+): { readonly label: Point; readonly clear: number } {
   const box = boxAround(loops.flat());
   let label: Point = [(box.x0 + box.x1) / 2, (box.y0 + box.y1) / 2];
   let clear = 0;
@@ -114,7 +129,7 @@ function roomiest(loops: readonly (readonly Point[])[]): { readonly label: Point
     for (let column = 1; column < STEPS; column += 1) {
       const point: Point = [box.x0 + ((box.x1 - box.x0) * column) / STEPS, box.y0 + ((box.y1 - box.y0) * row) / STEPS];
       if (loops.filter((loop) => contains(loop, point)).length % 2 === 0) continue;
-      const away = clearance(loops, point);
+      const away = Math.min(clearance(loops, point), 2 * clearance(seams, point));
       if (away > clear * 1.02) {
         label = point;
         clear = away;

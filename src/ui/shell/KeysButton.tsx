@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef } from 'react';
+import { ITEM_SPECS } from '@/core/house/lineSpecs';
 import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -8,22 +9,29 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['/', 'go to the quick line (Tally)'],
   ['n', 'new room (Tally)'],
   ['Enter', 'keep the room (in the quick line)'],
-  ['u', 'take back the last entry (Coat board)'],
+  ['Tab ↓ ↑', 'take or choose what the quick line offers'],
+  ['+ − 0', 'closer, farther, whole (in the picture of a room; arrows move it)'],
+  ['u', 'take back the last entry (Coat board), or bring back a removed room (Tally)'],
   ['?', 'these keys and the quick line’s grammar'],
 ];
 
-const GRAMMAR: readonly (readonly [string, string])[] = [
+const HEAD: readonly (readonly [string, string])[] = [
   ["Pantry 7'6 x 5' x 8'", 'name, then length x width x height; a colon may end the name'],
-  ['door 28x80 wall 2', 'door, window or opening with its width x height; walls count from 1, clockwise'],
-  ['@36', 'the sill, above the floor; a window without one has its head at 80 in'],
-  ["at 3'", 'from the wall’s left end, seen from inside; without it, the middle'],
-  ['bead', 'a boarded return with corner bead; else casing, or open where the next room owns the edges'],
-  ['depth 5', 'how deep the boarded return is; 6 in unless said'],
-  ['level 5', 'the level of finish of this room'],
-  ['on Upper floor', 'the floor it is on'],
-  ['ceiling along', 'boards along wall 1, or across, auto; or open for no ceiling'],
-  ['walls upright', 'boards plumb; else across'],
+  [
+    "Landing: r 12' d 3'6 …",
+    'or a walk along the walls: right, down, left, up; dr for a slant; the last wall closes it',
+  ],
 ];
+
+/** Every item of the line: an example, what it is, and the words that may follow. */
+const GRAMMAR = ITEM_SPECS.map(({ example, label, words, fields }): readonly [string, string] => {
+  const more = fields.flatMap(({ word, type, choices, label: name }) => {
+    if (!word) return type === 'bare' || type === 'choice' ? [(choices ?? []).join(' / ')] : [];
+    return [name.toLowerCase().startsWith(word) ? name.toLowerCase() : `${word} ${name.toLowerCase()}`];
+  });
+  const short = words[1] ? [`or ${words[1]}`] : [];
+  return [example, [label, ...more, ...short].join('; ')];
+});
 
 /** The keys and the quick line's grammar, on a button and on `?`. */
 export function KeysButton() {
@@ -46,8 +54,10 @@ export function KeysButton() {
           <h2 id="keys-title">Keys</h2>
           <Rows rows={KEYS} />
           <h2>The quick line</h2>
-          <p className="text-muted">One line makes a room; parts after the sizes are set apart by commas.</p>
-          <Rows rows={GRAMMAR} />
+          <p className="text-muted">
+            One line makes a room; items after the sizes are set apart by commas. Walls count from 1.
+          </p>
+          <Rows rows={[...HEAD, ...GRAMMAR]} />
           <p className="text-sm text-muted">
             Lengths: 12'4 1/2" · 12-4.5 · 148.5 · 12.375' · 3766 mm · 3.766m. A bare number is in the house’s unit.
           </p>
@@ -69,11 +79,11 @@ export function KeysButton() {
 
 function Rows({ rows }: { readonly rows: readonly (readonly [string, string])[] }) {
   return (
-    <dl className="grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1.5 text-sm">
+    <dl className="grid grid-cols-[minmax(7rem,16rem)_1fr] gap-x-4 gap-y-1.5 text-sm">
       {rows.map(([term, words]) => (
         <div key={term} className="contents">
           <dt>
-            <kbd className="kbd kbd-sm">{term}</kbd>
+            <kbd className="kbd kbd-sm h-auto whitespace-normal text-left">{term}</kbd>
           </dt>
           <dd>{words}</dd>
         </div>

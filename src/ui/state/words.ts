@@ -1,3 +1,4 @@
+import type { EdgeProfile } from '@/core/house/kinds';
 import type { JointClass } from '@/core/joints/joint';
 import type { CoatedClass } from '@/core/method/coat';
 import type { Pass } from '@/core/plan/tasksOf';
@@ -17,6 +18,19 @@ export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
   existing: 'To existing',
   fasteners: 'Fasteners',
   surface: 'Whole surface',
+};
+
+/** What stands on an outside corner or a free edge. */
+export const PROFILE_NAMES: Readonly<Record<EdgeProfile, string>> = {
+  square: 'square metal',
+  paper: 'paper-faced',
+  vinyl: 'vinyl',
+  bullnose: 'bullnose',
+  flexible: 'flexible',
+  arch: 'arch',
+  L: 'L trim',
+  J: 'J trim',
+  none: 'none',
 };
 
 export const PASS_NAMES: Readonly<Record<Pass, string>> = {

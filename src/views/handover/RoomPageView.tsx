@@ -6,11 +6,11 @@ import type { RoomSite } from '@/core/readiness/siteOf';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { MarkButton } from '@/ui/MarkButton';
+import { PrintButton } from '@/ui/PrintButton';
 import type { Person } from '@/ui/person';
 import { Sign } from '@/ui/Sign';
 import { CLASS_NAMES, isJoint, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
-import { PrintButton } from './PrintButton';
 
 interface RoomPageProps {
   readonly houseId: string;

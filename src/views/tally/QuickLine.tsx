@@ -1,9 +1,13 @@
 'use client';
 
-import { type KeyboardEvent, type RefObject, useId } from 'react';
+import { type KeyboardEvent, type RefObject, useId, useState } from 'react';
+import { type Completion, completionsAt } from '@/core/house/completeLine';
 import type { Draft } from './useDraft';
 
-/** One line of text that makes a room; what is wrong is marked under its character. Enter keeps the room. */
+/**
+ * One line of text that makes a room; what is wrong is marked under its character. Enter keeps the room; while
+ * something is offered, Tab takes it and the arrows choose.
+ */
 export function QuickLine({
   draft,
   input,
@@ -15,16 +19,44 @@ export function QuickLine({
 }) {
   const id = useId();
   const { line, reading } = draft;
+  const [cursor, setCursor] = useState<number>();
+  const [chosen, setChosen] = useState(-1);
   const fault = line.trim() !== '' && !reading.ok ? reading : undefined;
+  const offers = cursor === undefined ? { from: 0, options: [] } : completionsAt(line, cursor);
+  const { options } = offers;
+  const active = options[chosen];
+
+  const take = ({ text }: Completion) => {
+    const at = offers.from + text.length;
+    draft.typeLine(line.slice(0, offers.from) + text + line.slice(cursor ?? line.length));
+    setChosen(-1);
+    setCursor(at);
+    requestAnimationFrame(() => {
+      input.current?.focus();
+      input.current?.setSelectionRange(at, at);
+    });
+  };
   const onKeyDown = (event: KeyboardEvent) => {
+    const first = options[0];
     if (event.key === 'Enter') {
       event.preventDefault();
-      onKeep();
+      if (active) take(active);
+      else onKeep();
+    } else if (event.key === 'Escape') {
+      if (options.length > 0) setCursor(undefined);
+      else input.current?.blur();
+    } else if (event.key === 'Tab' && !event.shiftKey && first && (active || offers.from < (cursor ?? 0))) {
+      event.preventDefault();
+      take(active ?? first);
+    } else if ((event.key === 'ArrowDown' || event.key === 'ArrowUp') && options.length > 0) {
+      event.preventDefault();
+      const step = event.key === 'ArrowDown' ? 1 : -1;
+      setChosen((now) => Math.max(-1, Math.min(options.length - 1, now + step)));
     }
-    if (event.key === 'Escape') input.current?.blur();
   };
+
   return (
-    <div>
+    <div className="print:hidden">
       <label htmlFor={id} className="sr-only">
         Quick line
       </label>
@@ -38,10 +70,20 @@ export function QuickLine({
             id={id}
             value={line}
             rows={Math.max(1, Math.ceil(line.length / 70))}
-            onChange={(event) => draft.typeLine(event.target.value.replaceAll('\n', ' '))}
+            onChange={({ target }) => {
+              draft.typeLine(target.value.replaceAll('\n', ' '));
+              setCursor(target.selectionStart);
+              setChosen(-1);
+            }}
+            onBlur={() => setCursor(undefined)}
             onKeyDown={onKeyDown}
             placeholder="Pantry 7'6 x 5' x 8', door 28x80 wall 2, window 24x36 @48 bead"
             className="relative block field-sizing-content min-h-6 w-full resize-none overflow-hidden bg-transparent break-words whitespace-pre-wrap outline-none placeholder:text-muted"
+            role="combobox"
+            aria-expanded={options.length > 0}
+            aria-controls={`${id}-offers`}
+            aria-autocomplete="list"
+            aria-activedescendant={active ? `${id}-offer-${chosen}` : undefined}
             aria-invalid={fault ? true : undefined}
             aria-describedby={`${id}-fault`}
             autoComplete="off"
@@ -60,9 +102,41 @@ export function QuickLine({
           )}
         </div>
       </div>
-      <p id={`${id}-fault`} className="min-h-6 px-3 pt-1 text-sm text-error" role="status">
-        {fault?.reason}
-      </p>
+      {/* One row of one height, so that nothing below moves while somebody reaches for it. */}
+      <div className="flex min-h-11 items-center gap-2 px-1 text-sm">
+        <p id={`${id}-fault`} role="status" className="text-error">
+          {fault?.reason}
+        </p>
+        {fault?.mend && (
+          <button type="button" className="btn btn-sm" onClick={() => draft.typeLine(fault.mend?.line(line) ?? line)}>
+            {fault.mend.label}
+          </button>
+        )}
+        <div
+          id={`${id}-offers`}
+          role="listbox"
+          tabIndex={-1}
+          aria-label="What may come next"
+          className="flex min-w-0 flex-1 gap-1 overflow-hidden"
+        >
+          {options.map((option, index) => (
+            // biome-ignore lint/a11y/useKeyWithClickEvents: the line itself chooses by Tab, arrows and Enter
+            <div
+              key={option.text}
+              id={`${id}-offer-${index}`}
+              role="option"
+              tabIndex={-1}
+              aria-selected={index === chosen}
+              title={option.hint}
+              className={`cursor-pointer rounded-lg border px-2.5 py-1 font-mono text-sm ${index === chosen ? 'border-primary bg-primary text-primary-content' : 'border-base-300 hover:bg-base-200'}`}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => take(option)}
+            >
+              {option.text.trim()}
+            </div>
+          ))}
+        </div>
+      </div>
     </div>
   );
 }

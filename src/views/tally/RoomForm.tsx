@@ -1,134 +1,152 @@
 'use client';
 
-import { Plus, Trash2 } from 'lucide-react';
+import { Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
-import { checkRoom } from '@/core/house/checkRoom';
-import type { QuickRoom } from '@/core/house/parseQuickLine';
+import { type FieldSpec, ITEM_SPECS, type ItemKind, specOf } from '@/core/house/lineSpecs';
+import { parseQuickLine } from '@/core/house/parseQuickLine';
 import type { HouseHead } from '@/core/house/schema';
+import { wallsOf } from '@/core/house/walls';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { NO_OPENING, type RoomTexts, readTexts, textsOf } from './roomTexts';
+import { type FieldName, type FormTexts, lineOf, textsOf } from './formTexts';
+import type { Draft } from './useDraft';
 
-const LEVELS = [
-  ['', 'as the house'],
-  ...['0', '1', '2', '3', '4', '5'].map((level) => [level, `level ${level}`] as const),
-] as const;
-const CEILINGS = [
-  ['', 'as the house'],
-  ['auto', 'the better way'],
-  ['along', 'along wall 1'],
-  ['across', 'across wall 1'],
-  ['open', 'no ceiling'],
-] as const;
-const WALLS = [
-  ['', 'as the house'],
-  ['across', 'across'],
-  ['upright', 'upright'],
-] as const;
-const KINDS = [
-  ['door', 'door'],
-  ['window', 'window'],
-  ['opening', 'opening'],
-] as const;
-const EDGES = [
-  ['casing', 'casing'],
-  ['bead', 'boarded, bead'],
-  ['open', 'other room’s'],
-] as const;
-const WALL_NUMBERS = ['1', '2', '3', '4'].map((wall) => [wall, wall] as const);
+/** How many of a form's items are always there; they have no frame and cannot be removed. */
+const ALWAYS_SHOWN = 4;
 
-/** Everything the quick line says, field by field. A field that cannot be read keeps its text and says why. */
+/**
+ * Everything the quick line says, field by field. The form writes the line, so that both are read by one grammar; a
+ * field that cannot be read keeps its text and says why.
+ */
 export function RoomForm({
-  room,
-  revision,
+  draft,
   house,
-  onRoom,
 }: {
-  readonly room: QuickRoom | undefined;
-  readonly revision: number;
+  readonly draft: Draft;
   readonly house: Pick<HouseHead, 'unit' | 'hang'>;
-  readonly onRoom: (room: QuickRoom) => void;
 }) {
-  const form = useForm<RoomTexts>({ defaultValues: textsOf(room, house.unit) });
-  const openings = useFieldArray({ control: form.control, name: 'openings' });
+  const form = useForm<FormTexts>({ defaultValues: textsOf(draft.room, house.unit) });
+  const items = useFieldArray({ control: form.control, name: 'items' });
   const { errors } = form.formState;
+  const walls = draft.room ? wallsOf(draft.room.outline, house.unit).length : 4;
 
   // The line wrote a new room: show it. What is being typed here is never replaced by its own echo.
   // biome-ignore lint/correctness/useExhaustiveDependencies: only a new revision replaces what is typed
-  useEffect(() => form.reset(textsOf(room, house.unit)), [revision]);
+  useEffect(() => form.reset(textsOf(draft.room, house.unit)), [draft.revision]);
 
-  const read = () => {
+  const write = () => {
     form.clearErrors();
-    const { room: next, problems } = readTexts(form.getValues(), house.unit);
-    const found = next ? checkRoom({ ...next, id: 'new' }, house) : [];
-    for (const { path, reason } of [...problems, ...found]) form.setError(fieldAt(path), { message: reason });
-    if (next && found.length === 0) onRoom(next);
+    const { line, fieldAt } = lineOf(form.getValues());
+    draft.writeByForm(line);
+    const reading = parseQuickLine(line, house);
+    if (!reading.ok)
+      form.setError(fieldAt(reading.at) as Parameters<typeof form.setError>[0], { message: reading.reason });
   };
-  const field = (name: Parameters<typeof form.register>[0]) => form.register(name, { onChange: read });
+  const field = (name: FieldName) => form.register(name as Parameters<typeof form.register>[0], { onChange: write });
+  const faultOf = (index: number, name: string) => errors.items?.[index]?.values?.[name]?.message;
 
   return (
-    <form noValidate className="space-y-4" onSubmit={(event) => event.preventDefault()}>
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-4">
+    <form noValidate className="space-y-4" onSubmit={(event) => event.preventDefault()} aria-label="Room as a form">
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-3">
         <TextField label="Name" error={errors.name?.message} {...field('name')} />
-        <TextField label="Floor" error={errors.level?.message} {...field('level')} />
-        <SelectField label="Level of finish" options={LEVELS} error={errors.finish?.message} {...field('finish')} />
-        <TextField label="Height" error={errors.height?.message} {...field('height')} />
-        <TextField label="Length (wall 1)" error={errors.length?.message} {...field('length')} />
-        <TextField label="Width (wall 2)" error={errors.width?.message} {...field('width')} />
-        <SelectField label="Ceiling boards" options={CEILINGS} {...field('ceiling')} />
-        <SelectField label="Wall boards" options={WALLS} {...field('walls')} />
+        <TextField
+          className="col-span-2"
+          label="Length x width x height, or a walk: r 12' d 3'6 …"
+          error={errors.sizes?.message}
+          {...field('sizes')}
+        />
+        {items.fields.slice(0, ALWAYS_SHOWN).map(({ id, kind }, index) => {
+          const spec = specOf(kind).fields[0];
+          if (!spec) return null;
+          const name = `items.${index}.values.${spec.name}` as const;
+          return <ItemField key={id} spec={spec} walls={walls} error={faultOf(index, spec.name)} input={field(name)} />;
+        })}
       </div>
-      <h3 className="font-semibold">Doors, windows and openings</h3>
-      {openings.fields.map((opening, index) => {
-        const fault = errors.openings?.[index];
+      {items.fields.slice(ALWAYS_SHOWN).map(({ id, kind }, at) => {
+        const index = at + ALWAYS_SHOWN;
+        const { label, fields } = specOf(kind);
         return (
           <fieldset
-            key={opening.id}
-            className="grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 md:grid-cols-4"
+            key={id}
+            className="relative grid grid-cols-2 items-start gap-3 rounded-xl border border-base-300 p-3 sm:grid-cols-3 xl:grid-cols-4"
           >
-            <legend className="sr-only">Opening {index + 1}</legend>
-            <SelectField label="Kind" options={KINDS} {...field(`openings.${index}.kind`)} />
-            <TextField label="Width" error={fault?.width?.message} {...field(`openings.${index}.width`)} />
-            <TextField label="Height" error={fault?.height?.message} {...field(`openings.${index}.height`)} />
-            <TextField label="Sill" error={fault?.sill?.message} {...field(`openings.${index}.sill`)} />
-            <SelectField
-              label="Wall"
-              options={WALL_NUMBERS}
-              error={fault?.wall?.message}
-              {...field(`openings.${index}.wall`)}
-            />
-            <TextField label="From left" error={fault?.at?.message} {...field(`openings.${index}.at`)} />
-            <SelectField label="Edge" options={EDGES} {...field(`openings.${index}.edge`)} />
-            <TextField label="Depth" error={fault?.depth?.message} {...field(`openings.${index}.depth`)} />
+            <legend className="px-1 font-semibold">{label}</legend>
+            {fields.map((spec) => (
+              <ItemField
+                key={spec.name}
+                spec={spec}
+                walls={walls}
+                error={faultOf(index, spec.name)}
+                input={field(`items.${index}.values.${spec.name}`)}
+              />
+            ))}
             <button
               type="button"
-              className="btn btn-ghost col-span-2 justify-self-end md:col-span-4"
-              aria-label={`Remove opening ${index + 1}`}
+              className="btn btn-ghost btn-square absolute -top-6 right-2 bg-base-100"
+              aria-label={`Remove ${label.toLowerCase()}`}
               onClick={() => {
-                openings.remove(index);
-                read();
+                items.remove(index);
+                write();
               }}
             >
-              <Trash2 className="size-5" aria-hidden="true" /> Remove
+              <Trash2 className="size-5" aria-hidden="true" />
             </button>
           </fieldset>
         );
       })}
-      <button type="button" className="btn" onClick={() => openings.append({ ...NO_OPENING })}>
-        <Plus className="size-5" aria-hidden="true" /> Opening
-      </button>
+      <SelectField
+        label="Add"
+        className="max-w-72"
+        value=""
+        options={[['', 'Door, window, soffit …'], ...addable(items.fields)]}
+        onChange={({ target }) => {
+          const spec = ITEM_SPECS.find(({ kind }) => kind === target.value);
+          if (!spec) return;
+          items.append({ kind: spec.kind, values: Object.fromEntries(spec.fields.map(({ name }) => [name, ''])) });
+          if (spec.fields.length === 0) write();
+        }}
+      />
     </form>
   );
 }
 
-type FieldPath = Parameters<ReturnType<typeof useForm<RoomTexts>>['setError']>[0];
+/** What a room may still have. */
+const addable = (present: readonly { readonly kind: ItemKind }[]): (readonly [string, string])[] =>
+  ITEM_SPECS.filter(({ kind, many }) => many || !present.some((item) => item.kind === kind)).map(
+    ({ kind, label }) => [kind, label] as const,
+  );
 
-/** The field of the form that a problem's path belongs to. */
-function fieldAt(path: string): FieldPath {
-  const opening = /^openings\[(\d+)\]\.(\w+)$/.exec(path);
-  if (opening) return `openings.${Number(opening[1])}.${opening[2] ?? 'width'}` as FieldPath;
-  if (path === 'outline') return 'length';
-  if (path.startsWith('hang')) return 'walls';
-  return path as FieldPath;
+function ItemField({
+  spec,
+  walls,
+  error,
+  input,
+}: {
+  readonly spec: FieldSpec;
+  readonly walls: number;
+  readonly error: string | undefined;
+  readonly input: ReturnType<ReturnType<typeof useForm<FormTexts>>['register']>;
+}) {
+  if (spec.type === 'choice' || spec.type === 'bare')
+    return (
+      <SelectField
+        label={spec.label}
+        error={error}
+        options={[['', 'usual'], ...(spec.choices ?? []).map((choice) => [choice, choice] as const)]}
+        {...input}
+      />
+    );
+  if (spec.type === 'wall') {
+    const numbers = Array.from({ length: walls }, (_, index) => String(index + 1));
+    return (
+      <SelectField
+        label={spec.label}
+        error={error}
+        options={[['', spec.optional ? 'next free' : 'which?'], ...numbers.map((wall) => [wall, wall] as const)]}
+        {...input}
+      />
+    );
+  }
+  return <TextField label={spec.label} error={error} {...input} />;
 }

@@ -1,55 +1,98 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { GripVertical } from 'lucide-react';
 import Link from 'next/link';
+import { useId, useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
+import { type ListedRoom, levelsOf, moved } from './arrange';
 
-export interface ListedRoom {
-  readonly id: string;
-  readonly name: string;
-  readonly level: string;
-  /** All joints of the room, mm. */
-  readonly length: number;
-}
+/** Rooms enough that a search helps. */
+const MANY = 12;
 
-/** The rooms by floor with their feet of joint. */
+/** The rooms by floor with their feet of joint; they are dragged, or moved by keys, into another order or floor. */
 export function RoomList({
   houseId,
   rooms,
   opened,
   unit,
-  mayAdd,
+  mayEdit,
+  onArrange,
 }: {
   readonly houseId: string;
   readonly rooms: readonly ListedRoom[];
   readonly opened: string | undefined;
   readonly unit: LengthUnit;
-  readonly mayAdd: boolean;
+  readonly mayEdit: boolean;
+  readonly onArrange: (rooms: readonly ListedRoom[]) => void;
 }) {
-  const levels = [...new Set(rooms.map(({ level }) => level))];
+  const [search, setSearch] = useState('');
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const shown = rooms.filter(({ name, level }) => `${name} ${level}`.toLowerCase().includes(search.toLowerCase()));
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over && active.id !== over.id) onArrange(moved(rooms, String(active.id), String(over.id)));
+  };
   return (
-    <nav aria-label="Rooms" className="border-base-300 p-3 lg:overflow-y-auto lg:border-r">
-      {levels.map((level) => (
-        <section key={level} className="mb-3">
-          <h2 className="px-2 text-sm text-muted">{level}</h2>
-          <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-1">
-            {rooms
-              .filter((room) => room.level === level)
-              .map(({ id, name, length }) => (
-                <li key={id}>
-                  <Link
-                    prefetch={false}
-                    href={`/h/${houseId}/tally?room=${id}`}
-                    aria-current={opened === id ? 'page' : undefined}
-                    className={`flex min-h-11 items-center justify-between gap-2 rounded-lg px-2 ${opened === id ? 'bg-base-200 font-semibold' : 'hover:bg-base-200'}`}
-                  >
-                    <span>{name}</span>
-                    <span className="text-sm text-muted whitespace-nowrap">{roughLength(length, unit)}</span>
-                  </Link>
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
-      {mayAdd && (
+    <nav aria-label="Rooms" className="border-base-300 p-3 lg:overflow-y-auto lg:border-r print:hidden">
+      {rooms.length > MANY && (
+        <input
+          type="search"
+          className="input mb-2 w-full"
+          placeholder="Find a room"
+          aria-label="Find a room"
+          value={search}
+          onChange={({ target }) => setSearch(target.value)}
+        />
+      )}
+      <DndContext id={useId()} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
+          {levelsOf(shown).map(({ level, rooms: onLevel }) => (
+            <section key={level} className="mb-3" aria-label={level}>
+              <h2 className="flex justify-between px-2 text-sm text-muted">
+                {level}
+                <span>
+                  {roughLength(
+                    onLevel.reduce((sum, { length }) => sum + length, 0),
+                    unit,
+                  )}
+                </span>
+              </h2>
+              <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-1">
+                {onLevel.map((room) => (
+                  <RoomRow
+                    key={room.id}
+                    room={room}
+                    href={`/h/${houseId}/tally?room=${room.id}`}
+                    isOpen={opened === room.id}
+                    unit={unit}
+                    mayMove={mayEdit && search === ''}
+                  />
+                ))}
+              </ul>
+            </section>
+          ))}
+        </SortableContext>
+      </DndContext>
+      {shown.length === 0 && rooms.length > 0 && <p className="px-2 text-muted">No room is called so.</p>}
+      {mayEdit && (
         <Link
           prefetch={false}
           href={`/h/${houseId}/tally?new`}
@@ -62,5 +105,49 @@ export function RoomList({
         </Link>
       )}
     </nav>
+  );
+}
+
+function RoomRow({
+  room,
+  href,
+  isOpen,
+  unit,
+  mayMove,
+}: {
+  readonly room: ListedRoom;
+  readonly href: string;
+  readonly isOpen: boolean;
+  readonly unit: LengthUnit;
+  readonly mayMove: boolean;
+}) {
+  const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: room.id, disabled: !mayMove });
+  return (
+    <li
+      ref={setNodeRef}
+      style={transform ? { transform: `translate(${transform.x}px, ${transform.y}px)` } : undefined}
+      className={`flex items-center rounded-lg ${isOpen ? 'bg-base-200 font-semibold' : 'hover:bg-base-200'} ${isDragging ? 'relative z-10 bg-base-300' : ''}`}
+    >
+      <Link
+        prefetch={false}
+        href={href}
+        aria-current={isOpen ? 'page' : undefined}
+        className="flex min-h-11 min-w-0 flex-1 items-center justify-between gap-2 px-2"
+      >
+        <span className="min-w-0 break-words">{room.name}</span>
+        <span className="text-sm text-muted whitespace-nowrap">{roughLength(room.length, unit)}</span>
+      </Link>
+      {mayMove && (
+        <button
+          type="button"
+          className="grid h-11 w-6 cursor-grab touch-none place-items-center text-muted max-lg:hidden"
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${room.name}`}
+        >
+          <GripVertical className="size-4" aria-hidden="true" />
+        </button>
+      )}
+    </li>
   );
 }

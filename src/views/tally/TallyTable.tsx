@@ -1,27 +1,40 @@
+import { EDGE_PROFILES } from '@/core/house/kinds';
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
 import { type Tally, tapedLength } from '@/core/joints/tally';
+import type { TileFlag } from '@/core/joints/tileFlags';
 import type { LengthUnit } from '@/core/measure/unit';
 import { areaWords, lengthWords, roughLength, sizeWords } from '@/ui/lengthWords';
+import { faceWords } from '@/ui/room/faceWords';
 import { SectionGlyph } from '@/ui/SectionGlyph';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { CLASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
 
 const PLANNED = [{ phase: 'planned' }, { phase: 'planned' }] as const;
 
-/** The tally of a room or a house; a row that is hovered or focused lights its joints in the picture. */
+/**
+ * The tally of a room or a house; a row that is hovered or focused lights its joints in the picture, one that is pressed
+ * shows them alone until it is pressed again.
+ */
 export function TallyTable({
   title,
   tally,
   unit,
   lit,
+  only,
   onLight,
+  onOnly,
+  flags = [],
 }: {
   readonly title: string;
   readonly tally: Tally;
   readonly unit: LengthUnit;
   readonly lit: JointClass | undefined;
+  readonly only: JointClass | undefined;
   readonly onLight: (kind: JointClass | undefined) => void;
+  readonly onOnly: (kind: JointClass | undefined) => void;
+  readonly flags?: readonly TileFlag[];
 }) {
   const present = JOINT_CLASSES.filter((kind) => tally.classes[kind].count > 0);
+  const profiles = EDGE_PROFILES.filter((profile) => tally.profiles[profile]);
   const sheets = tally.boards.reduce((sum, { count }) => sum + count, 0);
   return (
     <section aria-label={`Tally of ${title}`}>
@@ -53,17 +66,29 @@ export function TallyTable({
                 <button
                   type="button"
                   className="flex w-full items-center gap-2 px-2 py-1.5 text-left"
+                  aria-pressed={only === kind}
+                  onClick={() => onOnly(only === kind ? undefined : kind)}
                   onFocus={() => onLight(kind)}
                   onBlur={() => onLight(undefined)}
                 >
                   <SectionGlyph kind={kind} layers={PLANNED} className="h-7 w-15 shrink-0" />
                   {CLASS_NAMES[kind]}
+                  {only === kind && <span className="badge badge-sm">alone</span>}
                 </button>
               </th>
               <td className="text-right">{tally.classes[kind].count}</td>
               <td className="text-right whitespace-nowrap">{lengthWords(tally.classes[kind].length, unit)}</td>
             </tr>
           ))}
+          {tally.tapedOnly.count > 0 && (
+            <tr>
+              <th scope="row" className="pl-2 font-medium">
+                Taped only, behind cabinets
+              </th>
+              <td className="text-right">{tally.tapedOnly.count}</td>
+              <td className="text-right whitespace-nowrap">{lengthWords(tally.tapedOnly.length, unit)}</td>
+            </tr>
+          )}
           <Count words="Three-ways" count={tally.threeWays} />
           <Count words="Crossings" count={tally.crossings} />
           <Count words="Fasteners to spot" count={tally.fasteners} />
@@ -82,6 +107,26 @@ export function TallyTable({
         <p className="mt-2 text-sm text-muted">
           Factory edge in an angle: {roughLength(tally.factoryEdgeInAngle.one, unit)} along one side,{' '}
           {roughLength(tally.factoryEdgeInAngle.both, unit)} along both.
+        </p>
+      )}
+      {profiles.length > 0 && (
+        <p className="mt-1 text-sm text-muted">
+          Beads:{' '}
+          {profiles
+            .map((profile) => `${lengthWords(tally.profiles[profile]?.length ?? 0, unit)} ${PROFILE_NAMES[profile]}`)
+            .join(', ')}
+          .
+        </p>
+      )}
+      {flags.length > 0 && (
+        <p className="mt-1 flex gap-2 text-sm">
+          <span aria-hidden="true" className="text-error">
+            ◆
+          </span>
+          {flags
+            .map(({ face, distance }) => `A flat ${lengthWords(distance, unit)} from the tile on ${faceWords(face)}`)
+            .join('; ')}
+          : its taper will show beside the tile.
         </p>
       )}
       <p className="mt-1 text-sm text-muted">

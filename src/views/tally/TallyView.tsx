@@ -1,45 +1,73 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { startTransition, useDeferredValue, useEffect, useMemo, useOptimistic, useRef, useState } from 'react';
+import type { Answer } from '@/core/house/answer';
 import type { QuickRoom } from '@/core/house/parseQuickLine';
 import type { HouseHead, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
-import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
-import { unrollRoom } from '@/ui/room/unroll';
+import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
+import { SERVER_LOST } from '@/ui/useSubmit';
+import { type ListedRoom, levelsOf } from './arrange';
+import { HouseTally, type LevelTally } from './HouseTally';
+import { LayoutsPanel } from './LayoutsPanel';
+import { PlanEditor } from './PlanEditor';
 import { QuickLine } from './QuickLine';
+import { RemovedNotice } from './RemovedNotice';
 import { RoomForm } from './RoomForm';
-import { type ListedRoom, RoomList } from './RoomList';
+import { RoomList } from './RoomList';
+import { RoomPicture } from './RoomPicture';
+import { type RoomActions, RoomTools } from './RoomTools';
 import { StaleNotice } from './StaleNotice';
 import { TallyTable } from './TallyTable';
 import { useDraft } from './useDraft';
 import { type KeepActions, useKeep } from './useKeep';
 
-interface TallyViewProps extends KeepActions {
+interface TallyViewProps extends KeepActions, RoomActions {
   readonly houseId: string;
   readonly house: HouseHead;
   readonly rooms: readonly (ListedRoom & { readonly room: Room; readonly version: number })[];
   readonly total: Tally;
+  readonly levels: readonly LevelTally[];
   /** The room to open; undefined starts a new one. */
   readonly opened: string | undefined;
+  /** A room that was just removed and may be brought back. */
+  readonly removed: string | undefined;
   readonly mayEdit: boolean;
+  readonly arrangeRooms: (input: { house: string; order: { room: string; level: string }[] }) => Promise<Answer<null>>;
+  readonly placeRoom: (input: { house: string; room: string; at: [number, number] }) => Promise<Answer<null>>;
 }
 
-/** Taking off: the quick line (or the form), the room laid flat, and its tally. */
-export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRoom, saveRoom }: TallyViewProps) {
+/** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
+export function TallyView({
+  houseId,
+  house,
+  rooms,
+  total,
+  levels,
+  opened,
+  removed,
+  mayEdit,
+  ...actions
+}: TallyViewProps) {
   const router = useRouter();
   const current = rooms.find(({ id }) => id === opened);
   const draft = useDraft(house, current?.room);
   const [lit, setLit] = useState<JointClass>();
+  const [only, setOnly] = useState<JointClass>();
   const [asForm, setAsForm] = useState(false);
+  const [layouts, setLayouts] = useState(false);
+  const [onPlan, setOnPlan] = useState(false);
+  const [trouble, setTrouble] = useState<string>();
+  const [shownRooms, showRooms] = useOptimistic(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
   const shown = useDeferredValue(draft.room);
   const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
-  const unrolled = useMemo(() => result && unrollRoom(result), [result]);
-  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft, addRoom, saveRoom });
+  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft, ...actions });
+  const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
   useKey('/n', (key) => {
     if (key === 'n') router.push(`/h/${houseId}/tally?new`);
@@ -49,25 +77,66 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
     if (!opened) input.current?.focus();
   }, [opened]);
 
+  /** Shows rooms as they will be while the server is asked, and as they are again when it refuses. */
+  const change = (next: typeof rooms, ask: () => Promise<Answer<null>>) =>
+    startTransition(async () => {
+      showRooms(next);
+      try {
+        const answer = await ask();
+        setTrouble(answer.ok ? undefined : answer.message);
+      } catch {
+        setTrouble(SERVER_LOST);
+      }
+    });
+  const arrange = (next: readonly ListedRoom[]) => {
+    const order = next.map(({ id, level }) => ({ room: id, level }));
+    const arranged = next.flatMap(({ id, level }) => {
+      const room = rooms.find((candidate) => candidate.id === id);
+      return room ? [{ ...room, level }] : [];
+    });
+    change(arranged, () => actions.arrangeRooms({ house: houseId, order }));
+  };
+  const place = (id: string, at: [number, number]) =>
+    change(
+      shownRooms.map((entry) => (entry.id === id ? { ...entry, room: { ...entry.room, at } } : entry)),
+      () => actions.placeRoom({ house: houseId, room: id, at }),
+    );
+  const level = levelsOf(shownRooms).find((candidate) => candidate.level === (current?.level ?? shownRooms[0]?.level));
+
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[12rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)]">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[13rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)] print:block">
       <h1 className="sr-only">Tally</h1>
-      <RoomList houseId={houseId} rooms={rooms} opened={opened} unit={house.unit} mayAdd={mayEdit} />
+      <RoomList
+        houseId={houseId}
+        rooms={shownRooms}
+        opened={opened}
+        unit={house.unit}
+        mayEdit={mayEdit}
+        onArrange={arrange}
+      />
       <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
+        {removed && mayEdit && <RemovedNotice houseId={houseId} room={removed} restoreRoom={actions.restoreRoom} />}
         {mayEdit && <QuickLine draft={draft} input={input} onKeep={keep} />}
-        <div className="flex flex-wrap items-center gap-2">
+        <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
-            <button type="button" className="btn btn-primary" onClick={keep} disabled={state.busy || !draft.reading.ok}>
-              {state.busy ? 'Keeping …' : current ? 'Keep changes' : 'Keep room'}
-            </button>
+            <>
+              <button
+                type="button"
+                className="btn btn-primary"
+                onClick={keep}
+                disabled={state.busy || !draft.reading.ok}
+              >
+                {state.busy ? 'Keeping …' : current ? 'Keep changes' : 'Keep room'}
+              </button>
+              <Toggle words="As a form" on={asForm} onToggle={setAsForm} />
+            </>
           )}
-          {mayEdit && (
-            <button type="button" className="btn" aria-expanded={asForm} onClick={() => setAsForm(!asForm)}>
-              {asForm ? 'Hide the form' : 'As a form'}
-            </button>
-          )}
-          <span role="status" className={state.failed ? 'text-error' : 'text-muted'}>
-            {state.message ?? summary(result?.tally, draft.room)}
+          <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
+          {mayEdit && rooms.length > 0 && <Toggle words="Plan" on={onPlan} onToggle={setOnPlan} />}
+          {mayEdit && current && <RoomTools houseId={houseId} room={current} {...actions} />}
+          {result && <PrintButton small />}
+          <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
+            {trouble ?? state.message ?? summary(result?.tally, draft.room)}
           </span>
         </div>
         {state.theirs && (
@@ -79,30 +148,54 @@ export function TallyView({ houseId, house, rooms, total, opened, mayEdit, addRo
             onTheirs={() => state.takeTheirs()}
           />
         )}
-        {asForm && <RoomForm room={draft.room} revision={draft.revision} house={house} onRoom={draft.setRoom} />}
-        {unrolled ? (
-          <UnrolledRoom
-            room={unrolled}
-            lit={lit}
-            onLight={setLit}
-            className="min-h-80 w-full flex-1 lg:h-0 lg:min-h-96"
+        {asForm && <RoomForm draft={draft} house={house} />}
+        {layouts && (
+          <LayoutsPanel
+            house={house}
+            room={shown && { ...shown, id: current?.id ?? 'new' }}
+            rooms={rooms.map(({ room }) => room)}
+            onChoose={
+              mayEdit && draft.room
+                ? (aim) => draft.room && draft.open({ ...draft.room, hang: { ...draft.room.hang, aim } })
+                : undefined
+            }
           />
+        )}
+        {onPlan && level ? (
+          <PlanEditor level={level.level} rooms={level.rooms} opened={opened} unit={house.unit} onPlace={place} />
         ) : (
-          <p className="grid min-h-80 flex-1 place-items-center rounded-2xl border border-dashed border-base-300 p-6 text-center text-muted">
-            Type a room above: its name, length x width x height, then its doors and windows. The picture follows as you
-            type; “?” shows the grammar.
-          </p>
+          <RoomPicture result={result} name={draft.room?.name ?? ''} unit={house.unit} {...light} />
         )}
       </div>
       <aside className="space-y-8 border-base-300 p-4 lg:overflow-y-auto lg:border-l">
         {result && draft.room && (
-          <TallyTable title={draft.room.name} tally={result.tally} unit={house.unit} lit={lit} onLight={setLit} />
+          <TallyTable
+            title={draft.room.name}
+            tally={result.tally}
+            flags={result.tileFlags}
+            unit={house.unit}
+            {...light}
+          />
         )}
-        {rooms.length > 0 && (
-          <TallyTable title="The whole house" tally={total} unit={house.unit} lit={lit} onLight={setLit} />
-        )}
+        {rooms.length > 0 && <HouseTally total={total} levels={levels} unit={house.unit} {...light} />}
       </aside>
     </main>
+  );
+}
+
+function Toggle({
+  words,
+  on,
+  onToggle,
+}: {
+  readonly words: string;
+  readonly on: boolean;
+  readonly onToggle: (on: boolean) => void;
+}) {
+  return (
+    <button type="button" className={`btn ${on ? 'btn-active' : ''}`} aria-expanded={on} onClick={() => onToggle(!on)}>
+      {words}
+    </button>
   );
 }
 

@@ -3,10 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Answer } from '@/core/house/answer';
-import { resizeOutline } from '@/core/house/resizeOutline';
+import { keepPlace } from '@/core/house/keepPlace';
 import type { Room } from '@/core/house/schema';
-import { wallsOf } from '@/core/house/walls';
-import { fromMm, type LengthUnit } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import type { Draft } from './useDraft';
 
@@ -66,7 +65,13 @@ export function useKeep({
         ? await saveRoom({
             house: houseId,
             version: overVersion,
-            room: { ...unsaid(current.room), ...room, ...kept(current.room, room, unit) },
+            // The line says everything but which room it is and where it stands.
+            room: {
+              ...room,
+              id: current.room.id,
+              ...(current.room.at && { at: current.room.at }),
+              ...keepPlace(current.room, room, unit),
+            },
           })
         : await addRoom({ house: houseId, room });
       if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
@@ -96,37 +101,4 @@ export function useKeep({
     },
   };
   return { keep: () => void send(version), keepMine: () => void (theirs && send(theirs.version)), state };
-}
-
-/** What the line cannot say of a stored room stays as it was. */
-function unsaid({
-  id,
-  at,
-  columns,
-  soffits,
-  niches,
-  zones,
-  beads,
-  existing,
-  hung,
-}: Room): Pick<Room, 'id' | 'at' | 'columns' | 'soffits' | 'niches' | 'zones' | 'beads' | 'existing' | 'hung'> {
-  return { id, at, columns, soffits, niches, zones, beads, existing, hung };
-}
-
-/** What the line says in part only: the outline stays where it is and as it is turned, other choices of hanging stay. */
-function kept(stored: Room, said: Pick<Room, 'outline' | 'hang'>, unit: LengthUnit): Pick<Room, 'outline' | 'hang'> {
-  const [first, second] = wallsOf(said.outline, unit);
-  const outline = resizeOutline(
-    stored.outline,
-    unit,
-    fromMm(first?.length ?? 0, unit),
-    fromMm(second?.length ?? 0, unit),
-  );
-  return { outline, hang: hangOf(stored, said) };
-}
-
-function hangOf(stored: Room, said: Pick<Room, 'hang'>): Room['hang'] {
-  const { walls: _walls, ceiling: _ceiling, ...rest } = stored.hang ?? {};
-  const hang = { ...rest, ...said.hang };
-  return Object.keys(hang).length > 0 ? hang : undefined;
 }

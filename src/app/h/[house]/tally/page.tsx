@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { jointLength } from '@/core/joints/tally';
+import { addTallies, jointLength } from '@/core/joints/tally';
 import { mayAct } from '@/server/action';
-import { addRoom, saveRoom } from '@/server/actions/houses';
+import { addRoom, arrangeRooms, copyRoom, placeRoom, removeRoom, restoreRoom, saveRoom } from '@/server/actions/rooms';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { TallyView } from '@/views/tally/TallyView';
@@ -17,7 +17,7 @@ export default async function TallyPage({
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }) {
   const { house } = await params;
-  const { room: asked, new: fresh } = await searchParams;
+  const { room: asked, new: fresh, removed } = await searchParams;
   const person = await requirePerson();
   const { site, roomVersions } = await loadSite(house);
   const rooms = site.rooms.map(({ room, tally }) => ({
@@ -28,6 +28,10 @@ export default async function TallyPage({
     room,
     version: roomVersions[room.id] ?? 1,
   }));
+  const levels = [...new Set(rooms.map(({ level }) => level))].map((level) => {
+    const onLevel = site.rooms.filter(({ room }) => room.level === level);
+    return { level, rooms: onLevel.length, tally: addTallies(onLevel.map(({ tally }) => tally)) };
+  });
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
   return (
@@ -38,10 +42,17 @@ export default async function TallyPage({
       house={site.house}
       rooms={rooms}
       total={site.tally}
+      levels={levels}
       opened={opened}
+      removed={typeof removed === 'string' ? removed : undefined}
       mayEdit={mayAct(person, 'lead')}
       addRoom={addRoom}
       saveRoom={saveRoom}
+      copyRoom={copyRoom}
+      removeRoom={removeRoom}
+      restoreRoom={restoreRoom}
+      arrangeRooms={arrangeRooms}
+      placeRoom={placeRoom}
     />
   );
 }

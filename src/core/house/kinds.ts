@@ -1,0 +1,12 @@
+/** What covers a stretch of wall so that nothing is finished behind it. */
+export const COVERS = ['tile', 'trim', 'cabinet'] as const;
+
+/** What stands on outside corners, and on free edges: L and J trim. "none" leaves an edge alone. */
+export const BEAD_PROFILES = ['square', 'paper', 'vinyl', 'bullnose', 'flexible', 'arch'] as const;
+export const TRIM_PROFILES = ['L', 'J'] as const;
+export const EDGE_PROFILES = [...BEAD_PROFILES, ...TRIM_PROFILES, 'none'] as const;
+export type EdgeProfile = (typeof EDGE_PROFILES)[number];
+
+/** What will cover the wall, and what lights it: together they decide the level. */
+export const SURFACES = ['flat paint', 'gloss', 'fine texture', 'heavy texture', 'paper', 'tile'] as const;
+export const LIGHTS = ['ordinary', 'low sun', 'cove', 'lamp along the wall'] as const;

@@ -1,0 +1,125 @@
+import type { Transaction } from 'sequelize';
+import type { Room } from '../core/house/schema';
+import { lockHouse } from './houses';
+import { models, type RoomRow } from './models';
+
+/** Runs while nobody else can change which rooms a house has; undefined when the house is gone. */
+async function withRooms<Value>(
+  houseId: string,
+  run: (rooms: readonly RoomRow[], transaction: Transaction) => Promise<Value>,
+): Promise<Value | undefined> {
+  const { sequelize, RoomRow } = models();
+  return sequelize.transaction(async (transaction) => {
+    if (!(await lockHouse(houseId, transaction))) return undefined;
+    const rows = await RoomRow.findAll({ where: { houseId }, order: ['position', 'id'], transaction });
+    return run(rows, transaction);
+  });
+}
+
+/**
+ * Adds rooms after another one, or at the end; their ids are made from their names and are unique in the house.
+ *
+ * @returns the rooms with their ids, or undefined when the house is gone
+ */
+export function addRooms(
+  houseId: string,
+  rooms: readonly Omit<Room, 'id'>[],
+  after?: string,
+): Promise<readonly Room[] | undefined> {
+  return withRooms(houseId, async (rows, transaction) => {
+    const taken = new Set(rows.map(({ id }) => id));
+    const before = rows.findIndex(({ id }) => id === after);
+    const start = before < 0 ? rows.length : before + 1;
+    const added = rooms.map((room): Room => {
+      const id = freeId(room.name, taken);
+      taken.add(id);
+      return { ...room, id };
+    });
+    await models().RoomRow.bulkCreate(
+      added.map((room, index) => ({ houseId, id: room.id, position: start + index, room })),
+      { transaction },
+    );
+    const moved = rows.map((row, index) => ({ row, position: index < start ? index : index + added.length }));
+    await setPositions(houseId, moved, transaction);
+    return added;
+  });
+}
+
+/** Removes a room, or brings it back; its entries stay in the log. False when there is no such room. */
+export async function setRemoved(houseId: string, id: string, removedAt: Date | null): Promise<boolean> {
+  const [count] = await models().RoomRow.update({ removedAt }, { where: { houseId, id } });
+  return count > 0;
+}
+
+/**
+ * Puts the rooms in a new order, each on its level.
+ *
+ * @returns false when the rooms named are not those of the house
+ */
+export async function arrangeRooms(
+  houseId: string,
+  order: readonly { readonly room: string; readonly level: string }[],
+): Promise<boolean> {
+  const done = await withRooms(houseId, async (rows, transaction) => {
+    const present = rows.filter(({ removedAt }) => !removedAt);
+    const names = new Set(order.map(({ room }) => room));
+    if (names.size !== present.length || present.some(({ id }) => !names.has(id))) return false;
+    const moved = order.flatMap(({ room: id, level }, position) => {
+      const row = present.find((candidate) => candidate.id === id);
+      return row ? [{ row, position, level }] : [];
+    });
+    await setPositions(houseId, moved, transaction);
+    for (const { row, level } of moved.filter(({ row: { room }, level: next }) => room.level !== next))
+      await row.update({ room: { ...row.room, level }, version: row.version + 1 }, { transaction });
+    return true;
+  });
+  return done ?? false;
+}
+
+/** Puts a room at a place of its level's plan, in the house's unit; false when there is no such room. */
+export async function placeRoom(houseId: string, id: string, at: readonly [number, number]): Promise<boolean> {
+  const { sequelize, RoomRow } = models();
+  return sequelize.transaction(async (transaction) => {
+    const row = await RoomRow.findOne({
+      where: { houseId, id, removedAt: null },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (!row) return false;
+    await row.update({ room: { ...row.room, at: [at[0], at[1]] }, version: row.version + 1 }, { transaction });
+    return true;
+  });
+}
+
+/** One statement, however many rooms move. */
+async function setPositions(
+  houseId: string,
+  moved: readonly { readonly row: RoomRow; readonly position: number }[],
+  transaction: Transaction,
+): Promise<void> {
+  const changed = moved.filter(({ row, position }) => row.position !== position);
+  if (changed.length === 0) return;
+  await models().sequelize.query(
+    `UPDATE rooms SET position = moved.position
+       FROM unnest($ids::text[], $positions::integer[]) AS moved (id, position)
+      WHERE rooms.house_id = $houseId AND rooms.id = moved.id`,
+    {
+      bind: { houseId, ids: changed.map(({ row }) => row.id), positions: changed.map(({ position }) => position) },
+      transaction,
+    },
+  );
+}
+
+function freeId(name: string, taken: ReadonlySet<string>): string {
+  const stem =
+    name
+      .toLowerCase()
+      .normalize('NFKD')
+      .replace(/[^a-z0-9]+/g, '-')
+      .replace(/^-+|-+$/g, '')
+      .slice(0, 50) || 'room';
+  if (!taken.has(stem)) return stem;
+  let number = 2;
+  while (taken.has(`${stem}-${number}`)) number += 1;
+  return `${stem}-${number}`;
+}

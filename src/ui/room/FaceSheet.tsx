@@ -1,0 +1,109 @@
+'use client';
+
+import { X } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import type { HungFace } from '@/core/hang/hangRoom';
+import { areaOf } from '@/core/house/face';
+import type { Joint } from '@/core/joints/joint';
+import { rectangle } from '@/core/measure/polygon';
+import type { LengthUnit } from '@/core/measure/unit';
+import type { Point } from '@/core/measure/vector';
+import { areaWords, lengthWords, sizeWords } from '../lengthWords';
+import { faceWords } from './faceWords';
+import { JointLine } from './JointLine';
+import { Label, LaidFaceDrawing } from './LaidFaceDrawing';
+import { pageLength } from './unroll';
+
+/** One face alone and large: its boards with their sizes, its joints with their lengths. */
+export function FaceSheet({
+  hung,
+  joints,
+  unit,
+  onClose,
+}: {
+  readonly hung: HungFace;
+  readonly joints: readonly Joint[];
+  readonly unit: LengthUnit;
+  readonly onClose: () => void;
+}) {
+  const dialog = useRef<HTMLDialogElement>(null);
+  useEffect(() => dialog.current?.showModal(), []);
+  const { face, boards } = hung;
+  const text = Math.max(face.width, face.height * 1.5) / 42;
+  const margin = text * 2.4;
+  const lines = joints.flatMap((joint) =>
+    joint.lines.flatMap((line) =>
+      line.face === face.id
+        ? [{ joint: joint.id, class: joint.class, tapedOnly: joint.tapedOnly, from: line.from, to: line.to }]
+        : [],
+    ),
+  );
+  const laid = {
+    face,
+    words: '',
+    loops: face.loops,
+    label: [0, 0] as Point,
+    clear: 0,
+    boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
+    holes: face.holes.map(({ kind, loop, u0, u1, v0, v1 }) => ({
+      kind: `${kind} ${sizeWords(u1 - u0, v1 - v0, unit)}`,
+      loop,
+      middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
+    })),
+    covers: face.covers.map(({ cover, u0, u1, v0, v1 }) => ({
+      cover,
+      corners: rectangle(u0, u1, v0, v1),
+      middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
+    })),
+  };
+  return (
+    <dialog ref={dialog} className="modal" onClose={onClose} aria-labelledby="face-sheet-title">
+      <div className="modal-box flex max-h-[92dvh] w-[min(96vw,80rem)] max-w-none flex-col gap-2">
+        <div className="flex items-center justify-between gap-3">
+          <h2 id="face-sheet-title" className="first-letter:uppercase">
+            {faceWords(face.id)}, {areaWords(areaOf(face), unit)}
+            {face.existing ? ', old' : ''}
+          </h2>
+          <form method="dialog">
+            <button type="submit" className="btn btn-square" aria-label="Close">
+              <X className="size-5" aria-hidden="true" />
+            </button>
+          </form>
+        </div>
+        <svg
+          viewBox={`${-margin} ${-margin} ${face.width + 2 * margin} ${face.height + 2 * margin}`}
+          className="max-h-[72dvh] min-h-48 w-full flex-1"
+          role="img"
+          aria-label={`${faceWords(face.id)} with its boards and joints`}
+        >
+          <LaidFaceDrawing laid={laid} text={text} />
+          {lines.map((line) => (
+            <JointLine key={`${line.joint} ${line.from.join(' ')}`} line={line} />
+          ))}
+          {boards.map((board) => (
+            <Label
+              key={`${board.u0} ${board.v0}`}
+              at={[(board.u0 + board.u1) / 2, board.v0 + (board.v1 - board.v0) * 0.3]}
+              size={text * 0.9}
+              words={sizeWords(
+                Math.min(board.u1 - board.u0, board.v1 - board.v0),
+                Math.max(board.u1 - board.u0, board.v1 - board.v0),
+                unit,
+              )}
+            />
+          ))}
+          {lines
+            .filter(({ from, to }) => pageLength(from, to) > text * 3)
+            .map(({ joint, from, to }) => (
+              <Label
+                key={`length ${joint} ${from.join(' ')}`}
+                at={[from[0] + (to[0] - from[0]) * 0.6, from[1] + (to[1] - from[1]) * 0.6]}
+                size={text * 0.85}
+                words={lengthWords(pageLength(from, to), unit)}
+              />
+            ))}
+        </svg>
+      </div>
+    </dialog>
+  );
+}

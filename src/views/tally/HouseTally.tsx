@@ -1,0 +1,51 @@
+'use client';
+
+import { useState } from 'react';
+import type { JointClass } from '@/core/joints/joint';
+import type { Tally } from '@/core/joints/tally';
+import type { LengthUnit } from '@/core/measure/unit';
+import { TallyTable } from './TallyTable';
+
+/** All joints of one floor. */
+export interface LevelTally {
+  readonly level: string;
+  readonly rooms: number;
+  readonly tally: Tally;
+}
+
+/** The tally of the house, or of one of its floors. */
+export function HouseTally({
+  total,
+  levels,
+  unit,
+  ...light
+}: {
+  readonly total: Tally;
+  readonly levels: readonly LevelTally[];
+  readonly unit: LengthUnit;
+  readonly lit: JointClass | undefined;
+  readonly only: JointClass | undefined;
+  readonly onLight: (kind: JointClass | undefined) => void;
+  readonly onOnly: (kind: JointClass | undefined) => void;
+}) {
+  const [asked, ask] = useState('');
+  const level = levels.find((candidate) => candidate.level === asked);
+  return (
+    <div className="space-y-2">
+      {levels.length > 1 && (
+        <label className="flex items-center gap-2 text-sm print:hidden">
+          Count
+          <select className="select select-sm" value={level?.level ?? ''} onChange={({ target }) => ask(target.value)}>
+            <option value="">the whole house</option>
+            {levels.map(({ level: name, rooms }) => (
+              <option key={name} value={name}>
+                {name} ({rooms})
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      <TallyTable title={level?.level ?? 'The whole house'} tally={level?.tally ?? total} unit={unit} {...light} />
+    </div>
+  );
+}

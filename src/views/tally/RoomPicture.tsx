@@ -1,0 +1,60 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import type { JointClass } from '@/core/joints/joint';
+import type { TakeOff } from '@/core/joints/takeOff';
+import type { LengthUnit } from '@/core/measure/unit';
+import { FaceSheet } from '@/ui/room/FaceSheet';
+import { faceWords } from '@/ui/room/faceWords';
+import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
+import { unrollRoom } from '@/ui/room/unroll';
+
+/** The room laid flat, with a list of its faces of which each can be opened large. */
+export function RoomPicture({
+  result,
+  name,
+  unit,
+  lit,
+  onLight,
+}: {
+  readonly result: TakeOff | undefined;
+  readonly name: string;
+  readonly unit: LengthUnit;
+  readonly lit: JointClass | undefined;
+  readonly onLight: (kind: JointClass | undefined) => void;
+}) {
+  const unrolled = useMemo(() => result && unrollRoom(result), [result]);
+  const [openedFace, openFace] = useState<string>();
+  const opened = result?.faces.find(({ face }) => face.id === openedFace);
+  if (!unrolled || !result)
+    return (
+      <p className="grid min-h-80 flex-1 place-items-center rounded-2xl border border-dashed border-base-300 p-6 text-center text-muted">
+        Type a room above: its name, length x width x height, then its doors and windows. The picture follows as you
+        type; “?” shows the grammar.
+      </p>
+    );
+  return (
+    <div className="relative flex min-h-96 flex-1 flex-col">
+      <h2 className="hidden print:block">{name}</h2>
+      <UnrolledRoom
+        room={unrolled}
+        lit={lit}
+        onLight={onLight}
+        onOpen={openFace}
+        className="min-h-96 w-full flex-1 print:min-h-[60vh]"
+      />
+      <label className="absolute bottom-1 left-1 print:hidden">
+        <span className="sr-only">Open a face large</span>
+        <select className="select w-44" value="" onChange={({ target }) => openFace(target.value || undefined)}>
+          <option value="">Open a face …</option>
+          {result.faces.map(({ face }) => (
+            <option key={face.id} value={face.id}>
+              {faceWords(face.id, result.faces.filter((other) => other.face.kind === 'ceiling').length)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {opened && <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />}
+    </div>
+  );
+}
