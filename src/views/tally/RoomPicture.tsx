@@ -33,6 +33,7 @@ export function RoomPicture({
         type; “?” shows the grammar.
       </p>
     );
+  const ceilings = result.faces.filter(({ face }) => face.kind === 'ceiling').length;
   return (
     <div className="relative flex min-h-96 flex-1 flex-col">
       <h2 className="hidden print:block">{name}</h2>
@@ -42,18 +43,19 @@ export function RoomPicture({
         onLight={onLight}
         onOpen={openFace}
         className="min-h-96 w-full flex-1 print:min-h-[60vh]"
-      />
-      <label className="absolute bottom-1 left-1 print:hidden">
-        <span className="sr-only">Open a face large</span>
-        <select className="select w-44" value="" onChange={({ target }) => openFace(target.value || undefined)}>
-          <option value="">Open a face …</option>
-          {result.faces.map(({ face }) => (
-            <option key={face.id} value={face.id}>
-              {faceWords(face.id, result.faces.filter((other) => other.face.kind === 'ceiling').length)}
-            </option>
-          ))}
-        </select>
-      </label>
+      >
+        <label className="mr-auto">
+          <span className="sr-only">Open a face large</span>
+          <select className="select w-44" value="" onChange={({ target }) => openFace(target.value || undefined)}>
+            <option value="">Open a face …</option>
+            {result.faces.map(({ face }) => (
+              <option key={face.id} value={face.id}>
+                {faceWords(face.id, ceilings)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </UnrolledRoom>
       {opened && <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />}
     </div>
   );

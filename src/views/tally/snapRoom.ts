@@ -15,30 +15,31 @@ export const PARTITION_MM = 4.5 * 25.4;
 export function snapStep(room: readonly Point[], neighbours: readonly (readonly Point[])[]): Point {
   const stepOn = (axis: 0 | 1): number => {
     const own = wallLines(room, axis);
-    let best = 0;
-    let least = REACH_MM;
-    for (const neighbour of neighbours) {
-      for (const line of wallLines(neighbour, axis)) {
-        for (const wall of own) {
-          for (const target of [line, line + PARTITION_MM, line - PARTITION_MM]) {
-            const step = target - wall;
-            if (Math.abs(step) < least) {
-              best = step;
-              least = Math.abs(step);
-            }
-          }
-        }
-      }
-    }
-    return best;
+    const steps = neighbours.flatMap((neighbour) =>
+      wallLines(neighbour, axis).flatMap(({ at, side }) =>
+        own.flatMap((wall) => {
+          const offset = wall.side === side ? 0 : wall.side === 'low' ? PARTITION_MM : -PARTITION_MM;
+          return [at + offset - wall.at];
+        }),
+      ),
+    );
+    return steps.reduce((best, step) => (Math.abs(step) < Math.abs(best) ? step : best), REACH_MM);
   };
-  return [stepOn(0), stepOn(1)];
+  const rest = (step: number) => (Math.abs(step) < REACH_MM ? step : 0);
+  return [rest(stepOn(0)), rest(stepOn(1))];
 }
 
-/** Where walls square to an axis stand on it. */
-function wallLines(points: readonly Point[], axis: 0 | 1): readonly number[] {
+/** Where walls square to an axis stand on it, and whether their room lies beyond them (`low`) or before. */
+function wallLines(
+  points: readonly Point[],
+  axis: 0 | 1,
+): readonly { readonly at: number; readonly side: 'low' | 'high' }[] {
   return points.flatMap((point, index) => {
     const next = points[(index + 1) % points.length] ?? point;
-    return Math.abs(point[axis] - next[axis]) < 1 ? [point[axis]] : [];
+    if (Math.abs(point[axis] - next[axis]) >= 1) return [];
+    // Outlines run clockwise: the room lies on the right of each wall.
+    const along = axis === 0 ? 1 : 0;
+    const forward = next[along] > point[along];
+    return [{ at: point[axis], side: forward === (axis === 0) ? 'high' : 'low' }];
   });
 }
