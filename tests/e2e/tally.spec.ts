@@ -25,15 +25,26 @@ test('the quick line and the form redraw each other', async ({ page }) => {
   const line = page.getByLabel('Quick line');
   await line.fill("Sail room: 12' x 10' x 8', window 36x48 @36 wall 3 bead");
   await page.getByRole('button', { name: 'As a form' }).click();
-  await expect(page.getByLabel('Length (wall 1)')).toHaveValue("12'");
-  await page.getByLabel('Length (wall 1)').fill("16'");
+  const form = page.getByRole('form', { name: 'Room as a form' });
+  const sizes = form.getByLabel('Length x width x height');
+  await expect(sizes).toHaveValue("12' x 10' x 8'");
+  await sizes.fill("16' x 10' x 8'");
   await expect(line).toHaveValue(/^Sail room: 16' x 10'/);
-  await page.getByLabel('Sill').fill('3x');
-  await expect(page.getByText('"x" does not belong in a length')).toBeVisible();
-  await expect(line).toHaveValue(/@36/);
+  await form.getByLabel('Add').selectOption({ label: 'Soffit' });
+  const soffit = form.getByRole('group', { name: 'Soffit' });
+  await soffit.getByLabel('Depth').fill('24');
+  await soffit.getByLabel('Drop').fill('12');
+  await expect(soffit.getByText('the wall is missing')).toBeVisible();
+  await soffit.getByLabel('Wall').selectOption('2');
+  await expect(line).toHaveValue(/, soffit 24x12 wall 2/);
+  await expect(page.getByRole('img', { name: /laid flat/ })).toContainText('soffit 1');
+  const window = form.getByRole('group', { name: 'Window' });
+  await window.getByLabel('Sill').fill('3x');
+  await expect(window.getByText('"x" does not belong in a length')).toBeVisible();
+  await expect(window.getByLabel('Sill')).toHaveValue('3x');
   await line.fill("Sail room: 9' x 10' x 8'");
-  await expect(page.getByLabel('Length (wall 1)')).toHaveValue("9'");
-  await expect(page.getByLabel('Sill')).toHaveCount(0);
+  await expect(sizes).toHaveValue("9' x 10' x 8'");
+  await expect(form.getByRole('group')).toHaveCount(0);
 });
 
 test('what is wrong in the line is said, the last good picture stays, and nothing typed is lost', async ({ page }) => {

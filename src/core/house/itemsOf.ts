@@ -1,4 +1,3 @@
-import { formatLength } from '../measure/formatLength';
 import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
@@ -29,9 +28,7 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
   const list = (indices: readonly number[]) => indices.map(wall).join(' ');
   const { hang } = room;
   return [
-    ...(isRectangle(walls)
-      ? []
-      : [item('height', { height: unit === 'in' ? formatHeight(room.height) : text(room.height) })]),
+    ...(isRectangle(walls) ? [] : [item('height', { height: text(room.height) })]),
     ...ceilingItems(room, text, list),
     ...room.openings.map((opening) => openingItem(opening, walls[opening.wall]?.length ?? 0, unit)),
     ...(room.soffits ?? []).map(({ wall: index, from, to, depth, drop }) =>
@@ -91,11 +88,6 @@ const item = (kind: LineItem['kind'], values: LineItem['values']): LineItem => (
   kind,
   values: Object.fromEntries(Object.entries(values).filter(([, value]) => value !== '')),
 });
-
-const formatHeight = (inches: number): string => {
-  const text = formatLength(toMm(inches, 'in'), 'in');
-  return Number.isInteger(inches * 16) ? text.replace("' ", "'").replace(/"$/, '') : String(inches);
-};
 
 function ceilingItems(
   { ceiling }: QuickRoom,

@@ -9,6 +9,6 @@ export function shortFeet(mm: number): string {
   return reading.ok && Math.abs(reading.mm - mm) <= TOLERANCE_MM / 10 ? text : String(fromMm(mm, 'in'));
 }
 
-/** A length of the house's unit as the quick line writes it: whole feet and inches from a foot on, else plain. */
+/** A length of the house's unit as the quick line writes it: from a foot on as a tape shows it, else plain. */
 export const inchesText = (length: number, unit: LengthUnit): string =>
-  unit === 'in' && Number.isInteger(length) && length >= 12 ? shortFeet(toMm(length, 'in')) : String(length);
+  unit === 'in' && Number.isInteger(length * 16) && length >= 12 ? shortFeet(toMm(length, 'in')) : String(length);

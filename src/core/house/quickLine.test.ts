@@ -133,9 +133,9 @@ describe('the quick line', () => {
     const mended = reading.mend.line(line);
     expect(mended).toBe("A: r 12' d 10' l 11'9 u 10' spread, level 3");
     const lengths = wallsOf(read(mended).outline, 'in').map(({ length }) => length / 25.4);
-    // 3 in over 525: the long walls meet each other half-way.
-    expect(lengths[0]).toBeCloseTo(144 - (3 * 144) / 525, 1);
-    expect(lengths[2]).toBeCloseTo(141 + (3 * 141) / 525, 1);
+    // 3 in over 285: 1 1/2 each, and the room is square again.
+    expect(lengths.map((length) => Math.round(length * 1e4) / 1e4)).toEqual([142.5, 120, 142.5, 120]);
+    expect(formatQuickLine(read(mended), 'in')).toBe("A: 11'10 1/2 x 10' x 8', level 3");
   });
 
   it('takes names with its own marks in quotation marks', () => {

@@ -57,7 +57,7 @@ export function readWalk(text: Piece, unit: LengthUnit): Walk {
   if (runs.length < 3 && all.length < 3) throw new Misread('a room has at least three walls', walked.at, walked.length);
   const missed = Math.hypot(toMm(gap[0], unit), toMm(gap[1], unit));
   if (missed > CLOSED_MM && !spread) throw openWalk(gap, walked, steps.at(-1)?.place ?? walked, unit, all);
-  return { outline: cornersOf(all, gap), gap: missed > CLOSED_MM ? gap : [0, 0] };
+  return { outline: cornersOf(all, gap, unit), gap: missed > CLOSED_MM ? gap : [0, 0] };
 }
 
 interface Step {
@@ -119,16 +119,26 @@ function openWalk(gap: Point, walked: Piece, last: Place, unit: LengthUnit, runs
   });
 }
 
-/** The corners of a walk, every wall having taken its share of the gap by its length. */
-function cornersOf(runs: readonly Point[], gap: Point): Outline {
-  const whole = runs.reduce((sum, [dx, dy]) => sum + Math.hypot(dx, dy), 0);
-  let [x, y, walked] = [0, 0, 0];
-  return runs.map(([dx, dy]): [number, number] => {
-    const part = walked / whole;
-    const corner: [number, number] = [tidy(x - gap[0] * part), tidy(y - gap[1] * part)];
-    x += dx;
-    y += dy;
-    walked += Math.hypot(dx, dy);
+/**
+ * The corners of a walk. Walls across take the gap across, walls along the gap along, each its share by its length and
+ * in steps that a tape shows, so that square corners stay square.
+ */
+function cornersOf(runs: readonly Point[], gap: Point, unit: LengthUnit): Outline {
+  const shares = [0, 1].map((axis) => {
+    const parts = runs.map((run) => Math.abs(run[axis] ?? 0));
+    const whole = parts.reduce((sum, part) => sum + part, 0);
+    const step = unit === 'in' ? 1 / 16 : 1;
+    const all = parts.map((part) => Math.round(((gap[axis] ?? 0) * part) / whole / step) * step);
+    // What the steps leave is taken by the longest wall.
+    const longest = parts.indexOf(Math.max(...parts));
+    const left = (gap[axis] ?? 0) - all.reduce((sum, share) => sum + share, 0);
+    return all.map((share, index) => (index === longest ? share + left : share));
+  });
+  let [x, y] = [0, 0];
+  return runs.map(([dx, dy], index): [number, number] => {
+    const corner: [number, number] = [tidy(x), tidy(y)];
+    x += dx - (shares[0]?.[index] ?? 0);
+    y += dy - (shares[1]?.[index] ?? 0);
     return corner;
   });
 }

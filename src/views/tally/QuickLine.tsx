@@ -79,8 +79,7 @@ export function QuickLine({
             onKeyDown={onKeyDown}
             placeholder="Pantry 7'6 x 5' x 8', door 28x80 wall 2, window 24x36 @48 bead"
             className="relative block field-sizing-content min-h-6 w-full resize-none overflow-hidden bg-transparent break-words whitespace-pre-wrap outline-none placeholder:text-muted"
-            role="combobox"
-            aria-expanded={options.length > 0}
+            aria-haspopup="listbox"
             aria-controls={`${id}-offers`}
             aria-autocomplete="list"
             aria-activedescendant={active ? `${id}-offer-${chosen}` : undefined}

@@ -121,7 +121,10 @@ function RoomRow({
   readonly unit: LengthUnit;
   readonly mayMove: boolean;
 }) {
-  const { attributes, listeners, setNodeRef, transform, isDragging } = useSortable({ id: room.id, disabled: !mayMove });
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
+    id: room.id,
+    disabled: !mayMove,
+  });
   return (
     <li
       ref={setNodeRef}
@@ -139,6 +142,7 @@ function RoomRow({
       </Link>
       {mayMove && (
         <button
+          ref={setActivatorNodeRef}
           type="button"
           className="grid h-11 w-6 cursor-grab touch-none place-items-center text-muted max-lg:hidden"
           {...attributes}
