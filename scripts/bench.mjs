@@ -9,10 +9,12 @@ import { root } from './setup/place.mjs';
 import { freePort } from './setup/ports.mjs';
 import { run } from './setup/run.mjs';
 import { runScript } from './setup/say.mjs';
+import { needChromium } from './setup/system.mjs';
 
 const BUILD_FOLDER = '.next-test';
 
-/** Prints the benchmarks: the core's in this process, the pages' against a server and a cluster of their own. */
+/** Prints the benchmarks: the core's in this process, the pages' and the browser's against a server and a cluster of
+ * their own. */
 await runScript(async () => {
   checkNode();
   await installPackages();
@@ -36,6 +38,11 @@ await runScript(async () => {
       show: true,
       cwd: root,
       env,
+    });
+    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/typing.ts'), String(port)], {
+      show: true,
+      cwd: root,
+      env: { ...env, CHROMIUM: await needChromium() },
     });
     server.kill('SIGTERM');
   } finally {

@@ -6,7 +6,7 @@ import { readHouse } from '../core/house/readHouse';
 import type { House } from '../core/house/schema';
 import { JOINT_CLASSES } from '../core/joints/joint';
 import { takeOff } from '../core/joints/takeOff';
-import { addTallies, type Tally } from '../core/joints/tally';
+import { addTallies, type ClassTotal, type Tally } from '../core/joints/tally';
 import { loadList } from '../core/materials/loadList';
 import { parseLength } from '../core/measure/parseLength';
 import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
@@ -49,6 +49,7 @@ export function takeOffReport(house: House) {
         })),
       })),
       tally: tallyReport(result.tally, unit),
+      tileFlags: result.tileFlags.map(({ face, distance }) => ({ face, distance: fromMm(distance, unit) })),
     })),
     total: tallyReport(addTallies(rooms.map(({ result }) => result.tally)), unit),
   };
@@ -61,8 +62,11 @@ function tallyReport(tally: Tally, unit: LengthUnit) {
       { length: fromMm(tally.classes[kind].length, unit), count: tally.classes[kind].count },
     ]),
   );
+  const total = ({ length, count }: ClassTotal) => ({ length: fromMm(length, unit), count });
   return {
     ...classes,
+    tapedOnly: total(tally.tapedOnly),
+    profiles: Object.fromEntries(Object.entries(tally.profiles).map(([profile, found]) => [profile, total(found)])),
     threeWays: tally.threeWays,
     crossings: tally.crossings,
     fasteners: tally.fasteners,

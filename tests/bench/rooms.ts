@@ -1,12 +1,32 @@
 import { parseQuickLine } from '../../src/core/house/parseQuickLine';
 import type { House, Room } from '../../src/core/house/schema';
 
-/** A house of so many rectangular rooms of mixed sizes, each with a door and a window, all different. */
+/** What makes rooms differ: shapes, ceilings and what stands in them, two rooms in five plain. */
+const KINDS = [
+  '',
+  '',
+  ', tray 16x8',
+  ', gable 40 walls 1 3',
+  ', soffit 20x12 wall 3, cabinet 60x34 wall 3',
+  ', knee 60 run 30 walls 3',
+  ', niche 24x20x6 @40 wall 4 shelves 1, tile 40x60 wall 4',
+  ', column 8x8 at 40 x 40',
+  ', opening 36x80 wall 4 bead arch 12',
+  'walk',
+];
+
+/** A house of so many mixed rooms, each with a door and a window, all different. */
 export function houseOfRooms(count: number): House {
   const head = { unit: 'in', name: `${count} rooms`, hang: {}, method: { level: 4 } } as const;
   const rooms = Array.from({ length: count }, (_, index): Room => {
     const [length, width] = [96 + ((index * 37) % 200), 90 + ((index * 53) % 130)];
-    const line = `Room ${index}: ${length} x ${width} x ${index % 5 === 0 ? 108 : 96}, door 32x80 wall 1, window 36x48 @36 wall 2 ${index % 2 === 0 ? 'bead' : 'casing'}`;
+    const height = index % 5 === 0 ? 108 : 96;
+    const kind = KINDS[index % KINDS.length] ?? '';
+    const sizes =
+      kind === 'walk'
+        ? `r ${length} d ${width - 30} l 40 d 30 l ${length - 40} u ${width}, h ${height}`
+        : `${length} x ${width} x ${height}`;
+    const line = `Room ${index}: ${sizes}, door 32x80 wall 1, window 36x48 @36 wall 2 ${index % 2 === 0 ? 'bead' : 'casing'}${kind === 'walk' ? '' : kind}`;
     const reading = parseQuickLine(line, head);
     if (!reading.ok) throw new Error(`${line}: ${reading.reason}`);
     return { ...reading.room, id: `room-${index}` };

@@ -1,3 +1,7 @@
+import { hangFace } from '../../src/core/hang/hangFace';
+import { facesOf } from '../../src/core/house/facesOf';
+import { parseQuickLine } from '../../src/core/house/parseQuickLine';
+import { resolveHang } from '../../src/core/house/resolveHang';
 import { takeOff } from '../../src/core/joints/takeOff';
 import { houseOfRooms, median } from './rooms';
 
@@ -21,7 +25,7 @@ const perRoom = (count: number) => {
   const found = times.find((time) => time.count === count);
   return found ? found.ms / found.count : Number.NaN;
 };
-process.stdout.write('\nTake-off of rectangular rooms\n');
+process.stdout.write('\nTake-off of mixed rooms\n');
 for (const { count, ms } of times)
   process.stdout.write(
     `  ${String(count).padStart(5)} rooms  ${ms.toFixed(1).padStart(7)} ms  ${(ms / count).toFixed(3)} ms a room\n`,
@@ -29,3 +33,35 @@ for (const { count, ms } of times)
 process.stdout.write(
   `  time per room, 1,000 rooms over 100: ${(perRoom(1000) / perRoom(100)).toFixed(2)} (flat is 1)\n`,
 );
+
+/** A long wall with twelve windows and doors of different sizes, searched for each aim. */
+function faceOfTwelve() {
+  const house = { unit: 'in', hang: {} } as const;
+  const openings = Array.from({ length: 12 }, (_, index) =>
+    index % 4 === 0
+      ? `door 32x80 wall 1 at ${20 + index * 52}`
+      : `window ${24 + (index % 3) * 6}x${30 + (index % 5) * 6} @${30 + (index % 4) * 8} wall 1 at ${20 + index * 52}`,
+  );
+  const line = `Gallery: 660 x 144 x 120, ${openings.join(', ')}`;
+  const reading = parseQuickLine(line, house);
+  if (!reading.ok) throw new Error(`${line}: ${reading.reason}`);
+  const [wall] = facesOf({ ...reading.room, id: 'gallery' }, 'in');
+  if (!wall) throw new Error('a room has walls');
+  return { wall, plan: resolveHang(house, {}) };
+}
+
+const { wall, plan } = faceOfTwelve();
+process.stdout.write('\nHanging a 55 ft wall with twelve openings\n');
+for (const aim of ['joints', 'boards', 'waste'] as const) {
+  const once = () => {
+    const start = performance.now();
+    hangFace(wall, { ...plan, aim }, { long: ['u'], searchStart: false });
+    return performance.now() - start;
+  };
+  once();
+  process.stdout.write(
+    `  ${aim.padEnd(7)} ${median(Array.from({ length: RUNS }, once))
+      .toFixed(1)
+      .padStart(7)} ms\n`,
+  );
+}

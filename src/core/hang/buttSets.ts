@@ -1,15 +1,14 @@
 import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
-import { addCosts, compareCosts, type RankedCost } from './cost';
 
 /** More sets of butts than this in one stretch are not compared; the first ones found are kept. */
-const MOST_SETS = 200;
+const MOST_SETS = 120;
 
-/** What breaking a stretch costs, part by part; all costs of one call have the same ranks. */
+/** What breaking a stretch costs: whole numbers that add up, see `wholeCost`. */
 export interface BreakCosts {
-  readonly butt: (at: number) => RankedCost;
-  readonly piece: (from: number, to: number) => RankedCost;
-  readonly nothing: RankedCost;
+  readonly butt: (at: number) => number;
+  /** By the length of the piece. */
+  readonly piece: (length: number) => number;
 }
 
 /**
@@ -29,34 +28,33 @@ export function cheapestButts(
 ): readonly (readonly number[])[] {
   const stops = [stretch.from, ...membersIn(stretch, framing), stretch.to];
   const last = stops.length - 1;
+  const butts = stops.map((at, index) => (index === 0 || index === last ? 0 : costs.butt(at)));
   // The cheapest way from each stop to the end, found from the end backward, and the next stops that begin one.
-  const rest: RankedCost[] = [];
+  const rest: number[] = [];
   const onward: (readonly number[])[] = [];
-  rest[last] = costs.nothing;
+  rest[last] = 0;
   for (let index = last - 1; index >= 0; index -= 1) {
     const from = stops[index] ?? 0;
-    let best: RankedCost | undefined;
+    let best = Infinity;
     let next: number[] = [];
-    for (let to = index + 1; to <= last && (stops[to] ?? 0) - from <= longest + TOLERANCE_MM; to += 1) {
-      const after = rest[to];
-      if (!after) continue;
-      const piece = addCosts(costs.piece(from, stops[to] ?? 0), after);
-      const cost = to === last ? piece : addCosts(costs.butt(stops[to] ?? 0), piece);
-      const better = best ? compareCosts(cost, best) : -1;
-      if (better < 0) {
+    for (let to = index + 1; to <= last; to += 1) {
+      const length = (stops[to] ?? 0) - from;
+      if (length > longest + TOLERANCE_MM) break;
+      const cost = costs.piece(length) + (butts[to] ?? 0) + (rest[to] ?? Infinity);
+      if (cost < best) {
         best = cost;
         next = [to];
-      } else if (better === 0) next.push(to);
+      } else if (cost === best && cost < Infinity) next.push(to);
     }
-    if (best) rest[index] = best;
+    rest[index] = best;
     onward[index] = next;
   }
-  if (!rest[0]) throw new RangeError('no framing member is within a board of the last one');
+  if (rest[0] === Infinity) throw new RangeError('no framing member is within a board of the last one');
   const sets: (readonly number[])[] = [];
-  const walk = (butts: readonly number[], index: number) => {
+  const walk = (chosen: readonly number[], index: number) => {
     if (sets.length >= MOST_SETS) return;
-    if (index === last) sets.push(butts);
-    else for (const to of onward[index] ?? []) walk(to === last ? butts : [...butts, stops[to] ?? 0], to);
+    if (index === last) sets.push(chosen);
+    else for (const to of onward[index] ?? []) walk(to === last ? chosen : [...chosen, stops[to] ?? 0], to);
   };
   walk([], 0);
   return sets;

@@ -40,6 +40,22 @@ export function rankedCost(ranking: Ranking, parts: CostParts): RankedCost {
   return ranking.map((part) => parts[part]);
 }
 
+/** How finely each part is counted in a whole cost, and how much of it there can be in one course. */
+const STEPS: Readonly<Record<keyof CostParts, { readonly per: number; readonly most: number }>> = {
+  work: { per: 10, most: 2 ** 24 },
+  corners: { per: 1, most: 64 },
+  stagger: { per: 1, most: 64 },
+  sheets: { per: 1000, most: 2 ** 20 },
+  waste: { per: 0.001, most: 2 ** 20 },
+};
+
+/** The ranked parts as one whole number: sums compare as the parts would, rank by rank, and equal costs are equal. */
+export function wholeCost(ranking: Ranking, parts: CostParts): number {
+  let cost = 0;
+  for (const part of ranking) cost = cost * STEPS[part].most + Math.round(parts[part] * STEPS[part].per);
+  return cost;
+}
+
 /** The sum of two ranked costs of the same length. */
 export function addCosts(a: RankedCost, b: RankedCost): RankedCost {
   const sum: number[] = [];

@@ -3,7 +3,7 @@ import { overlapOf, overlaps, type Span, totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
-import { addParts, type CostParts, NO_COST, type RankedCost, type Ranking, rankedCost } from './cost';
+import { addParts, type CostParts, NO_COST, type RankedCost, type Ranking, rankedCost, wholeCost } from './cost';
 import type { Course } from './courses';
 import { acrossAt, type Strip, stretchesOf } from './strip';
 
@@ -18,7 +18,7 @@ export interface Choice {
 /** A butt nearer than this to the side of an opening may crack over its corner: common practice, no source. */
 const CORNER_CLEARANCE_MM = 150;
 /** Where doors split a course, more combinations of butts than this are not compared. */
-const MOST_CHOICES = 200;
+const MOST_CHOICES = 120;
 /** A rip narrower than half a sheet still takes half of one. */
 const LEAST_SHEET = 0.5;
 
@@ -36,15 +36,10 @@ export function courseChoices(
   const longest = Math.max(...course.stock.lengths);
   const buttAt = rememberedButtCost(strip, course, prices);
   const alone = ranking.slice(0, ranking.indexOf('stagger'));
-  const ranked = new Map<number, RankedCost>();
+  const breadth = course.t1 - course.t0;
   const costs = {
-    nothing: rankedCost(alone, NO_COST),
-    butt: (at: number) => {
-      const known = ranked.get(at) ?? rankedCost(alone, buttAt(at));
-      ranked.set(at, known);
-      return known;
-    },
-    piece: (from: number, to: number) => rankedCost(alone, pieceCost(course, from, to)),
+    butt: (at: number) => wholeCost(alone, buttAt(at)),
+    piece: alone[0] === 'work' ? () => 0 : (length: number) => wholeCost(alone, pieceCost(course, breadth, length)),
   };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
   let choices: readonly Omit<Choice, 'cost'>[] = [{ butts: [], pieces: [] }];
@@ -66,7 +61,7 @@ export function courseChoices(
       .slice(0, MOST_CHOICES);
   }
   return choices.map(({ butts, pieces }) => {
-    const parts = [...butts.map(buttAt), ...pieces.map(({ from, to }) => pieceCost(course, from, to))];
+    const parts = [...butts.map(buttAt), ...pieces.map(({ from, to }) => pieceCost(course, breadth, to - from))];
     return { butts, pieces, cost: rankedCost(ranking, parts.reduce(addParts, NO_COST)) };
   });
 }
@@ -105,12 +100,11 @@ function stockLength({ stock }: Course, length: number): number {
 }
 
 /** What a board of a course takes of sheets, and what is left of them. */
-function pieceCost(course: Course, from: number, to: number): CostParts {
-  const breadth = course.t1 - course.t0;
+function pieceCost(course: Course, breadth: number, length: number): CostParts {
   return {
     ...NO_COST,
     sheets: Math.max(breadth / course.stock.width, LEAST_SHEET),
-    waste: course.stock.width * stockLength(course, to - from) - breadth * (to - from),
+    waste: course.stock.width * stockLength(course, length) - breadth * length,
   };
 }
 

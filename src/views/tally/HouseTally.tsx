@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import type { JointClass } from '@/core/joints/joint';
 import type { Tally } from '@/core/joints/tally';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -14,7 +14,7 @@ export interface LevelTally {
 }
 
 /** The tally of the house, or of one of its floors. */
-export function HouseTally({
+export const HouseTally = memo(function HouseTally({
   total,
   levels,
   unit,
@@ -48,4 +48,4 @@ export function HouseTally({
       <TallyTable title={level?.level ?? 'The whole house'} tally={level?.tally ?? total} unit={unit} {...light} />
     </div>
   );
-}
+});

@@ -17,7 +17,7 @@ import {
 } from '@dnd-kit/sortable';
 import { GripVertical } from 'lucide-react';
 import Link from 'next/link';
-import { useId, useState } from 'react';
+import { memo, useId, useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { type ListedRoom, levelsOf, moved } from './arrange';
@@ -26,7 +26,7 @@ import { type ListedRoom, levelsOf, moved } from './arrange';
 const MANY = 12;
 
 /** The rooms by floor with their feet of joint; they are dragged, or moved by keys, into another order or floor. */
-export function RoomList({
+export const RoomList = memo(function RoomList({
   houseId,
   rooms,
   opened,
@@ -106,7 +106,7 @@ export function RoomList({
       )}
     </nav>
   );
-}
+});
 
 function RoomRow({
   room,

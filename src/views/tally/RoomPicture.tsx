@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -10,7 +10,7 @@ import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
 
 /** The room laid flat, with a list of its faces of which each can be opened large. */
-export function RoomPicture({
+export const RoomPicture = memo(function RoomPicture({
   result,
   name,
   unit,
@@ -59,4 +59,4 @@ export function RoomPicture({
       {opened && <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />}
     </div>
   );
-}
+});

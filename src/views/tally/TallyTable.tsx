@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { EDGE_PROFILES } from '@/core/house/kinds';
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
 import { type Tally, tapedLength } from '@/core/joints/tally';
@@ -14,7 +15,7 @@ const PLANNED = [{ phase: 'planned' }, { phase: 'planned' }] as const;
  * The tally of a room or a house; a row that is hovered or focused lights its joints in the picture, one that is pressed
  * shows them alone until it is pressed again.
  */
-export function TallyTable({
+export const TallyTable = memo(function TallyTable({
   title,
   tally,
   unit,
@@ -135,7 +136,7 @@ export function TallyTable({
       </p>
     </section>
   );
-}
+});
 
 function Count({ words, count }: { readonly words: string; readonly count: number }) {
   return (

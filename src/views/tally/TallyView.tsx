@@ -1,7 +1,16 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { startTransition, useDeferredValue, useEffect, useMemo, useOptimistic, useRef, useState } from 'react';
+import {
+  startTransition,
+  useCallback,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useOptimistic,
+  useRef,
+  useState,
+} from 'react';
 import type { Answer } from '@/core/house/answer';
 import type { QuickRoom } from '@/core/house/parseQuickLine';
 import type { HouseHead, Room } from '@/core/house/schema';
@@ -78,24 +87,32 @@ export function TallyView({
   }, [opened]);
 
   /** Shows rooms as they will be while the server is asked, and as they are again when it refuses. */
-  const change = (next: typeof rooms, ask: () => Promise<Answer<null>>) =>
-    startTransition(async () => {
-      showRooms(next);
-      try {
-        const answer = await ask();
-        setTrouble(answer.ok ? undefined : answer.message);
-      } catch {
-        setTrouble(SERVER_LOST);
-      }
-    });
-  const arrange = (next: readonly ListedRoom[]) => {
-    const order = next.map(({ id, level }) => ({ room: id, level }));
-    const arranged = next.flatMap(({ id, level }) => {
-      const room = rooms.find((candidate) => candidate.id === id);
-      return room ? [{ ...room, level }] : [];
-    });
-    change(arranged, () => actions.arrangeRooms({ house: houseId, order }));
-  };
+  const change = useCallback(
+    (next: typeof rooms, ask: () => Promise<Answer<null>>) =>
+      startTransition(async () => {
+        showRooms(next);
+        try {
+          const answer = await ask();
+          setTrouble(answer.ok ? undefined : answer.message);
+        } catch {
+          setTrouble(SERVER_LOST);
+        }
+      }),
+    [showRooms],
+  );
+  const { arrangeRooms } = actions;
+  // The list of a large house is not drawn again for every character that is typed.
+  const arrange = useCallback(
+    (next: readonly ListedRoom[]) => {
+      const order = next.map(({ id, level }) => ({ room: id, level }));
+      const arranged = next.flatMap(({ id, level }) => {
+        const room = rooms.find((candidate) => candidate.id === id);
+        return room ? [{ ...room, level }] : [];
+      });
+      change(arranged, () => arrangeRooms({ house: houseId, order }));
+    },
+    [rooms, houseId, change, arrangeRooms],
+  );
   const place = (id: string, at: [number, number]) =>
     change(
       shownRooms.map((entry) => (entry.id === id ? { ...entry, room: { ...entry.room, at } } : entry)),
