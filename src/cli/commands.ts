@@ -1,6 +1,6 @@
 import { coatTimes, type Mud } from '../core/drying/coatTimes';
 import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
-import { areaOf } from '../core/house/face';
+import { areaOf } from '../core/house/faces/face';
 import { problemText } from '../core/house/problem';
 import { readHouse } from '../core/house/readHouse';
 import type { House } from '../core/house/schema';

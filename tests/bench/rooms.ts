@@ -1,4 +1,4 @@
-import { parseQuickLine } from '../../src/core/house/parseQuickLine';
+import { parseQuickLine } from '../../src/core/house/line/parseQuickLine';
 import type { House, Room } from '../../src/core/house/schema';
 
 /** What makes rooms differ: shapes, ceilings and what stands in them, two rooms in five plain. */

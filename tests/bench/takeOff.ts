@@ -1,6 +1,6 @@
 import { hangFace } from '../../src/core/hang/hangFace';
-import { facesOf } from '../../src/core/house/facesOf';
-import { parseQuickLine } from '../../src/core/house/parseQuickLine';
+import { facesOf } from '../../src/core/house/faces/facesOf';
+import { parseQuickLine } from '../../src/core/house/line/parseQuickLine';
 import { resolveHang } from '../../src/core/house/resolveHang';
 import { takeOff } from '../../src/core/joints/takeOff';
 import { houseOfRooms, median } from './rooms';

@@ -1,5 +1,5 @@
-import type { Face, Hole } from '@/core/house/face';
-import { plainFace } from '@/core/house/makeFace';
+import type { Face, Hole } from '@/core/house/faces/face';
+import { plainFace } from '@/core/house/faces/makeFace';
 import { cutLoops, rectangle } from '@/core/measure/polygon';
 
 type Box = readonly [u0: number, u1: number, v0: number, v1: number];

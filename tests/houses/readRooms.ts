@@ -1,4 +1,4 @@
-import { parseQuickLine } from '@/core/house/parseQuickLine';
+import { parseQuickLine } from '@/core/house/line/parseQuickLine';
 import { type HangChoices, type House, houseSchema, type Room } from '@/core/house/schema';
 
 /** A house of rooms written as quick lines, in inches. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Board } from '@/core/hang/board';
 import { hangFace } from '@/core/hang/hangFace';
-import type { Face } from '@/core/house/face';
+import type { Face } from '@/core/house/faces/face';
 import type { HangPlan } from '@/core/house/resolveHang';
 import { plainWall } from '../houses/plainWall';
 

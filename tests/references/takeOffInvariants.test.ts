@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import polygonClipping, { type MultiPolygon, type Ring } from 'polygon-clipping';
 import { describe, expect, it } from 'vitest';
-import { checkRoom } from '@/core/house/checkRoom';
-import { areaOf, type Face } from '@/core/house/face';
-import { facesOf } from '@/core/house/facesOf';
+import { checkRoom } from '@/core/house/checks/checkRoom';
+import { areaOf, type Face } from '@/core/house/faces/face';
+import { facesOf } from '@/core/house/faces/facesOf';
 import { mirrorRoom } from '@/core/house/mirrorRoom';
 import { type House, houseSchema, type Room } from '@/core/house/schema';
 import { wallsOf } from '@/core/house/walls';

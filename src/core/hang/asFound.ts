@@ -1,4 +1,4 @@
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import type { FoundFace, HangPlan } from '../house/resolveHang';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, EdgeKind } from './board';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainWall } from '../../../tests/houses/plainWall';
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import { resolveHang } from '../house/resolveHang';
 import { cheapestButts } from './buttSets';
 import { courseLayouts } from './courses';

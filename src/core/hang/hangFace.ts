@@ -1,4 +1,4 @@
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import type { HangPlan } from '../house/resolveHang';
 import { boxOf } from '../measure/polygon';
 import { TOLERANCE_MM } from '../measure/unit';

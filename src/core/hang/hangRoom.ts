@@ -1,4 +1,4 @@
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import type { HangPlan } from '../house/resolveHang';
 import { asFound } from './asFound';
 import { type Board, type JointPrices, usualJointPrices } from './board';

@@ -1,4 +1,4 @@
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import { type Axis, chordsAt, reachIn } from '../measure/chords';
 import { boxOf } from '../measure/polygon';
 import type { Span } from '../measure/span';

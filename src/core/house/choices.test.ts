@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { checkRoom } from './checkRoom';
-import { formatQuickLine } from './formatQuickLine';
-import { keepPlace } from './keepPlace';
-import { parseQuickLine } from './parseQuickLine';
+import { checkRoom } from './checks/checkRoom';
+import { formatQuickLine } from './line/formatQuickLine';
+import { keepPlace } from './line/keepPlace';
+import { parseQuickLine } from './line/parseQuickLine';
 import { resolveHang } from './resolveHang';
 import { roomSchema } from './schema';
 import { wallsOf } from './walls';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { areaOf, inRoom } from './face';
-import { facesOf } from './facesOf';
+import { areaOf, inRoom } from './faces/face';
+import { facesOf } from './faces/facesOf';
 import { houseJsonSchema } from './jsonSchema';
 import { problemText } from './problem';
 import { readHouse } from './readHouse';

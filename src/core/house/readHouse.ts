@@ -1,4 +1,4 @@
-import { checkRoom } from './checkRoom';
+import { checkRoom } from './checks/checkRoom';
 import { type Problem, problemsFromZod } from './problem';
 import { type House, houseSchema } from './schema';
 import { turnOutlines } from './turnOutlines';

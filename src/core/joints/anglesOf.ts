@@ -1,5 +1,5 @@
 import type { HungFace } from '../hang/hangRoom';
-import { edgesOf, type Face, type SpaceEdge } from '../house/face';
+import { edgesOf, type Face, type SpaceEdge } from '../house/faces/face';
 import type { Room } from '../house/schema';
 import { overlapOf, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';

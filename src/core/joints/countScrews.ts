@@ -1,6 +1,6 @@
 import type { Board } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import type { HangPlan } from '../house/resolveHang';
 import { chordsAt } from '../measure/chords';
 import { overlaps, type Span } from '../measure/span';

@@ -1,4 +1,4 @@
-import type { Face } from '../house/face';
+import type { Face } from '../house/faces/face';
 import { overlaps, type Span, subtractSpans } from '../measure/span';
 import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';

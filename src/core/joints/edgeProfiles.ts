@@ -1,5 +1,5 @@
 import type { HungFace } from '../hang/hangRoom';
-import { edgesOf, type Face, type Hole, inRoom, type SpaceEdge } from '../house/face';
+import { edgesOf, type Face, type Hole, inRoom, type SpaceEdge } from '../house/faces/face';
 import type { EdgeProfile } from '../house/kinds';
 import type { Room } from '../house/schema';
 import { TOLERANCE_MM } from '../measure/unit';

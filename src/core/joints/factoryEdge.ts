@@ -1,5 +1,5 @@
 import type { Board } from '../hang/board';
-import { inRoom } from '../house/face';
+import { inRoom } from '../house/faces/face';
 import { overlapOf, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { dot } from '../measure/vector';

@@ -1,6 +1,6 @@
 import type { Board, EdgeKind } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import { inRoom } from '../house/face';
+import { inRoom } from '../house/faces/face';
 import { type Axis, chordsAt } from '../measure/chords';
 import { overlaps, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';

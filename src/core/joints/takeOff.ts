@@ -1,5 +1,5 @@
 import { type HungFace, hangRoom } from '../hang/hangRoom';
-import { facesOf } from '../house/facesOf';
+import { facesOf } from '../house/faces/facesOf';
 import { resolveHang } from '../house/resolveHang';
 import type { HouseHead, Room } from '../house/schema';
 import { anglesOf } from './anglesOf';

@@ -1,6 +1,6 @@
 import type { HungFace } from '../hang/hangRoom';
 import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
-import { areaOf } from '../house/face';
+import { areaOf } from '../house/faces/face';
 import { EDGE_PROFILES, type EdgeProfile } from '../house/kinds';
 import type { HangPlan } from '../house/resolveHang';
 import { countThreeWays } from './anglesOf';

@@ -1,4 +1,4 @@
-import { parseQuickLine } from '../../core/house/parseQuickLine';
+import { parseQuickLine } from '../../core/house/line/parseQuickLine';
 import type { House, HouseHead, Room } from '../../core/house/schema';
 
 const HEAD: HouseHead = { unit: 'in', name: 'Gannet Point, plot 6', hang: {}, method: { level: 4 } };

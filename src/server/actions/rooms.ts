@@ -3,7 +3,7 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { granted, refused } from '../../core/house/answer';
-import { checkRoom } from '../../core/house/checkRoom';
+import { checkRoom } from '../../core/house/checks/checkRoom';
 import { copiesOf, MIRRORINGS } from '../../core/house/copyRoom';
 import { roomSchema } from '../../core/house/schema';
 import { findHouse, saveRoom as saveStoredRoom } from '../../db/houses';

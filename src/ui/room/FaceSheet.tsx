@@ -3,7 +3,7 @@
 import { X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { HungFace } from '@/core/hang/hangRoom';
-import { areaOf } from '@/core/house/face';
+import { areaOf } from '@/core/house/faces/face';
 import type { Joint } from '@/core/joints/joint';
 import { rectangle } from '@/core/measure/polygon';
 import type { LengthUnit } from '@/core/measure/unit';

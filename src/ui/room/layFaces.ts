@@ -1,5 +1,5 @@
 import type { HungFace } from '@/core/hang/hangRoom';
-import { areaOf, type Face } from '@/core/house/face';
+import { areaOf, type Face } from '@/core/house/faces/face';
 import type { Joint } from '@/core/joints/joint';
 import type { Point } from '@/core/measure/vector';
 import { bodyOf } from './faceWords';

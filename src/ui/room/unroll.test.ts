@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { areaOf } from '@/core/house/face';
+import { areaOf } from '@/core/house/faces/face';
 import { takeOff } from '@/core/joints/takeOff';
 import { areaOfLoops } from '@/core/measure/polygon';
 import { fileRoom, readRoom } from '../../../tests/houses/fileRooms';

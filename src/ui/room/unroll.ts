@@ -1,4 +1,4 @@
-import type { Face } from '@/core/house/face';
+import type { Face } from '@/core/house/faces/face';
 import type { FaceLine, Joint, JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';

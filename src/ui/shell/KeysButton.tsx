@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef } from 'react';
-import { ITEM_SPECS } from '@/core/house/lineSpecs';
+import { ITEM_SPECS } from '@/core/house/line/lineSpecs';
 import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [

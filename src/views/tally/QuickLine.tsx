@@ -1,7 +1,7 @@
 'use client';
 
 import { type KeyboardEvent, type RefObject, useId, useState } from 'react';
-import { type Completion, completionsAt } from '@/core/house/completeLine';
+import { type Completion, completionsAt } from '@/core/house/line/completeLine';
 import type { Draft } from './useDraft';
 
 /**

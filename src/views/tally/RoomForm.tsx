@@ -3,8 +3,8 @@
 import { Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
-import { type FieldSpec, ITEM_SPECS, type ItemKind, specOf } from '@/core/house/lineSpecs';
-import { parseQuickLine } from '@/core/house/parseQuickLine';
+import { type FieldSpec, ITEM_SPECS, type ItemKind, specOf } from '@/core/house/line/lineSpecs';
+import { parseQuickLine } from '@/core/house/line/parseQuickLine';
 import type { HouseHead } from '@/core/house/schema';
 import { wallsOf } from '@/core/house/walls';
 import { SelectField } from '@/ui/SelectField';

@@ -12,7 +12,7 @@ import {
   useState,
 } from 'react';
 import type { Answer } from '@/core/house/answer';
-import type { QuickRoom } from '@/core/house/parseQuickLine';
+import type { QuickRoom } from '@/core/house/line/parseQuickLine';
 import type { HouseHead, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';

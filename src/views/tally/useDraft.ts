@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
-import { formatQuickLine } from '@/core/house/formatQuickLine';
-import { parseQuickLine, type QuickReading, type QuickRoom } from '@/core/house/parseQuickLine';
+import { formatQuickLine } from '@/core/house/line/formatQuickLine';
+import { parseQuickLine, type QuickReading, type QuickRoom } from '@/core/house/line/parseQuickLine';
 import type { HouseHead } from '@/core/house/schema';
 
 interface DraftState {

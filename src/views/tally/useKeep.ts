@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { Answer } from '@/core/house/answer';
-import { keepPlace } from '@/core/house/keepPlace';
+import { keepPlace } from '@/core/house/line/keepPlace';
 import type { Room } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SERVER_LOST } from '@/ui/useSubmit';

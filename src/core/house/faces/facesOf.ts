@@ -1,16 +1,16 @@
-import { isInside } from '../measure/chords';
-import { cutLoops, reversed } from '../measure/polygon';
-import { type LengthUnit, toMm } from '../measure/unit';
-import type { Loop, Point } from '../measure/vector';
+import { isInside } from '../../measure/chords';
+import { cutLoops, reversed } from '../../measure/polygon';
+import { type LengthUnit, toMm } from '../../measure/unit';
+import type { Loop, Point } from '../../measure/vector';
+import type { Room } from '../schema';
+import { isClockwise, type Wall, wallsOf } from '../walls';
 import { ceilingFaces, insetLoop } from './ceilingFaces';
 import type { Cover, Face } from './face';
 import { uprightFace } from './makeFace';
 import { cutByNiche, nicheFaces } from './niches';
 import { holesOf, returnFaces } from './openingFaces';
 import { type Slope, slopesOf } from './roof';
-import type { Room } from './schema';
 import { hiddenBySoffits, type SoffitBody, soffitBodies, soffitFaces } from './soffits';
-import { isClockwise, type Wall, wallsOf } from './walls';
 
 /**
  * The faces that a room is made of: walls `w0…`, ceiling parts `c0…`, then soffits `s0.bottom`, niches `n0.back`, boarded

@@ -1,12 +1,12 @@
-import { isInside } from '../measure/chords';
-import { boxOf, clipToAll, cutLoops, type HalfPlane, piecesOf } from '../measure/polygon';
-import { type LengthUnit, toMm } from '../measure/unit';
-import { add, cross, dot, type Loop, type Point, times, unit, type Vector } from '../measure/vector';
+import { isInside } from '../../measure/chords';
+import { boxOf, clipToAll, cutLoops, type HalfPlane, piecesOf } from '../../measure/polygon';
+import { type LengthUnit, toMm } from '../../measure/unit';
+import { add, cross, dot, type Loop, type Point, times, unit, type Vector } from '../../measure/vector';
+import type { Room } from '../schema';
+import type { Wall } from '../walls';
 import type { Face } from './face';
 import { plainFace, uprightFace } from './makeFace';
 import { heightOn, type Slope, slopesOf } from './roof';
-import type { Room } from './schema';
-import type { Wall } from './walls';
 
 /**
  * The ceiling's faces: one for every plane and every piece of it that hangs together, then a tray's inner ceiling and

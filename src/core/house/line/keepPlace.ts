@@ -1,7 +1,7 @@
-import { type LengthUnit, TOLERANCE_MM } from '../measure/unit';
+import { type LengthUnit, TOLERANCE_MM } from '../../measure/unit';
+import type { Room } from '../schema';
+import { isRectangle, type Wall, wallsOf } from '../walls';
 import { frameOf } from './roomFrame';
-import type { Room } from './schema';
-import { isRectangle, type Wall, wallsOf } from './walls';
 
 type Placed = Pick<Room, 'outline' | 'columns'>;
 

@@ -1,11 +1,11 @@
-import { formatLength } from '../measure/formatLength';
-import { parseLength } from '../measure/parseLength';
-import { fromMm, type LengthUnit, toMm } from '../measure/unit';
-import type { Point } from '../measure/vector';
+import { formatLength } from '../../measure/formatLength';
+import { parseLength } from '../../measure/parseLength';
+import { fromMm, type LengthUnit, toMm } from '../../measure/unit';
+import type { Point } from '../../measure/vector';
+import type { Room } from '../schema';
+import { wallsOf } from '../walls';
 import { inchesText } from './lengthText';
 import { Misread, type Piece, type Place, pieceOf, readPositive, sizesIn } from './quickLinePieces';
-import type { Room } from './schema';
-import { wallsOf } from './walls';
 
 type Outline = Room['outline'];
 

@@ -1,6 +1,6 @@
-import { fromMm, type LengthUnit, toMm } from '../measure/unit';
-import type { Room } from './schema';
-import { isRectangle, wallsOf } from './walls';
+import { fromMm, type LengthUnit, toMm } from '../../measure/unit';
+import type { Room } from '../schema';
+import { isRectangle, wallsOf } from '../walls';
 
 type PlanPoint = readonly [number, number];
 

@@ -1,16 +1,16 @@
-import { formatLength } from '../measure/formatLength';
-import { areaOfLoops, boxOf, clipToAll, rectangle } from '../measure/polygon';
-import { overlapOf, type Span } from '../measure/span';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
-import type { Loop, Point } from '../measure/vector';
+import { formatLength } from '../../measure/formatLength';
+import { areaOfLoops, boxOf, clipToAll, rectangle } from '../../measure/polygon';
+import { overlapOf, type Span } from '../../measure/span';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { Loop, Point } from '../../measure/vector';
+import { compartmentsOf } from '../faces/niches';
+import { profileAlong, type Slope } from '../faces/roof';
+import { hiddenBySoffits, soffitBodies } from '../faces/soffits';
+import type { Problem } from '../problem';
+import type { Niche, Opening, Room, Zone } from '../schema';
+import type { Wall } from '../walls';
 import { noSuchWall } from './checkCeiling';
 import { wallName } from './checkOutline';
-import { compartmentsOf } from './niches';
-import type { Problem } from './problem';
-import { profileAlong, type Slope } from './roof';
-import type { Niche, Opening, Room, Zone } from './schema';
-import { hiddenBySoffits, soffitBodies } from './soffits';
-import type { Wall } from './walls';
 
 /** A rectangle on a wall: along it from its left end, and up from the floor; mm. */
 interface WallBox {

@@ -1,7 +1,7 @@
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
-import type { Point } from '../measure/vector';
-import type { Room } from './schema';
-import type { Wall } from './walls';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { Point } from '../../measure/vector';
+import type { Room } from '../schema';
+import type { Wall } from '../walls';
 
 /** A plane over the plan: its height at a point is `x · px + y · py + level`; mm. */
 export interface Slope {

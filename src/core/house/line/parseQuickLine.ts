@@ -1,7 +1,11 @@
-import { parseLength } from '../measure/parseLength';
-import type { LengthUnit } from '../measure/unit';
+import { parseLength } from '../../measure/parseLength';
+import type { LengthUnit } from '../../measure/unit';
+import { checkRoom } from '../checks/checkRoom';
+import { renumberWalls } from '../renumberWalls';
+import type { HouseHead, Room } from '../schema';
+import { turnedOutline } from '../turnOutlines';
+import { isClockwise, wallsOf } from '../walls';
 import { applyItems, type Owners, type RoomDraft } from './applyItems';
-import { checkRoom } from './checkRoom';
 import { type ReadItem, readItem } from './lineItems';
 import {
   cutAtCommas,
@@ -14,11 +18,7 @@ import {
   sizesIn,
   unquoted,
 } from './quickLinePieces';
-import { renumberWalls } from './renumberWalls';
-import type { HouseHead, Room } from './schema';
-import { turnedOutline } from './turnOutlines';
 import { isWalk, readWalk } from './walk';
-import { isClockwise, wallsOf } from './walls';
 
 /** A room as the line describes it; the id and the place on the plan are not the line's to say. */
 export type QuickRoom = Omit<Room, 'id' | 'at'>;

@@ -1,13 +1,13 @@
-import { formatLength } from '../measure/formatLength';
-import { areaOfLoops, tidyLoops } from '../measure/polygon';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { formatLength } from '../../measure/formatLength';
+import { areaOfLoops, tidyLoops } from '../../measure/polygon';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { Slope } from '../faces/roof';
+import { soffitBodies } from '../faces/soffits';
+import type { Problem } from '../problem';
+import type { Room } from '../schema';
+import type { Wall } from '../walls';
 import { noSuchWall } from './checkCeiling';
 import { wallName } from './checkOutline';
-import type { Problem } from './problem';
-import type { Slope } from './roof';
-import type { Room } from './schema';
-import { soffitBodies } from './soffits';
-import type { Wall } from './walls';
 
 /** Whether soffits fit their walls, the ceiling and each other. */
 export function checkSoffits(

@@ -1,12 +1,12 @@
-import { areaOfLoops, clipToAll, cutLoops, type HalfPlane, piecesOf, tidyLoops } from '../measure/polygon';
-import { subtractSpans } from '../measure/span';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
-import type { Loop, Point } from '../measure/vector';
+import { areaOfLoops, clipToAll, cutLoops, type HalfPlane, piecesOf, tidyLoops } from '../../measure/polygon';
+import { subtractSpans } from '../../measure/span';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { Loop, Point } from '../../measure/vector';
+import type { Room, Soffit } from '../schema';
+import type { Wall } from '../walls';
 import type { Face } from './face';
 import { DOWN, plainFace, uprightFace } from './makeFace';
 import { distanceFrom, heightAt, type Slope } from './roof';
-import type { Room, Soffit } from './schema';
-import type { Wall } from './walls';
 
 /** One or more soffits that hang at one height and touch: a single boxed-in body under the ceiling. */
 export interface SoffitBody {

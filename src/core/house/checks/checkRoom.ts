@@ -1,16 +1,16 @@
-import { formatLength } from '../measure/formatLength';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { formatLength } from '../../measure/formatLength';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import { slopesOf } from '../faces/roof';
+import type { Problem } from '../problem';
+import { resolveHang } from '../resolveHang';
+import type { HouseHead, Room } from '../schema';
+import { wallsOf } from '../walls';
 import { checkCeiling } from './checkCeiling';
 import { checkColumns } from './checkColumns';
 import { checkNames } from './checkNames';
 import { checkOutline } from './checkOutline';
 import { checkSoffits } from './checkSoffits';
 import { checkWallParts } from './checkWallParts';
-import type { Problem } from './problem';
-import { resolveHang } from './resolveHang';
-import { slopesOf } from './roof';
-import type { HouseHead, Room } from './schema';
-import { wallsOf } from './walls';
 
 const LOWEST_ROOM_MM = 50;
 const TALLEST_ROOM_MM = 15_000;

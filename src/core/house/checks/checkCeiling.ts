@@ -1,12 +1,12 @@
-import { formatLength } from '../measure/formatLength';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
-import { dot } from '../measure/vector';
-import { insetLoop } from './ceilingFaces';
+import { formatLength } from '../../measure/formatLength';
+import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import { dot } from '../../measure/vector';
+import { insetLoop } from '../faces/ceilingFaces';
+import { distanceFrom } from '../faces/roof';
+import type { Problem } from '../problem';
+import type { Ceiling, Room } from '../schema';
+import type { Wall } from '../walls';
 import { crossingIn, wallName } from './checkOutline';
-import type { Problem } from './problem';
-import { distanceFrom } from './roof';
-import type { Ceiling, Room } from './schema';
-import type { Wall } from './walls';
 
 const PARALLEL = Math.cos(Math.PI / 180);
 const STEEPEST = 20;

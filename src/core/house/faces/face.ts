@@ -1,6 +1,6 @@
-import { areaOfLoops } from '../measure/polygon';
-import { add, type Loop, type Point, times, unit, type Vector } from '../measure/vector';
-import type { Zone } from './schema';
+import { areaOfLoops } from '../../measure/polygon';
+import { add, type Loop, type Point, times, unit, type Vector } from '../../measure/vector';
+import type { Zone } from '../schema';
 
 export type FaceKind = 'wall' | 'ceiling' | 'soffit' | 'niche' | 'return' | 'column';
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { refusalsOf } from '../../../tests/houses/fileRooms';
+import { refusalsOf } from '../../../../tests/houses/fileRooms';
 
 const L = [
   [0, 0],

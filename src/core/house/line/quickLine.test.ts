@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { wallsOf } from '../walls';
 import { formatQuickLine } from './formatQuickLine';
 import { ITEM_SPECS } from './lineSpecs';
 import { parseQuickLine } from './parseQuickLine';
-import { wallsOf } from './walls';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
 

@@ -1,13 +1,13 @@
-import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { Opening, Room } from '../schema';
+import { isRectangle, wallsOf } from '../walls';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
 import { boardsText, coursesText, faceText } from './lineValues';
 import type { QuickRoom } from './parseQuickLine';
 import { quoted } from './quickLinePieces';
 import { frameOf } from './roomFrame';
-import type { Opening, Room } from './schema';
 import { formatWalk } from './walk';
-import { isRectangle, wallsOf } from './walls';
 
 /** The sizes of a room as its line writes them: `12' x 10' x 8'`, or a walk. */
 export function sizesText({ outline, height }: Pick<QuickRoom, 'outline' | 'height'>, unit: LengthUnit): string {

@@ -1,13 +1,13 @@
-import { isInside } from '../measure/chords';
-import { type LengthUnit, toMm } from '../measure/unit';
-import type { Loop, Point } from '../measure/vector';
-import { insetLoop } from './ceilingFaces';
+import { isInside } from '../../measure/chords';
+import { type LengthUnit, toMm } from '../../measure/unit';
+import type { Loop, Point } from '../../measure/vector';
+import { insetLoop } from '../faces/ceilingFaces';
+import type { Slope } from '../faces/roof';
+import { soffitBodies } from '../faces/soffits';
+import type { Problem } from '../problem';
+import type { Room } from '../schema';
+import type { Wall } from '../walls';
 import { crossingIn, stepsMeet } from './checkOutline';
-import type { Problem } from './problem';
-import type { Slope } from './roof';
-import type { Room } from './schema';
-import { soffitBodies } from './soffits';
-import type { Wall } from './walls';
 
 /** Whether columns stand free in the room, and under one ceiling. */
 export function checkColumns(

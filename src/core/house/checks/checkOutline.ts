@@ -1,9 +1,9 @@
-import { formatLength } from '../measure/formatLength';
-import { type LengthUnit, TOLERANCE_MM } from '../measure/unit';
-import type { Loop, Point } from '../measure/vector';
-import type { Problem } from './problem';
-import type { Room } from './schema';
-import { isClockwise, type Wall, wallsOf } from './walls';
+import { formatLength } from '../../measure/formatLength';
+import { type LengthUnit, TOLERANCE_MM } from '../../measure/unit';
+import type { Loop, Point } from '../../measure/vector';
+import type { Problem } from '../problem';
+import type { Room } from '../schema';
+import { isClockwise, type Wall, wallsOf } from '../walls';
 
 const SHORTEST_WALL_MM = 30;
 const LONGEST_WALL_MM = 60_000;

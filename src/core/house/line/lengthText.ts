@@ -1,6 +1,6 @@
-import { formatLength } from '../measure/formatLength';
-import { parseLength } from '../measure/parseLength';
-import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { formatLength } from '../../measure/formatLength';
+import { parseLength } from '../../measure/parseLength';
+import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 
 /** `12'4 1/2`: as short as it reads back; what sixteenths cannot say stays decimal inches. */
 export function shortFeet(mm: number): string {

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkRoom } from './checkRoom';
+import { checkRoom } from '../checks/checkRoom';
+import { BEAD_PROFILES, LIGHTS, SURFACES } from '../kinds';
+import { type Room, roomSchema } from '../schema';
 import { formatQuickLine } from './formatQuickLine';
-import { BEAD_PROFILES, LIGHTS, SURFACES } from './kinds';
 import { ITEM_SPECS } from './lineSpecs';
 import { parseQuickLine } from './parseQuickLine';
-import { type Room, roomSchema } from './schema';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
 

@@ -1,4 +1,4 @@
-import { BEAD_PROFILES, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
+import { BEAD_PROFILES, EDGE_PROFILES, LIGHTS, SURFACES } from '../kinds';
 
 /** One value of an item of the quick line; its name is that of the house file's field where there is one. */
 export interface FieldSpec {

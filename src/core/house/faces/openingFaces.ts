@@ -1,9 +1,9 @@
-import { areaOfLoops, rectangle } from '../measure/polygon';
-import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
-import { add, type Loop, type Point, times, type Vector } from '../measure/vector';
+import { areaOfLoops, rectangle } from '../../measure/polygon';
+import { type LengthUnit, MM_PER_INCH, toMm } from '../../measure/unit';
+import { add, type Loop, type Point, times, type Vector } from '../../measure/vector';
+import type { Opening, Room } from '../schema';
 import { type Arch, type Face, type Hole, inRoom, type SpaceEdge } from './face';
 import { DOWN, plainFace, rectangularFace, UP } from './makeFace';
-import type { Opening, Room } from './schema';
 
 /** The depth of a boarded return when none is given: common practice, no source. */
 export const USUAL_RETURN_MM = 6 * MM_PER_INCH;

@@ -1,5 +1,5 @@
-import { type LengthRefusal, parseLength } from '../measure/parseLength';
-import { fromMm, type LengthUnit } from '../measure/unit';
+import { type LengthRefusal, parseLength } from '../../measure/parseLength';
+import { fromMm, type LengthUnit } from '../../measure/unit';
 
 /** Where in the line something stands: the first character (from 0) and how many. */
 export interface Place {

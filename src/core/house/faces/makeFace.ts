@@ -1,6 +1,6 @@
-import { boxOf, rectangle } from '../measure/polygon';
-import type { Loop, Point, Vector } from '../measure/vector';
-import { unit } from '../measure/vector';
+import { boxOf, rectangle } from '../../measure/polygon';
+import type { Loop, Point, Vector } from '../../measure/vector';
+import { unit } from '../../measure/vector';
 import type { Face } from './face';
 import { profileAlong, type Slope } from './roof';
 

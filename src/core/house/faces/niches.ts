@@ -1,9 +1,9 @@
-import { rectangle } from '../measure/polygon';
-import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
-import { add, type Loop, times } from '../measure/vector';
+import { rectangle } from '../../measure/polygon';
+import { type LengthUnit, MM_PER_INCH, toMm } from '../../measure/unit';
+import { add, type Loop, times } from '../../measure/vector';
+import type { Niche } from '../schema';
 import { type Face, inRoom } from './face';
 import { DOWN, rectangularFace, UP } from './makeFace';
-import type { Niche } from './schema';
 
 /** A boarded shelf: framing with board above and below. Common practice, no source. */
 export const SHELF_MM = 2.5 * MM_PER_INCH;

@@ -1,10 +1,10 @@
-import { formatLength } from '../measure/formatLength';
-import { boxOf } from '../measure/polygon';
-import { toMm } from '../measure/unit';
-import type { Face } from './face';
-import { facesOf } from './facesOf';
-import type { Problem } from './problem';
-import type { HouseHead, Room } from './schema';
+import { formatLength } from '../../measure/formatLength';
+import { boxOf } from '../../measure/polygon';
+import { toMm } from '../../measure/unit';
+import type { Face } from '../faces/face';
+import { facesOf } from '../faces/facesOf';
+import type { Problem } from '../problem';
+import type { HouseHead, Room } from '../schema';
 
 /** Whether what is said of single faces and edges names faces that this room has, and fits them. */
 export function checkNames(room: Room, { unit }: Pick<HouseHead, 'unit'>): readonly Problem[] {

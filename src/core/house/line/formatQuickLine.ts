@@ -1,4 +1,4 @@
-import type { LengthUnit } from '../measure/unit';
+import type { LengthUnit } from '../../measure/unit';
 import { headText, itemsOf } from './itemsOf';
 import { writeLine } from './lineItems';
 import type { QuickRoom } from './parseQuickLine';

@@ -1,13 +1,13 @@
-import { formatLength } from '../measure/formatLength';
-import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../measure/unit';
+import { formatLength } from '../../measure/formatLength';
+import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import type { HangChoices, Opening, Room } from '../schema';
+import type { Wall } from '../walls';
 import type { ReadItem } from './lineItems';
 import { type FieldSpec, OPENING_KINDS, specOf } from './lineSpecs';
 import { boardsFrom, coursesFrom, edgeName, faceName } from './lineValues';
 import type { QuickRoom } from './parseQuickLine';
 import { Misread, type Piece, readLength, readPositive, sizesIn, unquoted } from './quickLinePieces';
-import type { HangChoices, Opening, Room } from './schema';
 import { readWalk } from './walk';
-import type { Wall } from './walls';
 
 /** A room while its items are read into it. */
 export type RoomDraft = { -readonly [Key in keyof QuickRoom]: QuickRoom[Key] };

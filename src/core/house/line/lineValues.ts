@@ -1,7 +1,7 @@
-import type { LengthUnit } from '../measure/unit';
+import type { LengthUnit } from '../../measure/unit';
+import type { HangChoices, HungCourses } from '../schema';
 import { inchesText } from './lengthText';
 import { Misread, type Piece, pieceOf, readPositive } from './quickLinePieces';
-import type { HangChoices, HungCourses } from './schema';
 
 /** The id of a face as a lead names it: `wall 2` is w1, `ceiling` is c0; other ids stand for themselves. */
 export function faceName({ text, at, length }: Piece): string {
