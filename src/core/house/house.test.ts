@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { areaOf, inRoom } from './faces/face';
 import { facesOf } from './faces/facesOf';
 import { houseJsonSchema } from './jsonSchema';
+import { grammarPage } from './line/grammarText';
 import { problemText } from './problem';
 import { readHouse } from './readHouse';
 import { wallsOf } from './walls';
@@ -95,6 +96,12 @@ describe('the published JSON Schema', () => {
   it('is that of the house file as it is read (else run npm run schema)', () => {
     const published: unknown = JSON.parse(readFileSync('docs/house.schema.json', 'utf8'));
     expect(published).toEqual(JSON.parse(JSON.stringify(houseJsonSchema())));
+  });
+});
+
+describe('the published grammar of the quick line', () => {
+  it('is that of the line as it is read (else run npm run schema)', () => {
+    expect(readFileSync('docs/quick-line.md', 'utf8')).toBe(grammarPage());
   });
 });
 

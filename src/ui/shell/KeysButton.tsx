@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef } from 'react';
+import { itemWords } from '@/core/house/line/grammarText';
 import { ITEM_SPECS } from '@/core/house/line/lineSpecs';
 import { useKey } from '../useKey';
 
@@ -23,15 +24,8 @@ const HEAD: readonly (readonly [string, string])[] = [
   ],
 ];
 
-/** Every item of the line: an example, what it is, and the words that may follow. */
-const GRAMMAR = ITEM_SPECS.map(({ example, label, words, fields }): readonly [string, string] => {
-  const more = fields.flatMap(({ word, type, choices, label: name }) => {
-    if (!word) return type === 'bare' || type === 'choice' ? [(choices ?? []).join(' / ')] : [];
-    return [name.toLowerCase().startsWith(word) ? name.toLowerCase() : `${word} ${name.toLowerCase()}`];
-  });
-  const short = words[1] ? [`or ${words[1]}`] : [];
-  return [example, [label, ...more, ...short].join('; ')];
-});
+/** Every item of the line: an example, and what it may say. */
+const GRAMMAR = ITEM_SPECS.map((spec): readonly [string, string] => [spec.example, itemWords(spec)]);
 
 /** The keys and the quick line's grammar, on a button and on `?`. */
 export function KeysButton() {
