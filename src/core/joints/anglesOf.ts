@@ -106,6 +106,8 @@ function cornerBetween(a: RoomEdge, b: RoomEdge): Corner | undefined {
   const between = Math.acos(Math.max(-1, Math.min(1, dot(a.edge.inward, b.edge.inward))));
   if (Math.PI - between < NEAR_STRAIGHT) return undefined;
   const square = Math.abs(between - Math.PI / 2) <= NEAR_SQUARE;
+  // Boards back to back, with no more than a fin between them: the fin's end is an outside corner.
+  if (between < NEAR_STRAIGHT) return { class: 'bead', inside: false, square };
   if (dot(a.edge.inward, b.edge.normal) < 0) return { class: 'bead', inside: false, square };
   if (a.hung.face.existing || b.hung.face.existing) return { class: 'existing', inside: true, square };
   return { class: square ? 'angle' : 'offAngle', inside: true, square };

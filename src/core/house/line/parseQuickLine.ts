@@ -5,7 +5,7 @@ import { renumberWalls } from '../renumberWalls';
 import type { HouseHead, Room } from '../schema';
 import { turnedOutline } from '../turnOutlines';
 import { isClockwise, wallsOf } from '../walls';
-import { applyItems, type Owners, type RoomDraft } from './applyItems';
+import { applyItems } from './applyItems';
 import { type ReadItem, readItem } from './lineItems';
 import {
   cutAtCommas,
@@ -18,6 +18,7 @@ import {
   sizesIn,
   unquoted,
 } from './quickLinePieces';
+import type { Owners, RoomDraft } from './reader';
 import { isWalk, readWalk } from './walk';
 
 /** A room as the line describes it; the id and the place on the plan are not the line's to say. */
