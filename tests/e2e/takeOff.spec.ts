@@ -115,7 +115,15 @@ test('three layouts stand side by side, for the room and for the house, and one 
     .click();
   await expect(page.getByLabel('Quick line')).toHaveValue(/, aim boards$/);
   await expect(panel.getByRole('row', { name: /Fewest sheets/ })).toContainText('in use');
-  await panel.getByLabel('The whole house').check();
+  // What the house is hung with is said once for all rooms.
+  const hung = page.getByLabel('The whole house is hung');
+  await hung.fill("boards 54x12', door 2x2");
+  await expect(page.getByText('only boards can be said of the house')).toBeVisible();
+  await hung.fill("boards 54x12'");
+  await page.getByRole('button', { name: 'Keep for the house' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Tally of Loft' })).toContainText('of 4′ 6″ × 12′');
+  await panel.getByLabel('The whole house', { exact: true }).check();
   await expect(panel.getByRole('heading')).toHaveText('Three ways to hang the house');
   await expect(panel.getByRole('row')).toHaveCount(4);
   expect(errors).toEqual([]);

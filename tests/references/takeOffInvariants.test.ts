@@ -153,10 +153,16 @@ const facts = (tally: Tally) => ({
       [Math.round((length / IN) * 100) / 100, count],
     ]),
   ),
-  rest: [tally.threeWays, tally.crossings, tally.screws, tally.fasteners],
+  rest: [tally.threeWays, tally.crossings],
   factory: [tally.factoryEdgeInAngle.one, tally.factoryEdgeInAngle.both].map((length) => Math.round(length / IN)),
   area: Math.round(tally.boardArea / IN ** 2),
 });
+
+/** Along a slope a hair decides whether a line of screws takes one more. */
+function expectSameScrews(a: Tally, b: Tally): void {
+  for (const count of ['screws', 'fasteners'] as const)
+    expect(Math.abs(a[count] - b[count]), count).toBeLessThanOrEqual(2 + a[count] * 0.01);
+}
 
 describe('rooms of any shape', () => {
   it('have faces of the area that the reference library finds', () => {
@@ -164,7 +170,7 @@ describe('rooms of any shape', () => {
       fc.property(anyRoom, ({ room }) => {
         for (const face of facesOf(room, 'in')) {
           if (face.holes.some(({ arch }) => arch)) continue;
-          expect(Math.abs(areaOf(face) - areaOfRegion(regionOf(face)))).toBeLessThan(1 + areaOf(face) * 1e-6);
+          expect(Math.abs(areaOf(face) - areaOfRegion(regionOf(face)))).toBeLessThan(5 + areaOf(face) * 1e-5);
         }
       }),
       { numRuns: 80 },
@@ -203,7 +209,9 @@ describe('rooms of any shape', () => {
           x * Math.sin(angle) + y * Math.cos(angle) - 13,
         ]);
         fc.pre(checkRoom({ ...room, outline: turned }, house).length === 0);
-        expect(facts(takeOff({ ...room, outline: turned }, house).tally)).toEqual(facts(takeOff(room, house).tally));
+        const [there, here] = [takeOff({ ...room, outline: turned }, house).tally, takeOff(room, house).tally];
+        expect(facts(there)).toEqual(facts(here));
+        expectSameScrews(there, here);
       }),
       { numRuns: 80 },
     );
@@ -214,7 +222,9 @@ describe('rooms of any shape', () => {
       fc.property(anyRoom, ({ house, room }) => {
         const image = mirrorRoom(room, 'in');
         expect(checkRoom(image, house)).toEqual([]);
-        expect(facts(takeOff(image, house).tally)).toEqual(facts(takeOff(room, house).tally));
+        const [there, here] = [takeOff(image, house).tally, takeOff(room, house).tally];
+        expect(facts(there)).toEqual(facts(here));
+        expectSameScrews(there, here);
         const back = mirrorRoom(image, 'in');
         expect(back.mirrored).toBeUndefined();
         expect(back.openings.map(({ wall, at }) => [wall, Math.round(at * 1000)])).toEqual(

@@ -3,8 +3,9 @@
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { granted, refused } from '../../core/house/answer';
+import { checkRoom } from '../../core/house/checks/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
-import { houseHeadSchema, levelSchema } from '../../core/house/schema';
+import { hangSchema, houseHeadSchema, levelSchema } from '../../core/house/schema';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { recordReadings } from '../../db/readings';
 import { action } from '../action';
@@ -43,6 +44,22 @@ export const importHouse = action(
     return granted({ id: await addHouse(reading.house, input.timeZone) });
   },
 );
+
+/** How every room is hung that does not say otherwise; refused when a room could not be hung so. */
+export const saveHang = action(z.strictObject({ house, version: z.int(), hang: hangSchema }), 'lead', async (input) => {
+  const stored = await findHouse(input.house);
+  if (!stored) return refused('notFound', 'This house is gone.');
+  const head = { ...stored.head, hang: input.hang };
+  for (const { room } of stored.rooms) {
+    const [problem] = checkRoom(room, head);
+    if (problem) return refused('invalid', `${room.name} could not be hung so: ${problem.path} ${problem.reason}`);
+  }
+  const saved = await saveHouseHead(input.house, input.version, (now) => ({ ...now, hang: input.hang }));
+  if (!saved)
+    return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
+  revalidatePath(`/h/${input.house}`, 'layout');
+  return granted(null);
+});
 
 export const saveLevel = action(
   z.strictObject({ house, version: z.int(), level: levelSchema }),

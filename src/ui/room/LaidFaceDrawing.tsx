@@ -1,5 +1,6 @@
 import { useId } from 'react';
 import type { Point } from '@/core/measure/vector';
+import { boxAround } from './pagePlace';
 import type { LaidFace } from './unroll';
 
 /** The board of one face: its outline, board edges that are no joints, openings, and what covers it. */
@@ -49,7 +50,7 @@ export function LaidFaceDrawing({
               strokeWidth={1}
               vectorEffect="non-scaling-stroke"
             />
-            <Label at={middle} size={text * 0.85} words={cover} />
+            <Label at={middle} size={sizeIn(corners, cover, text)} words={cover} />
           </g>
         ))}
       </g>
@@ -61,7 +62,7 @@ export function LaidFaceDrawing({
             strokeWidth={1}
             vectorEffect="non-scaling-stroke"
           />
-          <Label at={middle} size={text * 0.85} words={kind} />
+          <Label at={middle} size={sizeIn(loop, kind, text)} words={kind} />
         </g>
       ))}
     </g>
@@ -69,6 +70,12 @@ export function LaidFaceDrawing({
 }
 
 const pathOf = (loop: readonly Point[]): string => `M${loop.map((point) => point.join(' ')).join('L')}Z`;
+
+/** Words no wider than what they stand in, within reason. */
+function sizeIn(loop: readonly Point[], words: string, text: number): number {
+  const { x0, x1 } = boxAround(loop);
+  return Math.max(text * 0.5, Math.min(text * 0.85, (x1 - x0) / (words.length * 0.55)));
+}
 
 /** Small writing with a rim of paper, so that lines behind it do not cut it. */
 export function Label({ at, size, words }: { readonly at: Point; readonly size: number; readonly words: string }) {

@@ -2,7 +2,7 @@ import type { HungFace } from '@/core/hang/hangRoom';
 import { areaOf, type Face } from '@/core/house/faces/face';
 import type { Joint } from '@/core/joints/joint';
 import type { Point } from '@/core/measure/vector';
-import { bodyOf } from './faceWords';
+import { bodyOf, faceWords } from './faceWords';
 import { boxAround, foldedBeside, type HingeSide, onPage, overlap, type Place } from './pagePlace';
 
 /** An edge along which one face may be folded out of another. */
@@ -15,7 +15,7 @@ interface Hinge {
 /** Where the faces lie, and where the name of a body that was laid by itself belongs: under its middle. */
 export interface LaidOut {
   readonly places: ReadonlyMap<string, Place>;
-  readonly bodies: readonly { readonly face: string; readonly under: Point }[];
+  readonly bodies: readonly { readonly words: string; readonly under: Point }[];
 }
 
 const GAP_MM = 420;
@@ -30,16 +30,19 @@ const RUN_ORDER: readonly Joint['run'][] = ['level', 'upright', 'slope', 'arch',
 export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): LaidOut {
   const faces = hung.map(({ face }) => face).filter(({ kind, loops }) => kind !== 'return' && loops.length > 0);
   const hinges = hingesOf(faces, joints);
-  const main = faces.filter(({ kind }) => kind === 'wall' || kind === 'ceiling');
+  const main = faces.filter((face) => (face.kind === 'wall' || face.kind === 'ceiling') && !isTraySide(face));
   const groups = new Map<string, Face[]>();
   for (const face of faces) {
-    const body = bodyOf(face.id);
+    const body = bodyOf(face.id) ?? (isTraySide(face) ? TRAY_SIDES : undefined);
     if (body) groups.set(body, [...(groups.get(body) ?? []), face]);
   }
   const places = new Map<string, Place>();
-  const root = largest(main.filter(({ kind }) => kind === 'ceiling'));
+  const ceilings = main.filter(({ kind }) => kind === 'ceiling');
+  const level = ceilings.filter(({ normal }) => Math.abs(normal[2]) > 1 - 1e-6);
+  const root = largest(ceilings);
   if (root) {
-    places.set(root.id, planPlace(root));
+    // Level ceilings lie beside each other on the plan already: a tray's inner one within its rim.
+    for (const face of level.length > 0 ? level : [root]) places.set(face.id, planPlace(face));
     foldOut(main, hinges, places);
   } else for (const face of main) places.set(face.id, besidePlan(face));
   const left = main.filter(({ id }) => !places.has(id)).map((face) => [face]);
@@ -48,6 +51,9 @@ export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): L
 
 const largest = (faces: readonly Face[]): Face | undefined =>
   faces.reduce<Face | undefined>((best, face) => (best && areaOf(best) >= areaOf(face) ? best : face), undefined);
+
+const TRAY_SIDES = 'tray sides';
+const isTraySide = ({ kind, normal }: Face): boolean => kind === 'ceiling' && Math.abs(normal[2]) < 1e-6;
 
 /** A ceiling as it lies on the plan, slopes laid flat. */
 function planPlace({ u, v, origin }: Face): Place {
@@ -143,7 +149,7 @@ function layInRows(
   places: Map<string, Place>,
   faces: readonly Face[],
 ): LaidOut['bodies'] {
-  const bodies: { readonly face: string; readonly under: Point }[] = [];
+  const bodies: { readonly words: string; readonly under: Point }[] = [];
   const laid = faces.flatMap((face) => {
     const place = places.get(face.id);
     return place ? face.loops.flatMap((loop) => loop.map((point) => onPage(place, point))) : [];
@@ -183,7 +189,8 @@ function layInRows(
         ...place,
         origin: [place.origin[0] + x - around.x0, place.origin[1] + y - around.y0],
       });
-    if (bodyOf(root.id)) bodies.push({ face: root.id, under: [x + wide / 2, y + tall] });
+    const words = isTraySide(root) ? TRAY_SIDES : bodyOf(root.id) && faceWords(root.id).split(',')[0];
+    if (words) bodies.push({ words, under: [x + wide / 2, y + tall] });
     x += wide + GAP_MM;
     tallest = Math.max(tallest, tall);
   }

@@ -62,8 +62,8 @@ export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
   const { x0, x1, y0, y1 } = boxAround(laid.flatMap(({ loops }) => loops.flat()));
   const box = { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
   const text = Math.max(box.width * 0.72, box.height) / 33;
-  const captions = bodies.map(({ face, under: [x, y] }) => ({
-    words: faceWords(face).split(',')[0] ?? '',
+  const captions = bodies.map(({ words, under: [x, y] }) => ({
+    words,
     at: [x, y + text * 0.9] as const,
   }));
   const lines = distinct(
@@ -157,7 +157,10 @@ function lettersFor(
   text: number,
 ) {
   const byId = new Map(laid.map((entry) => [entry.face.id, entry]));
-  const isLarge = (id: string) => ['wall', 'ceiling'].includes(byId.get(id)?.face.kind ?? '');
+  const isLarge = (id: string) => {
+    const face = byId.get(id)?.face;
+    return face?.kind === 'wall' || (face?.kind === 'ceiling' && Math.abs(face.normal[2]) > 1e-6);
+  };
   const letters: { readonly letter: string; readonly at: Point }[] = [];
   let count = 0;
   for (const joint of joints) {

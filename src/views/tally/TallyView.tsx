@@ -21,6 +21,7 @@ import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import { type ListedRoom, levelsOf } from './arrange';
+import { HouseHang } from './HouseHang';
 import { HouseTally, type LevelTally } from './HouseTally';
 import { LayoutsPanel } from './LayoutsPanel';
 import { PlanEditor } from './PlanEditor';
@@ -37,6 +38,7 @@ import { type KeepActions, useKeep } from './useKeep';
 
 interface TallyViewProps extends KeepActions, RoomActions {
   readonly houseId: string;
+  readonly houseVersion: number;
   readonly house: HouseHead;
   readonly rooms: readonly (ListedRoom & { readonly room: Room; readonly version: number })[];
   readonly total: Tally;
@@ -47,12 +49,14 @@ interface TallyViewProps extends KeepActions, RoomActions {
   readonly removed: string | undefined;
   readonly mayEdit: boolean;
   readonly arrangeRooms: (input: { house: string; order: { room: string; level: string }[] }) => Promise<Answer<null>>;
+  readonly saveHang: ComponentProps<typeof HouseHang>['saveHang'];
   readonly placeRoom: (input: { house: string; room: string; at: [number, number] }) => Promise<Answer<null>>;
 }
 
 /** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
 export function TallyView({
   houseId,
+  houseVersion,
   house,
   rooms,
   total,
@@ -166,6 +170,9 @@ export function TallyView({
           />
         )}
         {asForm && <RoomForm draft={draft} house={house} />}
+        {layouts && mayEdit && (
+          <HouseHang houseId={houseId} version={houseVersion} house={house} saveHang={actions.saveHang} />
+        )}
         {layouts && (
           <LayoutsPanel
             house={house}

@@ -61,7 +61,7 @@ function wallFace(
     profile: slopes,
   });
   const top = face.origin[2];
-  const holes = holesOf(room, wall.index, top, houseUnit);
+  const holes = holesOf(room, wall, top, houseUnit);
   const niches = (room.niches ?? [])
     .filter((niche) => niche.wall === wall.index)
     .flatMap((niche) => cutByNiche(niche, top, houseUnit));

@@ -2,6 +2,7 @@ import { areaOfLoops, rectangle } from '../../measure/polygon';
 import { type LengthUnit, MM_PER_INCH, toMm } from '../../measure/unit';
 import { add, type Loop, type Point, times, type Vector } from '../../measure/vector';
 import type { Opening, Room } from '../schema';
+import type { Wall } from '../walls';
 import { type Arch, type Face, type Hole, inRoom, type SpaceEdge } from './face';
 import { DOWN, plainFace, rectangularFace, UP } from './makeFace';
 
@@ -10,12 +11,21 @@ export const USUAL_RETURN_MM = 6 * MM_PER_INCH;
 /** Straight steps that stand for an arch in drawings and in the take-off of boards. */
 const ARCH_STEPS = 48;
 
+/** Nobody hangs a strip of board this narrow beside an opening. */
+const SLIVER_MM = 1;
+
 /** The holes of a wall's openings, in its coordinates with `v` down from `top`; mm. */
-export function holesOf(room: Room, wallIndex: number, top: number, houseUnit: LengthUnit): readonly Hole[] {
+export function holesOf(
+  room: Room,
+  { index: wallIndex, length }: Pick<Wall, 'index' | 'length'>,
+  top: number,
+  houseUnit: LengthUnit,
+): readonly Hole[] {
   const mm = (length: number) => toMm(length, houseUnit);
   return room.openings.flatMap((opening, index): readonly Hole[] => {
     if (opening.wall !== wallIndex) return [];
-    const [u0, u1] = [mm(opening.at), mm(opening.at + opening.width)];
+    const [left, right] = [mm(opening.at), mm(opening.at + opening.width)];
+    const [u0, u1] = [left < SLIVER_MM ? 0 : left, right > length - SLIVER_MM ? length : right];
     const [v0, v1] = [top - mm(opening.sill + opening.height), top - mm(opening.sill)];
     const rise = mm(opening.head?.arch ?? 0);
     const old = room.existing?.includes(wallIndex) ?? false;

@@ -19,7 +19,7 @@ export default async function TallyPage({
   const { house } = await params;
   const { room: asked, new: fresh, removed } = await searchParams;
   const person = await requirePerson();
-  const { site, roomVersions } = await loadSite(house);
+  const { site, roomVersions, version } = await loadSite(house);
   const rooms = site.rooms.map(({ room, tally }) => ({
     id: room.id,
     name: room.name,
@@ -39,6 +39,7 @@ export default async function TallyPage({
       // Another room, or the next new one, starts with a draft of its own.
       key={`${opened ?? `new ${rooms.length}`}`}
       houseId={house}
+      houseVersion={version}
       house={site.house}
       rooms={rooms}
       total={site.tally}
@@ -53,6 +54,7 @@ export default async function TallyPage({
       restoreRoom={restoreRoom}
       arrangeRooms={arrangeRooms}
       placeRoom={placeRoom}
+      saveHang={saveHang}
     />
   );
 }

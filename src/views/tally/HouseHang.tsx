@@ -1,0 +1,66 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Answer } from '@/core/house/answer';
+import { hangText, readHangText } from '@/core/house/line/hangText';
+import type { HangChoices, HouseHead } from '@/core/house/schema';
+import { TextField } from '@/ui/TextField';
+import { SERVER_LOST } from '@/ui/useSubmit';
+
+/** How every room is hung unless it says otherwise, in the words of the quick line. */
+export function HouseHang({
+  houseId,
+  version,
+  house,
+  saveHang,
+}: {
+  readonly houseId: string;
+  readonly version: number;
+  readonly house: HouseHead;
+  readonly saveHang: (input: { house: string; version: number; hang: HangChoices }) => Promise<Answer<null>>;
+}) {
+  const router = useRouter();
+  const [text, setText] = useState(hangText(house.hang, house.unit));
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState<string>();
+  const reading = readHangText(text, house.unit);
+  async function save(): Promise<void> {
+    if (!reading.ok || busy) return;
+    setBusy(true);
+    try {
+      const answer = await saveHang({ house: houseId, version, hang: reading.hang });
+      setSaid(answer.ok ? 'Kept.' : answer.message);
+      if (answer.ok) router.refresh();
+    } catch {
+      setSaid(SERVER_LOST);
+    } finally {
+      setBusy(false);
+    }
+  }
+  return (
+    <form
+      className="flex flex-wrap items-end gap-2 print:hidden"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+    >
+      <TextField
+        className="min-w-0 flex-1 basis-64"
+        label="The whole house is hung"
+        value={text}
+        placeholder="boards 48x8'/10'/12', walls across, framing 16, aim joints"
+        error={reading.ok ? undefined : reading.reason}
+        hint={said ?? 'walls, ceiling, boards, framing, screws, butts, aim; a room may say otherwise'}
+        onChange={({ target }) => {
+          setText(target.value);
+          setSaid(undefined);
+        }}
+      />
+      <button type="submit" className="btn mb-6" disabled={busy || !reading.ok}>
+        {busy ? 'Keeping …' : 'Keep for the house'}
+      </button>
+    </form>
+  );
+}
