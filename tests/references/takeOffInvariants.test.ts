@@ -146,16 +146,15 @@ const anyRoom = fc
   })
   .filter(({ house, room }) => checkRoom(room, house).length === 0);
 
+/** Off the halves that sixteenths of an inch make, so that noise does not round them either way. */
+const rounded = (value: number) => Math.round(value + 0.013);
 const facts = (tally: Tally) => ({
   classes: Object.fromEntries(
-    Object.entries(tally.classes).map(([kind, { length, count }]) => [
-      kind,
-      [Math.round((length / IN) * 100) / 100, count],
-    ]),
+    Object.entries(tally.classes).map(([kind, { length, count }]) => [kind, [rounded((length / IN) * 100), count]]),
   ),
   rest: [tally.threeWays, tally.crossings],
   factory: [tally.factoryEdgeInAngle.one, tally.factoryEdgeInAngle.both].map((length) => Math.round(length / IN)),
-  area: Math.round(tally.boardArea / IN ** 2),
+  area: rounded(tally.boardArea / IN ** 2),
 });
 
 /** Along a slope a hair decides whether a line of screws takes one more. */

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import {
+  type ComponentProps,
   startTransition,
   useCallback,
   useDeferredValue,

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addTallies, jointLength } from '@/core/joints/tally';
 import { mayAct } from '@/server/action';
+import { saveHang } from '@/server/actions/houses';
 import { addRoom, arrangeRooms, copyRoom, placeRoom, removeRoom, restoreRoom, saveRoom } from '@/server/actions/rooms';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
