@@ -153,7 +153,7 @@ const facts = (tally: Tally) => ({
     Object.entries(tally.classes).map(([kind, { length, count }]) => [kind, [rounded((length / IN) * 100), count]]),
   ),
   rest: [tally.threeWays, tally.crossings],
-  factory: [tally.factoryEdgeInAngle.one, tally.factoryEdgeInAngle.both].map((length) => Math.round(length / IN)),
+  factory: [tally.factoryEdgeInAngle.one, tally.factoryEdgeInAngle.both].map((length) => rounded(length / IN)),
   area: rounded(tally.boardArea / IN ** 2),
 });
 
