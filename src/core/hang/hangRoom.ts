@@ -3,6 +3,7 @@ import type { HangPlan } from '../house/resolveHang';
 import { asFound } from './asFound';
 import { type Board, type JointPrices, usualJointPrices } from './board';
 import { type FaceHanging, hangFace } from './hangFace';
+import { sheetsFor } from './sheetsFor';
 
 /** A face with the boards on it. */
 export interface HungFace {
@@ -10,12 +11,34 @@ export interface HungFace {
   readonly boards: readonly Board[];
 }
 
-/** Hangs every face of a room: as it was found, or walls as the plan says, from the top; ceilings the better way unless the plan says which. */
+/** The aims in the order in which one is preferred where they come out the same. */
+const AIMS = ['joints', 'boards', 'waste'] as const satisfies readonly HangPlan['aim'][];
+
+/**
+ * Hangs every face of a room: as it was found, or walls as the plan says, from the top; ceilings the better way unless
+ * the plan says which. What sheets and waste come to is known only when off-cuts are used again, so for those aims the
+ * room is hung each way and the best is kept.
+ */
 export function hangRoom(
   faces: readonly Face[],
   plan: HangPlan,
   prices: JointPrices = usualJointPrices,
 ): readonly HungFace[] {
+  if (plan.aim === 'joints') return hangFaces(faces, plan, prices);
+  const measure = plan.aim === 'boards' ? sheetCount : sheetArea;
+  const ways = AIMS.map((aim) => hangFaces(faces, { ...plan, aim }, prices)).map((hung) => ({
+    hung,
+    takes: measure(hung),
+  }));
+  return ways.reduce((best, way) => (way.takes < best.takes ? way : best)).hung;
+}
+
+const sheetsOf = (hung: readonly HungFace[]) => sheetsFor(hung.flatMap(({ boards }) => boards));
+const sheetCount = (hung: readonly HungFace[]): number => sheetsOf(hung).reduce((sum, { count }) => sum + count, 0);
+const sheetArea = (hung: readonly HungFace[]): number =>
+  sheetsOf(hung).reduce((sum, { width, length, count }) => sum + width * length * count, 0);
+
+function hangFaces(faces: readonly Face[], plan: HangPlan, prices: JointPrices): readonly HungFace[] {
   return faces.map((face) => {
     const found = plan.found[face.id];
     return { face, boards: found ? asFound(face, found, plan) : hangFace(face, plan, hangingOf(face, plan), prices) };

@@ -52,7 +52,7 @@ export function LayoutsPanel({
             <label className="flex items-center gap-2">
               <input
                 type="checkbox"
-                className="checkbox"
+                className="checkbox rounded-md"
                 checked={whole}
                 onChange={({ target }) => setWhole(target.checked)}
               />

@@ -48,9 +48,11 @@ export function readItem(whole: Piece): ReadItem {
   return { kind: spec.kind, whole, values };
 }
 
-/** The item's word that differs from what was typed by the fewest letters, two at most. */
+/** The item's word that begins as typed, or differs from it by the fewest letters, two at most. */
 function nearestWord(said: string): string | undefined {
   const words = ITEM_SPECS.flatMap((spec) => spec.words).filter((word) => word.length > 2);
+  const begun = words.find((word) => said !== '' && word.startsWith(said.toLowerCase()));
+  if (begun) return begun;
   const ranked = words
     .map((word) => ({ word, letters: lettersApart(said.toLowerCase(), word) }))
     .sort((a, b) => a.letters - b.letters);

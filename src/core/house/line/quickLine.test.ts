@@ -56,6 +56,7 @@ describe('the quick line', () => {
   it.each([
     ["A 12' x 10q", ['q', '"q" does not belong in a length']],
     ["A: 12' x 10', windw 20x20", ['windw', '"windw" is not known here; did you mean "window"?']],
+    ["A: 12' x 10', win", ['win', '"win" is not known here; did you mean "window"?']],
     ["A: 12' x 10', zzz", ['zzz', '"zzz" is not known here; doors, windows, soffits and the rest are on the key (?)']],
     ["A: 12' x 10', door 32x80 wall 5", ['5', 'the room has 4 walls']],
     ["A: 12' x 10', door 32x80 wall x", ['x', 'walls are numbered from 1']],
