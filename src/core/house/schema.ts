@@ -174,5 +174,7 @@ export type Zone = z.infer<typeof zoneSchema>;
 export type HungCourses = z.infer<typeof hungFaceSchema>;
 export type Opening = z.infer<typeof openingSchema>;
 export type Room = z.infer<typeof roomSchema>;
+/** A room as a quick line describes it; the id and the place on the plan are not the line's to say. */
+export type QuickRoom = Omit<Room, 'id' | 'at'>;
 export type HouseHead = z.infer<typeof houseHeadSchema>;
 export type House = z.infer<typeof houseSchema>;

@@ -8,15 +8,7 @@ import { type Hidden, hiddenOn, hiddenOnBoth, piecesBeside } from './covered';
 import { profileOfEdge } from './edgeProfiles';
 import { factoryEdge, taperedSpans } from './factoryEdge';
 import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
-
-/** An edge of a face on its line through the room. */
-export interface RoomEdge extends Span {
-  readonly hung: HungFace;
-  readonly edge: SpaceEdge;
-  /** The line: a unit direction (pointing the same way for all edges of one line) and its point nearest the origin. */
-  readonly direction: Vector;
-  readonly foot: Vector;
-}
+import type { RoomEdge } from './roomEdge';
 
 /** Within this of straight there is no joint; within `NEAR_SQUARE` of 90° it is an angle. House file, convention 3. */
 const NEAR_STRAIGHT = (1 * Math.PI) / 180;

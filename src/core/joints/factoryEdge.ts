@@ -3,7 +3,7 @@ import { inRoom } from '../house/faces/face';
 import { overlapOf, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { dot } from '../measure/vector';
-import type { RoomEdge } from './anglesOf';
+import type { RoomEdge } from './roomEdge';
 
 /** The stretches of an edge where a board's tapered edge lies along it. */
 export function taperedSpans({ hung: { face, boards }, edge, direction }: RoomEdge): readonly Span[] {

@@ -1,5 +1,5 @@
 import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import type { QuickRoom } from '@/core/house/line/parseQuickLine';
+import type { QuickRoom } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
 
 /** Somebody saved this room in between: both versions, and the choice between them. */

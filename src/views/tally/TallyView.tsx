@@ -13,8 +13,7 @@ import {
   useState,
 } from 'react';
 import type { Answer } from '@/core/house/answer';
-import type { QuickRoom } from '@/core/house/line/parseQuickLine';
-import type { HouseHead, Room } from '@/core/house/schema';
+import type { HouseHead, QuickRoom, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';

@@ -1,8 +1,8 @@
 import { itemsOf, sizesText } from '@/core/house/line/itemsOf';
 import { type LineItem, type WrittenValue, writeLine } from '@/core/house/line/lineItems';
 import { type ItemKind, specOf } from '@/core/house/line/lineSpecs';
-import type { QuickRoom } from '@/core/house/line/parseQuickLine';
 import { quoted } from '@/core/house/line/quickLinePieces';
+import type { QuickRoom } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
 
 /** A room as the texts of a form's fields: the head of its line, then item by item. */

@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import { parseQuickLine, type QuickReading, type QuickRoom } from '@/core/house/line/parseQuickLine';
-import type { HouseHead } from '@/core/house/schema';
+import { parseQuickLine, type QuickReading } from '@/core/house/line/parseQuickLine';
+import type { HouseHead, QuickRoom } from '@/core/house/schema';
 
 interface DraftState {
   readonly line: string;

@@ -1,5 +1,6 @@
 import { formatLength } from '../../measure/formatLength';
-import { areaOfLoops, tidyLoops } from '../../measure/polygon';
+import { areaOfLoops } from '../../measure/polygon';
+import { tidyLoops } from '../../measure/tidyLoops';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 import type { Slope } from '../faces/roof';
 import { soffitBodies } from '../faces/soffits';

@@ -1,5 +1,6 @@
-import { areaOfLoops, clipToAll, cutLoops, type HalfPlane, piecesOf, tidyLoops } from '../../measure/polygon';
+import { areaOfLoops, clipToAll, cutLoops, type HalfPlane, piecesOf } from '../../measure/polygon';
 import { subtractSpans } from '../../measure/span';
+import { tidyLoops } from '../../measure/tidyLoops';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 import type { Loop, Point } from '../../measure/vector';
 import type { Room, Soffit } from '../schema';

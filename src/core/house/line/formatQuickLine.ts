@@ -1,7 +1,7 @@
 import type { LengthUnit } from '../../measure/unit';
+import type { QuickRoom } from '../schema';
 import { headText, itemsOf } from './itemsOf';
 import { writeLine } from './lineItems';
-import type { QuickRoom } from './parseQuickLine';
 
 /**
  * Writes a room as the line that `parseQuickLine` reads back into the same room.

@@ -1,10 +1,9 @@
 import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
-import type { Opening, Room } from '../schema';
+import type { Opening, QuickRoom, Room } from '../schema';
 import { isRectangle, wallsOf } from '../walls';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
 import { boardsText, coursesText, faceText } from './lineValues';
-import type { QuickRoom } from './parseQuickLine';
 import { quoted } from './quickLinePieces';
 import { frameOf } from './roomFrame';
 import { formatWalk } from './walk';

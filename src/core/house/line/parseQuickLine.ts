@@ -2,7 +2,7 @@ import { parseLength } from '../../measure/parseLength';
 import type { LengthUnit } from '../../measure/unit';
 import { checkRoom } from '../checks/checkRoom';
 import { renumberWalls } from '../renumberWalls';
-import type { HouseHead, Room } from '../schema';
+import type { HouseHead, QuickRoom } from '../schema';
 import { turnedOutline } from '../turnOutlines';
 import { isClockwise, wallsOf } from '../walls';
 import { applyItems } from './applyItems';
@@ -21,8 +21,6 @@ import {
 import type { Owners, RoomDraft } from './reader';
 import { isWalk, readWalk } from './walk';
 
-/** A room as the line describes it; the id and the place on the plan are not the line's to say. */
-export type QuickRoom = Omit<Room, 'id' | 'at'>;
 export type QuickReading =
   | { readonly ok: true; readonly room: QuickRoom }
   | ({ readonly ok: false; readonly reason: string; readonly mend: LineMend | undefined } & Place);

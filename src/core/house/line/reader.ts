@@ -1,8 +1,8 @@
 import type { LengthUnit } from '../../measure/unit';
+import type { QuickRoom } from '../schema';
 import type { Wall } from '../walls';
 import type { ReadItem } from './lineItems';
 import { type FieldSpec, specOf } from './lineSpecs';
-import type { QuickRoom } from './parseQuickLine';
 import { Misread, type Piece } from './quickLinePieces';
 
 /** A room while its items are read into it. */
