@@ -50,17 +50,19 @@ export function resolveHang(house: Pick<HouseHead, 'unit' | 'hang'>, room: Pick<
     aim: choice('aim') ?? 'joints',
     backed: choice('butts') === 'backed',
     found: Object.fromEntries(
-      Object.entries(room.hung ?? {}).map(([id, { run, courses }]) => [
-        id,
-        {
-          run,
-          courses: courses.map(({ breadth, butts, backed }) => ({
-            breadth: mm(breadth),
-            butts: butts.map(mm),
-            backed,
-          })),
-        },
-      ]),
+      Object.entries(room.hung ?? {})
+        .filter(([, { courses }]) => courses.length > 0)
+        .map(([id, { run, courses }]) => [
+          id,
+          {
+            run,
+            courses: courses.map(({ breadth, butts, backed }) => ({
+              breadth: mm(breadth),
+              butts: butts.map(mm),
+              backed,
+            })),
+          },
+        ]),
     ),
   };
 }

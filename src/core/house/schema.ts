@@ -99,7 +99,7 @@ const finishOfFaceSchema = z.strictObject({
 
 /**
  * A face as it was found hung: courses from its top (`across`) or its left end (`upright`), each with its breadth and
- * where its butts stand from the start of the course. The last course may be a rip.
+ * where its butts stand from the start of the course. The last course may be a rip. Without courses the plan holds.
  */
 export const hungFaceSchema = z.strictObject({
   run: z.enum(['across', 'upright']).default('across'),
@@ -111,7 +111,7 @@ export const hungFaceSchema = z.strictObject({
         backed: z.boolean().default(false),
       }),
     )
-    .min(1, 'needs at least one course'),
+    .default([]),
 });
 
 export const roomSchema = z.strictObject({

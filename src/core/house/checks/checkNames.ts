@@ -24,6 +24,7 @@ export function checkNames(room: Room, { unit }: Pick<HouseHead, 'unit'>): reado
       const path = `hung.${id}`;
       const face = faces.get(id);
       if (!face) return [{ path, reason: 'names no face of this room' }];
+      if (courses.length === 0) return [];
       const box = boxOf(face.loops);
       const breadth = run === 'across' ? box.v1 - box.v0 : box.u1 - box.u0;
       const missing = breadth - courses.reduce((sum, course) => sum + toMm(course.breadth, unit), 0);

@@ -76,8 +76,8 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
       : []),
     ...(hang?.butts === undefined ? [] : [item('butts', { butts: hang.butts })]),
     ...(hang?.aim === undefined ? [] : [item('aim', { aim: hang.aim })]),
-    ...Object.entries(room.hung ?? {}).map(([face, { run, courses }]) =>
-      item('hung', { face: faceText(face), run, courses: coursesText(courses, unit) }),
+    ...Object.entries(room.hung ?? {}).flatMap(([face, { run, courses }]) =>
+      courses.length > 0 ? [item('hung', { face: faceText(face), run, courses: coursesText(courses, unit) })] : [],
     ),
     ...(room.mirrored ? [item('mirrored', {})] : []),
   ];
