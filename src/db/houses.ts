@@ -72,7 +72,7 @@ export async function saveHouseHead(
   });
 }
 
-/** Saves a room over the version that its editor saw; a newer one is never overwritten. */
+/** Saves a room over the version that its editor saw; a newer one is never overwritten. Its place on the plan stays. */
 export async function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction): Promise<RoomSave> => {
@@ -83,7 +83,8 @@ export async function saveRoom(houseId: string, version: number, room: Room): Pr
     });
     if (!row) return { kind: 'gone' };
     if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    await row.update({ room, version: version + 1 }, { transaction });
+    const { at } = row.room;
+    await row.update({ room: { ...room, ...(at && { at }) }, version: version + 1 }, { transaction });
     return { kind: 'saved', version: version + 1 };
   });
 }

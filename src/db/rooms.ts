@@ -76,7 +76,10 @@ export async function arrangeRooms(
   return done ?? false;
 }
 
-/** Puts a room at a place of its level's plan, in the house's unit; false when there is no such room. */
+/**
+ * Puts a room at a place of its level's plan, in the house's unit; false when there is no such room. Its version stays:
+ * whoever edits the room says nothing of its place, and saving keeps it.
+ */
 export async function placeRoom(houseId: string, id: string, at: readonly [number, number]): Promise<boolean> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction) => {
@@ -86,7 +89,7 @@ export async function placeRoom(houseId: string, id: string, at: readonly [numbe
       lock: transaction.LOCK.UPDATE,
     });
     if (!row) return false;
-    await row.update({ room: { ...row.room, at: [at[0], at[1]] }, version: row.version + 1 }, { transaction });
+    await row.update({ room: { ...row.room, at: [at[0], at[1]] } }, { transaction });
     return true;
   });
 }

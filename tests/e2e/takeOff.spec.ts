@@ -205,6 +205,11 @@ test('rooms are placed on the plan: dragged they snap to a neighbour’s wall, a
     expect((b.x - a.x - a.width) / inches).toBeGreaterThan(0.5);
     expect((b.x - a.x - a.width) / inches).toBeLessThan(6.5);
   }).toPass();
+  // A placed room can be kept on without asking whose version it is.
+  await page.getByLabel('Quick line').press('End');
+  await page.getByLabel('Quick line').pressSequentially(', level 3');
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(page.getByText('Kept.')).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Plan' }).click();
   await expect(async () => {

@@ -115,6 +115,11 @@ describe('houses', () => {
     expect(await placeRoom(id, first, [12, 34.5])).toBe(true);
     expect((await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room.at).toEqual([12, 34.5]);
     expect(await placeRoom(id, 'no-such-room', [0, 0])).toBe(false);
+    // Who saves the room meanwhile says nothing of its place, and does not lose it.
+    const { at: _at, ...edited } = { ...original, level: 'Loft', name: 'Edited' };
+    expect(await saveRoom(id, 2, edited)).toEqual({ kind: 'saved', version: 3 });
+    const kept = (await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room;
+    expect([kept?.name, kept?.at]).toEqual(['Edited', [12, 34.5]]);
   });
 
   it('refuse a save over an older version and show the newer one', async () => {

@@ -43,14 +43,13 @@ export const hiddenOnBoth = (a: Hidden, b: Hidden): Hidden => {
 export function piecesBeside(whole: Span, hidden: Hidden): readonly (Span & { readonly tapedOnly: boolean })[] {
   if (hidden.all.length === 0) return [{ ...whole, tapedOnly: false }];
   const finished = subtractSpans(whole, hidden.all);
-  const bare = subtractSpans(whole, [...finished, ...complement(whole, hidden.taped)]);
+  const untaped = subtractSpans(whole, hidden.taped);
+  const bare = subtractSpans(whole, [...finished, ...untaped]);
   return [
     ...finished.map((span) => ({ ...span, tapedOnly: false })),
     ...bare.map((span) => ({ ...span, tapedOnly: true })),
   ];
 }
-
-const complement = (whole: Span, spans: readonly Span[]): readonly Span[] => subtractSpans(whole, spans);
 
 /** The stretch of a line inside an upright box, rim included; mm from the line's start. */
 function withinBox(

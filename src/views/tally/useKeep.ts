@@ -1,8 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Answer } from '@/core/house/answer';
+import { formatQuickLine } from '@/core/house/line/formatQuickLine';
 import { keepPlace } from '@/core/house/line/keepPlace';
 import type { Room } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -52,6 +53,18 @@ export function useKeep({
   const [theirs, setTheirs] = useState<Stored>();
   const [version, setVersion] = useState(current?.version ?? 0);
 
+  // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
+  const shown = useRef(current);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new version decides, not the draft
+  useEffect(() => {
+    const before = shown.current;
+    shown.current = current;
+    if (!current || !before || current.version === version) return;
+    if (draft.line !== formatQuickLine(before.room, unit)) return;
+    draft.open(current.room);
+    setVersion(current.version);
+  }, [current?.version]);
+
   // What was said of a room is about that state of the line only.
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new line makes the message old
   useEffect(() => setSaid(undefined), [draft.line]);
@@ -69,7 +82,6 @@ export function useKeep({
             room: {
               ...room,
               id: current.room.id,
-              ...(current.room.at && { at: current.room.at }),
               ...keepPlace(current.room, room, unit),
             },
           })

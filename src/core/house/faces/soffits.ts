@@ -40,7 +40,7 @@ export function soffitBodies(
       (body) => Math.abs(body.bottom - bottom) <= TOLERANCE_MM && touches(body.plan, plan),
     );
     const body = bodies[found];
-    if (body) bodies[found] = { ...body, plan: united(body.plan, plan, soffit, wall, outline, houseUnit) };
+    if (body) bodies[found] = { ...body, plan: united(body.plan, plan, soffit, wall, houseUnit) };
     else bodies.push({ index, bottom, plan });
   });
   return bodies;
@@ -83,31 +83,19 @@ function united(
   plan: readonly Loop[],
   soffit: Soffit,
   wall: Wall,
-  outline: Loop,
   houseUnit: LengthUnit,
 ): readonly Loop[] {
-  const shared = clipToAll(body, planesOf(soffit, wall, houseUnit));
-  const rest =
-    areaOfLoops(shared) > 1
-      ? cutLoops(
-          plan,
-          shared.filter((loop) => areaOfLoops([loop]) > 0),
-        )
-      : plan;
-  const whole = tidyLoops([...body, ...rest]);
-  return whole.length > 0 ? whole : [outline];
+  const shared = clipToAll(body, planesOf(soffit, wall, houseUnit)).filter((loop) => areaOfLoops([loop]) > 1);
+  return tidyLoops([...body, ...cutLoops(plan, shared)]);
 }
 
+/** Whether two plans share a point of their rims. */
 function touches(a: readonly Loop[], b: readonly Loop[]): boolean {
-  const ends = a.flat();
-  return (
-    b.some((loop) =>
-      stepsOf(loop).some((step) => ends.some((point) => distanceToStep(point, step) <= 2 * TOLERANCE_MM)),
-    ) ||
-    a.some((loop) =>
-      stepsOf(loop).some((step) => b.flat().some((point) => distanceToStep(point, step) <= 2 * TOLERANCE_MM)),
-    )
-  );
+  const meet = (corners: readonly Loop[], sides: readonly Loop[]) =>
+    sides
+      .flatMap(stepsOf)
+      .some((step) => corners.flat().some((corner) => distanceToStep(corner, step) <= 2 * TOLERANCE_MM));
+  return meet(a, b) || meet(b, a);
 }
 
 type Step = readonly [Point, Point];
