@@ -25,7 +25,9 @@ for (const theme of ['oak-day', 'oak-night']) {
     for (const path of [...VIEWS.map((view) => house + view), '/houses']) {
       await page.goto(path);
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      // By night only the colours are others.
+      const axe = new AxeBuilder({ page });
+      const { violations } = await (theme === 'oak-night' ? axe.withRules(['color-contrast']) : axe).analyze();
       expect(
         violations.map(({ id, nodes }) => [id, nodes.map(({ html }) => html.slice(0, 160))]),
         path,
