@@ -1,12 +1,10 @@
+import { AIMS } from '../house/kinds';
 import type { HangPlan } from '../house/resolveHang';
 import type { HouseHead, Room } from '../house/schema';
 import { takeOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { methodOf, roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
-
-/** What hangers can aim for. */
-export const AIMS = ['joints', 'boards', 'waste'] as const satisfies readonly HangPlan['aim'][];
 
 /** What one way of hanging makes of rooms: joints, sheets, and the finishers' hours at the usual rates. */
 export interface LayoutPrice {

@@ -1,4 +1,5 @@
 import type { Face } from '../house/faces/face';
+import { AIMS } from '../house/kinds';
 import type { HangPlan } from '../house/resolveHang';
 import { asFound } from './asFound';
 import { type Board, type JointPrices, usualJointPrices } from './board';
@@ -10,9 +11,6 @@ export interface HungFace {
   readonly face: Face;
   readonly boards: readonly Board[];
 }
-
-/** The aims in the order in which one is preferred where they come out the same. */
-const AIMS = ['joints', 'boards', 'waste'] as const satisfies readonly HangPlan['aim'][];
 
 /**
  * Hangs every face of a room: as it was found, or walls as the plan says, from the top; ceilings the better way unless

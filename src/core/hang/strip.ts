@@ -1,6 +1,6 @@
 import type { Face } from '../house/faces/face';
 import { type Axis, chordsAt, reachIn } from '../measure/chords';
-import { boxOf } from '../measure/polygon';
+import { boxOf, isUprightBox } from '../measure/polygon';
 import type { Span } from '../measure/span';
 import type { Loop, Point } from '../measure/vector';
 import type { Course } from './courses';
@@ -43,12 +43,4 @@ export const acrossAt = ({ loops }: Strip, s: number): readonly Span[] => chords
 export const alongAt = ({ loops }: Strip, t: number): readonly Span[] => chordsAt(loops, 'v', t);
 
 /** Whether the face is nothing but an upright rectangle. */
-export function isPlain({ loops }: Strip): boolean {
-  const [loop] = loops;
-  const box = boxOf(loops);
-  return (
-    loops.length === 1 &&
-    loop?.length === 4 &&
-    loop.every(([s, t]) => (s === box.u0 || s === box.u1) && (t === box.v0 || t === box.v1))
-  );
-}
+export const isPlain = ({ loops }: Strip): boolean => isUprightBox(loops);

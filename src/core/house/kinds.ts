@@ -1,3 +1,6 @@
+/** What hangers can aim for, in the order in which one is preferred where they come out the same. */
+export const AIMS = ['joints', 'boards', 'waste'] as const;
+
 /** What covers a stretch of wall so that nothing is finished behind it. */
 export const COVERS = ['tile', 'trim', 'cabinet'] as const;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
+import { AIMS, BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
 import type { Level } from './level';
 
 const positive = () => z.number().gt(0, 'must be greater than 0');
@@ -26,7 +26,7 @@ export const hangSchema = z.strictObject({
   ceiling: z.enum(['auto', 'along', 'across']).optional(),
   framing: positive().optional(),
   screws: z.strictObject({ ceiling: positive().optional(), wall: positive().optional() }).optional(),
-  aim: z.enum(['joints', 'boards', 'waste']).optional(),
+  aim: z.enum(AIMS).optional(),
   /** "backed": every butt is hung over a recessing backer. */
   butts: z.enum(['plain', 'backed']).optional(),
 });

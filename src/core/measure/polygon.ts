@@ -15,6 +15,29 @@ export const areaOfLoops = (loops: readonly Loop[]): number => loops.reduce((sum
 /** The same loop walked the other way: what surrounded now cuts. */
 export const reversed = (loop: Loop): Loop => [...loop].reverse();
 
+/** One straight side of a loop. */
+export type Step = readonly [Point, Point];
+
+/** The sides of a loop in order. */
+export const stepsOf = (loop: Loop): readonly Step[] =>
+  loop.map((point, index): Step => [point, loop[(index + 1) % loop.length] ?? point]);
+
+/** How far a point stands from a side; mm. */
+export function distanceToStep([x, y]: Point, [[ax, ay], [bx, by]]: Step): number {
+  const [dx, dy] = [bx - ax, by - ay];
+  const part = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
+  return Math.hypot(x - ax - dx * part, y - ay - dy * part);
+}
+
+/** Whether loops are nothing but one upright rectangle. */
+export function isUprightBox(loops: readonly Loop[]): boolean {
+  const [loop] = loops;
+  const { u0, u1, v0, v1 } = boxOf(loops);
+  return (
+    loops.length === 1 && loop?.length === 4 && loop.every(([u, v]) => (u === u0 || u === u1) && (v === v0 || v === v1))
+  );
+}
+
 /** The box around loops. */
 export function boxOf(loops: readonly Loop[]): {
   readonly u0: number;
@@ -76,10 +99,8 @@ export function cutLoops(loops: readonly Loop[], cuts: readonly Loop[]): readonl
 
 /** Whether cuts touch neither the rim of a plain rectangle nor each other, so that nothing is left to tidy. */
 function lieFree(loops: readonly Loop[], cuts: readonly Loop[]): boolean {
-  const [loop] = loops;
+  if (!isUprightBox(loops)) return false;
   const rim = boxOf(loops);
-  if (loops.length !== 1 || loop?.length !== 4) return false;
-  if (!loop.every(([u, v]) => (u === rim.u0 || u === rim.u1) && (v === rim.v0 || v === rim.v1))) return false;
   const boxes = cuts.map((cut) => boxOf([cut]));
   return boxes.every(
     (box, index) =>

@@ -1,3 +1,5 @@
+import { isInside } from '@/core/measure/chords';
+import { boxOf, distanceToStep, type Step, stepsOf } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
 
 /** Where a face lies on the page: turned, perhaps flipped, and moved; never stretched. */
@@ -56,8 +58,8 @@ export function overlap(a: readonly Point[], b: readonly Point[]): boolean {
   const [shrunkA, shrunkB] = [shrunk(a), shrunk(b)];
   return (
     stepsOf(shrunkA).some((one) => stepsOf(shrunkB).some((other) => cross(one, other))) ||
-    shrunkA.some((point) => contains(shrunkB, point)) ||
-    shrunkB.some((point) => contains(shrunkA, point))
+    shrunkA.some((point) => isInside(point, [shrunkB])) ||
+    shrunkB.some((point) => isInside(point, [shrunkA]))
   );
 }
 
@@ -79,38 +81,15 @@ const middleOf = (points: readonly Point[]): Point => [
 ];
 
 export function boxAround(points: readonly Point[]): { x0: number; x1: number; y0: number; y1: number } {
-  const xs = points.map(([x]) => x);
-  const ys = points.map(([, y]) => y);
-  return { x0: Math.min(...xs), x1: Math.max(...xs), y0: Math.min(...ys), y1: Math.max(...ys) };
+  const { u0, u1, v0, v1 } = boxOf([points]);
+  return { x0: u0, x1: u1, y0: v0, y1: v1 };
 }
-
-type Step = readonly [Point, Point];
-const stepsOf = (points: readonly Point[]): readonly Step[] =>
-  points.map((point, index): Step => [point, points[(index + 1) % points.length] ?? point]);
 
 function cross([a, b]: Step, [c, d]: Step): boolean {
   const side = (p: Point, q: Point, r: Point) => (q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]);
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }
 
-/** Whether a point lies inside a polygon. */
-export function contains(points: readonly Point[], [x, y]: Point): boolean {
-  return stepsOf(points).reduce(
-    (inside, [[ax, ay], [bx, by]]) =>
-      ay > y !== by > y && x < ax + ((bx - ax) * (y - ay)) / (by - ay) ? !inside : inside,
-    false,
-  );
-}
-
 /** How far a point stands from the nearest edge of some polygons. */
-export function clearance(loops: readonly (readonly Point[])[], [x, y]: Point): number {
-  let least = Infinity;
-  for (const loop of loops) {
-    for (const [[ax, ay], [bx, by]] of stepsOf(loop)) {
-      const [dx, dy] = [bx - ax, by - ay];
-      const part = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-      least = Math.min(least, Math.hypot(x - ax - dx * part, y - ay - dy * part));
-    }
-  }
-  return least;
-}
+export const clearance = (loops: readonly (readonly Point[])[], point: Point): number =>
+  Math.min(...loops.flatMap((loop) => stepsOf(loop).map((step) => distanceToStep(point, step))));

@@ -1,10 +1,12 @@
 import type { Face } from '@/core/house/faces/face';
 import type { FaceLine, Joint, JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
+import { isInside } from '@/core/measure/chords';
+import { rectangle } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
 import { faceWords } from './faceWords';
 import { layFaces } from './layFaces';
-import { boxAround, clearance, contains, onPage, type Place } from './pagePlace';
+import { boxAround, clearance, onPage, type Place } from './pagePlace';
 
 /** A face laid flat on the page; mm on the page, y down. */
 export interface LaidFace {
@@ -105,15 +107,7 @@ function laidFace(face: Face, place: Place, ceilings: number, seams: readonly Fa
 const boxOn = (
   place: Place,
   { u0, u1, v0, v1 }: { readonly u0: number; readonly u1: number; readonly v0: number; readonly v1: number },
-): readonly Point[] =>
-  (
-    [
-      [u0, v0],
-      [u1, v0],
-      [u1, v1],
-      [u0, v1],
-    ] as const
-  ).map((point) => onPage(place, point));
+): readonly Point[] => rectangle(u0, u1, v0, v1).map((point) => onPage(place, point));
 
 const STEPS = 12;
 
@@ -128,7 +122,7 @@ function roomiest(
   for (let row = 1; row < STEPS; row += 1) {
     for (let column = 1; column < STEPS; column += 1) {
       const point: Point = [box.x0 + ((box.x1 - box.x0) * column) / STEPS, box.y0 + ((box.y1 - box.y0) * row) / STEPS];
-      if (loops.filter((loop) => contains(loop, point)).length % 2 === 0) continue;
+      if (!isInside(point, loops)) continue;
       const away = Math.min(clearance(loops, point), 2 * clearance(seams, point));
       if (away > clear * 1.02) {
         label = point;
@@ -212,7 +206,7 @@ function clearPlace(
     from[0] + (to[0] - from[0]) * part + across[0] * off * text,
     from[1] + (to[1] - from[1]) * part + across[1] * off * text,
   ];
-  const inside = (point: Point) => loops.filter((loop) => contains(loop, point)).length % 2 === 1;
+  const inside = (point: Point) => isInside(point, loops);
   const side = inside(at(0.5, 1)) ? -1 : 1;
   const distance = (place: Point) =>
     Math.min(...taken.map((other) => Math.hypot(place[0] - other.at[0], place[1] - other.at[1])));

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
 import type { HangPlan } from '@/core/house/resolveHang';
 import type { HouseHead, Room } from '@/core/house/schema';
@@ -28,10 +28,9 @@ export function LayoutsPanel({
 }) {
   const { prices, progress, failed, compare, cancel } = useLayouts(house);
   const [whole, setWhole] = useState(room === undefined);
-  const asked = whole || !room ? rooms : [room];
-  const key = JSON.stringify(asked);
+  const asked = useMemo(() => (whole || !room ? rooms : [room]), [whole, room, rooms]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked decides, not the search
-  useEffect(() => compare(asked), [key]);
+  useEffect(() => compare(asked), [asked, house]);
   const current = room?.hang?.aim ?? house.hang.aim ?? 'joints';
   const least = prices && Math.min(...prices.map(({ hours }) => hours));
 

@@ -9,11 +9,8 @@ import type { HouseHead } from '@/core/house/schema';
 import { wallsOf } from '@/core/house/walls';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { type FieldName, type FormTexts, lineOf, textsOf } from './formTexts';
+import { ALWAYS, type FieldName, type FormTexts, lineOf, textsOf } from './formTexts';
 import type { Draft } from './useDraft';
-
-/** How many of a form's items are always there; they have no frame and cannot be removed. */
-const ALWAYS_SHOWN = 4;
 
 /**
  * Everything the quick line says, field by field. The form writes the line, so that both are read by one grammar; a
@@ -56,15 +53,15 @@ export function RoomForm({
           error={errors.sizes?.message}
           {...field('sizes')}
         />
-        {items.fields.slice(0, ALWAYS_SHOWN).map(({ id, kind }, index) => {
+        {items.fields.slice(0, ALWAYS.length).map(({ id, kind }, index) => {
           const spec = specOf(kind).fields[0];
           if (!spec) return null;
           const name = `items.${index}.values.${spec.name}` as const;
           return <ItemField key={id} spec={spec} walls={walls} error={faultOf(index, spec.name)} input={field(name)} />;
         })}
       </div>
-      {items.fields.slice(ALWAYS_SHOWN).map(({ id, kind }, at) => {
-        const index = at + ALWAYS_SHOWN;
+      {items.fields.slice(ALWAYS.length).map(({ id, kind }, at) => {
+        const index = at + ALWAYS.length;
         const { label, fields } = specOf(kind);
         return (
           <fieldset

@@ -79,6 +79,8 @@ export function TallyView({
   const input = useRef<HTMLTextAreaElement>(null);
   const shown = useDeferredValue(draft.room);
   const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
+  const asked = useMemo(() => shown && { ...shown, id: opened ?? 'new' }, [shown, opened]);
+  const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
   const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft, ...actions });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
@@ -176,8 +178,8 @@ export function TallyView({
         {layouts && (
           <LayoutsPanel
             house={house}
-            room={shown && { ...shown, id: current?.id ?? 'new' }}
-            rooms={rooms.map(({ room }) => room)}
+            room={asked}
+            rooms={stored}
             onChoose={
               mayEdit && draft.room
                 ? (aim) => draft.room && draft.open({ ...draft.room, hang: { ...draft.room.hang, aim } })

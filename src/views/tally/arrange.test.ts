@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { levelsOf, moved, stepped } from './arrange';
+import { levelsOf, moved } from './arrange';
 
 const rooms = [
   { id: 'a', level: 'Ground' },
@@ -23,10 +23,5 @@ describe('rooms in the list', () => {
     expect(order(moved(rooms, 'd', 'a'))).toEqual(['dG', 'aG', 'bG', 'cU']);
     expect(order(moved(rooms, 'b', 'c'))).toEqual(['aG', 'dG', 'cU', 'bU']);
     expect(order(moved(rooms, 'c', 'a'))).toEqual(['cG', 'aG', 'bG', 'dG']);
-  });
-
-  it('step one place up or down, and no farther than the ends', () => {
-    expect(order(stepped(rooms, 'a', 1))).toEqual(['bG', 'aG', 'dG', 'cU']);
-    expect(stepped(rooms, 'a', -1)).toBe(rooms);
   });
 });

@@ -34,14 +34,3 @@ export function moved<Room extends { readonly id: string; readonly level: string
   rest.splice(to, 0, { ...room, level: target.level });
   return rest;
 }
-
-/** Every room's place in the list of a level, for the arrows of a keyboard: one step up or down. */
-export function stepped<Room extends { readonly id: string; readonly level: string }>(
-  rooms: readonly Room[],
-  id: string,
-  step: 1 | -1,
-): readonly Room[] {
-  const shown = levelsOf(rooms).flatMap((level) => level.rooms);
-  const target = shown[shown.findIndex((room) => room.id === id) + step];
-  return target ? moved(rooms, id, target.id) : rooms;
-}

@@ -12,8 +12,8 @@ export interface FormTexts {
   items: { kind: ItemKind; values: Record<string, string> }[];
 }
 
-/** Items that every room's form shows, whether they are said or not. */
-const ALWAYS: readonly ItemKind[] = ['on', 'level', 'ceiling', 'walls'];
+/** Items that every room's form shows first, whether they are said or not. */
+export const ALWAYS: readonly ItemKind[] = ['on', 'level', 'ceiling', 'walls'];
 
 /** The texts that show a room; none shows an empty form. */
 export function textsOf(room: QuickRoom | undefined, unit: LengthUnit): FormTexts {

@@ -1,9 +1,9 @@
 import { isInside } from '../../measure/chords';
+import { stepsOf } from '../../measure/polygon';
 import { type LengthUnit, toMm } from '../../measure/unit';
 import type { Loop, Point } from '../../measure/vector';
 import { insetLoop } from '../faces/ceilingFaces';
-import type { Slope } from '../faces/roof';
-import { soffitBodies } from '../faces/soffits';
+import type { SoffitBody } from '../faces/soffits';
 import type { Problem } from '../problem';
 import type { Room } from '../schema';
 import type { Wall } from '../walls';
@@ -13,16 +13,14 @@ import { crossingIn, stepsMeet } from './checkOutline';
 export function checkColumns(
   room: Room,
   walls: readonly Wall[],
-  slopes: readonly Slope[],
+  bodies: readonly SoffitBody[],
   unit: LengthUnit,
 ): readonly Problem[] {
   const loops = (room.columns ?? []).map((column) => column.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]));
   if (loops.length === 0) return [];
   const outline = walls.map(({ from }) => from);
   const tray = room.ceiling.shape === 'tray' ? insetLoop(walls, toMm(room.ceiling.inset, unit)) : undefined;
-  const soffits = (room.soffits ?? []).some(({ wall }) => !walls[wall])
-    ? []
-    : soffitBodies(room, walls, slopes, unit).flatMap(({ plan }) => plan);
+  const soffits = bodies.flatMap(({ plan }) => plan);
   return loops.flatMap((loop, index): readonly Problem[] => {
     const refuse = (reason: string) => [{ path: `columns[${index}]`, reason }];
     if (crossingIn(loop)) return refuse('crosses itself');
@@ -35,8 +33,6 @@ export function checkColumns(
     return [];
   });
 }
-
-const stepsOf = (loop: Loop) => loop.map((point, index) => [point, loop[(index + 1) % loop.length] ?? point] as const);
 
 const meet = (a: Loop, b: Loop): boolean => stepsOf(a).some((one) => stepsOf(b).some((other) => stepsMeet(one, other)));
 

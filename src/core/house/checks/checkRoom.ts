@@ -1,6 +1,7 @@
 import { formatLength } from '../../measure/formatLength';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 import { slopesOf } from '../faces/roof';
+import { soffitBodies } from '../faces/soffits';
 import type { Problem } from '../problem';
 import { resolveHang } from '../resolveHang';
 import type { HouseHead, Room } from '../schema';
@@ -27,10 +28,11 @@ export function checkRoom(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): 
   const shape = [...checkHeight(room, unit), ...checkCeiling(room, walls, unit)];
   if (shape.length > 0) return shape;
   const slopes = slopesOf(room, walls, unit);
+  const bodies = soffitBodies(room, walls, slopes, unit);
   const parts = [
-    ...checkWallParts(room, walls, slopes, unit),
-    ...checkSoffits(room, walls, slopes, unit),
-    ...checkColumns(room, walls, slopes, unit),
+    ...checkWallParts(room, walls, slopes, bodies, unit),
+    ...checkSoffits(room, walls, bodies, unit),
+    ...checkColumns(room, walls, bodies, unit),
     ...checkHang(room, house),
   ];
   return parts.length > 0 ? parts : checkNames(room, house);

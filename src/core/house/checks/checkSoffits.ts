@@ -1,9 +1,9 @@
 import { formatLength } from '../../measure/formatLength';
-import { areaOfLoops } from '../../measure/polygon';
+import { areaOfLoops, stepsOf } from '../../measure/polygon';
 import { tidyLoops } from '../../measure/tidyLoops';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
-import type { Slope } from '../faces/roof';
-import { soffitBodies } from '../faces/soffits';
+import type { Loop } from '../../measure/vector';
+import type { SoffitBody } from '../faces/soffits';
 import type { Problem } from '../problem';
 import type { Room } from '../schema';
 import type { Wall } from '../walls';
@@ -14,7 +14,7 @@ import { wallName } from './checkOutline';
 export function checkSoffits(
   room: Room,
   walls: readonly Wall[],
-  slopes: readonly Slope[],
+  bodies: readonly SoffitBody[],
   unit: LengthUnit,
 ): readonly Problem[] {
   const mm = (length: number) => toMm(length, unit);
@@ -33,7 +33,6 @@ export function checkSoffits(
     return [];
   });
   if (found.length > 0) return found;
-  const bodies = soffitBodies(room, walls, slopes, unit);
   const whole = areaOfLoops([walls.map(({ from }) => from)]);
   for (const { index, bottom, plan } of bodies) {
     const path = `soffits[${index}]`;
@@ -45,17 +44,9 @@ export function checkSoffits(
 }
 
 /** Bodies at different heights that share ground or a side would need a step between them. */
-function checkApart(bodies: ReturnType<typeof soffitBodies>): readonly Problem[] {
-  const rim = (plans: readonly (readonly (readonly [number, number])[])[]) =>
-    plans.reduce(
-      (sum, loop) =>
-        sum +
-        loop.reduce((length, [x, y], index) => {
-          const [nx, ny] = loop[(index + 1) % loop.length] ?? [x, y];
-          return length + Math.hypot(nx - x, ny - y);
-        }, 0),
-      0,
-    );
+function checkApart(bodies: readonly SoffitBody[]): readonly Problem[] {
+  const rim = (loops: readonly Loop[]) =>
+    loops.flatMap(stepsOf).reduce((length, [[ax, ay], [bx, by]]) => length + Math.hypot(bx - ax, by - ay), 0);
   for (const [index, body] of bodies.entries()) {
     for (const other of bodies.slice(0, index)) {
       const [apart, together] = [[...body.plan, ...other.plan], tidyLoops([...body.plan, ...other.plan])];

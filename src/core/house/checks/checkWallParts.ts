@@ -5,7 +5,7 @@ import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 import type { Loop, Point } from '../../measure/vector';
 import { compartmentsOf } from '../faces/niches';
 import { profileAlong, type Slope } from '../faces/roof';
-import { hiddenBySoffits, soffitBodies } from '../faces/soffits';
+import { hiddenBySoffits, type SoffitBody } from '../faces/soffits';
 import type { Problem } from '../problem';
 import type { Niche, Opening, Room, Zone } from '../schema';
 import type { Wall } from '../walls';
@@ -26,6 +26,7 @@ export function checkWallParts(
   room: Room,
   walls: readonly Wall[],
   slopes: readonly Slope[],
+  bodies: readonly SoffitBody[],
   unit: LengthUnit,
 ): readonly Problem[] {
   const mm = (length: number) => toMm(length, unit);
@@ -35,16 +36,16 @@ export function checkWallParts(
   return [
     ...openings.flatMap((box, index) => {
       const opening = room.openings[index];
-      const found = checkBox(box, walls, slopes, unit, 'width', 'height');
+      const found = checkBox(box, walls, slopes, unit);
       return found.length > 0 || !opening ? found : checkOpening(opening, box.path);
     }),
     ...niches.flatMap((box, index) => {
       const niche = room.niches?.[index];
-      const found = checkBox(box, walls, slopes, unit, 'width', 'height');
+      const found = checkBox(box, walls, slopes, unit);
       return found.length > 0 || !niche ? found : checkNiche(niche, box, walls, unit);
     }),
     ...checkOverlaps([...openings, ...niches]),
-    ...checkUnderSoffits([...openings, ...niches], room, walls, slopes, unit),
+    ...checkUnderSoffits([...openings, ...niches], walls, bodies),
     ...(room.zones ?? []).flatMap((zone, index) => checkZone(zone, index, walls, slopes, unit)),
     ...old.flatMap((wall, index) => (walls[wall] ? [] : [{ path: `existing[${index}]`, reason: noSuchWall(walls) }])),
   ];
@@ -71,8 +72,6 @@ function checkBox(
   walls: readonly Wall[],
   slopes: readonly Slope[],
   unit: LengthUnit,
-  widthField: string,
-  heightField: string,
 ): readonly Problem[] {
   const wall = walls[index];
   if (!wall) return [{ path: `${path}.wall`, reason: noSuchWall(walls) }];
@@ -81,7 +80,7 @@ function checkBox(
     const fits = along.to - along.from <= wall.length + TOLERANCE_MM;
     return [
       {
-        path: `${path}.${fits && widthField === 'width' ? 'at' : widthField}`,
+        path: `${path}.${fits ? 'at' : 'width'}`,
         reason: `the ${name} runs ${over} past the right end of ${wallName(wall)} (${formatLength(wall.length, unit)})`,
       },
     ];
@@ -90,7 +89,7 @@ function checkBox(
   if (up.to > clear + TOLERANCE_MM)
     return [
       {
-        path: `${path}.${heightField}`,
+        path: `${path}.height`,
         reason: `the ${name} reaches ${formatLength(up.to - clear, unit)} above the wall (${formatLength(clear, unit)})`,
       },
     ];
@@ -157,13 +156,9 @@ function checkOverlaps(boxes: readonly WallBox[]): readonly Problem[] {
 
 function checkUnderSoffits(
   boxes: readonly WallBox[],
-  room: Room,
   walls: readonly Wall[],
-  slopes: readonly Slope[],
-  unit: LengthUnit,
+  bodies: readonly SoffitBody[],
 ): readonly Problem[] {
-  if (!room.soffits?.length || room.soffits.some(({ wall }) => !walls[wall])) return [];
-  const bodies = soffitBodies(room, walls, slopes, unit);
   const top = 100_000;
   return boxes.flatMap((box) => {
     const wall = walls[box.wall];

@@ -1,4 +1,13 @@
-import { areaOfLoops, clipToAll, cutLoops, type HalfPlane, piecesOf } from '../../measure/polygon';
+import {
+  areaOfLoops,
+  clipToAll,
+  cutLoops,
+  distanceToStep,
+  type HalfPlane,
+  piecesOf,
+  type Step,
+  stepsOf,
+} from '../../measure/polygon';
 import { subtractSpans } from '../../measure/span';
 import { tidyLoops } from '../../measure/tidyLoops';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
@@ -96,16 +105,6 @@ function touches(a: readonly Loop[], b: readonly Loop[]): boolean {
       .flatMap(stepsOf)
       .some((step) => corners.flat().some((corner) => distanceToStep(corner, step) <= 2 * TOLERANCE_MM));
   return meet(a, b) || meet(b, a);
-}
-
-type Step = readonly [Point, Point];
-const stepsOf = (loop: Loop): readonly Step[] =>
-  loop.map((point, index): Step => [point, loop[(index + 1) % loop.length] ?? point]);
-
-function distanceToStep([x, y]: Point, [[ax, ay], [bx, by]]: Step): number {
-  const [dx, dy] = [bx - ax, by - ay];
-  const part = Math.max(0, Math.min(1, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy || 1)));
-  return Math.hypot(x - ax - dx * part, y - ay - dy * part);
 }
 
 /** The underside of each body, then its upright sides where no wall stands. */

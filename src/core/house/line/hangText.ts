@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../../measure/unit';
 import type { HangChoices } from '../schema';
-import { itemsOf } from './itemsOf';
+import { hangItems } from './itemsOf';
 import { writeLine } from './lineItems';
 import { parseQuickLine } from './parseQuickLine';
 
@@ -8,26 +8,8 @@ import { parseQuickLine } from './parseQuickLine';
 const ANY_ROOM = { in: "House: 12' x 12' x 8'", mm: 'House: 3600 x 3600 x 2400' } as const;
 
 /** How a house is hung, as the items of a quick line: `walls upright, boards 54x12', framing 24`. */
-export function hangText(hang: HangChoices, unit: LengthUnit): string {
-  const items = itemsOf(
-    {
-      name: 'House',
-      level: 'Ground floor',
-      outline: [
-        [0, 0],
-        [1, 0],
-        [1, 1],
-        [0, 1],
-      ],
-      height: 1,
-      ceiling: { shape: 'flat' },
-      openings: [],
-      hang,
-    },
-    unit,
-  );
-  return writeLine('', items).line.replace(/^, /, '');
-}
+export const hangText = (hang: HangChoices, unit: LengthUnit): string =>
+  writeLine('', hangItems(hang, unit)).line.replace(/^, /, '');
 
 export type HangReading =
   | { readonly ok: true; readonly hang: HangChoices }

@@ -1,5 +1,5 @@
 import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
-import type { Opening, QuickRoom, Room } from '../schema';
+import type { HangChoices, Opening, QuickRoom, Room } from '../schema';
 import { isRectangle, wallsOf } from '../walls';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
@@ -25,7 +25,6 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
   const text = (length: number) => inchesText(length, unit);
   const wall = (index: number) => String(index + 1);
   const list = (indices: readonly number[]) => indices.map(wall).join(' ');
-  const { hang } = room;
   return [
     ...(isRectangle(walls) ? [] : [item('height', { height: text(room.height) })]),
     ...ceilingItems(room, text, list),
@@ -67,19 +66,27 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
       ? [item('beads', { profile: room.beads.profile })]
       : []),
     ...Object.entries(room.beads?.edges ?? {}).map(([edge, profile]) => item('edge', { edge, profile })),
-    ...(hang?.ceiling === undefined ? [] : [item('ceiling', { ceiling: hang.ceiling })]),
-    ...(hang?.walls === undefined ? [] : [item('walls', { walls: hang.walls })]),
-    ...(hang?.boards === undefined ? [] : [item('boards', { boards: boardsText(hang.boards, unit) })]),
-    ...(hang?.framing === undefined ? [] : [item('framing', { framing: text(hang.framing) })]),
-    ...(hang?.screws?.ceiling !== undefined && hang.screws.wall !== undefined
-      ? [item('screws', { ceiling: String(hang.screws.ceiling), wall: String(hang.screws.wall) })]
-      : []),
-    ...(hang?.butts === undefined ? [] : [item('butts', { butts: hang.butts })]),
-    ...(hang?.aim === undefined ? [] : [item('aim', { aim: hang.aim })]),
+    ...hangItems(room.hang ?? {}, unit),
     ...Object.entries(room.hung ?? {}).flatMap(([face, { run, courses }]) =>
       courses.length > 0 ? [item('hung', { face: faceText(face), run, courses: coursesText(courses, unit) })] : [],
     ),
     ...(room.mirrored ? [item('mirrored', {})] : []),
+  ];
+}
+
+/** What is said of boards, of a room or of a house. */
+export function hangItems(hang: HangChoices, unit: LengthUnit): readonly LineItem[] {
+  const text = (length: number) => inchesText(length, unit);
+  return [
+    ...(hang.ceiling === undefined ? [] : [item('ceiling', { ceiling: hang.ceiling })]),
+    ...(hang.walls === undefined ? [] : [item('walls', { walls: hang.walls })]),
+    ...(hang.boards === undefined ? [] : [item('boards', { boards: boardsText(hang.boards, unit) })]),
+    ...(hang.framing === undefined ? [] : [item('framing', { framing: text(hang.framing) })]),
+    ...(hang.screws?.ceiling !== undefined && hang.screws.wall !== undefined
+      ? [item('screws', { ceiling: String(hang.screws.ceiling), wall: String(hang.screws.wall) })]
+      : []),
+    ...(hang.butts === undefined ? [] : [item('butts', { butts: hang.butts })]),
+    ...(hang.aim === undefined ? [] : [item('aim', { aim: hang.aim })]),
   ];
 }
 

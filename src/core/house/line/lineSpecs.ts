@@ -1,4 +1,4 @@
-import { BEAD_PROFILES, EDGE_PROFILES, LIGHTS, SURFACES } from '../kinds';
+import { AIMS, BEAD_PROFILES, type COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from '../kinds';
 
 /** One value of an item of the quick line; its name is that of the house file's field where there is one. */
 export interface FieldSpec {
@@ -24,10 +24,9 @@ export interface ItemSpec {
 }
 
 export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
-export const ZONE_KINDS = ['tile', 'trim', 'cabinet'] as const;
 export type ItemKind =
   | (typeof OPENING_KINDS)[number]
-  | (typeof ZONE_KINDS)[number]
+  | (typeof COVERS)[number]
   | 'height'
   | 'on'
   | 'level'
@@ -84,7 +83,7 @@ const opening = (kind: (typeof OPENING_KINDS)[number], label: string, example: s
   ],
 });
 
-const zone = (kind: (typeof ZONE_KINDS)[number], label: string, example: string): ItemSpec => ({
+const zone = (kind: (typeof COVERS)[number], label: string, example: string): ItemSpec => ({
   kind,
   label,
   words: [kind],
@@ -218,7 +217,7 @@ export const ITEM_SPECS: readonly ItemSpec[] = [
     { name: 'wall', label: 'Wall screws', type: 'length' },
   ]),
   single('butts', 'Butts', 'butts backed', [choice('butts', 'Butts', ['plain', 'backed'])]),
-  single('aim', 'Hanging', 'aim boards', [choice('aim', 'Hang for fewest', ['joints', 'boards', 'waste'])]),
+  single('aim', 'Hanging', 'aim boards', [choice('aim', 'Hang for fewest', AIMS)]),
   {
     kind: 'hung',
     label: 'As found',
