@@ -123,8 +123,13 @@ test('three layouts stand side by side, for the room and for the house, and one 
   await hung.fill("boards 54x12', door 2x2");
   await expect(page.getByText('only boards can be said of the house')).toBeVisible();
   await hung.fill("boards 54x12'");
+  const before = await panel.getByRole('row', { name: /Fewest butts/ }).textContent();
   await page.getByRole('button', { name: 'Keep for the house' }).click();
   await expect(page.getByText('Kept.')).toBeVisible();
+  // The comparison is of the house as it is hung now.
+  await expect(async () => {
+    expect(await panel.getByRole('row', { name: /Fewest butts/ }).textContent()).not.toBe(before);
+  }).toPass();
   await expect(page.getByRole('region', { name: 'Tally of Loft' })).toContainText('of 4′ 6″ × 12′');
   await panel.getByLabel('The whole house', { exact: true }).check();
   await expect(panel.getByRole('heading')).toHaveText('Three ways to hang the house');
