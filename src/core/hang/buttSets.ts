@@ -63,5 +63,7 @@ export function cheapestButts(
 function membersIn(stretch: Span, framing: number): readonly number[] {
   const first = Math.floor((stretch.from + TOLERANCE_MM) / framing) + 1;
   const last = Math.ceil((stretch.to - TOLERANCE_MM) / framing) - 1;
-  return Array.from({ length: Math.max(0, last - first + 1) }, (_, index) => (first + index) * framing);
+  const members: number[] = [];
+  for (let member = first; member <= last; member += 1) members.push(member * framing);
+  return members;
 }

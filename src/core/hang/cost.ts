@@ -56,13 +56,6 @@ export function wholeCost(ranking: Ranking, parts: CostParts): number {
   return cost;
 }
 
-/** The sum of two ranked costs of the same length. */
-export function addCosts(a: RankedCost, b: RankedCost): RankedCost {
-  const sum: number[] = [];
-  for (let index = 0; index < a.length; index += 1) sum.push((a[index] ?? 0) + (b[index] ?? 0));
-  return sum;
-}
-
 /** Negative when `a` is cheaper. */
 export function compareCosts(a: RankedCost, b: RankedCost): number {
   for (let index = 0; index < a.length; index += 1) {

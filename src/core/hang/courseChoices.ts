@@ -1,9 +1,9 @@
 import type { HangPlan } from '../house/resolveHang';
-import { overlapOf, overlaps, type Span, totalLength } from '../measure/span';
+import { lengthWithin, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
-import { addParts, type CostParts, NO_COST, type RankedCost, type Ranking, rankedCost, wholeCost } from './cost';
+import { addParts, type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
 import type { Course } from './courses';
 import { acrossAt, type Strip, stretchesOf } from './strip';
 
@@ -12,7 +12,14 @@ export interface Choice {
   /** Where butts stand, in order along the course; mm. */
   readonly butts: readonly number[];
   readonly pieces: readonly Span[];
-  readonly cost: RankedCost;
+  /** What it costs in the ranks after the stagger, see `wholeCost`; in the ranks before it all choices cost the same. */
+  readonly after: number;
+}
+
+/** The ways to break a course, and what each costs. */
+export interface CourseChoices {
+  readonly choices: readonly Choice[];
+  readonly partsOf: (choice: Choice) => CostParts;
 }
 
 /** A butt nearer than this to the side of an opening may crack over its corner: common practice, no source. */
@@ -23,8 +30,8 @@ const MOST_CHOICES = 120;
 const LEAST_SHEET = 0.5;
 
 /**
- * The ways to break a course into boards that may be part of the best layout, with what each costs. Courses depend on
- * each other in the stagger of their butts only, so a way that loses in a rank before it can never win.
+ * The ways to break a course into boards that may be part of the best layout. Courses depend on each other in the
+ * stagger of their butts only, so a way that loses in a rank before it can never win.
  */
 export function courseChoices(
   strip: Strip,
@@ -32,38 +39,52 @@ export function courseChoices(
   plan: HangPlan,
   prices: JointPrices,
   ranking: Ranking,
-): readonly Choice[] {
+): CourseChoices {
   const longest = Math.max(...course.stock.lengths);
   const buttAt = rememberedButtCost(strip, course, prices);
-  const alone = ranking.slice(0, ranking.indexOf('stagger'));
   const breadth = course.t1 - course.t0;
+  const staggerAt = ranking.indexOf('stagger');
+  const [alone, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt + 1)];
   const costs = {
     butt: (at: number) => wholeCost(alone, buttAt(at)),
     piece: alone[0] === 'work' ? () => 0 : (length: number) => wholeCost(alone, pieceCost(course, breadth, length)),
   };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
-  let choices: readonly Omit<Choice, 'cost'>[] = [{ butts: [], pieces: [] }];
+  let ways: readonly Omit<Choice, 'after'>[] = [{ butts: [], pieces: [] }];
   for (const stretch of stretchesOf(strip, course)) {
     // A single board breaks nothing; only where waste comes first may two short ones do better.
     const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && alone[0] !== 'waste';
-    const found = single ? [[]] : cheapestButts(stretch, longest, plan.framing, costs);
-    const sets = found.map((butts) => ({
-      butts,
-      pieces: piecesOf(stretch, butts),
-    }));
-    choices = choices
-      .flatMap((choice) =>
-        sets.map(({ butts, pieces }) => ({
-          butts: [...choice.butts, ...butts],
-          pieces: [...choice.pieces, ...pieces],
-        })),
-      )
-      .slice(0, MOST_CHOICES);
+    const sets = single ? [[]] : cheapestButts(stretch, longest, plan.framing, costs);
+    ways = withStretch(ways, sets, stretch);
   }
-  return choices.map(({ butts, pieces }) => {
-    const parts = [...butts.map(buttAt), ...pieces.map(({ from, to }) => pieceCost(course, breadth, to - from))];
-    return { butts, pieces, cost: rankedCost(ranking, parts.reduce(addParts, NO_COST)) };
-  });
+  const partsOf = ({ butts, pieces }: Omit<Choice, 'after'>): CostParts => {
+    let parts = NO_COST;
+    for (const at of butts) parts = addParts(parts, buttAt(at));
+    for (const { from, to } of pieces) parts = addParts(parts, pieceCost(course, breadth, to - from));
+    return parts;
+  };
+  const choices = ways.map((way): Choice => ({
+    butts: way.butts,
+    pieces: way.pieces,
+    after: ways.length > 1 ? wholeCost(after, partsOf(way)) : 0,
+  }));
+  return { choices, partsOf };
+}
+
+/** Each way so far with each way to break the next stretch. */
+function withStretch(
+  ways: readonly Omit<Choice, 'after'>[],
+  sets: readonly (readonly number[])[],
+  stretch: Span,
+): readonly Omit<Choice, 'after'>[] {
+  const longer: Omit<Choice, 'after'>[] = [];
+  for (const way of ways) {
+    for (const butts of sets) {
+      if (longer.length === MOST_CHOICES) return longer;
+      longer.push({ butts: [...way.butts, ...butts], pieces: [...way.pieces, ...piecesOf(stretch, butts)] });
+    }
+  }
+  return longer;
 }
 
 /** The boards of a course from its pieces. */
@@ -114,7 +135,7 @@ function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): 
   return (at) => {
     let cost = known.get(at);
     if (!cost) {
-      const length = totalLength(overlaps(acrossAt(strip, at), [{ from: course.t0, to: course.t1 }]));
+      const length = lengthWithin(acrossAt(strip, at), course.t0, course.t1);
       cost = { ...NO_COST, work: prices.butt * length, corners: cornersUnder(strip, course, at) };
       known.set(at, cost);
     }
@@ -123,8 +144,11 @@ function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): 
 }
 
 function cornersUnder(strip: Strip, { t0, t1 }: Course, at: number): number {
-  return strip.holes.reduce((sum, { s, t }) => {
-    const besides = [s.from, s.to].filter((side) => Math.abs(side - at) < CORNER_CLEARANCE_MM).length;
-    return sum + (besides > 0 && overlapOf(t, { from: t0, to: t1 }) ? besides : 0);
-  }, 0);
+  let corners = 0;
+  for (const { s, t } of strip.holes) {
+    if (Math.min(t.to, t1) - Math.max(t.from, t0) <= TOLERANCE_MM) continue;
+    if (Math.abs(s.from - at) < CORNER_CLEARANCE_MM) corners += 1;
+    if (Math.abs(s.to - at) < CORNER_CLEARANCE_MM) corners += 1;
+  }
+  return corners;
 }

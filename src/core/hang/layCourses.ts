@@ -2,8 +2,8 @@ import type { HangPlan } from '../house/resolveHang';
 import { totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
-import { addCosts, compareCosts, NO_COST, RANKINGS, type RankedCost, rankedCost } from './cost';
-import { boardsOf, type Choice, courseChoices } from './courseChoices';
+import { addParts, type CostParts, NO_COST, RANKINGS, type RankedCost, rankedCost, wholeCost } from './cost';
+import { boardsOf, type Choice, type CourseChoices, courseChoices } from './courseChoices';
 import type { Course } from './courses';
 import { alongAt, isPlain, type Strip } from './strip';
 
@@ -12,7 +12,8 @@ const STAGGER_BAYS = 2;
 
 /** The cheapest way to hang the courses so far that ends in a certain choice. */
 interface Step {
-  readonly cost: RankedCost;
+  /** In the stagger and the ranks after it: all in which ways to hang the same courses can differ. */
+  readonly cost: number;
   readonly choice: Choice;
   readonly before: Step | undefined;
 }
@@ -28,43 +29,46 @@ export function layCourses(
   prices: JointPrices,
 ): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
   const ranking = RANKINGS[plan.aim];
-  const least = STAGGER_BAYS * plan.framing;
-  const start = rankedCost(ranking, { ...NO_COST, work: seamWork(strip, courses, prices) });
+  const least = STAGGER_BAYS * plan.framing - TOLERANCE_MM;
+  const perStagger = wholeCost(ranking.slice(ranking.indexOf('stagger')), { ...NO_COST, stagger: 1 });
+  const perCourse: CourseChoices[] = [];
   let steps: readonly Step[] = [];
-  const plain = isPlain(strip);
-  // Where neither opening nor slope tells them apart, courses of one stock and breadth have the same choices.
-  const known = new Map<string, readonly Choice[]>();
-  for (const course of courses) {
+  for (const [index, course] of courses.entries()) {
+    const known = isPlain(strip) ? courses.findIndex((other, at) => at < index && isAlike(other, course)) : -1;
+    const found = perCourse[known] ?? courseChoices(strip, course, plan, prices, ranking);
+    perCourse.push(found);
     const before = steps;
-    const key = `${course.stock.width} ${Math.round(course.t1 - course.t0)} ${plain ? '' : course.t0}`;
-    const choices = known.get(key) ?? courseChoices(strip, course, plan, prices, ranking);
-    known.set(key, choices);
-    steps = choices.map((choice) => stepTo(choice, before, start, least, ranking.indexOf('stagger')));
+    steps = found.choices.map((choice) => stepTo(choice, before, least, perStagger));
   }
-  const best = steps.reduce((a, b) => (compareCosts(b.cost, a.cost) < 0 ? b : a));
+  const best = steps.reduce((a, b) => (b.cost < a.cost ? b : a));
   const chosen = choicesUpTo(best);
-  const boards = courses.flatMap((course, index) => {
+  const boards: Board[] = [];
+  let parts: CostParts = { ...NO_COST, work: seamWork(strip, courses, prices) };
+  for (const [index, course] of courses.entries()) {
     const choice = chosen[index];
-    return choice ? boardsOf(choice.pieces, strip, course, index, plan.backed) : [];
-  });
-  return { cost: best.cost, boards };
+    if (!choice) continue;
+    boards.push(...boardsOf(choice.pieces, strip, course, index, plan.backed));
+    parts = addParts(parts, perCourse[index]?.partsOf(choice) ?? NO_COST);
+    parts = { ...parts, stagger: parts.stagger + tooClose(chosen[index - 1]?.butts ?? [], choice.butts, least) };
+  }
+  return { cost: rankedCost(ranking, parts), boards };
 }
 
-function stepTo(choice: Choice, steps: readonly Step[], start: RankedCost, least: number, staggerRank: number): Step {
+/** Where neither opening nor slope tells them apart, courses of one stock and breadth have the same choices. */
+const isAlike = (a: Course, b: Course): boolean =>
+  a.stock.width === b.stock.width && Math.abs(a.t1 - a.t0 - (b.t1 - b.t0)) <= TOLERANCE_MM;
+
+function stepTo(choice: Choice, steps: readonly Step[], least: number, perStagger: number): Step {
   let before: Step | undefined;
-  let cost = start;
+  let cost = 0;
   for (const step of steps) {
-    const stagger = tooClose(step.choice.butts, choice.butts, least);
-    const reached = stagger === 0 ? step.cost : withMore(step.cost, staggerRank, stagger);
-    if (before && compareCosts(reached, cost) >= 0) continue;
+    const reached = step.cost + perStagger * tooClose(step.choice.butts, choice.butts, least);
+    if (before && reached >= cost) continue;
     before = step;
     cost = reached;
   }
-  return { cost: addCosts(cost, choice.cost), choice, before };
+  return { cost: cost + choice.after, choice, before };
 }
-
-const withMore = (cost: RankedCost, rank: number, more: number): RankedCost =>
-  cost.map((part, index) => (index === rank ? part + more : part));
 
 function choicesUpTo(last: Step): readonly Choice[] {
   const choices: Choice[] = [];
@@ -85,7 +89,7 @@ function tooClose(above: readonly number[], below: readonly number[], least: num
   let count = 0;
   for (const at of below) {
     for (const other of above) {
-      if (Math.abs(other - at) < least - TOLERANCE_MM) count += 1;
+      if (Math.abs(other - at) < least) count += 1;
     }
   }
   return count;

@@ -3,8 +3,9 @@ import type { HungFace } from '../hang/hangRoom';
 import type { Face } from '../house/faces/face';
 import type { HangPlan } from '../house/resolveHang';
 import { chordsAt } from '../measure/chords';
-import { overlaps, type Span } from '../measure/span';
-import type { Joint } from './joint';
+import type { Span } from '../measure/span';
+import { TOLERANCE_MM } from '../measure/unit';
+import type { FaceLine, Joint } from './joint';
 
 /** Screws stand this far in from a board's edge; tape and bead flanges hide what is nearer than `HIDDEN_MM` to their
  * joint. Common practice, no source. */
@@ -29,21 +30,22 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   let driven = 0;
   let spotted = 0;
   for (const { face, boards } of hungFaces) {
-    const tape = covers.get(face.id) ?? [];
     const spacing = face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
-    for (const upright of [true, false]) {
-      const boardsHere = boards.filter((board) => memberStandsUpright(face, board) === upright);
-      if (boardsHere.length === 0) continue;
-      const chords = rememberedChords(face, upright);
-      for (const board of boardsHere) {
-        for (const { member, from, to } of screwLines(board, face, upright, plan.framing, chords)) {
+    const members = { true: membersOf(face, true, covers.get(face.id)), false: membersOf(face, false, covers.get(face.id)) };
+    for (const board of boards) {
+      const upright = memberStandsUpright(face, board);
+      const { at, sides } = members[`${upright}`];
+      const [across0, across1] = upright ? [board.u0, board.u1] : [board.v0, board.v1];
+      const [along0, along1] = upright ? [board.v0, board.v1] : [board.u0, board.u1];
+      const grid = upright && face.mirrored ? face.width % plan.framing : 0;
+      for (const line of memberLines(across0, across1, plan.framing, grid, sides)) {
+        const { boarded, hidden } = at(line);
+        for (const span of boarded) {
+          const [from, to] = [Math.max(span.from, along0), Math.min(span.to, along1)];
+          if (to - from <= TOLERANCE_MM) continue;
           const { count, first, step } = screwsAlong(from, to, spacing);
           driven += count;
-          for (let index = 0; index < count; index += 1) {
-            const along = first + index * step;
-            const [u, v] = upright ? [member, along] : [along, member];
-            if (!isTaped(u, v, tape) && !isBehind(u, v, face.covers)) spotted += 1;
-          }
+          for (let index = 0; index < count; index += 1) if (!isWithin(first + index * step, hidden)) spotted += 1;
         }
       }
     }
@@ -51,91 +53,97 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   return { driven, spotted };
 }
 
-/** What tape or a flange hides: all that is near a straight line. */
-interface Cover {
-  readonly u0: number;
-  readonly u1: number;
-  readonly v0: number;
-  readonly v1: number;
-  /** For a line that leans: its start, direction and length. */
-  readonly leaning: { readonly from: readonly [number, number]; readonly du: number; readonly dv: number } | undefined;
+/** A line of framing behind a face. */
+interface Member {
+  /** Where board lies on it, and where screws in it are hidden. */
+  readonly boarded: readonly Span[];
+  readonly hidden: readonly Span[];
 }
 
-function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Cover[]> {
-  const covers = new Map<string, Cover[]>();
-  for (const { lines } of joints) {
-    for (const { face, from, to } of lines) {
-      const [wide, tall] = [to[0] - from[0], to[1] - from[1]];
-      const length = Math.hypot(wide, tall);
-      const leans = Math.abs(wide) > HIDDEN_MM && Math.abs(tall) > HIDDEN_MM;
-      const cover = {
-        u0: Math.min(from[0], to[0]) - HIDDEN_MM,
-        u1: Math.max(from[0], to[0]) + HIDDEN_MM,
-        v0: Math.min(from[1], to[1]) - HIDDEN_MM,
-        v1: Math.max(from[1], to[1]) + HIDDEN_MM,
-        leaning: leans ? { from, du: wide / length, dv: tall / length } : undefined,
+/** The framing behind a face that runs one way: boards of one face share their members. */
+interface Members {
+  readonly at: (line: number) => Member;
+  /** Where screws stand beside openings. */
+  readonly sides: readonly number[];
+}
+
+function membersOf(face: Face, upright: boolean, tape: readonly FaceLine[] = []): Members {
+  const known = new Map<number, Member>();
+  const sides = face.holes.flatMap(({ u0, u1, v0, v1 }) =>
+    upright
+      ? [u0 - EDGE_DISTANCE_MM, u1 + EDGE_DISTANCE_MM]
+      : [v0 - EDGE_DISTANCE_MM, v1 + EDGE_DISTANCE_MM],
+  );
+  const at = (line: number): Member => {
+    let member = known.get(line);
+    if (!member) {
+      member = {
+        boarded: chordsAt(face.loops, upright ? 'u' : 'v', line),
+        hidden: hiddenAt(line, upright ? 0 : 1, tape, face.covers),
       };
-      const onFace = covers.get(face);
-      if (onFace) onFace.push(cover);
-      else covers.set(face, [cover]);
+      known.set(line, member);
+    }
+    return member;
+  };
+  return { at, sides };
+}
+
+function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly FaceLine[]> {
+  const covers = new Map<string, FaceLine[]>();
+  for (const { lines } of joints) {
+    for (const line of lines) {
+      const onFace = covers.get(line.face);
+      if (onFace) onFace.push(line);
+      else covers.set(line.face, [line]);
     }
   }
   return covers;
 }
 
-// Plain loops: these run for every screw of a house.
-function isTaped(u: number, v: number, covers: readonly Cover[]): boolean {
-  for (const { u0, u1, v0, v1, leaning } of covers) {
-    if (u < u0 || u > u1 || v < v0 || v > v1) continue;
-    if (!leaning) return true;
-    if (Math.abs((u - leaning.from[0]) * leaning.dv - (v - leaning.from[1]) * leaning.du) <= HIDDEN_MM) return true;
+/** What tape, flanges and zones hide of a member; `across` is the coordinate that the member keeps. */
+function hiddenAt(
+  line: number,
+  across: 0 | 1,
+  tape: readonly FaceLine[],
+  zones: Face['covers'],
+): readonly Span[] {
+  const hidden: Span[] = [];
+  for (const joint of tape) {
+    const span = hiddenByTape(line, across, joint);
+    if (span) hidden.push(span);
   }
-  return false;
+  for (const { u0, u1, v0, v1 } of zones) {
+    const [low, high, from, to] = across === 0 ? [u0, u1, v0, v1] : [v0, v1, u0, u1];
+    if (line >= low && line <= high) hidden.push({ from, to });
+  }
+  return hidden;
 }
 
-function isBehind(u: number, v: number, covers: Face['covers']): boolean {
-  for (const { u0, u1, v0, v1 } of covers) {
-    if (u >= u0 && u <= u1 && v >= v0 && v <= v1) return true;
-  }
+/** The stretch of a member that is near a joint's line. */
+function hiddenByTape(line: number, across: 0 | 1, { from, to }: FaceLine): Span | undefined {
+  const along = across === 0 ? 1 : 0;
+  if (line < Math.min(from[across], to[across]) - HIDDEN_MM || line > Math.max(from[across], to[across]) + HIDDEN_MM)
+    return undefined;
+  const whole = {
+    from: Math.min(from[along], to[along]) - HIDDEN_MM,
+    to: Math.max(from[along], to[along]) + HIDDEN_MM,
+  };
+  const [breadth, rise] = [to[across] - from[across], to[along] - from[along]];
+  if (Math.abs(breadth) <= HIDDEN_MM || Math.abs(rise) <= HIDDEN_MM) return whole;
+  // A line that leans hides what is near it, not the box around it.
+  const middle = from[along] + ((line - from[across]) / breadth) * rise;
+  const half = (HIDDEN_MM * Math.hypot(breadth, rise)) / Math.abs(breadth);
+  return { from: Math.max(whole.from, middle - half), to: Math.min(whole.to, middle + half) };
+}
+
+// Plain loops: these run for every screw of a house.
+function isWithin(at: number, spans: readonly Span[]): boolean {
+  for (const { from, to } of spans) if (at >= from && at <= to) return true;
   return false;
 }
 
 /** Framing stands upright behind walls, and runs across the boards of a ceiling. */
 const memberStandsUpright = (face: Face, board: Board): boolean => face.kind !== 'ceiling' || board.long === 'u';
-
-/** Where board lies along a member; boards of one face share their members. */
-function rememberedChords(face: Face, upright: boolean): (member: number) => readonly Span[] {
-  const known = new Map<number, readonly Span[]>();
-  return (member) => {
-    let chords = known.get(member);
-    if (!chords) {
-      chords = chordsAt(face.loops, upright ? 'u' : 'v', member);
-      known.set(member, chords);
-    }
-    return chords;
-  };
-}
-
-/** The straight lines of screws in a board: on every member behind it, broken by openings and cut by slopes. */
-function screwLines(
-  board: Board,
-  face: Face,
-  upright: boolean,
-  framing: number,
-  chordsOn: (member: number) => readonly Span[],
-): readonly (Span & { readonly member: number })[] {
-  // Across the members, and along each of them.
-  const [across0, across1] = upright ? [board.u0, board.u1] : [board.v0, board.v1];
-  const along = upright ? { from: board.v0, to: board.v1 } : { from: board.u0, to: board.u1 };
-  const sides = face.holes
-    .flatMap(({ u0, u1, v0, v1 }) => (upright ? [u0, u1] : [v0, v1]))
-    .flatMap((side, index) => (index % 2 === 0 ? side - EDGE_DISTANCE_MM : side + EDGE_DISTANCE_MM))
-    .filter((side) => side > across0 && side < across1);
-  const grid = upright && face.mirrored ? face.width % framing : 0;
-  return memberLines(across0, across1, framing, grid, sides).flatMap((member) =>
-    overlaps(chordsOn(member), [along]).map(({ from, to }) => ({ member, from, to })),
-  );
-}
 
 /** The board's two ends, the framing between them, and the sides of openings; a member that one of those covers is left out. */
 function memberLines(
@@ -145,10 +153,14 @@ function memberLines(
   grid: number,
   sides: readonly number[],
 ): readonly number[] {
-  const fixed = [from + EDGE_DISTANCE_MM, to - EDGE_DISTANCE_MM, ...sides];
-  const lines = [...fixed];
+  const lines = [from + EDGE_DISTANCE_MM, to - EDGE_DISTANCE_MM];
+  for (const side of sides) if (side > from && side < to) lines.push(side);
+  const fixed = lines.length;
   for (let member = Math.ceil((from - grid) / framing) * framing + grid; member < to; member += framing) {
-    if (fixed.every((line) => Math.abs(line - member) > 2 * HIDDEN_MM)) lines.push(member);
+    let free = true;
+    for (let index = 0; index < fixed; index += 1)
+      if (Math.abs((lines[index] ?? 0) - member) <= 2 * HIDDEN_MM) free = false;
+    if (free) lines.push(member);
   }
   return lines;
 }

@@ -72,12 +72,14 @@ function paired(stops: readonly number[]): readonly Span[] {
  */
 export function reachIn(loops: readonly Loop[], axis: Axis, from: number, to: number): readonly Span[] {
   const across = axis === 'u' ? 0 : 1;
-  const inside = loops.flatMap((loop) =>
-    loop.flatMap((point) =>
-      point[across] > from + TOLERANCE_MM && point[across] < to - TOLERANCE_MM ? [point[across]] : [],
-    ),
-  );
-  const stops = [from, ...new Set(inside.sort((a, b) => a - b)), to];
+  const stops = [from, to];
+  for (const loop of loops) {
+    for (const point of loop) {
+      const at = point[across];
+      if (at > from + TOLERANCE_MM && at < to - TOLERANCE_MM && !stops.includes(at)) stops.push(at);
+    }
+  }
+  stops.sort((a, b) => a - b);
   const reached: Span[] = [];
   for (let index = 1; index < stops.length; index += 1) {
     const [low, high] = [stops[index - 1] ?? from, stops[index] ?? to];
@@ -89,5 +91,5 @@ export function reachIn(loops: readonly Loop[], axis: Axis, from: number, to: nu
       if (right - left > TOLERANCE_MM) reached.push({ from: left, to: right });
     }
   }
-  return merged(reached);
+  return reached.length > 1 ? merged(reached) : reached;
 }

@@ -10,6 +10,13 @@ export interface Span {
 export const totalLength = (spans: readonly Span[]): number =>
   spans.reduce((sum, span) => sum + span.to - span.from, 0);
 
+/** How much of the spans lies between two places, in mm. */
+export function lengthWithin(spans: readonly Span[], from: number, to: number): number {
+  let length = 0;
+  for (const span of spans) length += Math.max(0, Math.min(span.to, to) - Math.max(span.from, from));
+  return length;
+}
+
 /** What two spans share, or undefined when it is no longer than the tolerance. */
 export function overlapOf(a: Span, b: Span, tolerance = TOLERANCE_MM): Span | undefined {
   const from = Math.max(a.from, b.from);
