@@ -1,11 +1,11 @@
 import type { HangPlan } from '../house/resolveHang';
-import { lengthWithin, type Span } from '../measure/span';
+import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
 import { addParts, type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
 import type { Course } from './courses';
-import { acrossAt, type Strip, stretchesOf } from './strip';
+import { boardAcross, type Strip, stretchesOf } from './strip';
 
 /** One way to break a course into boards. */
 export interface Choice {
@@ -63,11 +63,13 @@ export function courseChoices(
     for (const { from, to } of pieces) parts = addParts(parts, pieceCost(course, breadth, to - from));
     return parts;
   };
-  const choices = ways.map((way): Choice => ({
-    butts: way.butts,
-    pieces: way.pieces,
-    after: ways.length > 1 ? wholeCost(after, partsOf(way)) : 0,
-  }));
+  const choices = ways.map(
+    (way): Choice => ({
+      butts: way.butts,
+      pieces: way.pieces,
+      after: ways.length > 1 ? wholeCost(after, partsOf(way)) : 0,
+    }),
+  );
   return { choices, partsOf };
 }
 
@@ -111,8 +113,14 @@ export function boardsOf(
 
 /** A stretch between its butts. */
 export function piecesOf({ from, to }: Span, butts: readonly number[]): readonly Span[] {
-  const stops = [from, ...butts, to];
-  return stops.slice(1).map((stop, index) => ({ from: stops[index] ?? from, to: stop }));
+  const pieces: Span[] = [];
+  let start = from;
+  for (const butt of butts) {
+    pieces.push({ from: start, to: butt });
+    start = butt;
+  }
+  pieces.push({ from: start, to });
+  return pieces;
 }
 
 /** The shortest sheet that a piece can be cut from. */
@@ -123,7 +131,9 @@ function stockLength({ stock }: Course, length: number): number {
 /** What a board of a course takes of sheets, and what is left of them. */
 function pieceCost(course: Course, breadth: number, length: number): CostParts {
   return {
-    ...NO_COST,
+    work: 0,
+    corners: 0,
+    stagger: 0,
     sheets: Math.max(breadth / course.stock.width, LEAST_SHEET),
     waste: course.stock.width * stockLength(course, length) - breadth * length,
   };
@@ -135,8 +145,8 @@ function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): 
   return (at) => {
     let cost = known.get(at);
     if (!cost) {
-      const length = lengthWithin(acrossAt(strip, at), course.t0, course.t1);
-      cost = { ...NO_COST, work: prices.butt * length, corners: cornersUnder(strip, course, at) };
+      const work = prices.butt * boardAcross(strip, course, at);
+      cost = { work, corners: cornersUnder(strip, course, at), stagger: 0, sheets: 0, waste: 0 };
       known.set(at, cost);
     }
     return cost;

@@ -6,7 +6,7 @@ import { type Board, type JointPrices, usualJointPrices } from './board';
 import { compareCosts, type RankedCost } from './cost';
 import { courseLayouts } from './courses';
 import { layCourses } from './layCourses';
-import { isPlain, stripOf } from './strip';
+import { stripOf } from './strip';
 
 /** The ways a face may be hung; the cheapest wins, the first named where they cost the same. */
 export interface FaceHanging {
@@ -37,7 +37,7 @@ export function hangFace(
   for (const long of directions) {
     const strip = stripOf(face, long);
     // On a plain rectangle the two starts mirror each other and cost the same.
-    const starts = hanging.searchStart && !isPlain(strip) ? [false, true] : [false];
+    const starts = hanging.searchStart && !strip.plain ? [false, true] : [false];
     for (const startHigh of starts) {
       for (const courses of courseLayouts(strip.breadth, plan.boards, startHigh)) {
         const laid = layCourses(strip, courses, plan, prices);

@@ -5,7 +5,7 @@ import type { Board, JointPrices } from './board';
 import { addParts, type CostParts, NO_COST, RANKINGS, type RankedCost, rankedCost, wholeCost } from './cost';
 import { boardsOf, type Choice, type CourseChoices, courseChoices } from './courseChoices';
 import type { Course } from './courses';
-import { alongAt, isPlain, type Strip } from './strip';
+import { alongAt, type Strip } from './strip';
 
 /** Butts of neighbouring courses keep this many bays of framing between them: common practice, no source. */
 const STAGGER_BAYS = 2;
@@ -34,11 +34,12 @@ export function layCourses(
   const perCourse: CourseChoices[] = [];
   let steps: readonly Step[] = [];
   for (const [index, course] of courses.entries()) {
-    const known = isPlain(strip) ? courses.findIndex((other, at) => at < index && isAlike(other, course)) : -1;
+    const known = strip.plain ? courses.findIndex((other, at) => at < index && isAlike(other, course)) : -1;
     const found = perCourse[known] ?? courseChoices(strip, course, plan, prices, ranking);
     perCourse.push(found);
     const before = steps;
-    steps = found.choices.map((choice) => stepTo(choice, before, least, perStagger));
+    const lowest = before.reduce((low, { cost }) => Math.min(low, cost), Infinity);
+    steps = found.choices.map((choice) => stepTo(choice, before, lowest, least, perStagger));
   }
   const best = steps.reduce((a, b) => (b.cost < a.cost ? b : a));
   const chosen = choicesUpTo(best);
@@ -58,7 +59,8 @@ export function layCourses(
 const isAlike = (a: Course, b: Course): boolean =>
   a.stock.width === b.stock.width && Math.abs(a.t1 - a.t0 - (b.t1 - b.t0)) <= TOLERANCE_MM;
 
-function stepTo(choice: Choice, steps: readonly Step[], least: number, perStagger: number): Step {
+/** @param lowest the least that any of the steps costs: nothing after one that is reached at it can be better */
+function stepTo(choice: Choice, steps: readonly Step[], lowest: number, least: number, perStagger: number): Step {
   let before: Step | undefined;
   let cost = 0;
   for (const step of steps) {
@@ -66,6 +68,7 @@ function stepTo(choice: Choice, steps: readonly Step[], least: number, perStagge
     if (before && reached >= cost) continue;
     before = step;
     cost = reached;
+    if (cost === lowest) break;
   }
   return { cost: cost + choice.after, choice, before };
 }

@@ -60,19 +60,15 @@ function smallestThatHolds(offCuts: readonly Piece[], piece: Piece): number | un
 }
 
 function remainders(source: Piece, piece: Piece): readonly Piece[] {
-  const lengthLeft = source.length - piece.length;
-  const breadthLeft = source.breadth - piece.breadth;
-  return [
-    ...(lengthLeft > TOLERANCE_MM ? [{ ...source, length: lengthLeft }] : []),
-    ...(breadthLeft > TOLERANCE_MM
-      ? [
-          {
-            ...source,
-            breadth: breadthLeft,
-            length: piece.length,
-            tapers: Math.max(0, source.tapers - Math.max(1, piece.tapers)),
-          },
-        ]
-      : []),
-  ];
+  const left: Piece[] = [];
+  const [length, breadth] = [source.length - piece.length, source.breadth - piece.breadth];
+  if (length > TOLERANCE_MM) left.push({ ...source, length });
+  if (breadth > TOLERANCE_MM)
+    left.push({
+      ...source,
+      breadth,
+      length: piece.length,
+      tapers: Math.max(0, source.tapers - Math.max(1, piece.tapers)),
+    });
+  return left;
 }

@@ -25,14 +25,14 @@ const LINE_TURN = 1e-4;
 export function anglesOf(hungFaces: readonly HungFace[], beads: Room['beads']): readonly Joint[] {
   const joints: Joint[] = [];
   for (const edges of edgesByLine(hungFaces)) {
-    edges.forEach((a, index) => {
+    for (const [index, a] of edges.entries()) {
       for (const b of edges.slice(index + 1)) {
         if (a.hung === b.hung || (a.hung.face.existing && b.hung.face.existing)) continue;
         const shared = overlapOf(a, b);
         const corner = shared && cornerBetween(a, b);
         if (shared && corner) joints.push(...jointsBetween(a, b, shared, corner, beads));
       }
-    });
+    }
   }
   return joints;
 }
@@ -114,7 +114,7 @@ function jointsBetween(a: RoomEdge, b: RoomEdge, shared: Span, corner: Corner, b
   const rise = Math.abs(a.direction[2]);
   const at = (along: number) => add(a.foot, times(a.direction, along));
   const hidden = hiddenOnBoth(hiddenAlong(a, shared), hiddenAlong(b, shared));
-  return piecesBeside(shared, hidden).map(({ tapedOnly, ...span }): Joint => {
+  return piecesBeside(shared, hidden).map((span): Joint => {
     const ends: readonly [Vector, Vector] = [at(span.from), at(span.to)];
     return {
       id: `${edge}.${kind}.${Math.round(span.from)}`,
@@ -124,7 +124,7 @@ function jointsBetween(a: RoomEdge, b: RoomEdge, shared: Span, corner: Corner, b
       run: rise < 1e-3 ? 'level' : rise > 1 - 1e-3 ? 'upright' : 'slope',
       inside: corner.inside,
       profile,
-      tapedOnly,
+      tapedOnly: span.tapedOnly,
       lines: [a, b].map((side) => ({
         face: side.hung.face.id,
         from: onFace(side, ends[0]),

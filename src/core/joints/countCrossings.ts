@@ -4,13 +4,15 @@ import type { FaceLine, Joint } from './joint';
 
 /** How many ends of butts meet a flat of the same face. */
 export function countCrossings(joints: readonly Joint[]): number {
-  const lines = (kind: Joint['class']) =>
-    joints.filter((joint) => joint.class === kind).flatMap((joint) => joint.lines);
-  const flats = lines('flat');
-  return [...lines('butt'), ...lines('backedButt')].reduce((sum, butt) => {
-    const sameFace = flats.filter(({ face }) => face === butt.face);
-    return sum + [butt.from, butt.to].filter((end) => sameFace.some((flat) => liesOn(end, flat))).length;
-  }, 0);
+  const flats = joints.filter((joint) => joint.class === 'flat').flatMap(({ lines }) => lines);
+  let count = 0;
+  for (const joint of joints) {
+    if (joint.class !== 'butt' && joint.class !== 'backedButt') continue;
+    for (const butt of joint.lines)
+      for (const end of [butt.from, butt.to])
+        if (flats.some((flat) => flat.face === butt.face && liesOn(end, flat))) count += 1;
+  }
+  return count;
 }
 
 /** Seams run with the axes of their face, so the box around one is the seam. */

@@ -31,7 +31,10 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
   let spotted = 0;
   for (const { face, boards } of hungFaces) {
     const spacing = face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
-    const members = { true: membersOf(face, true, covers.get(face.id)), false: membersOf(face, false, covers.get(face.id)) };
+    const members = {
+      true: membersOf(face, true, covers.get(face.id)),
+      false: membersOf(face, false, covers.get(face.id)),
+    };
     for (const board of boards) {
       const upright = memberStandsUpright(face, board);
       const { at, sides } = members[`${upright}`];
@@ -70,9 +73,7 @@ interface Members {
 function membersOf(face: Face, upright: boolean, tape: readonly FaceLine[] = []): Members {
   const known = new Map<number, Member>();
   const sides = face.holes.flatMap(({ u0, u1, v0, v1 }) =>
-    upright
-      ? [u0 - EDGE_DISTANCE_MM, u1 + EDGE_DISTANCE_MM]
-      : [v0 - EDGE_DISTANCE_MM, v1 + EDGE_DISTANCE_MM],
+    upright ? [u0 - EDGE_DISTANCE_MM, u1 + EDGE_DISTANCE_MM] : [v0 - EDGE_DISTANCE_MM, v1 + EDGE_DISTANCE_MM],
   );
   const at = (line: number): Member => {
     let member = known.get(line);
@@ -101,12 +102,7 @@ function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Fa
 }
 
 /** What tape, flanges and zones hide of a member; `across` is the coordinate that the member keeps. */
-function hiddenAt(
-  line: number,
-  across: 0 | 1,
-  tape: readonly FaceLine[],
-  zones: Face['covers'],
-): readonly Span[] {
+function hiddenAt(line: number, across: 0 | 1, tape: readonly FaceLine[], zones: Face['covers']): readonly Span[] {
   const hidden: Span[] = [];
   for (const joint of tape) {
     const span = hiddenByTape(line, across, joint);

@@ -35,19 +35,20 @@ export function hiddenOn(face: Face, from: Point, to: Point): Hidden {
 
 /** What is hidden where two faces meet: only what both sides hide. */
 export const hiddenOnBoth = (a: Hidden, b: Hidden): Hidden => {
+  if (a.all.length === 0 || b.all.length === 0) return NOTHING;
   const all = overlaps(a.all, b.all);
   return { all, taped: [...overlaps(a.taped, b.all), ...overlaps(a.all, b.taped)] };
 };
 
 /** A line's pieces: what is finished, and what is taped only. */
 export function piecesBeside(whole: Span, hidden: Hidden): readonly (Span & { readonly tapedOnly: boolean })[] {
-  if (hidden.all.length === 0) return [{ ...whole, tapedOnly: false }];
+  if (hidden.all.length === 0) return [{ from: whole.from, to: whole.to, tapedOnly: false }];
   const finished = subtractSpans(whole, hidden.all);
   const untaped = subtractSpans(whole, hidden.taped);
   const bare = subtractSpans(whole, [...finished, ...untaped]);
   return [
-    ...finished.map((span) => ({ ...span, tapedOnly: false })),
-    ...bare.map((span) => ({ ...span, tapedOnly: true })),
+    ...finished.map(({ from, to }) => ({ from, to, tapedOnly: false })),
+    ...bare.map(({ from, to }) => ({ from, to, tapedOnly: true })),
   ];
 }
 

@@ -1,8 +1,9 @@
 import type { Board } from '../hang/board';
 import { inRoom } from '../house/faces/face';
-import { overlapOf, type Span } from '../measure/span';
+import { overlaps, type Span, totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { dot } from '../measure/vector';
+import { NO_FACTORY_EDGE } from './joint';
 import type { RoomEdge } from './roomEdge';
 
 /** The stretches of an edge where a board's tapered edge lies along it. */
@@ -11,14 +12,15 @@ export function taperedSpans({ hung: { face, boards }, edge, direction }: RoomEd
   // Along a slope, or round an arch, no factory edge can lie.
   if (face.bent || Math.min(wide, tall) > TOLERANCE_MM) return [];
   const [axis, at] = tall <= wide ? (['v', edge.from[1]] as const) : (['u', edge.from[0]] as const);
-  return boards.flatMap((board) => {
+  const onLine = (stop: number) => dot(inRoom(face, axis === 'v' ? [stop, at] : [at, stop]), direction);
+  const spans: Span[] = [];
+  for (const board of boards) {
     const along = taperedAt(board, axis, at);
-    if (!along) return [];
-    const stops = [along.from, along.to].map((stop) =>
-      dot(inRoom(face, axis === 'v' ? [stop, at] : [at, stop]), direction),
-    );
-    return [{ from: Math.min(...stops), to: Math.max(...stops) }];
-  });
+    if (!along) continue;
+    const [one, other] = [onLine(along.from), onLine(along.to)];
+    spans.push({ from: Math.min(one, other), to: Math.max(one, other) });
+  }
+  return spans;
 }
 
 function taperedAt(board: Board, axis: 'u' | 'v', at: number): Span | undefined {
@@ -37,10 +39,9 @@ export function factoryEdge(
   b: readonly Span[],
   shared: Span,
 ): { readonly one: number; readonly both: number } {
-  const within = (spans: readonly Span[], limit: Span) => spans.flatMap((span) => overlapOf(span, limit) ?? []);
-  const length = (spans: readonly Span[]) => spans.reduce((sum, { from, to }) => sum + to - from, 0);
-  const onA = within(a, shared);
-  const onB = within(b, shared);
-  const both = length(onA.flatMap((span) => within(onB, span)));
-  return { one: Math.max(0, length(onA) + length(onB) - 2 * both), both };
+  if (a.length === 0 && b.length === 0) return NO_FACTORY_EDGE;
+  const onA = overlaps(a, [shared]);
+  const onB = overlaps(b, [shared]);
+  const both = totalLength(overlaps(onA, onB));
+  return { one: Math.max(0, totalLength(onA) + totalLength(onB) - 2 * both), both };
 }

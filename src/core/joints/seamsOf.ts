@@ -24,6 +24,7 @@ interface BoardSide extends Span {
  */
 export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
   const joints: Joint[] = [];
+  if (boards.length < 2) return joints;
   for (const sides of sidesByLine(boards).values()) {
     const [first] = sides;
     if (!first) continue;
@@ -92,27 +93,37 @@ interface Run extends Span {
 function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
   // Along the rim of a face boards lie on one side only.
   if (sides.every(({ before }) => before === sides[0]?.before)) return [];
-  const stops = [...new Set(sides.flatMap(({ from, to }) => [from, to]))].sort((a, b) => a - b);
   const runs: Run[] = [];
-  stops.slice(1).forEach((to, index) => {
-    const from = stops[index] ?? to;
-    const middle = (from + to) / 2;
-    if (to - from <= TOLERANCE_MM) return;
-    const covering = (before: boolean) =>
-      sides.find((side) => side.before === before && side.from < middle && side.to > middle);
-    const before = covering(true);
-    const after = covering(false);
-    if (!before || !after) return;
-    const isEnd = (before.board.long === 'u') === (before.across === 'u');
-    const plain = classOf(before.edge, after.edge);
-    const kind = plain === 'butt' && isEnd && before.board.backed ? 'backedButt' : plain;
-    const course = plain === 'butt' && isEnd ? before.board.course : undefined;
+  let from = -Infinity;
+  for (const to of stopsOf(sides)) {
+    const run = to - from > TOLERANCE_MM && from > -Infinity ? runBetween(sides, from, to) : undefined;
     const last = runs.at(-1);
-    if (last && last.class === kind && last.course === course && from - last.to <= TOLERANCE_MM)
+    if (run && last && last.class === run.class && last.course === run.course && from - last.to <= TOLERANCE_MM)
       runs[runs.length - 1] = { ...last, to };
-    else runs.push({ from, to, class: kind, course });
-  });
+    else if (run) runs.push(run);
+    from = to;
+  }
   return runs;
+}
+
+/** Where sides begin and end, in order. */
+function stopsOf(sides: readonly Span[]): readonly number[] {
+  const stops: number[] = [];
+  for (const { from, to } of sides) stops.push(from, to);
+  return stops.sort((a, b) => a - b);
+}
+
+/** The joint where boards lie on both sides of a line all the way between two stops. */
+function runBetween(sides: readonly BoardSide[], from: number, to: number): Run | undefined {
+  const middle = (from + to) / 2;
+  const covers = (side: BoardSide) => side.from < middle && side.to > middle;
+  const before = sides.find((side) => side.before && covers(side));
+  const after = sides.find((side) => !side.before && covers(side));
+  if (!before || !after) return undefined;
+  const isEnd = (before.board.long === 'u') === (before.across === 'u');
+  const plain = classOf(before.edge, after.edge);
+  const kind = plain === 'butt' && isEnd && before.board.backed ? 'backedButt' : plain;
+  return { from, to, class: kind, course: plain === 'butt' && isEnd ? before.board.course : undefined };
 }
 
 function classOf(a: EdgeKind, b: EdgeKind): JointClass {

@@ -36,30 +36,41 @@ export interface Tally {
 export function tallyRoom(joints: readonly Joint[], hungFaces: readonly HungFace[], plan: HangPlan): Tally {
   const screws = countScrews(hungFaces, joints, plan);
   const finished = joints.filter(({ tapedOnly }) => !tapedOnly);
+  const classes = forEveryClass(() => ({ length: 0, count: 0 }));
   const profiles: Partial<Record<EdgeProfile, ClassTotal>> = {};
-  for (const { profile } of finished)
-    if (profile && !profiles[profile])
-      profiles[profile] = totalOf(finished.filter((joint) => joint.profile === profile));
+  const factoryEdgeInAngle = { one: 0, both: 0 };
+  let tapedOnly = NOTHING;
+  for (const joint of joints) {
+    factoryEdgeInAngle.one += joint.factoryEdge.one;
+    factoryEdgeInAngle.both += joint.factoryEdge.both;
+    if (joint.tapedOnly) {
+      tapedOnly = withJoint(tapedOnly, joint);
+      continue;
+    }
+    const total = classes[joint.class];
+    total.length += joint.length;
+    total.count += 1;
+    if (joint.profile) profiles[joint.profile] = withJoint(profiles[joint.profile] ?? NOTHING, joint);
+  }
   return {
-    classes: forEveryClass((kind) => totalOf(finished.filter((joint) => joint.class === kind))),
-    tapedOnly: totalOf(joints.filter(({ tapedOnly }) => tapedOnly)),
+    classes,
+    tapedOnly,
     profiles,
     threeWays: countThreeWays(finished),
     crossings: countCrossings(finished),
     fasteners: screws.spotted,
     screws: screws.driven,
-    factoryEdgeInAngle: {
-      one: joints.reduce((sum, { factoryEdge }) => sum + factoryEdge.one, 0),
-      both: joints.reduce((sum, { factoryEdge }) => sum + factoryEdge.both, 0),
-    },
+    factoryEdgeInAngle,
     boardArea: hungFaces.reduce((sum, { face }) => sum + (face.existing ? 0 : areaOf(face)), 0),
     boards: sheetsFor(hungFaces.flatMap(({ boards }) => boards)),
   };
 }
 
-const totalOf = (joints: readonly Joint[]): ClassTotal => ({
-  length: joints.reduce((sum, { length }) => sum + length, 0),
-  count: joints.length,
+const NOTHING: ClassTotal = { length: 0, count: 0 };
+
+const withJoint = ({ length, count }: ClassTotal, joint: Joint): ClassTotal => ({
+  length: length + joint.length,
+  count: count + 1,
 });
 
 /** The tally of several rooms together. */

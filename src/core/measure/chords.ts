@@ -32,20 +32,22 @@ function touchesCorner(loops: readonly Loop[], across: 0 | 1, at: number): boole
 
 /** Where the edges that lead to one side of a line start on it, in order. */
 function crossings(loops: readonly Loop[], axis: Axis, at: number, side: 1 | -1): readonly number[] {
-  const [across, along] = axis === 'u' ? ([0, 1] as const) : ([1, 0] as const);
+  const across = axis === 'u' ? 0 : 1;
+  const along = 1 - across;
   const found: number[] = [];
+  // Plain loops: no line of boards or screws is laid without this.
   for (const loop of loops) {
-    let last = loop.at(-1);
+    let last = loop[loop.length - 1];
     for (const point of loop) {
-      if (last) {
-        const [a, b] = [last[across] - at, point[across] - at];
-        const beyondA = side * a > TOLERANCE_MM;
-        const beyondB = side * b > TOLERANCE_MM;
-        if (beyondA !== beyondB) {
-          const near = beyondA ? b : a;
-          const part = Math.abs(near) <= TOLERANCE_MM ? (beyondA ? 1 : 0) : a / (a - b);
-          found.push(last[along] + (point[along] - last[along]) * part);
-        }
+      if (!last) break;
+      const a = last[across] - at;
+      const b = point[across] - at;
+      const beyondA = side * a > TOLERANCE_MM;
+      if (beyondA !== side * b > TOLERANCE_MM) {
+        const near = beyondA ? b : a;
+        const part = Math.abs(near) <= TOLERANCE_MM ? (beyondA ? 1 : 0) : a / (a - b);
+        const [start, end] = [last[along] ?? 0, point[along] ?? 0];
+        found.push(start + (end - start) * part);
       }
       last = point;
     }

@@ -45,13 +45,16 @@ export function boxOf(loops: readonly Loop[]): {
   readonly v0: number;
   readonly v1: number;
 } {
-  let [u0, u1, v0, v1] = [Infinity, -Infinity, Infinity, -Infinity];
+  let u0 = Infinity;
+  let u1 = -Infinity;
+  let v0 = Infinity;
+  let v1 = -Infinity;
   for (const loop of loops) {
-    for (const [u, v] of loop) {
-      u0 = Math.min(u0, u);
-      u1 = Math.max(u1, u);
-      v0 = Math.min(v0, v);
-      v1 = Math.max(v1, v);
+    for (const point of loop) {
+      if (point[0] < u0) u0 = point[0];
+      if (point[0] > u1) u1 = point[0];
+      if (point[1] < v0) v0 = point[1];
+      if (point[1] > v1) v1 = point[1];
     }
   }
   return { u0, u1, v0, v1 };

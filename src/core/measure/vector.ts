@@ -14,7 +14,7 @@ export const cross = (a: Vector, b: Vector): Vector => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const lengthOf = (a: Vector): number => Math.hypot(a[0], a[1], a[2]);
+export const lengthOf = (a: Vector): number => Math.sqrt(dot(a, a));
 export const unit = (a: Vector): Vector => times(a, 1 / lengthOf(a));
 
 /** The area of a polygon from its corners; positive when it runs clockwise on a page whose y points down. */

@@ -79,8 +79,11 @@ export interface SpaceEdge {
 }
 
 /** Where a point of a face is in the room. */
-export const inRoom = (face: Pick<Face, 'origin' | 'u' | 'v'>, [u, v]: Point): Vector =>
-  add(face.origin, add(times(face.u, u), times(face.v, v)));
+export const inRoom = ({ origin, u, v }: Pick<Face, 'origin' | 'u' | 'v'>, [across, down]: Point): Vector => [
+  origin[0] + u[0] * across + v[0] * down,
+  origin[1] + u[1] * across + v[1] * down,
+  origin[2] + u[2] * across + v[2] * down,
+];
 
 /** The area to be boarded, less openings; mm². */
 export const areaOf = (face: Face): number =>
@@ -89,12 +92,14 @@ export const areaOf = (face: Face): number =>
 /** The straight edges of a face and of what is cut out of it. */
 export function edgesOf(face: Face): readonly SpaceEdge[] {
   if (face.bent) return face.bent;
-  return face.loops.flatMap((loop) =>
-    loop.map((from, index): SpaceEdge => {
+  const edges: SpaceEdge[] = [];
+  for (const loop of face.loops) {
+    for (const [index, from] of loop.entries()) {
       const to = loop[(index + 1) % loop.length] ?? from;
       // Loops keep the board on their right.
-      const onto = unit(add(times(face.u, from[1] - to[1]), times(face.v, to[0] - from[0])));
-      return { ends: [inRoom(face, from), inRoom(face, to)], inward: onto, normal: face.normal, from, to };
-    }),
-  );
+      const inward = unit(add(times(face.u, from[1] - to[1]), times(face.v, to[0] - from[0])));
+      edges.push({ ends: [inRoom(face, from), inRoom(face, to)], inward, normal: face.normal, from, to });
+    }
+  }
+  return edges;
 }
