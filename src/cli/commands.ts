@@ -10,7 +10,8 @@ import { addTallies, type ClassTotal, type Tally } from '../core/joints/tally';
 import { loadList } from '../core/materials/loadList';
 import { parseLength } from '../core/measure/parseLength';
 import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
-import { methodOf, roomCoats } from '../core/method/roomCoats';
+import { resolveMethod } from '../core/method/resolveMethod';
+import { roomCoats } from '../core/method/roomCoats';
 
 /** A refusal that is told as one line on standard error, with exit code 2. */
 export class Refusal extends Error {}
@@ -88,7 +89,8 @@ function tallyReport(tally: Tally, unit: LengthUnit) {
 export function materialsReport(house: House) {
   const rooms = house.rooms.map((room) => {
     const { tally } = takeOff(room, house);
-    return { tally, coats: roomCoats(tally, methodOf(house, room)) };
+    const method = resolveMethod(house, room);
+    return { tally, method, coats: roomCoats(tally, method, room.finish) };
   });
   const load = loadList(rooms);
   const length = ({ net, gross, packs }: { net: number; gross: number; packs: number }) => ({
@@ -107,8 +109,10 @@ export function materialsReport(house: House) {
       packs,
     })),
     mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, gallons(litres)])),
+    mesh: length(load.mesh),
     bead: length(load.bead),
     screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
+    sealer: { gallons: gallons(load.sealer.net), withWaste: gallons(load.sealer.gross), packs: load.sealer.packs },
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize';
+import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
 import { type HouseRow, models } from './models';
 
@@ -72,7 +73,10 @@ export async function saveHouseHead(
   });
 }
 
-/** Saves a room over the version that its editor saw; a newer one is never overwritten. Its place on the plan stays. */
+/**
+ * Saves a room over the version that its editor saw; a newer one is never overwritten. Its place on the plan and the way it
+ * is finished stay: they are not the room's editor's to say.
+ */
 export async function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction): Promise<RoomSave> => {
@@ -83,8 +87,9 @@ export async function saveRoom(houseId: string, version: number, room: Room): Pr
     });
     if (!row) return { kind: 'gone' };
     if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    const { at } = row.room;
-    await row.update({ room: { ...room, ...(at && { at }) }, version: version + 1 }, { transaction });
+    const { at, method } = row.room;
+    const kept = { ...(at && { at }), ...(method && { method }) };
+    await row.update({ room: { ...room, ...kept }, version: version + 1 }, { transaction });
     return { kind: 'saved', version: version + 1 };
   });
 }
@@ -92,3 +97,25 @@ export async function saveRoom(houseId: string, version: number, room: Room): Pr
 /** The house's row, locked until the transaction ends. */
 export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRow | null> =>
   models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+
+/** Saves how one room is finished over the version that was seen; without choices it goes by the house again. */
+export async function saveRoomMethod(
+  houseId: string,
+  version: number,
+  id: string,
+  method: MethodChoices | null,
+): Promise<RoomSave> {
+  const { sequelize, RoomRow } = models();
+  return sequelize.transaction(async (transaction): Promise<RoomSave> => {
+    const row = await RoomRow.findOne({
+      where: { houseId, id, removedAt: null },
+      transaction,
+      lock: transaction.LOCK.UPDATE,
+    });
+    if (!row) return { kind: 'gone' };
+    if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
+    const { method: _before, ...room } = row.room;
+    await row.update({ room: { ...room, ...(method && { method }) }, version: version + 1 }, { transaction });
+    return { kind: 'saved', version: version + 1 };
+  });
+}

@@ -6,8 +6,10 @@ import {
   Model,
   type Sequelize,
 } from 'sequelize';
+import type { MethodChoices } from '../core/house/methodSchema';
 import type { HouseHead, Room } from '../core/house/schema';
 import type { NewEntry } from '../core/log/entry';
+import type { LengthUnit } from '../core/measure/unit';
 import { connection } from './connection';
 
 export const ROLES = ['lead', 'finisher', 'viewer'] as const;
@@ -59,6 +61,15 @@ export class ReadingRow extends Model<InferAttributes<ReadingRow>, InferCreation
   declare humidity: number;
 }
 
+export class MethodRow extends Model<InferAttributes<MethodRow>, InferCreationAttributes<MethodRow>> {
+  declare id: CreationOptional<string>;
+  declare name: string;
+  declare unit: LengthUnit;
+  declare choices: MethodChoices;
+  declare keptBy: string;
+  declare keptAt: Date;
+}
+
 const holder: { oakModels?: Sequelize } = globalThis as typeof globalThis & { oakModels?: Sequelize };
 
 /** Binds the models to the connection; every repository calls it before its first query. */
@@ -68,7 +79,7 @@ export function models() {
     bind(sequelize);
     holder.oakModels = sequelize;
   }
-  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, ReadingRow };
+  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, ReadingRow, MethodRow };
 }
 
 function bind(sequelize: Sequelize): void {
@@ -126,5 +137,16 @@ function bind(sequelize: Sequelize): void {
       humidity: { type: DataTypes.DOUBLE, allowNull: false },
     },
     { ...options, tableName: 'readings' },
+  );
+  MethodRow.init(
+    {
+      id: id(),
+      name: { ...text(), unique: true },
+      unit: text(),
+      choices: json(),
+      keptBy: { type: DataTypes.UUID, allowNull: false },
+      keptAt: instant(),
+    },
+    { ...options, tableName: 'methods' },
   );
 }

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
+import type { Air } from '../core/drying/air';
 import type { AirFrom } from '../core/drying/dryAt';
 import { resolveHang } from '../core/house/resolveHang';
 import type { HouseHead, Room } from '../core/house/schema';
@@ -34,6 +35,10 @@ export interface LoadedSite {
 
 /** Air where none was ever measured: a heated house. Common practice, no source. */
 export const ASSUMED_AIR = { temperature: 20, humidity: 50 } as const;
+
+/** The air that a house is judged in: its last reading, or the assumed one. */
+export const houseAir = (reading: Reading | undefined): Air =>
+  reading ? { temperature: reading.temperature, humidity: reading.humidity } : ASSUMED_AIR;
 
 /** The house of a page; an unknown one is the not-found page. The same request works it out once. */
 export const loadSite = cache(async (id: string): Promise<LoadedSite> => {

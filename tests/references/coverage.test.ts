@@ -3,6 +3,7 @@ import { takeOff } from '@/core/joints/takeOff';
 import { addTallies } from '@/core/joints/tally';
 import { loadList } from '@/core/materials/loadList';
 import { gallonsFromLitres, MM_PER_FOOT } from '@/core/measure/unit';
+import { usualMethod } from '@/core/method/resolveMethod';
 import { roomCoats } from '@/core/method/roomCoats';
 import { demoHouse } from '@/db/demo/demoHouse';
 
@@ -12,7 +13,8 @@ describe('the demo house at level 4 throughout', () => {
   const house = demoHouse();
   const rooms = house.rooms.map((room) => {
     const { tally } = takeOff(room, house);
-    return { tally, coats: roomCoats(tally, { level: 4 }) };
+    const method = usualMethod(4);
+    return { tally, method, coats: roomCoats(tally, method) };
   });
   const thousands = addTallies(rooms.map(({ tally }) => tally)).boardArea / MM_PER_FOOT ** 2 / 1000;
   const load = loadList(rooms);

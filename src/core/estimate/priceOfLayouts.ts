@@ -3,7 +3,8 @@ import type { HangPlan } from '../house/resolveHang';
 import type { HouseHead, Room } from '../house/schema';
 import { takeOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
-import { methodOf, roomCoats } from '../method/roomCoats';
+import { resolveMethod } from '../method/resolveMethod';
+import { roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
 
 /** What one way of hanging makes of rooms: joints, sheets, and the finishers' hours at the usual rates. */
@@ -24,7 +25,9 @@ export function layoutOfRoom(
   aim: HangPlan['aim'],
 ): { readonly tally: Tally; readonly hours: number } {
   const { tally } = takeOff({ ...room, hang: { ...room.hang, aim } }, house);
-  const hours = tasksOf(tally, roomCoats(tally, methodOf(house, room))).reduce((sum, task) => sum + task.hours, 0);
+  const method = resolveMethod(house, room);
+  const tasks = tasksOf(tally, roomCoats(tally, method, room.finish), method);
+  const hours = tasks.reduce((sum, task) => sum + task.hours, 0);
   return { tally, hours };
 }
 

@@ -1,18 +1,13 @@
 import { z } from 'zod';
 import { AIMS, BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from './kinds';
-import type { Level } from './level';
+import { levelSchema } from './levelSchema';
+import { choicesSchema, methodSchema } from './methodSchema';
 
 const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
 const pointSchema = z.tuple([z.number(), z.number()]);
-
-export const levelSchema = z
-  .int()
-  .min(0, 'must be a level from 0 to 5')
-  .max(5, 'must be a level from 0 to 5')
-  .transform((level) => level as Level);
 
 export const boardStockSchema = z.strictObject({
   width: positive(),
@@ -145,12 +140,12 @@ export const roomSchema = z.strictObject({
   existing: z.array(wallNumber()).optional(),
   finish: finishOfFaceSchema.extend({ faces: z.record(z.string(), finishOfFaceSchema).optional() }).optional(),
   hang: hangSchema.optional(),
+  /** Where this room is finished in another way than the house. */
+  method: choicesSchema.optional(),
   hung: z.record(z.string(), hungFaceSchema).optional(),
   /** A mirrored copy: its framing is counted from the right end of every wall. */
   mirrored: z.boolean().optional(),
 });
-
-export const methodSchema = z.strictObject({ level: levelSchema.default(4) });
 
 /** A house without its rooms: what every room takes its defaults from. */
 export const houseHeadSchema = z.strictObject({

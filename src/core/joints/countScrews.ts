@@ -17,6 +17,8 @@ export interface ScrewCount {
   readonly driven: number;
   /** Those to be spotted: not behind tape, bead, tile, trim or cabinets. */
   readonly spotted: number;
+  /** The same by face. */
+  readonly spottedOn: ReadonlyMap<string, number>;
 }
 
 /**
@@ -27,9 +29,11 @@ export interface ScrewCount {
  */
 export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joint[], plan: HangPlan): ScrewCount {
   const covers = coversByFace(joints);
+  const spottedOn = new Map<string, number>();
   let driven = 0;
-  let spotted = 0;
+  let all = 0;
   for (const { face, boards } of hungFaces) {
+    let spotted = 0;
     const spacing = face.kind === 'ceiling' ? plan.screws.ceiling : plan.screws.wall;
     const members = {
       true: membersOf(face, true, covers.get(face.id)),
@@ -52,8 +56,10 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
         }
       }
     }
+    all += spotted;
+    spottedOn.set(face.id, spotted);
   }
-  return { driven, spotted };
+  return { driven, spotted: all, spottedOn };
 }
 
 /** A line of framing behind a face. */

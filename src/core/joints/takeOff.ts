@@ -30,5 +30,5 @@ export function takeOff(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): Ta
     ...anglesOf(faces, room.beads),
     ...faces.flatMap((face) => [...archBeads(face, room.beads), ...freeEdgeTrims(face, room.beads)]),
   ];
-  return { faces, joints, tally: tallyRoom(joints, faces, plan), tileFlags: tileFlags(faces, joints) };
+  return { faces, joints, tally: tallyRoom(joints, faces, plan, room.finish), tileFlags: tileFlags(faces, joints) };
 }

@@ -3,9 +3,11 @@ import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
 import { areaOf } from '../house/faces/face';
 import { EDGE_PROFILES, type EdgeProfile } from '../house/kinds';
 import type { HangPlan } from '../house/resolveHang';
+import type { Room } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import { countScrews } from './countScrews';
+import { type FinishPart, partsByFinish } from './finishParts';
 import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
 
 /** What there is of one class: mm and maximal straight runs. */
@@ -30,11 +32,19 @@ export interface Tally {
   readonly factoryEdgeInAngle: { readonly one: number; readonly both: number };
   readonly boardArea: number;
   readonly boards: readonly SheetCount[];
+  /** The room in parts of one level each, where faces have levels of their own. */
+  readonly parts?: readonly FinishPart[];
 }
 
 /** Counts the joints of one room. */
-export function tallyRoom(joints: readonly Joint[], hungFaces: readonly HungFace[], plan: HangPlan): Tally {
+export function tallyRoom(
+  joints: readonly Joint[],
+  hungFaces: readonly HungFace[],
+  plan: HangPlan,
+  finish?: Room['finish'],
+): Tally {
   const screws = countScrews(hungFaces, joints, plan);
+  const parts = partsByFinish(finish, joints, hungFaces, screws.spottedOn);
   const finished = joints.filter(({ tapedOnly }) => !tapedOnly);
   const classes = forEveryClass(() => ({ length: 0, count: 0 }));
   const profiles: Partial<Record<EdgeProfile, ClassTotal>> = {};
@@ -63,6 +73,7 @@ export function tallyRoom(joints: readonly Joint[], hungFaces: readonly HungFace
     factoryEdgeInAngle,
     boardArea: hungFaces.reduce((sum, { face }) => sum + (face.existing ? 0 : areaOf(face)), 0),
     boards: sheetsFor(hungFaces.flatMap(({ boards }) => boards)),
+    ...(parts ? { parts } : {}),
   };
 }
 

@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { levelSchema } from '../house/schema';
-import { COAT_KEYS, COATED_CLASSES } from '../method/coat';
+import { levelSchema } from '../house/levelSchema';
+import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
 
 const instant = z.iso.datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' });
@@ -28,7 +28,7 @@ export const shareSchema = z.discriminatedUnion('of', [
 const coatPayload = z.strictObject({
   class: z.enum(COATED_CLASSES),
   key: z.enum(COAT_KEYS),
-  side: z.enum(['left', 'right']).optional(),
+  side: z.enum(SIDES).optional(),
   share: shareSchema,
   mud: mudSchema.default({ kind: 'drying' }),
   /** mm */

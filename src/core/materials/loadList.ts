@@ -1,14 +1,18 @@
 import type { Tally } from '../joints/tally';
 import { tapedLength } from '../joints/tally';
 import { litresFromGallons, MM_PER_FOOT } from '../measure/unit';
-import { COAT_KEYS, type Coat, type CoatKey } from '../method/coat';
+import { type CoatKey, coatId, MUD_PRODUCTS, type MudProduct } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
-import { GALLONS_PER_100, PACKS, SKIM_GALLONS_PER_1000_FT2 } from './mudTable';
+import type { Method } from '../method/resolveMethod';
+import type { RoomCoat } from '../method/roomCoats';
+import { litresPer, sectionFor } from '../section/sectionFor';
+import { PACKS, SEALER_MM2_PER_LITRE } from './packs';
 
-/** One room (or house) to be supplied: its tally and the coats it will get. */
+/** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
 export interface Supplied {
   readonly tally: Tally;
-  readonly coats: readonly Coat[];
+  readonly coats: readonly RoomCoat[];
+  readonly method: Method;
 }
 
 /** An amount to order: what goes on, what is bought for it with waste, and in how many packs. */
@@ -18,60 +22,79 @@ export interface Order {
   readonly packs: number;
 }
 
-/** Everything to order; tape and bead in mm, mud in litres, screws and packs by count. */
+/** Everything to order; tape and bead in mm, mud and sealer in litres, screws and packs by count. */
 export interface LoadList {
   readonly tape: Order;
-  readonly mud: readonly (Order & { readonly product: Coat['mud'] })[];
+  readonly mesh: Order;
+  readonly mud: readonly (Order & { readonly product: MudProduct })[];
   readonly mudByCoat: Readonly<Record<CoatKey, number>>;
   readonly bead: Order;
   readonly screws: Order;
+  readonly sealer: Order;
 }
 
 /**
  * What a house takes. Packs are counted once for all rooms, never room by room.
  *
- * @example loadList([{ tally, coats }]).tape.packs  // rolls
+ * @example loadList([{ tally, coats, method }]).tape.packs  // rolls
  */
 export function loadList(rooms: readonly Supplied[]): LoadList {
-  const tape = rooms.reduce((sum, room) => sum + tapeOf(room), 0);
-  const bead = rooms.reduce((sum, { tally }) => sum + tally.classes.bead.length + tally.classes.trim.length, 0);
-  const screws = rooms.reduce((sum, { tally }) => sum + tally.screws, 0);
-  const coats = rooms.flatMap(({ tally, coats: list }) => list.map((coat) => ({ coat, litres: mudOf(coat, tally) })));
-  const sumOf = (pick: (coat: Coat) => boolean) =>
-    coats.reduce((sum, { coat, litres }) => (pick(coat) ? sum + litres : sum), 0);
-  const products = (['taping', 'all-purpose', 'topping'] as const).filter((product) =>
-    coats.some(({ coat }) => coat.mud === product),
-  );
-  const byCoat = Object.fromEntries(COAT_KEYS.map((key) => [key, sumOf((coat) => coat.key === key)]));
+  const byProduct = new Map<MudProduct, number>();
+  const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
+  let [tape, mesh, bead, screws, sealer] = [0, 0, 0, 0, 0];
+  for (const { tally, coats, method } of rooms) {
+    const meshed = meshOf(coats);
+    mesh += meshed;
+    tape += coats.some(({ key, class: kind }) => key === 'tape' && !isAccessory(kind))
+      ? tapedLength(tally) - meshed
+      : 0;
+    bead += tally.classes.bead.length + tally.classes.trim.length;
+    screws += tally.screws;
+    sealer += sealerLitres(tally, coats, method);
+    for (const coat of coats) {
+      const litres = mudOf(coat, method);
+      byProduct.set(coat.mud, (byProduct.get(coat.mud) ?? 0) + litres);
+      byCoat[coat.key] += litres;
+    }
+  }
   return {
     tape: order(tape, PACKS.tape.waste, PACKS.tape.feetPerRoll * MM_PER_FOOT),
-    mud: products.map((product) => ({
+    mesh: order(mesh, PACKS.mesh.waste, PACKS.mesh.feetPerRoll * MM_PER_FOOT),
+    mud: MUD_PRODUCTS.filter((product) => byProduct.has(product)).map((product) => ({
       product,
-      ...order(
-        sumOf((coat) => coat.mud === product),
-        PACKS.mud.waste,
-        litresFromGallons(PACKS.mud.gallonsPerPail),
-      ),
+      ...order(byProduct.get(product) ?? 0, PACKS.mud.waste, litresFromGallons(packOf(product))),
     })),
-    mudByCoat: { tape: byCoat.tape ?? 0, fill: byCoat.fill ?? 0, finish: byCoat.finish ?? 0, skim: byCoat.skim ?? 0 },
+    mudByCoat: byCoat,
     bead: order(bead, PACKS.bead.waste, PACKS.bead.feetPerStick * MM_PER_FOOT),
     screws: order(screws, PACKS.screws.waste, PACKS.screws.perBox),
+    sealer: order(sealer, PACKS.sealer.waste, litresFromGallons(PACKS.sealer.gallonsPerPail)),
   };
 }
 
-/** The tape that a room takes, without waste; mm. A room at level 0 takes none. */
-function tapeOf({ tally, coats }: Supplied): number {
-  return coats.some(({ key, class: kind }) => key === 'tape' && !isAccessory(kind)) ? tapedLength(tally) : 0;
+/** What a pail of ready-mixed or a bag of setting mud makes; gallons. */
+export const packOf = (product: MudProduct): number =>
+  product === 'setting' ? PACKS.settingMud.gallonsPerBag : PACKS.mud.gallonsPerPail;
+
+const meshOf = (coats: readonly RoomCoat[]): number =>
+  coats.reduce((sum, { tape, amount }) => (tape === 'mesh' ? sum + amount : sum), 0);
+
+/** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
+export function mudOf(coat: RoomCoat, method: Method): number {
+  const per = litresPer(coatId(coat), sectionFor(coat.class, method));
+  if (coat.class === 'fasteners') return per * coat.amount;
+  return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
 }
 
-/** Litres of mud that one coat of a room takes, without waste. */
-export function mudOf(coat: Coat, tally: Tally): number {
-  if (coat.class === 'surface' || coat.key === 'skim')
-    return litresFromGallons((tally.boardArea / MM_PER_FOOT ** 2 / 1000) * SKIM_GALLONS_PER_1000_FT2);
-  const amount =
-    coat.class === 'fasteners' ? tally.fasteners / 100 : tally.classes[coat.class].length / MM_PER_FOOT / 100;
-  return litresFromGallons(amount * GALLONS_PER_100[coat.class][coat.key]);
+/** The surface that is sealed: what is boarded, from level 3 on, where the method says so and no skim does it; mm². */
+export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, all }: Method): number {
+  if (all.last !== 'seal' || level < 3) return 0;
+  const skimmed = coats.reduce((sum, { key, amount }) => (key === 'skim' ? sum + amount : sum), 0);
+  return Math.max(0, tally.boardArea - skimmed);
 }
+
+/** Litres of sealer for a room, without waste. */
+export const sealerLitres = (tally: Tally, coats: readonly RoomCoat[], method: Method): number =>
+  sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
 
 function order(net: number, waste: number, pack: number): Order {
   const gross = net * (1 + waste);

@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { takeOff } from '../joints/takeOff';
-import { gallonsFromLitres } from '../measure/unit';
-import { coatsFor } from '../method/coatsFor';
+import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
+import { sectionFor } from '../section/sectionFor';
 import { loadList, mudOf } from './loadList';
 
 const supplied = (line: string, level: 0 | 1 | 4 | 5) => {
   const { house, room } = roomOf(line);
   const { tally } = takeOff(room, house);
-  return { tally, coats: roomCoats(tally, { level }) };
+  const method = usualMethod(level);
+  return { tally, method, coats: roomCoats(tally, method) };
 };
 const LINE = "A 12' x 10' x 8', door 32x80 wall 1, window 36x48 @36 wall 2, ceiling along";
 
@@ -22,19 +23,23 @@ describe('the load list', () => {
     expect(tape.packs).toBe(1);
   });
 
-  it('takes mud by the trade’s table: the flats of the worked example, by hand', () => {
-    const { tally } = supplied(LINE, 4);
-    const gallons = coatsFor('flat', { level: 4 }).map((coat) => gallonsFromLitres(mudOf(coat, tally)));
-    // 62 ft 4 in at 0.55, 0.75 and 0.45 gal per 100 ft
-    [0.55, 0.75, 0.45].forEach((rate, index) => {
-      expect(gallons[index]).toBeCloseTo((62 + 1 / 3) * (rate / 100), 9);
-    });
+  it('takes mud by the section of each joint: the flats of the worked example', () => {
+    const { coats, method } = supplied(LINE, 4);
+    const flats = coats.filter((coat) => coat.class === 'flat');
+    const volumes = sectionFor('flat', method).coats;
+    expect(flats).toHaveLength(3);
+    // 62 ft 4 in are 19.0 m.
+    for (const [index, coat] of flats.entries())
+      expect(mudOf(coat, method)).toBeCloseTo((volumes[index]?.wet ?? 0) * 748 * 0.0254, 9);
   });
 
   it('adds up to the same mud by product and by coat', () => {
     const { mud, mudByCoat } = loadList([supplied(LINE, 5)]);
     const byProduct = mud.reduce((sum, { net }) => sum + net, 0);
-    expect(byProduct).toBeCloseTo(mudByCoat.tape + mudByCoat.fill + mudByCoat.finish + mudByCoat.skim, 9);
+    expect(byProduct).toBeCloseTo(
+      Object.values(mudByCoat).reduce((sum, litres) => sum + litres, 0),
+      9,
+    );
     expect(mudByCoat.skim).toBeGreaterThan(0);
   });
 

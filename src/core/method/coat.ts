@@ -1,15 +1,26 @@
 import { JOINT_CLASSES } from '../joints/joint';
 
-/** What is coated: every joint class, the screws of the field, and at level 5 the whole surface. */
+/** What is coated: every joint class, the screws of the field, and where it is skimmed the whole surface. */
 export const COATED_CLASSES = [...JOINT_CLASSES, 'fasteners', 'surface'] as const;
 export type CoatedClass = (typeof COATED_CLASSES)[number];
 /** The rounds that a crew makes through a room, in order; coats are named by the round that they belong to. */
-export const COAT_KEYS = ['tape', 'fill', 'finish', 'skim'] as const;
+export const COAT_KEYS = ['tape', 'fill', 'finish', 'extra', 'sides', 'skim'] as const;
 export type CoatKey = (typeof COAT_KEYS)[number];
-/** An inside angle has two surfaces. Looking into an upright one: left and right; of a level one the wall is left. */
-export type Side = 'left' | 'right';
+/**
+ * An inside angle has two surfaces. Looking into an upright one: left and right; of a level one the wall is left. Where
+ * opposite walls are chosen so that no two wet sides meet in a corner, they are the first and the second.
+ */
+export const SIDES = ['left', 'right', 'first', 'second'] as const;
+export type Side = (typeof SIDES)[number];
+/** Whether a side is the one that is run first and drawn on the left. */
+export const isFirstSide = (side: Side): boolean => side === 'left' || side === 'first';
 
-/** One coat of one class: what it is for and what it is put on with. */
+export const MUD_PRODUCTS = ['taping', 'all-purpose', 'topping', 'setting'] as const;
+export type MudProduct = (typeof MUD_PRODUCTS)[number];
+/** What mud is put on with. A soft knife digs into a hollow, a trowel or a box bridges it. */
+export type ToolKind = 'knife' | 'trowel' | 'box' | 'head' | 'corner' | 'taper';
+
+/** One coat of one class: what it is for, what it is put on with, and what has to be true before the next. */
 export interface Coat {
   readonly class: CoatedClass;
   readonly key: CoatKey;
@@ -20,13 +31,32 @@ export interface Coat {
   readonly name: string;
   readonly purpose: string;
   readonly tool: string;
-  /** mm */
+  readonly toolKind: ToolKind;
+  /** mm; of a joint that is floated on both sides of its crest, each side. */
   readonly width: number;
-  readonly mud: 'taping' | 'all-purpose' | 'topping';
-  readonly consistency: 'thin' | 'medium';
+  readonly mud: MudProduct;
+  /** Minutes on the label of setting mud. */
+  readonly settingMinutes: number | undefined;
+  readonly consistency: 'thin' | 'medium' | 'stiff';
+  /** What is laid in the tape coat. */
+  readonly tape: 'paper' | 'mesh' | undefined;
+  /** Only the edges of the coat below, its middle stays. */
+  readonly edges: boolean;
+  /** In the tape coat: wiped until little stays, or covered while it is wet. */
+  readonly covered: boolean;
+  readonly wait: string;
+  readonly check: string;
 }
 
-/** Identifies a coat of a room, e.g. `angle.fill.left`. */
+/** Identifies a coat of a room, e.g. `angle.fill.first`. */
 export type CoatId = string;
 export const coatId = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): CoatId =>
   [kind, key, side].filter(Boolean).join('.');
+
+/** The mud of a coat as it is logged. */
+export const mudKind = ({
+  settingMinutes,
+}: Pick<Coat, 'settingMinutes'>):
+  | { readonly kind: 'drying' }
+  | { readonly kind: 'setting'; readonly minutes: number } =>
+  settingMinutes === undefined ? { kind: 'drying' } : { kind: 'setting', minutes: settingMinutes };

@@ -1,5 +1,6 @@
 import type { Level } from '../house/level';
 import type { CoatedClass, CoatKey } from './coat';
+import type { ClassChoices } from './resolveMethod';
 
 /**
  * The coats that a level of finish asks of a class. Beads and fasteners get their first thin fill in the tape round, so
@@ -16,6 +17,24 @@ export function coatKeysFor(kind: CoatedClass, level: Level): readonly CoatKey[]
   const after = (['fill', 'finish'] as const).slice(0, coatsAfterTape(kind, level));
   return taped ? ['tape', ...after] : [];
 }
+
+/**
+ * The coats that a class gets by choice. How many follow the tape is for a lead to say from level 3 on; what is covered
+ * with trim is taped and caulked; a skim instead of sealer goes over everything that is finished to level 4.
+ */
+export function chosenCoatKeys(
+  kind: CoatedClass,
+  level: Level,
+  { coats, hard, last }: Pick<ClassChoices, 'coats' | 'hard' | 'last'>,
+): readonly CoatKey[] {
+  const asked = coatKeysFor(kind, level);
+  if (kind === 'surface') return level >= 4 && last === 'skim' ? ['skim'] : asked;
+  if (hard === 'trim') return asked.slice(0, 1);
+  if (coats === 'level' || level < 3) return asked;
+  return ['tape', ...(['fill', 'finish', 'extra'] as const).slice(0, COUNTS[coats])];
+}
+
+const COUNTS = { one: 1, two: 2, three: 3 } as const;
 
 /** Beads, trim and fasteners: coated, never taped. */
 export const isAccessory = (kind: CoatedClass): boolean => kind === 'bead' || kind === 'trim' || kind === 'fasteners';

@@ -1,102 +1,84 @@
-import type { Level } from '../house/level';
-import { MM_PER_INCH } from '../measure/unit';
-import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from './coat';
-import { coatKeysFor, isAccessory, isAngle } from './coatKeysFor';
-
-/** The choices that make a method. One school is built: three coats by hand with widening knives, all drying mud. */
-export interface Method {
-  readonly level: Level;
-}
-
-/** Knife widths in inches by coat. Common practice, no source. */
-const KNIVES = {
-  flat: { tape: 6, fill: 10, finish: 12 },
-  butt: { tape: 6, fill: 12, finish: 14 },
-  angle: { tape: 4, fill: 5, finish: 5 },
-  bead: { tape: 6, fill: 8, finish: 10 },
-  fasteners: { tape: 6, fill: 6, finish: 8 },
-} as const;
-const SKIM_KNIFE = 14;
-
-const PURPOSES: Readonly<Record<CoatKey, string>> = {
-  tape: 'bonds the tape; what stays under it is little',
-  fill: 'buries the tape and gives the wall its final shape',
-  finish: 'clears what small marks remain',
-  skim: 'covers paper and mud alike, so that light finds no difference',
-};
-
-const ACCESSORY_PURPOSES: Readonly<Record<CoatKey, string>> = {
-  tape: 'gives a first thin fill, in the same round as the tape',
-  fill: 'fills what the first coat left by shrinking',
-  finish: 'leaves it level with the paper',
-  skim: PURPOSES.skim,
-};
+import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, type MudProduct, type Side } from './coat';
+import { chosenCoatKeys, isAccessory, isAngle } from './coatKeysFor';
+import { CHECKS, coatName, purposeOf, waitAfter } from './coatWords';
+import { type ClassChoices, choicesFor, type Method } from './resolveMethod';
+import { isFloated, toolFor } from './tools';
 
 /**
  * The coats that one class gets, in order. Both sides of an angle are taped together; after that one side is run per
- * round, the other a round later, so that no knife touches a wet side.
+ * round, the other a round later, so that no knife touches a wet side; a corner tool runs both at once.
  *
- * @example coatsFor('angle', { level: 4 }).map(coatId)  // ['angle.tape', 'angle.fill.left', 'angle.fill.right']
+ * @example coatsFor('angle', usualMethod(4)).map(coatId)  // ['angle.tape', 'angle.fill.first', 'angle.fill.second']
  */
 export function coatsFor(kind: CoatedClass, method: Method): readonly Coat[] {
-  return coatKeysFor(kind, method.level).flatMap((key): readonly Coat[] => {
-    const coat = coatOf(kind, key);
-    if (!isAngle(kind) || key === 'tape') return [coat];
-    const later = COAT_KEYS[COAT_KEYS.indexOf(key) + 1] ?? key;
-    return [
-      { ...coat, side: 'left', name: `${coat.name}, left sides` },
-      { ...coat, side: 'right', round: later, name: `${coat.name}, right sides` },
-    ];
+  const choices = choicesFor(method, kind);
+  const keys = chosenCoatKeys(kind, method.level, choices);
+  let round = 0;
+  return keys.flatMap((key): readonly Coat[] => {
+    const coat = coatOf(kind, key, keys, choices);
+    if (!isAngle(kind) || key === 'tape' || choices.angles === 'both') {
+      round = COAT_KEYS.indexOf(key);
+      return [coat];
+    }
+    // A side waits for the other one: two coats of both sides take four rounds.
+    return SIDES_OF[choices.angles].map((side) => {
+      round += 1;
+      return { ...coat, side, round: COAT_KEYS[round] ?? key, name: `${coat.name}, ${side} sides` };
+    });
   });
 }
 
-function coatOf(kind: CoatedClass, key: CoatKey): Coat {
-  const knife = key === 'skim' ? SKIM_KNIFE : KNIVES[knifeKind(kind)][key];
-  const accessory = isAccessory(kind);
+const SIDES_OF: Readonly<Record<'opposite' | 'sides', readonly [Side, Side]>> = {
+  opposite: ['first', 'second'],
+  sides: ['left', 'right'],
+};
+
+function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choices: ClassChoices): Coat {
+  const isLast = key === keys.at(-1);
+  const tool = toolFor(kind, key, isLast, choices);
+  const mud = mudFor(key, isLast, keys, choices);
+  const tapes = key === 'tape' && !isAccessory(kind);
   return {
     class: kind,
     key,
     side: undefined,
     round: key,
-    name: accessory ? ACCESSORY_NAMES[key] : NAMES[key],
-    purpose: accessory ? ACCESSORY_PURPOSES[key] : PURPOSES[key],
-    tool: `${knife} in knife`,
-    width: knife * MM_PER_INCH,
-    mud: key === 'tape' ? 'taping' : key === 'fill' ? 'all-purpose' : 'topping',
-    consistency: key === 'fill' || (key === 'tape' && isAngle(kind)) ? 'medium' : 'thin',
+    name: coatName(kind, key, choices),
+    purpose: purposeOf(kind, key),
+    tool: tool.words + (centred(kind, key, choices) ? ', centred with a 14 in knife the same day' : ''),
+    toolKind: tool.kind,
+    width: tool.width,
+    mud,
+    settingMinutes: mud === 'setting' ? choices.settingMinutes : undefined,
+    consistency: consistencyOf(kind, key, isLast, choices),
+    tape: tapes ? choices.tape : undefined,
+    edges: isLast && key !== 'fill' && choices.lastPass === 'edges' && (isFloated(kind) || kind === 'flat'),
+    covered: key === 'tape' && choices.cover !== 'wipe',
+    wait: waitAfter(mud, choices.settingMinutes),
+    check: CHECKS[isAccessory(kind) ? 'accessory' : isAngle(kind) ? 'angle' : 'seam'][key],
   };
 }
 
-const NAMES: Readonly<Record<CoatKey, string>> = {
-  tape: 'Tape coat',
-  fill: 'Fill coat',
-  finish: 'Finish coat',
-  skim: 'Skim',
-};
-const ACCESSORY_NAMES: Readonly<Record<CoatKey, string>> = {
-  tape: 'First fill',
-  fill: 'Fill coat',
-  finish: 'Finish coat',
-  skim: 'Skim',
-};
+const centred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoices): boolean =>
+  tools === 'boxes' && kind === 'butt' && key !== 'tape' && centring === 'sameDay';
 
-function knifeKind(kind: CoatedClass): keyof typeof KNIVES {
-  switch (kind) {
-    case 'flat':
-    case 'mixed':
-    case 'backedButt':
-    case 'existing':
-      return 'flat';
-    case 'butt':
-      return 'butt';
-    case 'angle':
-    case 'offAngle':
-      return 'angle';
-    case 'bead':
-    case 'trim':
-      return 'bead';
-    case 'fasteners':
-    case 'surface':
-      return 'fasteners';
-  }
+function mudFor(
+  key: CoatKey,
+  isLast: boolean,
+  keys: readonly CoatKey[],
+  { mud, consistency }: ClassChoices,
+): MudProduct {
+  if (key === 'skim') return 'topping';
+  const setting =
+    mud === 'setting' ||
+    (mud === 'settingFirst' && (key === 'tape' || (key === 'fill' && (!isLast || keys.length < 2))));
+  if (setting) return 'setting';
+  if (consistency === 'box') return key === 'tape' ? 'taping' : 'topping';
+  return key === 'tape' ? 'taping' : key === 'fill' ? 'all-purpose' : 'topping';
+}
+
+function consistencyOf(kind: CoatedClass, key: CoatKey, isLast: boolean, choices: ClassChoices): Coat['consistency'] {
+  if (choices.consistency === 'box' && key !== 'tape') return 'stiff';
+  if (key === 'tape') return isAngle(kind) ? 'medium' : 'thin';
+  return isLast && key !== 'fill' ? 'thin' : 'medium';
 }

@@ -1,8 +1,16 @@
-import type { House, Room } from '../house/schema';
+import { LEVELS, type Level } from '../house/level';
+import type { Room } from '../house/schema';
+import { type FinishPart, finishParts } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
 import type { Tally } from '../joints/tally';
-import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from './coat';
-import { coatsFor, type Method } from './coatsFor';
+import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId } from './coat';
+import { coatsFor } from './coatsFor';
+import type { Method } from './resolveMethod';
+
+/** A coat of a room with how much there is of it: mm of joint, fasteners by count, a surface in mm². */
+export interface RoomCoat extends Coat {
+  readonly amount: number;
+}
 
 /** The classes that a room has anything of, fasteners and the surface last. */
 export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
@@ -14,14 +22,37 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
   ];
 }
 
-/** The room's level of finish, or the house's. */
-export const methodOf = (house: Pick<House, 'method'>, room: Pick<Room, 'finish'>): Method => ({
-  level: room.finish?.level ?? house.method.level,
-});
+/**
+ * Every coat that a room will get. Faces with a level of their own take the coats of that level, a joint between two
+ * faces those of the higher one; so a coat may cover only a part of its class.
+ */
+export function roomCoats(tally: Tally, method: Method, finish?: Room['finish']): readonly RoomCoat[] {
+  const parts = finishParts(tally).map((part) => ({ part, method: methodOfPart(part, method, finish) }));
+  return coatedClassesOf(tally).flatMap((kind) => {
+    const coats = new Map<string, RoomCoat>();
+    for (const { part, method: own } of parts) {
+      const amount = amountIn(part, kind);
+      if (amount <= 0) continue;
+      for (const coat of coatsFor(kind, own)) {
+        const id = coatId(coat);
+        coats.set(id, { ...coat, amount: amount + (coats.get(id)?.amount ?? 0) });
+      }
+    }
+    return [...coats.values()].sort((a, b) => COAT_KEYS.indexOf(a.round) - COAT_KEYS.indexOf(b.round));
+  });
+}
 
-/** Every coat that a room will get. */
-export const roomCoats = (tally: Tally, method: Method): readonly Coat[] =>
-  coatedClassesOf(tally).flatMap((kind) => coatsFor(kind, method));
+/** A joint between two faces goes by the higher level. */
+function methodOfPart({ faces }: FinishPart, method: Method, finish: Room['finish']): Method {
+  const levels = new Set<Level>(faces.map((face) => finish?.faces?.[face]?.level ?? method.level));
+  const level = LEVELS.findLast((own) => levels.has(own)) ?? method.level;
+  return level === method.level ? method : { ...method, level };
+}
+
+function amountIn(part: FinishPart, kind: CoatedClass): number {
+  if (kind === 'fasteners') return part.fasteners;
+  return kind === 'surface' ? part.boardArea : (part.classes[kind] ?? 0);
+}
 
 /** The rounds that a room needs, in order. */
 export const roundsOf = (coats: readonly Coat[]): readonly CoatKey[] =>

@@ -1,16 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
-import { priceOfLevel } from '../estimate/priceOfLevel';
-import { LEVELS } from '../house/level';
+import { priceOf } from '../estimate/priceOf';
+import { LEVELS, type Level } from '../house/level';
 import { takeOff } from '../joints/takeOff';
-import { coatsFor } from '../method/coatsFor';
+import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { dayListOf, type HandedPass } from './dayListOf';
 import { coatHours, tasksOf } from './tasksOf';
 
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
 const { tally } = takeOff(room, house);
-const COATS = roomCoats(tally, { level: 4 });
+const METHOD = usualMethod(4);
+const COATS = roomCoats(tally, METHOD);
+const coatsOf = (kind: string) => COATS.filter((coat) => coat.class === kind);
 const feet = (kind: 'flat' | 'butt' | 'angle' | 'bead') => tally.classes[kind].length / 304.8;
 
 describe('hours', () => {
@@ -20,14 +22,14 @@ describe('hours', () => {
     ['flat', [90, 120, 150]],
     ['bead', [40, 80, 110]],
   ] as const)('of %s are its feet over the rate of each coat', (kind, rates) => {
-    const hours = coatsFor(kind, { level: 4 }).map((coat) => coatHours(coat, tally));
+    const hours = coatsOf(kind).map((coat) => coatHours(coat, METHOD));
     rates.forEach((rate, index) => {
       expect(hours[index]).toBeCloseTo(feet(kind) / rate, 9);
     });
   });
 
   it('of an angle are both sides at once in the tape coat, one side at a time after', () => {
-    const hours = coatsFor('angle', { level: 4 }).map((coat) => coatHours(coat, tally));
+    const hours = coatsOf('angle').map((coat) => coatHours(coat, METHOD));
     expect(hours).toEqual([
       expect.closeTo(feet('angle') / 60, 9),
       expect.closeTo(feet('angle') / 90, 9),
@@ -36,7 +38,7 @@ describe('hours', () => {
   });
 
   it('of fasteners are 500 in the first round and 700 after', () => {
-    const hours = coatsFor('fasteners', { level: 4 }).map((coat) => coatHours(coat, tally));
+    const hours = coatsOf('fasteners').map((coat) => coatHours(coat, METHOD));
     [500, 700, 700].forEach((rate, index) => {
       expect(hours[index]).toBeCloseTo(tally.fasteners / rate, 9);
     });
@@ -44,7 +46,8 @@ describe('hours', () => {
 
   it('of sanding are by class, or by the surface once it is skimmed', () => {
     const sand = (level: 4 | 5) =>
-      tasksOf(tally, roomCoats(tally, { level })).find(({ pass }) => pass === 'sand')?.hours ?? 0;
+      tasksOf(tally, roomCoats(tally, usualMethod(level)), usualMethod(level)).find(({ pass }) => pass === 'sand')
+        ?.hours ?? 0;
     const byClass =
       feet('flat') / 200 + feet('butt') / 100 + feet('angle') / 150 + feet('bead') / 150 + tally.fasteners / 800;
     expect(sand(4)).toBeCloseTo(5 / 60 + byClass, 9);
@@ -54,14 +57,14 @@ describe('hours', () => {
   it('a butt costs two to three times a flat of its length', () => {
     // common practice, no source
     const perFoot = (kind: 'flat' | 'butt') =>
-      coatsFor(kind, { level: 4 }).reduce((sum, coat) => sum + coatHours(coat, tally), 0) / feet(kind);
+      coatsOf(kind).reduce((sum, coat) => sum + coatHours(coat, METHOD), 0) / feet(kind);
     expect(perFoot('butt') / perFoot('flat')).toBeGreaterThan(2);
     expect(perFoot('butt') / perFoot('flat')).toBeLessThan(3);
   });
 });
 
 describe('the list of a day', () => {
-  const [tape, fill] = tasksOf(tally, COATS);
+  const [tape, fill] = tasksOf(tally, COATS, METHOD);
   if (!tape || !fill) throw new Error('a level 4 room has a tape and a fill round');
   const handed: readonly HandedPass<string>[] = [
     { room: 'a', task: tape, person: 'tobin', day: '2031-05-06' },
@@ -81,27 +84,45 @@ describe('the list of a day', () => {
   });
 });
 
+describe('what is done between coats', () => {
+  it('is scraped at 600 ft an hour before the coat that goes over it, and not before the tape', () => {
+    // common practice, no source
+    const [tape, fill] = tasksOf(tally, COATS, METHOD);
+    const bare = (task: typeof fill) =>
+      (task?.coats ?? []).reduce((sum, coat) => sum + coatHours({ ...coat, amount: amountOf(coat) }, METHOD), 5 / 60);
+    const scraped = feet('flat') + feet('butt') + feet('bead') + feet('angle') / 2;
+    expect(tape?.hours).toBeCloseTo(bare(tape), 9);
+    expect(fill?.hours).toBeCloseTo(bare(fill) + scraped / 600, 9);
+  });
+});
+
+const amountOf = (coat: { readonly class: string; readonly key: string }) =>
+  COATS.find((own) => own.class === coat.class && own.key === coat.key)?.amount ?? 0;
+const AIR = { temperature: 21, humidity: 50 };
+const priceAt = (level: Level, rooms: Parameters<typeof priceOf>[1]) =>
+  priceOf({ unit: 'in', method: { level, last: 'none' } }, rooms, AIR);
+
 describe('the price of a level', () => {
   const rooms = [{ room, tally }];
 
   it('never falls as the level rises', () => {
-    const prices = LEVELS.map((level) => priceOfLevel(level, rooms));
+    const prices = LEVELS.map((level) => priceAt(level, rooms));
     for (const [index, price] of prices.slice(1).entries()) {
       const below = prices[index];
       expect(price.hours).toBeGreaterThanOrEqual(below?.hours ?? 0);
       expect(price.litres).toBeGreaterThanOrEqual(below?.litres ?? 0);
       expect(price.visits).toBeGreaterThanOrEqual(below?.visits ?? 0);
     }
-    expect(prices[0]).toEqual({ level: 0, hours: 0, litres: 0, visits: 0 });
+    expect(prices[0]).toMatchObject({ hours: 0, litres: 0, visits: 0, nights: 0 });
   });
 
   it('is the sum of the rooms’ passes', () => {
-    const hours = tasksOf(tally, COATS).reduce((sum, task) => sum + task.hours, 0);
-    expect(priceOfLevel(4, [...rooms, ...rooms]).hours).toBeCloseTo(2 * hours, 9);
+    const hours = tasksOf(tally, COATS, METHOD).reduce((sum, task) => sum + task.hours, 0);
+    expect(priceAt(4, [...rooms, ...rooms]).hours).toBeCloseTo(2 * hours, 9);
   });
 
   it('leaves a room with a level of its own at that level', () => {
-    const own = [{ room: { finish: { level: 5 as const } }, tally }];
-    expect(priceOfLevel(1, own).hours).toBe(priceOfLevel(4, own).hours);
+    const own = [{ room: { id: 'own', finish: { level: 5 as const } }, tally }];
+    expect(priceAt(1, own).hours).toBe(priceAt(4, own).hours);
   });
 });

@@ -1,4 +1,6 @@
-import type { CoatedClass } from '../method/coat';
+import { MM_PER_FOOT } from '../measure/unit';
+import type { Coat, CoatedClass } from '../method/coat';
+import type { ClassChoices } from '../method/resolveMethod';
 
 /**
  * What one person does in an hour by hand: feet of joint (both sides of an angle at once in the tape coat, one side
@@ -23,6 +25,105 @@ export const RATES_PER_HOUR: Readonly<
 export const SKIM_FT2_PER_HOUR = 150;
 export const SKIM_SAND_FT2_PER_HOUR = 300;
 
+/** What one person seals in an hour: 400 ft². Common practice, no source. */
+export const SEAL_MM2_PER_HOUR = 400 * MM_PER_FOOT ** 2;
+
 /** Walking in and setting up, per room and pass; mixing and cleaning, per person and day. Common practice, no source. */
 export const ROOM_HOURS = 5 / 60;
 export const DAY_HOURS = 30 / 60;
+
+/** Feet in an hour by other tools than knives, by one person. Common practice, no source (from memory). */
+const LAYING_RATES = {
+  dispenser: 150,
+  taper: 250,
+  mesh: 130,
+  head: 150,
+  cornerTool: 200,
+} as const;
+const BOX_RATE = 500;
+const BOXED_BACKED_BUTT_RATE = 400;
+/** An unbacked butt is boxed on both sides and then centred by hand. Common practice, no source. */
+const BOXED_BUTT_RATE = 110;
+const TROWEL_FACTOR = 1.1;
+/** Covering the tape while it is wet, a strip of paper over a bead. Common practice, no source. */
+const COVERED_FACTOR = 0.85;
+const STRIP_FACTOR = 0.7;
+/** Putting trim over a joint, after its tape, with caulk on both edges. Common practice, no source. */
+const TRIM_RATE = 40;
+
+/** Setting up and cleaning out a mechanical taper, and what it lays in an hour, against the belt. */
+export const TAPER_SETUP_HOURS = 1;
+
+/** The tape from which a mechanical taper is faster than by hand with its setting up and cleaning out; feet. */
+export const taperBreakEvenFeet = (): number =>
+  TAPER_SETUP_HOURS / (1 / RATES_PER_HOUR.flat.tape - 1 / LAYING_RATES.taper);
+
+/** What one person does of a coat in an hour with the tools chosen: feet, or fasteners. */
+export function coatRate(
+  kind: Exclude<CoatedClass, 'surface'>,
+  { key, toolKind, tape, covered, edges }: Coat,
+  choices: ClassChoices,
+): number {
+  const usual = RATES_PER_HOUR[kind];
+  if (key === 'tape') {
+    const rate = layingRate(kind, usual.tape, tape, choices) * (covered && tape ? COVERED_FACTOR : 1);
+    const finished = choices.hard === 'trim' ? 1 / (1 / rate + 1 / TRIM_RATE) : rate;
+    return kind === 'bead' && choices.beadStrip === 'strip' ? finished * STRIP_FACTOR : finished;
+  }
+  const byHand = key === 'fill' ? usual.fill : usual.finish;
+  const rate =
+    toolKind === 'box'
+      ? boxRate(kind, byHand)
+      : toolKind === 'trowel'
+        ? byHand * TROWEL_FACTOR
+        : toolKind === 'corner'
+          ? LAYING_RATES.cornerTool
+          : byHand;
+  return edges ? rate * 1.3 : rate;
+}
+
+function layingRate(
+  kind: CoatedClass,
+  byHand: number,
+  tape: Coat['tape'],
+  { laying }: Pick<ClassChoices, 'laying'>,
+): number {
+  if (tape === undefined) return byHand;
+  if (tape === 'mesh') return LAYING_RATES.mesh;
+  // Rates are those of flats; harder joints keep their proportion.
+  const harder = byHand / RATES_PER_HOUR.flat.tape;
+  const angle = kind === 'angle' || kind === 'offAngle';
+  switch (laying) {
+    case 'belt':
+      return byHand;
+    case 'dispenser':
+      return LAYING_RATES.dispenser * harder;
+    case 'applicator':
+      return angle ? (LAYING_RATES.head * byHand) / RATES_PER_HOUR.angle.tape : LAYING_RATES.dispenser * harder;
+    case 'taper':
+      return angle ? (LAYING_RATES.head * byHand) / RATES_PER_HOUR.angle.tape : LAYING_RATES.taper * harder;
+  }
+}
+
+function boxRate(kind: CoatedClass, byHand: number): number {
+  if (kind === 'backedButt') return BOXED_BACKED_BUTT_RATE;
+  if (kind === 'butt' || kind === 'existing') return Math.max(byHand, BOXED_BUTT_RATE);
+  return kind === 'flat' || kind === 'mixed' ? BOX_RATE : byHand;
+}
+
+/** Feet in an hour of what is done between two coats. Common practice, no source. */
+export function betweenRate(
+  kind: Exclude<CoatedClass, 'surface' | 'fasteners'>,
+  between: ClassChoices['between'],
+): number {
+  switch (between) {
+    case 'scrape':
+      return 600;
+    case 'sand':
+      return RATES_PER_HOUR[kind].sand * 1.5;
+    case 'spot':
+      return 1000;
+    case 'sponge':
+      return 250;
+  }
+}

@@ -1,8 +1,9 @@
 import type { Tally } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from '../method/coat';
-import { coatedClassesOf, roundsOf } from '../method/roomCoats';
-import { RATES_PER_HOUR, ROOM_HOURS, SKIM_FT2_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from './rates';
+import { choicesFor, type Method } from '../method/resolveMethod';
+import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
+import { betweenRate, coatRate, RATES_PER_HOUR, ROOM_HOURS, SKIM_FT2_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from './rates';
 
 /** The passes through a room that are handed to people: a round of coats, or sanding. */
 export const PASSES = [...COAT_KEYS, 'sand'] as const;
@@ -17,39 +18,50 @@ export interface Task {
 }
 
 /** The passes of one room in order; a room without coats has none. */
-export function tasksOf(tally: Tally, coats: readonly Coat[]): readonly Task[] {
-  const rounds = roundsOf(coats).map((round) => roundTask(round, tally, coats));
-  return rounds.length === 0
-    ? []
-    : [...rounds, { pass: 'sand', coats: [], hours: ROOM_HOURS + sandingHours(tally, coats) }];
+export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly Task[] {
+  const rounds = roundsOf(coats).map((round) => roundTask(round, coats, method));
+  if (rounds.length === 0) return [];
+  return [...rounds, { pass: 'sand', coats: [], hours: ROOM_HOURS + sandingHours(tally, coats, method) }];
 }
 
-function roundTask(round: CoatKey, tally: Tally, coats: readonly Coat[]): Task {
+function roundTask(round: CoatKey, coats: readonly RoomCoat[], method: Method): Task {
   const inRound = coats.filter((coat) => coat.round === round);
-  return {
-    pass: round,
-    coats: inRound,
-    hours: ROOM_HOURS + inRound.reduce((sum, coat) => sum + coatHours(coat, tally), 0),
-  };
+  const hours = inRound.reduce(
+    (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, coats, method),
+    ROOM_HOURS,
+  );
+  return { pass: round, coats: inRound, hours };
 }
 
 /** Person-hours that one coat of a room takes by the default rates. */
-export function coatHours(coat: Coat, tally: Tally): number {
-  if (coat.class === 'surface' || coat.key === 'skim') return squareFeet(tally) / SKIM_FT2_PER_HOUR;
-  return amountOf(coat.class, tally) / RATES_PER_HOUR[coat.class][coat.key];
+export function coatHours(coat: RoomCoat, method: Method): number {
+  if (coat.class === 'surface' || coat.key === 'skim') return amountOf(coat) / SKIM_FT2_PER_HOUR;
+  return amountOf(coat) / coatRate(coat.class, coat, choicesFor(method, coat.class));
 }
 
-function sandingHours(tally: Tally, coats: readonly Coat[]): number {
-  const skimmed = coats.some(({ key }) => key === 'skim');
-  if (skimmed) return squareFeet(tally) / SKIM_SAND_FT2_PER_HOUR;
-  return coatedClassesOf(tally).reduce(
-    (sum, kind) => (kind === 'surface' ? sum : sum + amountOf(kind, tally) / RATES_PER_HOUR[kind].sand),
-    0,
-  );
+/** What is scraped, sanded or spotted on the coat below before this one goes over it. */
+function betweenHours(coat: RoomCoat, coats: readonly RoomCoat[], method: Method): number {
+  if (coat.class === 'surface' || coat.class === 'fasteners' || coat.key === 'tape') return 0;
+  return amountOf(coat) / betweenRate(coat.class, choicesFor(method, coat.class).between) / sidesOf(coat, coats);
 }
 
-const squareFeet = (tally: Tally): number => tally.boardArea / MM_PER_FOOT ** 2;
+/** Coats of an angle's sides are scraped side by side: half of the work each. */
+const sidesOf = (coat: Coat, coats: readonly Coat[]): number =>
+  coats.filter((other) => other.class === coat.class && other.key === coat.key).length;
 
-/** Feet of joint, or how many fasteners. */
-const amountOf = (kind: Exclude<CoatedClass, 'surface'>, tally: Tally): number =>
-  kind === 'fasteners' ? tally.fasteners : tally.classes[kind].length / MM_PER_FOOT;
+function sandingHours(tally: Tally, coats: readonly RoomCoat[], method: Method): number {
+  const skim = coats.find(({ key }) => key === 'skim');
+  const skimmed = skim ? skim.amount / tally.boardArea : 0;
+  const joints = coatedClassesOf(tally).reduce((sum, kind) => {
+    if (kind === 'surface' || choicesFor(method, kind).hard === 'trim') return sum;
+    const amount = kind === 'fasteners' ? tally.fasteners : tally.classes[kind].length / MM_PER_FOOT;
+    return sum + amount / RATES_PER_HOUR[kind].sand;
+  }, 0);
+  return joints * (1 - skimmed) + (skim ? amountOf(skim) / SKIM_SAND_FT2_PER_HOUR : 0);
+}
+
+/** Feet of joint, square feet of surface, or how many fasteners. */
+function amountOf({ class: kind, amount }: { readonly class: CoatedClass; readonly amount: number }): number {
+  if (kind === 'fasteners') return amount;
+  return kind === 'surface' ? amount / MM_PER_FOOT ** 2 : amount / MM_PER_FOOT;
+}

@@ -5,6 +5,7 @@ import { takeOff } from '../joints/takeOff';
 import type { Entry, NewEntry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import type { CoatedClass, CoatKey, Side } from '../method/coat';
+import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
 import { whatNow } from './whatNow';
@@ -45,7 +46,8 @@ function coat(
 const LINE = "A 12' x 10' x 8'";
 const { house, room } = roomOf(LINE);
 const { tally } = takeOff(room, house);
-const COATS = roomCoats(tally, { level: 4 });
+const METHOD = usualMethod(4);
+const COATS = roomCoats(tally, METHOD);
 const stateAfter = (entries: readonly Entry[]): RoomState => stateOf(entries).get('room') ?? NOTHING_YET;
 const standingOf = (kind: CoatedClass, entries: readonly Entry[], now: number) =>
   whatNow(COATS, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === kind)?.now;
@@ -81,9 +83,9 @@ describe('what can be done now', () => {
   });
 
   it('keeps the right sides of angles until the left ones are dry', () => {
-    const log = [coat('angle', 'tape', 0), coat('angle', 'fill', 24 * HOUR, 'all', 'left')];
-    expect(standingOf('angle', log, 30 * HOUR)).toMatchObject({ kind: 'wet', coat: { side: 'left' } });
-    expect(standingOf('angle', log, 42 * HOUR)).toMatchObject({ kind: 'go', coat: { side: 'right' } });
+    const log = [coat('angle', 'tape', 0), coat('angle', 'fill', 24 * HOUR, 'all', 'first')];
+    expect(standingOf('angle', log, 30 * HOUR)).toMatchObject({ kind: 'wet', coat: { side: 'first' } });
+    expect(standingOf('angle', log, 42 * HOUR)).toMatchObject({ kind: 'go', coat: { side: 'second' } });
   });
 
   it('lets setting mud be coated again after one and a half times its label', () => {
@@ -129,7 +131,7 @@ describe('what can be done now', () => {
   });
 
   it('at level 5 keeps the skim until every joint is dry', () => {
-    const coats = roomCoats(tally, { level: 5 });
+    const coats = roomCoats(tally, usualMethod(5));
     const surface = (entries: readonly Entry[], now: number) =>
       whatNow(coats, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === 'surface')?.now.kind;
     expect(surface([], 0)).toBe('stuck');
@@ -186,14 +188,14 @@ describe('the log', () => {
 
 describe('the passes of a room', () => {
   it('take the hours of the trade’s table: the tape round of the room, by hand', () => {
-    const [tape] = tasksOf(tally, COATS);
+    const [tape] = tasksOf(tally, COATS, METHOD);
     const feet = (kind: 'flat' | 'angle') => tally.classes[kind].length / 304.8;
     // common practice, no source: flats 90 ft/h, angles 60, fasteners 500 /h, five minutes to walk in
     expect(tape?.hours).toBeCloseTo(feet('flat') / 90 + feet('angle') / 60 + tally.fasteners / 500 + 5 / 60, 9);
   });
 
   it('are tape, fill, finish and sand; none at level 0', () => {
-    expect(tasksOf(tally, COATS).map(({ pass }) => pass)).toEqual(['tape', 'fill', 'finish', 'sand']);
-    expect(tasksOf(tally, roomCoats(tally, { level: 0 }))).toEqual([]);
+    expect(tasksOf(tally, COATS, METHOD).map(({ pass }) => pass)).toEqual(['tape', 'fill', 'finish', 'sand']);
+    expect(tasksOf(tally, roomCoats(tally, usualMethod(0)), usualMethod(0))).toEqual([]);
   });
 });

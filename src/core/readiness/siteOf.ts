@@ -5,8 +5,9 @@ import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
-import { type Coat, coatId } from '../method/coat';
-import { methodOf, roomCoats } from '../method/roomCoats';
+import { coatId } from '../method/coat';
+import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
+import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
 import { type RoomStanding, whatNow } from './whatNow';
 
@@ -15,7 +16,8 @@ export interface RoomSite {
   readonly room: Room;
   readonly level: Level;
   readonly tally: Tally;
-  readonly coats: readonly Coat[];
+  readonly method: Method;
+  readonly coats: readonly RoomCoat[];
   readonly tasks: readonly Task[];
   readonly state: RoomState;
   readonly standing: RoomStanding;
@@ -48,24 +50,26 @@ export function siteOf(
   tallyOf: (room: Room) => Tally,
 ): Site {
   const states = stateOf(entries);
+  const shared = resolveMethod(house);
   const sites = rooms.map((room): RoomSite => {
     const tally = tallyOf(room);
-    const method = methodOf(house, room);
-    const coats = roomCoats(tally, method);
+    const method = methodOfRoom(house, room, shared);
+    const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
     const standing = whatNow(coats, state, airOf(room.id), now);
     return {
       room,
       level: method.level,
       tally,
+      method,
       coats,
-      tasks: tasksOf(tally, coats),
+      tasks: tasksOf(tally, coats, method),
       state,
       standing,
-      progress: progressOf(coats, tally, state).part,
+      progress: progressOf(coats, method, state).part,
     };
   });
-  const done = sites.map(({ coats, tally, state }) => progressOf(coats, tally, state));
+  const done = sites.map(({ coats, method, state }) => progressOf(coats, method, state));
   const all = done.reduce((sum, { hours }) => sum + hours, 0);
   return {
     house,
@@ -77,12 +81,12 @@ export function siteOf(
 }
 
 function progressOf(
-  coats: readonly Coat[],
-  tally: Tally,
+  coats: readonly RoomCoat[],
+  method: Method,
   state: RoomState,
 ): { readonly part: number; readonly hours: number } {
   const weighed = coats.map((coat) => ({
-    hours: coatHours(coat, tally),
+    hours: coatHours(coat, method),
     share: state.coats.get(coatId(coat))?.share ?? 0,
   }));
   const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);

@@ -5,8 +5,9 @@ import { LEVELS } from '../../core/house/level';
 import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
-import type { Coat, CoatKey } from '../../core/method/coat';
-import { methodOf, roomCoats } from '../../core/method/roomCoats';
+import { type Coat, type CoatKey, mudKind } from '../../core/method/coat';
+import { resolveMethod } from '../../core/method/resolveMethod';
+import { roomCoats } from '../../core/method/roomCoats';
 import type { Pass } from '../../core/plan/tasksOf';
 
 /** The demo's crew; the first is the lead. */
@@ -96,7 +97,7 @@ export function demoLog(
   const coat = (
     by: DemoName,
     room: string,
-    { class: kind, key, side, tool }: Coat,
+    part: Coat,
     at: string,
     share: { of: 'all' } | { of: 'half' } = { of: 'all' },
   ) =>
@@ -105,7 +106,14 @@ export function demoLog(
       room,
       at,
       kind: 'coat',
-      payload: { class: kind, key, ...(side ? { side } : {}), share, mud: { kind: 'drying' }, tool },
+      payload: {
+        class: part.class,
+        key: part.key,
+        ...(part.side ? { side: part.side } : {}),
+        share,
+        mud: mudKind(part),
+        tool: part.tool,
+      },
     });
 
   for (const [room, round, by, moment] of RUN) {
@@ -167,5 +175,5 @@ export function demoLog(
 function coatsOf(house: House, id: string): readonly Coat[] {
   const room = house.rooms.find((candidate) => candidate.id === id);
   if (!room) throw new Error(`the demo has no room ${id}`);
-  return roomCoats(takeOff(room, house).tally, methodOf(house, room));
+  return roomCoats(takeOff(room, house).tally, resolveMethod(house, room), room.finish);
 }

@@ -64,5 +64,5 @@ export const isEmpty = async (): Promise<boolean> => !(await anyPeople());
 
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
-  await models().sequelize.query('TRUNCATE people, houses, rooms, entries, readings');
+  await models().sequelize.query('TRUNCATE people, houses, rooms, entries, readings, methods');
 }

@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { granted, refused } from '../../core/house/answer';
 import { checkRoom } from '../../core/house/checks/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
-import { hangSchema, houseHeadSchema, levelSchema } from '../../core/house/schema';
+import { hangSchema, houseHeadSchema } from '../../core/house/schema';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { recordReadings } from '../../db/readings';
 import { action } from '../action';
@@ -60,21 +60,6 @@ export const saveHang = action(z.strictObject({ house, version: z.int(), hang: h
   revalidatePath(`/h/${input.house}`, 'layout');
   return granted(null);
 });
-
-export const saveLevel = action(
-  z.strictObject({ house, version: z.int(), level: levelSchema }),
-  'lead',
-  async (input) => {
-    const saved = await saveHouseHead(input.house, input.version, (head) => ({
-      ...head,
-      method: { ...head.method, level: input.level },
-    }));
-    if (!saved)
-      return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
-    revalidatePath(`/h/${input.house}`, 'layout');
-    return granted(null);
-  },
-);
 
 /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
 export const recordAir = action(

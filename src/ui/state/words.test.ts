@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { COATED_CLASSES } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
+import { usualMethod } from '@/core/method/resolveMethod';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import { CLASS_NAMES, classWords, isJoint, roomWords } from './words';
 
 const NOW = Date.parse('2031-05-06T06:52:00Z');
-const [tape] = coatsFor('flat', { level: 4 });
+const [tape] = coatsFor('flat', usualMethod(4));
 if (!tape) throw new Error('a flat is taped');
 
 describe('the words of a class', () => {

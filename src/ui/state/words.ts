@@ -37,6 +37,8 @@ export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   tape: 'Tape',
   fill: 'Fill',
   finish: 'Finish',
+  extra: 'Extra',
+  sides: 'Last sides',
   skim: 'Skim',
   sand: 'Sand',
 };

@@ -3,7 +3,8 @@
 import { useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
-import { SectionGlyph } from '@/ui/SectionGlyph';
+import type { Method } from '@/core/method/resolveMethod';
+import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { useKey } from '@/ui/useKey';
@@ -16,6 +17,7 @@ import { LogDialog, type Logged } from './LogDialog';
 interface CoatBoardProps {
   readonly houseId: string;
   readonly rows: readonly BoardRow[];
+  readonly methods: readonly Method[];
   readonly recent: readonly RecentEntry[];
   readonly now: number;
   readonly timeZone: string;
@@ -32,7 +34,7 @@ const FILTERS = [
 type Filter = (typeof FILTERS)[number][0];
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
-export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role }: CoatBoardProps) {
+export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, unit, role }: CoatBoardProps) {
   const log = useLog(houseId, now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
@@ -43,6 +45,7 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
   const count = (kind: Filter) => (kind === 'all' ? rows.length : cells.filter((cell) => cell.now === kind).length);
   const shown = filter === 'all' ? rows : rows.filter((row) => row.cells.some((cell) => cell.now === filter));
   const mayLog = role !== 'viewer';
+  const method = methods[logging?.row.method ?? 0];
   const last = recent.find(({ mine }) => mine || role === 'lead');
 
   useKey('u', () => {
@@ -122,10 +125,11 @@ export function CoatBoardView({ houseId, rows, recent, now, timeZone, unit, role
         timeZone={timeZone}
         takeBack={(id) => void log.write([{ kind: 'void', room: null, payload: { target: id } }])}
       />
-      {logging && (
+      {logging && method && (
         <LogDialog
           key={`${logging.row.id} ${logging.cell.class}`}
           logged={logging}
+          method={method}
           unit={unit}
           busy={log.busy}
           message={log.message}
@@ -166,7 +170,7 @@ function Legend() {
     <ul className="hidden items-center gap-3 text-sm text-muted md:flex" aria-label="Coats in the sections">
       {(['planned', 'wet', 'dry', 'sanded'] as const).map((phase) => (
         <li key={phase} className="flex items-center gap-1">
-          <SectionGlyph kind="flat" layers={[{ phase }]} className="h-6 w-13" /> {phase}
+          <SectionGlyph kind="flat" layers={[{ phase, key: 'finish' }]} className="h-6 w-13" /> {phase}
         </li>
       ))}
     </ul>

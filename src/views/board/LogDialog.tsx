@@ -5,6 +5,7 @@ import { parseLength } from '@/core/measure/parseLength';
 import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { type Coat, coatId } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
+import type { Method } from '@/core/method/resolveMethod';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
@@ -40,6 +41,7 @@ type Share = 'all' | 'half' | 'some';
 /** Logging one coat: which, how much of it, and with what mud. All of the next coat in drying mud is one press. */
 export function LogDialog({
   logged,
+  method,
   unit,
   busy,
   message,
@@ -48,6 +50,8 @@ export function LogDialog({
   close,
 }: {
   readonly logged: Logged;
+  /** How the room's coats are put on. */
+  readonly method: Method;
   readonly unit: LengthUnit;
   readonly busy: boolean;
   readonly message: string | undefined;
@@ -57,9 +61,9 @@ export function LogDialog({
 }) {
   const { row, cell } = logged;
   const dialog = useRef<HTMLDialogElement>(null);
-  const open = openCoats(logged);
+  const open = openCoats(logged, method);
   const [chosen, setChosen] = useState(open[0] ? coatId(open[0].coat) : '');
-  const [mud, setMud] = useState('drying');
+  const [chosenMud, setMud] = useState<string>();
   const [thickness, setThickness] = useState('');
   const [some, setSome] = useState('');
   const [hoursAgo, setHoursAgo] = useState('0');
@@ -70,6 +74,9 @@ export function LogDialog({
   useEffect(() => dialog.current?.showModal(), []);
   const next = open.find(({ coat }) => coatId(coat) === chosen);
   const name = CLASS_NAMES[cell.class];
+  const planned = next?.coat.settingMinutes;
+  const mud = chosenMud ?? (planned === undefined ? 'drying' : String(planned));
+  const muds = MUDS.some(([value]) => value === mud) ? MUDS : [...MUDS, [mud, `setting, ${mud} min`] as const];
 
   const send = async (share: Share) => {
     if (!next) return;
@@ -137,7 +144,7 @@ export function LogDialog({
               </p>
             )}
             <div className="grid grid-cols-2 gap-3">
-              <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={MUDS} />
+              <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={muds} />
               <TextField
                 label="Thickness"
                 placeholder={unit === 'in' ? '1/16' : '1.6'}
@@ -215,9 +222,9 @@ export function LogDialog({
   );
 }
 
-/** The coats of the cell that are not whole yet, from its level of finish. */
-function openCoats({ row, cell }: Logged): readonly { readonly coat: Coat; readonly share: number }[] {
-  const ladder = coatsFor(cell.class, { level: row.level });
+/** The coats of the cell that are not whole yet. */
+function openCoats({ row, cell }: Logged, method: Method): readonly { readonly coat: Coat; readonly share: number }[] {
+  const ladder = coatsFor(cell.class, { ...method, level: row.level });
   return cell.coats.flatMap(({ key, side, share }) => {
     const coat = ladder.find((candidate) => candidate.key === key && candidate.side === side);
     return coat && share < 1 ? [{ coat, share }] : [];

@@ -3,6 +3,7 @@ import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
 import { MM_PER_FOOT } from '@/core/measure/unit';
 import type { Coat, CoatedClass } from '@/core/method/coat';
+import type { Method } from '@/core/method/resolveMethod';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
@@ -11,8 +12,9 @@ import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state
 export interface BoardRow {
   readonly id: string;
   readonly name: string;
-  /** Its level of finish, from which its coats follow. */
+  /** Its level of finish and its method, by number in `boardMethods`: its coats follow from them. */
   readonly level: Level;
+  readonly method: number;
   readonly progress: number;
   readonly held: string | undefined;
   readonly cells: readonly BoardCell[];
@@ -38,10 +40,12 @@ export interface RecentEntry {
 
 /** The rows of the board, as lean as they can be sent. */
 export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
-  return rooms.map(({ room, level, standing: roomStanding, tally, progress, state }) => ({
+  const methods = boardMethods(rooms);
+  return rooms.map(({ room, level, method, standing: roomStanding, tally, progress, state }) => ({
     id: room.id,
     name: room.name,
-    level,
+    level: rowLevel(room, level),
+    method: methods.findIndex(({ classes }) => classes === method.classes),
     progress,
     held: state.held?.why,
     cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
@@ -52,6 +56,19 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
       amount: amountOf(kind, tally),
     })),
   }));
+}
+
+/** The methods that the rooms are finished by; rooms without choices of their own share one. */
+export const boardMethods = (rooms: readonly RoomSite[]): readonly Method[] => [
+  ...new Map(rooms.map(({ method }) => [method.classes, method])).values(),
+];
+
+/** The highest level of a room's faces: its coats are those that it may need. */
+function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
+  return Object.values(finish?.faces ?? {}).reduce(
+    (top, own) => (own.level && own.level > top ? own.level : top),
+    level,
+  );
 }
 
 function amountOf(kind: CoatedClass, tally: RoomSite['tally']): number {

@@ -1,24 +1,42 @@
-import type { LevelPrice } from '@/core/estimate/priceOfLevel';
-import type { Answer } from '@/core/house/answer';
-import type { Level } from '@/core/house/level';
-import type { Room } from '@/core/house/schema';
-import type { JointClass } from '@/core/joints/joint';
-import { COATED_CLASSES, type CoatedClass } from '@/core/method/coat';
-import { coatsFor } from '@/core/method/coatsFor';
-import type { Site } from '@/core/readiness/siteOf';
-import { SectionGlyph } from '@/ui/SectionGlyph';
-import { CLASS_NAMES, isJoint } from '@/ui/state/words';
-import { LevelChoice } from './LevelChoice';
-import { RoomLevels } from './RoomLevels';
+'use client';
 
-interface CoatsViewProps {
+import { useMemo, useState } from 'react';
+import type { Air } from '@/core/drying/air';
+import type { Conflict } from '@/core/estimate/conflictsIn';
+import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
+import type { Answer } from '@/core/house/answer';
+import { METHOD_CLASSES, type MethodChoices } from '@/core/house/methodSchema';
+import type { Room } from '@/core/house/schema';
+import { COATED_CLASSES } from '@/core/method/coat';
+import { SelectField } from '@/ui/SelectField';
+import { CLASS_NAMES } from '@/ui/state/words';
+import { spanWords } from '@/ui/when';
+import { ConflictList } from './ConflictList';
+import { KnifeCheck } from './KnifeCheck';
+import { Ladder } from './Ladder';
+import { LevelChoice } from './LevelChoice';
+import { type KeepActions, type KeptMethodRow, MethodStart } from './MethodStart';
+import { litresWords } from './priceWords';
+import { QuestionList } from './QuestionList';
+import { RoomFinishes } from './RoomFinishes';
+import { SectionPanel } from './SectionPanel';
+import { type MethodActions, type MethodHouse, type MethodRoom, useMethod } from './useMethod';
+import { usePrices } from './usePrices';
+
+export interface CoatsRoom extends MethodRoom {
+  /** Walls, ceilings and soffits by id. */
+  readonly faces: readonly string[];
+  readonly room: Room;
+}
+
+interface CoatsViewProps extends MethodActions, KeepActions {
   readonly houseId: string;
   readonly version: number;
-  readonly site: Site;
-  readonly roomVersions: Readonly<Record<string, number>>;
-  readonly prices: readonly LevelPrice[];
+  readonly house: MethodHouse;
+  readonly rooms: readonly CoatsRoom[];
+  readonly air: Air;
+  readonly kept: readonly KeptMethodRow[];
   readonly mayEdit: boolean;
-  readonly saveLevel: (input: { house: string; version: number; level: Level }) => Promise<Answer<null>>;
   readonly saveRoom: (input: {
     house: string;
     version: number;
@@ -26,87 +44,162 @@ interface CoatsViewProps {
   }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
 }
 
-/** Choosing the level of finish, with its price for this house, and the coat ladder that follows from it. */
-export function CoatsView({
-  houseId,
-  version,
-  site,
-  roomVersions,
-  prices,
-  mayEdit,
-  saveLevel,
-  saveRoom,
-}: CoatsViewProps) {
-  const kinds = COATED_CLASSES.filter((kind) => isPresent(kind, site));
-  const level = site.house.method.level;
+/** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
+export function CoatsView(props: CoatsViewProps) {
+  const { houseId, version, air, kept, mayEdit, saveRoom, keepMethod, dropMethod } = props;
+  const method = useMethod(houseId, version, props.house, props.rooms, air, props);
+  const { house, rooms, conflicts } = method;
+  const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
+  const { prices, failed } = usePrices(house, rooms, air, scope);
+  const plain = useMemo(() => rooms.map(({ room }) => room), [rooms]);
+  const shown = useMemo(() => methodIn(scope, house, plain), [scope, house, plain]);
+  const kinds = METHOD_CLASSES.filter((kind) =>
+    rooms.some(({ tally }) => (kind === 'fasteners' ? tally.fasteners > 0 : tally.classes[kind].length > 0)),
+  );
+  const [looked, setLooked] = useState(kinds.includes('butt') ? ('butt' as const) : (kinds[0] ?? 'flat'));
+  const roomName = plain.find(({ id }) => id === scope.room)?.name;
+  const mend = ({ room, mend: { patch } }: Conflict) => method.change(room?.id, patch);
+  const { level, ...choices } = house.method;
+
   return (
     <main className="flex-1 space-y-5 p-4 lg:px-5">
       <section className="space-y-3">
-        <div>
+        <div className="flex flex-wrap items-baseline justify-between gap-x-6">
           <h1>Level of finish</h1>
           <p className="text-muted">
-            What each level takes of this house, by default rates. Rooms with a level of their own keep it.
+            {prices
+              ? `As planned: ${spanWords(prices.now.hours)} of work, ${spanWords(prices.now.sandingHours)} of it sanding; ${litresWords(prices.now.litres, house.unit)} of mud; ${prices.now.rounds} rounds, ${prices.now.nights} nights of drying.`
+              : 'Working out what this house takes…'}
           </p>
         </div>
+        {failed && (
+          <p role="alert" className="text-error">
+            The prices could not be worked out in this browser. Reload the page.
+          </p>
+        )}
         <LevelChoice
-          houseId={houseId}
-          version={version}
           level={level}
           prices={prices}
-          unit={site.house.unit}
+          unit={house.unit}
           mayEdit={mayEdit}
-          saveLevel={saveLevel}
+          choose={(chosen) => method.setHouse({ ...house.method, level: chosen })}
         />
       </section>
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <section className="sheet p-4" aria-labelledby="contradictions">
+        <h2 id="contradictions">Does it hold together?</h2>
+        {method.message && (
+          <p role="alert" className="text-error">
+            {method.message}
+          </p>
+        )}
+        {method.waiting && (
+          <p role="status" className="my-1 flex flex-wrap items-center gap-3 font-semibold text-error">
+            Not kept yet: mend what cannot be kept, or take the change back.
+            <button type="button" className="btn btn-sm" onClick={method.undo}>
+              Take it back
+            </button>
+          </p>
+        )}
+        <ConflictList conflicts={conflicts} mayEdit={mayEdit} mend={mend} />
+      </section>
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
+        <div className="space-y-4">
+          <div className="flex flex-wrap items-end gap-3">
+            <h2 className="mr-auto">How it is done</h2>
+            <SelectField
+              label="Where"
+              value={scope.room ?? ''}
+              options={[
+                ['', 'Whole house'],
+                ...plain.map(({ id, name, method: own }) => [id, own ? `${name} (its own)` : name] as const),
+              ]}
+              onChange={(event) => setScope({ ...scope, room: event.target.value || undefined })}
+            />
+            <SelectField
+              label="Which joints"
+              value={scope.class ?? ''}
+              options={[['', 'All joints'], ...kinds.map((kind) => [kind, CLASS_NAMES[kind]] as const)]}
+              onChange={(event) => {
+                const chosen = kinds.find((kind) => kind === event.target.value);
+                setScope({ ...scope, class: chosen });
+                if (chosen) setLooked(chosen);
+              }}
+            />
+            {scope.room && plain.find(({ id }) => id === scope.room)?.method && mayEdit && (
+              <button type="button" className="btn" onClick={() => scope.room && method.setRoom(scope.room, null)}>
+                As the house again
+              </button>
+            )}
+          </div>
+          <QuestionList
+            scope={scope}
+            choices={choicesIn(scope, house, plain)}
+            prices={prices}
+            unit={house.unit}
+            mayEdit={mayEdit}
+            choose={(question, answer) => method.change(scope.room, patchOf(scope, question, answer))}
+          />
+        </div>
+        <div className="space-y-4">
+          <SectionPanel
+            kinds={kinds}
+            kind={looked}
+            setKind={setLooked}
+            method={shown}
+            unit={house.unit}
+            air={air}
+            mayEdit={mayEdit}
+            use={(patch) => method.change(scope.room, patch)}
+          />
+          <KnifeCheck
+            key={looked}
+            kind={looked}
+            method={shown}
+            unit={house.unit}
+            where={roomName ?? 'the whole house'}
+            mayEdit={mayEdit}
+            use={(patch) => method.change(scope.room, patch)}
+          />
+          <MethodStart
+            unit={house.unit}
+            choices={choices}
+            kept={kept}
+            mayEdit={mayEdit}
+            start={(started: MethodChoices) => method.setHouse({ ...started, level })}
+            keepMethod={keepMethod}
+            dropMethod={dropMethod}
+          />
+        </div>
+      </div>
+      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
         <section className="sheet overflow-x-auto p-4 sm:p-5">
-          <h2>Coat ladder at level {level}</h2>
-          <p className="mb-2 text-muted">Three coats by hand with widening knives, drying mud throughout.</p>
-          {level === 0 && <p>Level 0: nothing is taped or coated.</p>}
-          {kinds.map((kind) => (
-            <Ladder key={kind} kind={kind} level={level} />
+          <h2>
+            Coat ladder at level {shown.level}
+            {roomName ? `, ${roomName}` : ''}
+          </h2>
+          {shown.level === 0 && <p>Level 0: nothing is taped or coated.</p>}
+          {COATED_CLASSES.filter((kind) => kind === 'surface' || kinds.includes(kind)).map((kind) => (
+            <Ladder
+              key={kind}
+              kind={kind}
+              method={shown}
+              unit={house.unit}
+              open={() => kind !== 'surface' && setLooked(kind)}
+            />
           ))}
         </section>
         <section className="sheet p-4 sm:p-5">
           <h2>Room by room</h2>
-          <RoomLevels
+          <p className="mb-1 text-sm text-muted">What will cover it and what lights it say which level it asks for.</p>
+          <RoomFinishes
             houseId={houseId}
             houseLevel={level}
-            rooms={site.rooms.map(({ room }) => ({ room, version: roomVersions[room.id] ?? 1 }))}
+            rooms={props.rooms}
             mayEdit={mayEdit}
             saveRoom={saveRoom}
           />
         </section>
       </div>
     </main>
-  );
-}
-
-function isPresent(kind: CoatedClass, site: Site): boolean {
-  if (isJoint(kind)) return site.tally.classes[kind satisfies JointClass].count > 0;
-  return kind === 'fasteners' ? site.tally.fasteners > 0 : site.rooms.length > 0;
-}
-
-function Ladder({ kind, level }: { readonly kind: CoatedClass; readonly level: Level }) {
-  const coats = coatsFor(kind, { level });
-  if (coats.length === 0) return null;
-  return (
-    <div className="grid gap-x-5 gap-y-2 border-t border-base-300 py-3 md:grid-cols-[9rem_1fr]">
-      <div>
-        <h3 className="font-semibold">{CLASS_NAMES[kind]}</h3>
-        <SectionGlyph kind={kind} layers={coats.map(({ side }) => ({ phase: 'dry', side }))} className="h-14 w-30" />
-      </div>
-      <ol className="grid gap-3 sm:grid-cols-3">
-        {coats.map((coat) => (
-          <li key={`${coat.key} ${coat.side}`} className="text-sm">
-            <p className="font-semibold">{coat.name}</p>
-            <p>
-              {coat.tool}, {coat.consistency} {coat.mud} mud
-            </p>
-            <p className="text-muted">It {coat.purpose}.</p>
-          </li>
-        ))}
-      </ol>
-    </div>
   );
 }

@@ -1,13 +1,8 @@
-'use client';
-
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import type { LevelPrice } from '@/core/estimate/priceOfLevel';
-import type { Answer } from '@/core/house/answer';
-import type { Level } from '@/core/house/level';
-import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
-import { SERVER_LOST } from '@/ui/useSubmit';
+import type { PricedMethod } from '@/core/estimate/priceAnswers';
+import { LEVELS, type Level } from '@/core/house/level';
+import type { LengthUnit } from '@/core/measure/unit';
 import { spanWords } from '@/ui/when';
+import { litresWords } from './priceWords';
 
 const MEANINGS: Readonly<Record<Level, string>> = {
   0: 'nothing: temporary work',
@@ -20,76 +15,48 @@ const MEANINGS: Readonly<Record<Level, string>> = {
 
 /** The six levels with their price for this house; the lead picks one. */
 export function LevelChoice({
-  houseId,
-  version,
   level,
   prices,
   unit,
   mayEdit,
-  saveLevel,
+  choose,
 }: {
-  readonly houseId: string;
-  readonly version: number;
   readonly level: Level;
-  readonly prices: readonly LevelPrice[];
+  readonly prices: PricedMethod | undefined;
   readonly unit: LengthUnit;
   readonly mayEdit: boolean;
-  readonly saveLevel: (input: { house: string; version: number; level: Level }) => Promise<Answer<null>>;
+  readonly choose: (level: Level) => void;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const [message, setMessage] = useState<string>();
-  const now = prices.find((price) => price.level === level);
-  const choose = async (chosen: Level) => {
-    setBusy(true);
-    setMessage(undefined);
-    try {
-      const answer = await saveLevel({ house: houseId, version, level: chosen });
-      if (answer.ok) router.refresh();
-      else setMessage(answer.message);
-    } catch {
-      setMessage(SERVER_LOST);
-    } finally {
-      setBusy(false);
-    }
-  };
   return (
-    <>
-      {message && (
-        <p role="alert" className="text-error">
-          {message}
-        </p>
-      )}
-      <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-6">
-        {prices.map((price) => {
-          const current = price.level === level;
-          const more = price.hours - (now?.hours ?? 0);
-          return (
-            <li key={price.level}>
-              <button
-                type="button"
-                disabled={busy || !mayEdit}
-                aria-pressed={current}
-                onClick={() => void choose(price.level)}
-                className={`sheet flex h-full w-full flex-col items-stretch justify-start p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}
-              >
-                <span className="narrow flex justify-between text-lg font-bold">
-                  Level {price.level} {current && <span className="text-sm font-semibold text-secondary">chosen</span>}
-                </span>
-                <span className="block text-sm text-muted">{MEANINGS[price.level]}</span>
-                <span className="mt-2 block font-semibold">{spanWords(price.hours)}</span>
-                <span className="block text-sm">
-                  {unit === 'in' ? `${gallonsFromLitres(price.litres).toFixed(0)} gal` : `${price.litres.toFixed(0)} l`}{' '}
-                  of mud, {price.visits} visits
-                </span>
-                <span className="block text-sm text-muted">
-                  {current ? 'as planned' : `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}
-                </span>
-              </button>
-            </li>
-          );
-        })}
-      </ul>
-    </>
+    <ul className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3 xl:grid-cols-6">
+      {LEVELS.map((own) => {
+        const price = prices?.levels.find((priced) => priced.level === own)?.price;
+        const current = own === level;
+        const more = (price?.hours ?? 0) - (prices?.now.hours ?? 0);
+        return (
+          <li key={own}>
+            <button
+              type="button"
+              disabled={!mayEdit}
+              aria-pressed={current}
+              onClick={() => choose(own)}
+              className={`sheet flex h-full w-full flex-col items-stretch justify-start p-3 text-left ${current ? 'border-2 border-secondary' : ''} ${mayEdit ? 'hover:bg-base-200' : ''}`}
+            >
+              <span className="narrow flex justify-between text-lg font-bold">
+                Level {own} {current && <span className="text-sm font-semibold text-secondary">chosen</span>}
+              </span>
+              <span className="block text-sm text-muted">{MEANINGS[own]}</span>
+              <span className="mt-2 block font-semibold">{price ? spanWords(price.hours) : '…'}</span>
+              <span className="block text-sm">
+                {price ? `${litresWords(price.litres, unit)} of mud, ${price.visits} visits` : '…'}
+              </span>
+              <span className="block text-sm text-muted">
+                {current ? 'as planned' : `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}
+              </span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
   );
 }

@@ -1,7 +1,9 @@
 import type { Tally } from '@/core/joints/tally';
 import type { LoadList, Order } from '@/core/materials/loadList';
-import { PACKS } from '@/core/materials/mudTable';
+import { packOf } from '@/core/materials/loadList';
+import { PACKS } from '@/core/materials/packs';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import { COAT_KEYS } from '@/core/method/coat';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
 import { PASS_NAMES } from '@/ui/state/words';
 
@@ -24,13 +26,13 @@ export function LoadView({
   readonly unit: LengthUnit;
 }) {
   const lines = linesOf(load, unit);
-  const coats = (['tape', 'fill', 'finish', 'skim'] as const).filter((key) => load.mudByCoat[key] > 0);
+  const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
       <section className="sheet p-4 sm:p-5">
         <h1>To order for the whole house</h1>
         <p className="mb-3 text-muted">
-          From the tally and the coats, by default amounts; packs are rounded up once for the house.
+          From the tally and the coats, mud by the section of each joint; packs are rounded up once for the house.
         </p>
         <div className="overflow-x-auto">
           <table className="table">
@@ -110,12 +112,22 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
       packs: packsOf(load.tape, 'roll'),
       pack: `${PACKS.tape.feetPerRoll} ft, ${percent(PACKS.tape.waste)}`,
     },
+    ...(load.mesh.net > 0
+      ? [
+          {
+            item: 'Mesh tape',
+            ...length(load.mesh),
+            packs: packsOf(load.mesh, 'roll'),
+            pack: `${PACKS.mesh.feetPerRoll} ft, ${percent(PACKS.mesh.waste)}`,
+          },
+        ]
+      : []),
     ...load.mud.map((mud) => ({
       item: `${MUD_NAMES[mud.product]} mud`,
       net: mudWords(mud.net, unit),
       gross: mudWords(mud.gross, unit),
-      packs: packsOf(mud, 'pail'),
-      pack: `${PACKS.mud.gallonsPerPail} gal, ${percent(PACKS.mud.waste)}`,
+      packs: packsOf(mud, mud.product === 'setting' ? 'bag' : 'pail'),
+      pack: `${packOf(mud.product)} gal, ${percent(PACKS.mud.waste)}`,
     })),
     {
       item: 'Corner bead',
@@ -130,10 +142,21 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
       packs: packsOf(load.screws, 'box'),
       pack: `${PACKS.screws.perBox.toLocaleString('en-US')}, ${percent(PACKS.screws.waste)}`,
     },
+    ...(load.sealer.net > 0
+      ? [
+          {
+            item: 'Sealer',
+            net: mudWords(load.sealer.net, unit),
+            gross: mudWords(load.sealer.gross, unit),
+            packs: packsOf(load.sealer, 'pail'),
+            pack: `${PACKS.sealer.gallonsPerPail} gal, ${percent(PACKS.sealer.waste)}`,
+          },
+        ]
+      : []),
   ];
 }
 
-const MUD_NAMES = { taping: 'Taping', 'all-purpose': 'All-purpose', topping: 'Topping' } as const;
+const MUD_NAMES = { taping: 'Taping', 'all-purpose': 'All-purpose', topping: 'Topping', setting: 'Setting' } as const;
 const packsOf = ({ packs }: Order, name: string): string =>
   `${packs} ${packs === 1 ? name : name === 'box' ? 'boxes' : `${name}s`}`;
 const mudWords = (litres: number, unit: LengthUnit): string =>

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Coat } from '@/core/method/coat';
+import { type Coat, mudKind } from '@/core/method/coat';
 import type { Pass } from '@/core/plan/tasksOf';
 import { type Said, useLog } from '@/ui/useLog';
 
@@ -31,7 +31,7 @@ export function DoneButton({
               key: coat.key,
               ...(coat.side ? { side: coat.side } : {}),
               share: { of: 'all' },
-              mud: { kind: 'drying' },
+              mud: mudKind(coat),
               tool: coat.tool,
             },
           }),

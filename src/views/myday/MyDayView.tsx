@@ -5,7 +5,7 @@ import { type DayList, dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { roughLength } from '@/ui/lengthWords';
-import { SectionGlyph } from '@/ui/SectionGlyph';
+import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, isJoint, PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
@@ -71,7 +71,11 @@ export function MyDayView({
             <li key={keyOf(handed)} className="flex items-center gap-3 py-3">
               <SectionGlyph
                 kind={handed.task.coats[0]?.class ?? 'flat'}
-                layers={[{ phase: standing.kind === 'wet' ? 'wet' : 'planned' }]}
+                layers={handed.task.coats.slice(0, 1).map(({ key, side }) => ({
+                  phase: standing.kind === 'wet' ? 'wet' : 'planned',
+                  key,
+                  side,
+                }))}
                 className="h-9 w-19"
               />
               <span className="flex-1">
@@ -135,7 +139,7 @@ function CurrentJob({
       </div>
       <SectionGlyph
         kind={shown}
-        layers={ladder.map(({ phase, coat }) => ({ phase, side: coat.side }))}
+        layers={ladder.map(({ phase, coat }) => ({ phase, key: coat.key, side: coat.side }))}
         className="h-32 w-full"
       />
       <ul className="list-disc pl-5 space-y-1 font-medium">

@@ -6,10 +6,13 @@ import type { TileFlag } from '@/core/joints/tileFlags';
 import type { LengthUnit } from '@/core/measure/unit';
 import { areaWords, lengthWords, roughLength, sizeWords } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
-import { SectionGlyph } from '@/ui/SectionGlyph';
+import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { CLASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
 
-const PLANNED = [{ phase: 'planned' }, { phase: 'planned' }] as const;
+const PLANNED = [
+  { phase: 'planned', key: 'tape' },
+  { phase: 'planned', key: 'fill' },
+] as const;
 
 /**
  * The tally of a room or a house; a row that is hovered or focused lights its joints in the picture, one that is pressed

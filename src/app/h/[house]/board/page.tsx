@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
-import { boardRows, recentEntries } from '@/views/board/boardRows';
+import { boardMethods, boardRows, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
 
 export const metadata: Metadata = { title: 'Coat board' };
@@ -14,6 +14,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
     <CoatBoardView
       houseId={house}
       rows={boardRows(site.rooms, now, timeZone)}
+      methods={boardMethods(site.rooms)}
       recent={recentEntries(entries, site.rooms, people, person.id)}
       now={now}
       timeZone={timeZone}

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next';
-import { priceOfLevel } from '@/core/estimate/priceOfLevel';
-import { LEVELS } from '@/core/house/level';
+import { facesOf } from '@/core/house/faces/facesOf';
+import { listMethods } from '@/db/methods';
 import { mayAct } from '@/server/action';
-import { saveLevel } from '@/server/actions/houses';
+import { dropMethod, keepMethod, saveMethod, saveRoomMethod } from '@/server/actions/methods';
 import { saveRoom } from '@/server/actions/rooms';
-import { loadSite } from '@/server/loadSite';
+import { houseAir, loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { CoatsView } from '@/views/coats/CoatsView';
 
@@ -13,16 +13,28 @@ export const metadata: Metadata = { title: 'Coats' };
 export default async function CoatsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const person = await requirePerson();
-  const { site, version, roomVersions } = await loadSite(house);
+  const [{ site, version, roomVersions, reading }, kept] = await Promise.all([loadSite(house), listMethods()]);
+  const { unit, method } = site.house;
   return (
     <CoatsView
       houseId={house}
       version={version}
-      site={site}
-      roomVersions={roomVersions}
-      prices={LEVELS.map((level) => priceOfLevel(level, site.rooms))}
+      house={{ unit, method }}
+      rooms={site.rooms.map(({ room, tally }) => ({
+        room,
+        tally,
+        version: roomVersions[room.id] ?? 1,
+        faces: facesOf(room, unit)
+          .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
+          .map(({ id }) => id),
+      }))}
+      air={houseAir(reading)}
+      kept={kept}
       mayEdit={mayAct(person, 'lead')}
-      saveLevel={saveLevel}
+      saveMethod={saveMethod}
+      saveRoomMethod={saveRoomMethod}
+      keepMethod={keepMethod}
+      dropMethod={dropMethod}
       saveRoom={saveRoom}
     />
   );

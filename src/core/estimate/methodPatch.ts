@@ -1,0 +1,33 @@
+import type { Level } from '../house/level';
+import type { Choices, ClassMethod, MethodChoices, MethodClass } from '../house/methodSchema';
+
+/** A change to a method: some answers, for all or for a class; or the level. */
+export interface MethodPatch {
+  readonly level?: Level;
+  readonly choices?: Partial<Choices>;
+  readonly classes?: Readonly<Partial<Record<MethodClass, ClassMethod>>>;
+}
+
+/**
+ * A method with a change made; what the change does not name stays.
+ *
+ * @example withPatch(method, { choices: { mud: 'settingFirst' } })
+ */
+export function withPatch<Said extends MethodChoices & { readonly level?: Level }>(
+  method: Said,
+  { level, choices, classes }: MethodPatch,
+): Said {
+  const merged = { ...method.classes };
+  for (const [kind, change] of Object.entries(classes ?? {}) as readonly [MethodClass, ClassMethod][])
+    merged[kind] = {
+      ...merged[kind],
+      ...change,
+      ...(change.found ? { found: { ...merged[kind]?.found, ...change.found } } : {}),
+    };
+  return {
+    ...method,
+    ...choices,
+    ...(level === undefined ? {} : { level }),
+    ...(Object.keys(merged).length > 0 ? { classes: merged } : {}),
+  };
+}

@@ -1,0 +1,96 @@
+import type { Air } from '../drying/air';
+import { SETTING_RECOAT_FACTOR } from '../drying/coatTimes';
+import { dryingHours } from '../drying/dryingHours';
+import type { HouseHead, Room } from '../house/schema';
+import type { Tally } from '../joints/tally';
+import { mudOf, sealedArea } from '../materials/loadList';
+import { isAccessory } from '../method/coatKeysFor';
+import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
+import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
+import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../plan/rates';
+import { tasksOf } from '../plan/tasksOf';
+import { sectionFor } from '../section/sectionFor';
+
+/** What a method takes of a house. */
+export interface Price {
+  /** Person-hours by the default rates: coats, what is done between them, sanding, sealing, setting up. */
+  readonly hours: number;
+  readonly sandingHours: number;
+  /** Mud that goes on, litres. */
+  readonly litres: number;
+  /** Coats in the room that takes most, and passes through all rooms. */
+  readonly rounds: number;
+  readonly visits: number;
+  /** What the room that waits longest waits for mud, hours; and how many of its waits are nights. */
+  readonly waitHours: number;
+  readonly nights: number;
+}
+
+/** A room with its take-off. */
+export interface TakenRoom {
+  readonly room: Pick<Room, 'id' | 'finish' | 'method'>;
+  readonly tally: Tally;
+}
+
+/** A wait longer than this is one over night. */
+const LONGEST_SAME_DAY_HOURS = 6;
+
+/**
+ * The price of a house as it is: its method, with what its rooms say of their own.
+ *
+ * @param air in which the mud would dry throughout
+ * @example priceOf({ ...house, method: { ...house.method, level: 5 } }, rooms, air).hours
+ */
+export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readonly TakenRoom[], air: Air): Price {
+  const shared = resolveMethod(house);
+  let [hours, sandingHours, litres, visits, rounds, waitHours, nights] = [0, 0, 0, 0, 0, 0, 0];
+  let usesTaper = false;
+  for (const { room, tally } of rooms) {
+    const method = methodOfRoom(house, room, shared);
+    const coats = roomCoats(tally, method, room.finish);
+    const tasks = tasksOf(tally, coats, method);
+    for (const task of tasks) {
+      hours += task.hours;
+      if (task.pass === 'sand') sandingHours += task.hours;
+    }
+    hours += sealedArea(tally, coats, method) / SEAL_MM2_PER_HOUR;
+    for (const coat of coats) litres += mudOf(coat, method);
+    const waits = waitsOf(coats, method, air);
+    visits += tasks.length;
+    rounds = Math.max(rounds, waits.length);
+    waitHours = Math.max(
+      waitHours,
+      waits.reduce((sum, wait) => sum + wait, 0),
+    );
+    nights = Math.max(nights, waits.filter((wait) => wait > LONGEST_SAME_DAY_HOURS).length);
+    usesTaper ||= coats.some(
+      ({ key, class: kind, toolKind }) => key === 'tape' && !isAccessory(kind) && toolKind === 'taper',
+    );
+  }
+  return {
+    hours: hours + (usesTaper ? TAPER_SETUP_HOURS : 0),
+    sandingHours,
+    litres,
+    rounds,
+    visits,
+    waitHours,
+    nights,
+  };
+}
+
+/** What a room waits after each round for its slowest coat, hours. */
+function waitsOf(coats: readonly RoomCoat[], method: Method, air: Air): readonly number[] {
+  return roundsOf(coats).map((round) =>
+    coats
+      .filter((coat) => coat.round === round)
+      .reduce((longest, coat) => Math.max(longest, waitAfter(coat, method, air)), 0),
+  );
+}
+
+function waitAfter(coat: RoomCoat, method: Method, air: Air): number {
+  if (coat.settingMinutes !== undefined) return (coat.settingMinutes / 60) * SETTING_RECOAT_FACTOR;
+  const volume = sectionFor(coat.class, method).coats.find(
+    (own) => own.coat.key === coat.key && own.coat.side === coat.side,
+  );
+  return dryingHours(air, volume?.thickest);
+}

@@ -1,0 +1,60 @@
+import type { HungFace } from '../hang/hangRoom';
+import { areaOf } from '../house/faces/face';
+import type { Room } from '../house/schema';
+import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
+import type { Tally } from './tally';
+
+/** Stands for every face that has no level of its own. */
+export const OTHER_FACES = '';
+
+/** What lies on, or between, the same faces that have a level of their own; lengths in mm, areas in mm². */
+export interface FinishPart {
+  /** The faces by id, `OTHER_FACES` for all the others. */
+  readonly faces: readonly string[];
+  readonly classes: Readonly<Partial<Record<JointClass, number>>>;
+  readonly fasteners: number;
+  readonly boardArea: number;
+}
+
+/**
+ * A room in parts that are finished to one level each. Rooms whose faces all go by the room's level are one part, which
+ * is not kept beside the tally: see `finishParts`.
+ *
+ * @param spotted fasteners to be spotted, by face
+ */
+export function partsByFinish(
+  finish: Room['finish'],
+  joints: readonly Joint[],
+  hungFaces: readonly HungFace[],
+  spotted: ReadonlyMap<string, number>,
+): readonly FinishPart[] | undefined {
+  const own = Object.entries(finish?.faces ?? {}).flatMap(([face, { level }]) => (level === undefined ? [] : [face]));
+  if (own.length === 0) return undefined;
+  const nameOf = (face: string) => (own.includes(face) ? face : OTHER_FACES);
+  const parts = new Map<string, { -readonly [Key in keyof FinishPart]: FinishPart[Key] }>();
+  const partOn = (faces: readonly string[]) => {
+    const names = [...new Set(faces.map(nameOf))].sort();
+    const key = names.join('~');
+    const part = parts.get(key) ?? { faces: names, classes: {}, fasteners: 0, boardArea: 0 };
+    parts.set(key, part);
+    return part;
+  };
+  for (const joint of joints) {
+    if (joint.tapedOnly) continue;
+    const part = partOn(joint.lines.map(({ face }) => face));
+    part.classes = { ...part.classes, [joint.class]: (part.classes[joint.class] ?? 0) + joint.length };
+  }
+  for (const { face } of hungFaces) {
+    const part = partOn([face.id]);
+    part.fasteners += spotted.get(face.id) ?? 0;
+    part.boardArea += face.existing ? 0 : areaOf(face);
+  }
+  return [...parts.values()];
+}
+
+/** The parts of a room: those kept with its tally, or the whole room as one. */
+export function finishParts(tally: Tally): readonly FinishPart[] {
+  if (tally.parts) return tally.parts;
+  const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, tally.classes[kind].length]));
+  return [{ faces: [OTHER_FACES], classes, fasteners: tally.fasteners, boardArea: tally.boardArea }];
+}

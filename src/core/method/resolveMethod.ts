@@ -1,0 +1,133 @@
+import type { Level } from '../house/level';
+import {
+  type Choices,
+  type ClassMethod,
+  type MethodChoices,
+  type MethodClass,
+  USUAL_CHOICES,
+} from '../house/methodSchema';
+import type { HouseHead, Room } from '../house/schema';
+import { type LengthUnit, toMm } from '../measure/unit';
+import type { CoatedClass } from './coat';
+
+/** How one class is treated: an answer to every question, and what was found of its joints; mm. */
+export interface ClassChoices extends Choices {
+  readonly settingMinutes: number;
+  /** How wide it is finished, both sides together; undefined as the tools give it. */
+  readonly width: number | undefined;
+  readonly found: Readonly<Record<'taper' | 'hump' | 'gap' | 'nose', number | undefined>>;
+}
+
+/** A method with every choice made, for a house or a room. */
+export interface Method {
+  readonly level: Level;
+  /** What holds for everything that is no class of its own: the rounds, beads beside tape, what comes last. */
+  readonly all: ClassChoices;
+  readonly classes: Readonly<Record<MethodClass, ClassChoices>>;
+}
+
+const USUAL_SETTING_MINUTES = 45;
+/** Answers given for everything that are meant for these classes only, unless a class says so itself. */
+const MESHED: readonly MethodClass[] = ['flat', 'mixed'];
+const HARD: readonly MethodClass[] = ['existing', 'offAngle'];
+
+/**
+ * The choices of a room: its own for a class, its own for all, the house's for a class, the house's for all, and last
+ * the usual answer to each question.
+ */
+export function resolveMethod(
+  { unit, method }: Pick<HouseHead, 'unit' | 'method'>,
+  room?: Pick<Room, 'finish' | 'method'>,
+): Method {
+  const classOf = (kind: MethodClass): ClassChoices => {
+    const own = [room?.method?.classes?.[kind], method.classes?.[kind]];
+    const choices = resolved([own[0], room?.method, own[1], method], unit);
+    return {
+      ...choices,
+      tape: MESHED.includes(kind) ? choices.tape : (firstOf(own, ({ tape }) => tape) ?? 'paper'),
+      hard: HARD.includes(kind) ? choices.hard : (firstOf(own, ({ hard }) => hard) ?? 'finish'),
+    };
+  };
+  return {
+    level: room?.finish?.level ?? method.level,
+    all: resolved([room?.method, method], unit),
+    classes: {
+      flat: classOf('flat'),
+      butt: classOf('butt'),
+      backedButt: classOf('backedButt'),
+      mixed: classOf('mixed'),
+      angle: classOf('angle'),
+      offAngle: classOf('offAngle'),
+      bead: classOf('bead'),
+      trim: classOf('trim'),
+      existing: classOf('existing'),
+      fasteners: classOf('fasteners'),
+    },
+  };
+}
+
+/** The method of a room; rooms without choices of their own share the house's. */
+export function methodOfRoom(
+  house: Pick<HouseHead, 'unit' | 'method'>,
+  room: Pick<Room, 'finish' | 'method'>,
+  shared: Method,
+): Method {
+  if (room.method) return resolveMethod(house, room);
+  const level = room.finish?.level;
+  return level === undefined || level === shared.level ? shared : { ...shared, level };
+}
+
+/** The method of a level with every other answer as usual. */
+export const usualMethod = (level: Level): Method => resolveMethod({ unit: 'in', method: { level } });
+
+/** How a method treats one class. */
+export const choicesFor = (method: Method, kind: CoatedClass): ClassChoices =>
+  kind === 'surface' ? method.all : method.classes[kind];
+
+type Said = MethodChoices | ClassMethod | undefined;
+
+function resolved(said: readonly Said[], unit: LengthUnit): ClassChoices {
+  const width = firstOf(said, (part) => ('width' in part ? part.width : undefined));
+  const found = firstOf(said, (part) => ('found' in part ? part.found : undefined)) ?? {};
+  const mm = (length: number | undefined) => (length === undefined ? undefined : toMm(length, unit));
+  return {
+    ...answersIn(said),
+    settingMinutes:
+      firstOf(said, (part) => ('settingMinutes' in part ? part.settingMinutes : undefined)) ?? USUAL_SETTING_MINUTES,
+    width: mm(width),
+    found: { taper: mm(found.taper), hump: mm(found.hump), gap: mm(found.gap), nose: mm(found.nose) },
+  };
+}
+
+function firstOf<Value>(
+  said: readonly Said[],
+  pick: (part: NonNullable<Said>) => Value | undefined,
+): Value | undefined {
+  for (const part of said) {
+    const value = part && pick(part);
+    if (value !== undefined) return value;
+  }
+  return undefined;
+}
+
+function answersIn(said: readonly Said[]): Choices {
+  return {
+    tools: firstOf(said, ({ tools }) => tools) ?? USUAL_CHOICES.tools,
+    laying: firstOf(said, ({ laying }) => laying) ?? USUAL_CHOICES.laying,
+    cover: firstOf(said, ({ cover }) => cover) ?? USUAL_CHOICES.cover,
+    tape: firstOf(said, ({ tape }) => tape) ?? USUAL_CHOICES.tape,
+    mud: firstOf(said, ({ mud }) => mud) ?? USUAL_CHOICES.mud,
+    consistency: firstOf(said, ({ consistency }) => consistency) ?? USUAL_CHOICES.consistency,
+    coats: firstOf(said, ({ coats }) => coats) ?? USUAL_CHOICES.coats,
+    lastPass: firstOf(said, ({ lastPass }) => lastPass) ?? USUAL_CHOICES.lastPass,
+    angles: firstOf(said, ({ angles }) => angles) ?? USUAL_CHOICES.angles,
+    angleTool: firstOf(said, ({ angleTool }) => angleTool) ?? USUAL_CHOICES.angleTool,
+    between: firstOf(said, ({ between }) => between) ?? USUAL_CHOICES.between,
+    order: firstOf(said, ({ order }) => order) ?? USUAL_CHOICES.order,
+    centring: firstOf(said, ({ centring }) => centring) ?? USUAL_CHOICES.centring,
+    beads: firstOf(said, ({ beads }) => beads) ?? USUAL_CHOICES.beads,
+    beadStrip: firstOf(said, ({ beadStrip }) => beadStrip) ?? USUAL_CHOICES.beadStrip,
+    hard: firstOf(said, ({ hard }) => hard) ?? USUAL_CHOICES.hard,
+    last: firstOf(said, ({ last }) => last) ?? USUAL_CHOICES.last,
+  };
+}

@@ -1,0 +1,119 @@
+import { MM_PER_INCH } from '../measure/unit';
+import type { CoatedClass, CoatKey, ToolKind } from './coat';
+import { isAccessory, isAngle } from './coatKeysFor';
+import type { ClassChoices } from './resolveMethod';
+
+/** What a coat is put on with. */
+export interface Tool {
+  readonly kind: ToolKind;
+  /** mm; of a joint floated on both sides of its crest, each side. */
+  readonly width: number;
+  readonly words: string;
+}
+
+/** Knife widths in inches by coat: 6, then 8 to 10, then 12; butts 12 and 14. Common practice, no source. */
+const KNIVES: Readonly<Record<KnifeKind, Readonly<Record<Exclude<CoatKey, 'sides' | 'skim'>, number>>>> = {
+  flat: { tape: 6, fill: 10, finish: 12, extra: 14 },
+  mixed: { tape: 6, fill: 12, finish: 18, extra: 18 },
+  butt: { tape: 6, fill: 12, finish: 14, extra: 16 },
+  angle: { tape: 4, fill: 5, finish: 6, extra: 6 },
+  bead: { tape: 6, fill: 8, finish: 10, extra: 12 },
+  fasteners: { tape: 6, fill: 6, finish: 8, extra: 8 },
+};
+type KnifeKind = 'flat' | 'mixed' | 'butt' | 'angle' | 'bead' | 'fasteners';
+const SKIM_KNIFE = 14;
+const TROWELS = { fill: 14, finish: 16, extra: 16 } as const;
+const BOXES = { fill: 10, finish: 12, extra: 12 } as const;
+/** The box's setting, lower leaves more: printed on the card and checked with a blade after the first run. */
+const BOX_SETTINGS = { fill: 2, finish: 3, extra: 4 } as const;
+
+/** The tool of a coat, by the school chosen; a chosen width of the joint widens the last knives to it. */
+export function toolFor(kind: CoatedClass, key: CoatKey, isLast: boolean, choices: ClassChoices): Tool {
+  if (key === 'skim' || key === 'sides') return knife(SKIM_KNIFE);
+  if (key === 'tape') return tapeTool(kind, choices);
+  if (isAngle(kind)) {
+    const inches = KNIVES.angle[key];
+    return choices.angles === 'both' && choices.angleTool === 'corner'
+      ? { kind: 'corner', width: 3 * MM_PER_INCH, words: 'corner tool, both sides' }
+      : widened(knife(inches), 1, isLast, choices);
+  }
+  if (kind === 'fasteners' || isAccessory(kind))
+    return widened(knife(KNIVES[knifeKind(kind)][key]), 2, isLast, choices);
+  const sides = isFloated(kind) ? 2 : 1;
+  switch (choices.tools) {
+    case 'knives':
+      return widened(knife(KNIVES[knifeKind(kind)][key]), sides, isLast, choices);
+    case 'trowel':
+      return widened(blade('trowel', TROWELS[key]), sides, isLast, choices);
+    case 'boxes':
+      return boxFor(kind, key, isLast, choices);
+  }
+}
+
+/** Joints with a crest are filled on both sides of it, each with the whole knife. */
+export const isFloated = (kind: CoatedClass): boolean => kind === 'butt';
+
+function boxFor(kind: CoatedClass, key: 'fill' | 'finish' | 'extra', isLast: boolean, choices: ClassChoices): Tool {
+  // An unbacked butt is boxed on both sides, and centred with a knife.
+  const inches = BOXES[key];
+  const sides = isFloated(kind) ? 2 : 1;
+  const tool = widened(blade('box', inches), sides, isLast, choices);
+  return { ...tool, words: `${tool.words}, set to ${BOX_SETTINGS[key]}` };
+}
+
+function tapeTool(kind: CoatedClass, { laying, tape }: ClassChoices): Tool {
+  if (isAccessory(kind)) return knife(KNIVES[knifeKind(kind)].tape);
+  const inches = KNIVES[knifeKind(kind)].tape;
+  if (tape === 'mesh') return { ...knife(inches), words: `mesh from the roll, ${inches} in knife` };
+  switch (laying) {
+    case 'belt':
+      return { ...knife(inches), words: `tape from the belt, ${inches} in knife` };
+    case 'dispenser':
+      return { ...knife(inches), words: `wet-tape dispenser, ${inches} in knife` };
+    case 'applicator':
+      return isAngle(kind)
+        ? { kind: 'head', width: 3 * MM_PER_INCH, words: 'applicator, roller and angle head' }
+        : { ...knife(inches), words: `wet-tape dispenser, ${inches} in knife` };
+    case 'taper':
+      return isAngle(kind)
+        ? { kind: 'head', width: 3 * MM_PER_INCH, words: 'mechanical taper, roller and angle head' }
+        : { kind: 'taper', width: inches * MM_PER_INCH, words: `mechanical taper, ${inches} in knife` };
+  }
+}
+
+const knife = (inches: number): Tool => blade('knife', inches);
+const blade = (kind: 'knife' | 'trowel' | 'box', inches: number): Tool => ({
+  kind,
+  width: inches * MM_PER_INCH,
+  words: kind === 'box' ? `${inches} in flat box` : `${inches} in ${kind}`,
+});
+
+/** A joint that is to be finished to a width gets knives that reach it: the last one whole, those before no wider. */
+function widened(tool: Tool, sides: 1 | 2, isLast: boolean, { width }: ClassChoices): Tool {
+  if (width === undefined) return tool;
+  const each = isLast ? width / sides : Math.min(tool.width, width / sides);
+  const inches = Math.round((each / MM_PER_INCH) * 2) / 2;
+  return { ...tool, width: each, words: `${inches} in ${tool.kind === 'box' ? 'flat box' : tool.kind}` };
+}
+
+function knifeKind(kind: CoatedClass): KnifeKind {
+  switch (kind) {
+    case 'flat':
+    case 'backedButt':
+      return 'flat';
+    case 'mixed':
+    case 'existing':
+      return 'mixed';
+    case 'butt':
+      return 'butt';
+    case 'angle':
+    case 'offAngle':
+      return 'angle';
+    case 'bead':
+    case 'trim':
+      return 'bead';
+    case 'fasteners':
+    case 'surface':
+      return 'fasteners';
+  }
+}

@@ -1,0 +1,52 @@
+import { type CoatedClass, type CoatId, coatId } from '../method/coat';
+import { coatsFor } from '../method/coatsFor';
+import { choicesFor, type Method } from '../method/resolveMethod';
+import { buildSection, type Section } from './buildSection';
+import { type JointFound, USUAL_JOINT } from './joint';
+
+const MOST_REMEMBERED = 400;
+const byMethod = new WeakMap<Method, Map<CoatedClass, Section>>();
+const byContent = new Map<string, Section>();
+
+/** The joint of a class as a method finds it: what was measured, else as usual. */
+export function foundIn(kind: CoatedClass, method: Method): JointFound {
+  const { taper, hump, gap, nose } = choicesFor(method, kind).found;
+  return {
+    ...USUAL_JOINT,
+    taper: taper ?? USUAL_JOINT.taper,
+    hump: hump ?? USUAL_JOINT.hump,
+    gap: gap ?? USUAL_JOINT.gap,
+    nose: nose ?? USUAL_JOINT.nose,
+  };
+}
+
+/** The section of a class under a method. Rooms finished alike share it: it is worked out once for each content. */
+export function sectionFor(kind: CoatedClass, method: Method): Section {
+  const known = byMethod.get(method) ?? new Map<CoatedClass, Section>();
+  byMethod.set(method, known);
+  let section = known.get(kind);
+  if (!section) {
+    section = rememberedSection(kind, method);
+    known.set(kind, section);
+  }
+  return section;
+}
+
+function rememberedSection(kind: CoatedClass, method: Method): Section {
+  const coats = coatsFor(kind, method);
+  const found = foundIn(kind, method);
+  const sandBetween = choicesFor(method, kind).between === 'sand';
+  const key = JSON.stringify([kind, coats, found, sandBetween]);
+  let section = byContent.get(key);
+  if (!section) {
+    section = buildSection(kind, coats, found, { sandBetween });
+    if (byContent.size >= MOST_REMEMBERED) byContent.delete(byContent.keys().next().value ?? key);
+    byContent.set(key, section);
+  }
+  return section;
+}
+
+/** Wet litres that one coat of a class takes per metre of joint, per fastener, or per square metre. */
+export function litresPer(id: CoatId, section: Section): number {
+  return section.coats.find(({ coat }) => coatId(coat) === id)?.wet ?? 0;
+}

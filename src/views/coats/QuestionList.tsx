@@ -1,0 +1,106 @@
+'use client';
+
+import type { PricedAnswer, PricedMethod } from '@/core/estimate/priceAnswers';
+import type { Price } from '@/core/estimate/priceOf';
+import type { Scope } from '@/core/estimate/scope';
+import type { Choices, Question } from '@/core/house/methodSchema';
+import type { LengthUnit } from '@/core/measure/unit';
+import { differenceWords } from './priceWords';
+import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
+
+/** Every question on which crews differ, each answer with what it would change of this house. */
+export function QuestionList({
+  scope,
+  choices,
+  prices,
+  unit,
+  mayEdit,
+  choose,
+}: {
+  readonly scope: Scope;
+  readonly choices: Choices;
+  readonly prices: PricedMethod | undefined;
+  readonly unit: LengthUnit;
+  readonly mayEdit: boolean;
+  readonly choose: (question: Question, answer: string) => void;
+}) {
+  return (
+    <div className="space-y-4">
+      {GROUPS.map(({ name, questions }) => {
+        const asked = questions.filter((question) => !scope.class || asksOfClass(question, scope.class));
+        if (asked.length === 0) return null;
+        return (
+          <section key={name} className="sheet p-4">
+            <h3 className="narrow text-lg font-bold">{name}</h3>
+            {asked.map((question) => (
+              <QuestionField
+                key={question}
+                question={question}
+                chosen={choices[question]}
+                priced={prices?.answers.filter((answer) => answer.question === question) ?? []}
+                now={prices?.now}
+                unit={unit}
+                mayEdit={mayEdit}
+                choose={(answer) => choose(question, answer)}
+              />
+            ))}
+          </section>
+        );
+      })}
+    </div>
+  );
+}
+
+function QuestionField({
+  question,
+  chosen,
+  priced,
+  now,
+  unit,
+  mayEdit,
+  choose,
+}: {
+  readonly question: Question;
+  readonly chosen: string;
+  readonly priced: readonly PricedAnswer[];
+  readonly now: Price | undefined;
+  readonly unit: LengthUnit;
+  readonly mayEdit: boolean;
+  readonly choose: (answer: string) => void;
+}) {
+  const words = QUESTION_WORDS[question];
+  return (
+    <fieldset className="border-t border-base-300 py-2.5 first-of-type:border-0" disabled={!mayEdit}>
+      <legend className="float-left mb-1 w-full font-semibold">{words.asks}</legend>
+      <div className="clear-both grid gap-2 sm:grid-cols-2 xl:grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))]">
+        {Object.entries(words.answers).map(([answer, label]) => {
+          const price = priced.find((own) => own.answer === answer);
+          const current = answer === chosen;
+          return (
+            <label
+              key={answer}
+              className={`flex min-h-12 flex-col rounded-field border px-3 py-2 text-sm has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-primary ${current ? 'border-2 border-secondary bg-base-200' : 'border-base-300'} ${mayEdit ? 'cursor-pointer hover:bg-base-200' : ''}`}
+            >
+              <span className="flex items-start gap-2">
+                <input
+                  type="radio"
+                  className="radio radio-xs mt-1"
+                  name={question}
+                  value={answer}
+                  checked={current}
+                  onChange={() => choose(answer)}
+                />
+                <span className="font-semibold">{label}</span>
+              </span>
+              <span className="pl-6 text-muted">
+                {current ? 'as planned' : price && now ? differenceWords(price.price, now, unit) : '…'}
+              </span>
+              {price?.cheapest && <span className="pl-6 text-success">cheapest: fewest hours</span>}
+              {price?.safer && <span className="pl-6 text-primary">safer: {price.safer}</span>}
+            </label>
+          );
+        })}
+      </div>
+    </fieldset>
+  );
+}

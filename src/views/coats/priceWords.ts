@@ -1,0 +1,22 @@
+import type { Price } from '@/core/estimate/priceOf';
+import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import { spanWords } from '@/ui/when';
+
+/** Mud in the house's unit. */
+export const litresWords = (litres: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${gallonsFromLitres(litres).toFixed(0)} gal` : `${litres.toFixed(0)} l`;
+
+/** What an answer would change: hours, nights and mud, each only where it differs. */
+export function differenceWords(price: Price, now: Price, unit: LengthUnit): string {
+  const parts = [
+    differs(price.hours - now.hours, 0.05, spanWords),
+    differs(price.nights - now.nights, 0.5, (nights) => `${Math.round(nights)} ${nights < 1.5 ? 'night' : 'nights'}`),
+    differs(price.litres - now.litres, unit === 'in' ? 1.9 : 0.5, (litres) => litresWords(litres, unit)),
+  ].filter((part) => part !== '');
+  return parts.length === 0 ? 'the same' : parts.join(', ');
+}
+
+function differs(by: number, least: number, words: (amount: number) => string): string {
+  if (Math.abs(by) < least) return '';
+  return `${by > 0 ? '+' : '−'}${words(Math.abs(by))}`;
+}

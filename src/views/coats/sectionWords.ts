@@ -1,0 +1,57 @@
+import { gallonsFromLitres, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
+import type { CoatedClass } from '@/core/method/coat';
+import type { Advice } from '@/core/section/judgeSection';
+
+const METRES_PER_100_FT = 30.48;
+
+/** What a coat takes: per 100 ft of joint, per 100 screws, per 1,000 ft²; or the same in litres and metres. */
+export function perLengthWords(litres: number, kind: CoatedClass, unit: LengthUnit): string {
+  if (kind === 'fasteners')
+    return unit === 'in'
+      ? `${gallonsFromLitres(litres * 100).toFixed(2)} gal per 100`
+      : `${(litres * 100).toFixed(2)} l per 100`;
+  if (kind === 'surface')
+    return unit === 'in'
+      ? `${gallonsFromLitres(litres * 92.903).toFixed(1)} gal per 1,000 ft²`
+      : `${litres.toFixed(2)} l/m²`;
+  return unit === 'in'
+    ? `${gallonsFromLitres(litres * METRES_PER_100_FT).toFixed(2)} gal per 100 ft`
+    : `${litres.toFixed(3)} l/m`;
+}
+
+/** A small height: thousandths of an inch are no one's measure, so sixty-fourths; or tenths of a mm. */
+export function smallWords(mm: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${mm.toFixed(1)} mm`;
+  const parts = Math.round((mm / MM_PER_INCH) * 64);
+  if (parts === 0) return 'under 1/64 in';
+  const [over, under] = [6, 5, 4, 3, 2, 1, 0]
+    .map((power) => [parts / 2 ** power, 64 / 2 ** power] as const)
+    .find(([above]) => Number.isInteger(above)) ?? [parts, 64];
+  const whole = Math.floor(over / under);
+  const rest = over - whole * under;
+  return `${whole > 0 ? `${whole} ` : ''}${rest > 0 ? `${rest}/${under}` : ''} in`.replace('  ', ' ');
+}
+
+/** A width across a joint. */
+export const widthWords = (mm: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${Math.round(mm / MM_PER_INCH)} in` : `${Math.round(mm / 10) * 10} mm`;
+
+/** What to do about a joint. */
+export function adviceWords(advice: Advice, unit: LengthUnit): string {
+  switch (advice.kind) {
+    case 'enough':
+      return 'Wide enough: leave it.';
+    case 'wider':
+      return `Wider by ${widthWords(advice.by, unit)}: ${widthWords(advice.to, unit)} over all.`;
+    case 'tooMuch':
+      return `${smallWords(advice.build, unit)} of build is too much: bring the wall around it up, or take the board out.`;
+    case 'anotherCoat':
+      return `One more coat: light shows ${smallWords(advice.gap, unit)} deep under a 12 in knife.`;
+    case 'edgesOnly':
+      return 'The last coat may go on the edges only.';
+    case 'prefill':
+      return `A gap of ${smallWords(advice.gap, unit)}: pre-fill it with setting mud.`;
+    case 'settingMud':
+      return `Setting mud for the ${advice.coat.toLowerCase()}: it lies ${smallWords(advice.thickest, unit)} deep, over 1/8 in.`;
+  }
+}

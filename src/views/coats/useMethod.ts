@@ -1,0 +1,157 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useMemo, useRef, useState } from 'react';
+import type { Air } from '@/core/drying/air';
+import { type Conflict, conflictsIn } from '@/core/estimate/conflictsIn';
+import type { MethodPatch } from '@/core/estimate/methodPatch';
+import { patched } from '@/core/estimate/scope';
+import type { Answer } from '@/core/house/answer';
+import type { MethodChoices } from '@/core/house/methodSchema';
+import type { HouseHead, Room } from '@/core/house/schema';
+import type { Tally } from '@/core/joints/tally';
+import { SERVER_LOST } from '@/ui/useSubmit';
+
+export type MethodHouse = Pick<HouseHead, 'unit' | 'method'>;
+export interface MethodRoom {
+  readonly room: Pick<Room, 'id' | 'name' | 'finish' | 'method'>;
+  readonly version: number;
+  readonly tally: Tally;
+}
+export interface MethodActions {
+  readonly saveMethod: (input: {
+    house: string;
+    version: number;
+    method: HouseHead['method'];
+  }) => Promise<Answer<{ version: number }>>;
+  readonly saveRoomMethod: (input: {
+    house: string;
+    room: string;
+    version: number;
+    method: MethodChoices | null;
+  }) => Promise<Answer<{ version: number }>>;
+}
+
+/** A change that is made on the page and perhaps kept already, until the page shows it by itself. */
+interface Edit<Value> {
+  readonly value: Value;
+  readonly keptAs: number | undefined;
+}
+interface Edits {
+  readonly house: Edit<HouseHead['method']> | undefined;
+  readonly rooms: Readonly<Record<string, Edit<MethodChoices | null>>>;
+}
+
+/**
+ * The method as it is drafted: every change shows at once and is kept at once, one after the other, unless it contradicts
+ * itself so that it cannot be; then it waits for the mend.
+ */
+export function useMethod(
+  houseId: string,
+  version: number,
+  stored: MethodHouse,
+  storedRooms: readonly MethodRoom[],
+  air: Air,
+  actions: MethodActions,
+) {
+  const router = useRouter();
+  const [edits, setEdits] = useState<Edits>({ house: undefined, rooms: {} });
+  const [message, setMessage] = useState<string>();
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const versions = useRef<Record<string, number>>({});
+  const standing = <Value>(edit: Edit<Value> | undefined, shown: number) =>
+    edit && (edit.keptAs === undefined || edit.keptAs > shown) ? edit : undefined;
+  const houseEdit = standing(edits.house, version);
+  const house = useMemo(
+    () => (houseEdit ? { unit: stored.unit, method: houseEdit.value } : { unit: stored.unit, method: stored.method }),
+    [houseEdit, stored.unit, stored.method],
+  );
+  const rooms = useMemo(
+    () =>
+      storedRooms.map((taken) => {
+        const edit = edits.rooms[taken.room.id];
+        if (!edit || (edit.keptAs !== undefined && edit.keptAs <= taken.version)) return taken;
+        const { method: _before, ...room } = taken.room;
+        return { ...taken, room: { ...room, ...(edit.value && { method: edit.value }) } };
+      }),
+    [storedRooms, edits.rooms],
+  );
+  const conflicts = useMemo(() => conflictsIn(house, rooms, air), [house, rooms, air]);
+
+  const keep = (
+    key: string,
+    shown: number,
+    send: (version: number) => Promise<Answer<{ version: number }>>,
+    done: (version: number) => void,
+  ) => {
+    setMessage(undefined);
+    queue.current = queue.current.then(async () => {
+      try {
+        const answer = await send(Math.max(shown, versions.current[key] ?? 0));
+        if (!answer.ok) return setMessage(answer.message);
+        versions.current[key] = answer.value.version;
+        done(answer.value.version);
+        router.refresh();
+      } catch {
+        setMessage(SERVER_LOST);
+      }
+    });
+  };
+  const mayKeep = (next: readonly Conflict[]) => {
+    const before = new Set(conflictsIn(stored, storedRooms, air).map(({ id }) => id));
+    return next.every(({ id, severity }) => severity === 'doubtful' || before.has(id));
+  };
+  const setHouse = (method: HouseHead['method']) => {
+    const edit = { value: method, keptAs: undefined };
+    setEdits((now) => ({ ...now, house: edit }));
+    if (!mayKeep(conflictsIn({ ...house, method }, rooms, air))) return;
+    keep(
+      '',
+      version,
+      (at) => actions.saveMethod({ house: houseId, version: at, method }),
+      (keptAs) => setEdits((now) => (now.house === edit ? { ...now, house: { ...edit, keptAs } } : now)),
+    );
+  };
+  const setRoom = (id: string, method: MethodChoices | null) => {
+    const taken = storedRooms.find(({ room }) => room.id === id);
+    if (!taken) return;
+    const edit = { value: method, keptAs: undefined };
+    setEdits((now) => ({ ...now, rooms: { ...now.rooms, [id]: edit } }));
+    const changed = rooms.map((own) => {
+      const { method: _before, ...room } = own.room;
+      return own.room.id === id ? { ...own, room: { ...room, ...(method && { method }) } } : own;
+    });
+    if (!mayKeep(conflictsIn(house, changed, air))) return;
+    keep(
+      id,
+      taken.version,
+      (at) => actions.saveRoomMethod({ house: houseId, room: id, version: at, method }),
+      (keptAs) =>
+        setEdits((now) =>
+          now.rooms[id] === edit ? { ...now, rooms: { ...now.rooms, [id]: { ...edit, keptAs } } } : now,
+        ),
+    );
+  };
+  /** Makes a change for the house, or for one room. */
+  const change = (room: string | undefined, patch: MethodPatch) => {
+    const after = patched({ room, class: undefined }, house, rooms, patch);
+    if (room === undefined) setHouse(after.house.method);
+    else setRoom(room, after.rooms.find((own) => own.room.id === room)?.room.method ?? null);
+  };
+  const waiting = houseEdit?.keptAs === undefined && houseEdit !== undefined && !mayKeep(conflicts);
+  const undo = () => {
+    setEdits({ house: undefined, rooms: {} });
+    setMessage(undefined);
+  };
+  return {
+    house,
+    rooms,
+    conflicts,
+    message,
+    waiting: waiting || (!mayKeep(conflicts) && Object.keys(edits.rooms).length > 0),
+    change,
+    setHouse,
+    setRoom,
+    undo,
+  };
+}

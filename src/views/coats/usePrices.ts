@@ -1,0 +1,48 @@
+'use client';
+
+import { wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { Air } from '@/core/drying/air';
+import type { PricedMethod } from '@/core/estimate/priceAnswers';
+import type { TakenRoom } from '@/core/estimate/priceOf';
+import type { Scope } from '@/core/estimate/scope';
+import type { HouseHead } from '@/core/house/schema';
+import type { PricesWorker } from '@/workers/prices.worker';
+
+/** The prices of all answers for the house as it is drafted, worked out in a worker; the last ones stay until new ones come. */
+export function usePrices(
+  house: Pick<HouseHead, 'unit' | 'method'>,
+  rooms: readonly TakenRoom[],
+  air: Air,
+  scope: Scope,
+): { readonly prices: PricedMethod | undefined; readonly failed: boolean } {
+  const worker = useRef<Worker>(undefined);
+  const asked = useRef(0);
+  const [prices, setPrices] = useState<PricedMethod>();
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    const started = new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' });
+    started.onerror = () => setFailed(true);
+    worker.current = started;
+    return () => {
+      worker.current = undefined;
+      started.terminate();
+    };
+  }, []);
+  useEffect(() => {
+    const current = worker.current;
+    if (!current) return;
+    asked.current += 1;
+    const turn = asked.current;
+    wrap<PricesWorker>(current)
+      .priceAnswers(house, rooms, air, scope)
+      .then((found) => {
+        // An answer to an older question is no answer.
+        if (turn !== asked.current || worker.current !== current) return;
+        setPrices(found);
+        setFailed(false);
+      })
+      .catch(() => setFailed(true));
+  }, [house, rooms, air, scope]);
+  return { prices, failed };
+}
