@@ -13,6 +13,7 @@ import { taperBreakEvenFeet } from '../plan/rates';
 import { judgeSection } from '../section/judgeSection';
 import { sectionFor } from '../section/sectionFor';
 import { toleranceFor } from '../section/tolerance';
+import { widthThatHides } from '../section/widthThatHides';
 import type { MethodPatch } from './methodPatch';
 
 /** Two choices that do not go together, or a choice that the joint does not bear. */
@@ -202,35 +203,28 @@ function tooFewCoats({ method, kinds }: Looked): readonly Found[] {
 
 function buttsTooNarrow({ method, kinds, finish, unit }: Looked): readonly Found[] {
   if (!kinds.includes('butt') || method.level < 4) return [];
-  const { advice } = judgeSection(sectionFor('butt', method), toleranceFor(finish?.surface, finish?.light));
-  return advice.flatMap((line): readonly Found[] => {
-    if (line.kind === 'tooMuch')
-      return [
-        {
-          id: 'butt.build',
-          severity: 'doubtful',
-          question: 'width',
-          class: 'butt',
-          why: 'the butts stand too high to be hidden by any width: bring the wall around them up, or take the board out',
-          mend: { words: 'Three coats after tape', patch: { classes: { butt: { coats: 'three' } } } },
-        },
-      ];
-    if (line.kind !== 'wider') return [];
-    const width = fromMm(Math.ceil(line.to / 25.4) * 25.4, unit);
+  const tolerance = toleranceFor(finish?.surface, finish?.light);
+  if (!judgeSection(sectionFor('butt', method), tolerance).shows) return [];
+  const width = widthThatHides('butt', method, tolerance);
+  const found = { severity: 'doubtful', question: 'width', class: 'butt' } as const;
+  if (width === undefined)
     return [
       {
-        id: 'butt.narrow',
-        severity: 'doubtful',
-        question: 'width',
-        class: 'butt',
-        why: 'the butts are floated narrower than their hump needs, and will show in this light',
-        mend: {
-          words: unit === 'in' ? `${Math.round(width)} in wide` : `${Math.round(width)} mm wide`,
-          patch: { classes: { butt: { width: Math.round(width) } } },
-        },
+        ...found,
+        id: 'butt.build',
+        why: 'the butts stand too high to be hidden by any width: bring the wall around them up, or take the board out',
+        mend: { words: 'Three coats after tape', patch: { classes: { butt: { coats: 'three' } } } },
       },
     ];
-  });
+  const typed = unit === 'in' ? Math.round(fromMm(width, 'in')) : Math.ceil(width / 10) * 10;
+  return [
+    {
+      ...found,
+      id: 'butt.narrow',
+      why: 'the butts are floated narrower than their hump needs, and will show in this light',
+      mend: { words: `${typed} ${unit} wide`, patch: { classes: { butt: { width: typed } } } },
+    },
+  ];
 }
 
 function crossingButts({ method, kinds }: Looked): readonly Found[] {

@@ -25,7 +25,7 @@ export interface JointFound {
 export const USUAL_JOINT: JointFound = {
   taper: 0.05 * MM_PER_INCH,
   taperWidth: 2.25 * MM_PER_INCH,
-  hump: 0.9,
+  hump: 1,
   humpWidth: 6 * MM_PER_INCH,
   gap: 1.5,
   nose: 1.5,

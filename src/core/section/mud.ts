@@ -15,7 +15,7 @@ export const TAPE_MM: Readonly<Record<'paper' | 'mesh', number>> = { paper: 0.22
 
 /** Wet mud that stays under paper tape once it is wiped; mesh lies on the board and is filled through. Common practice,
  * no source. */
-export const BED_MM: Readonly<Record<'knife' | 'head' | 'taper', number>> = { knife: 0.5, head: 0.45, taper: 0.4 };
+export const BED_MM: Readonly<Record<'knife' | 'head' | 'taper', number>> = { knife: 0.32, head: 0.3, taper: 0.28 };
 
 /**
  * How far a blade bows over its own width when it is pressed, mm at its middle: a soft knife digs into a valley, a trowel

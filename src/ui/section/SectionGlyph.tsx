@@ -1,7 +1,7 @@
 import { type Coat, type CoatedClass, type CoatKey, coatId, type Side } from '@/core/method/coat';
 import type { CoatPhase } from '@/core/readiness/whatNow';
 import type { Section } from '@/core/section/buildSection';
-import { frameFor, layerPath, placeOn, surfacePath, tapePath } from './sectionPaths';
+import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from './sectionPaths';
 
 /** A coat as a layer of the glyph; `side` on angles only. */
 export interface GlyphLayer {
@@ -12,6 +12,8 @@ export interface GlyphLayer {
 
 const WIDTH = 100;
 const HEIGHT = 46;
+/** At the size of a cell coats are told apart only when they are thicker than they are beside the board. */
+const SWELL = 2.4;
 const partId = (kind: CoatedClass, { key, side }: Pick<Coat, 'key' | 'side'>): string =>
   `coat-${coatId({ class: kind, key, side })}`;
 
@@ -68,18 +70,18 @@ export function GlyphParts({ sections }: { readonly sections: readonly Section[]
 }
 
 function coatPath(section: Section, coat: Coat): string {
-  const frame = frameFor(section, WIDTH, HEIGHT);
+  const frame = frameFor(section, WIDTH, HEIGHT, SWELL);
   return section.planes
     .map((plane, side) => {
       const layer = plane.layers.find((own) => own.coat === coatId(coat));
-      return layer ? layerPath(plane, layer, placeOn(section.layout, side, frame), frame.reach, false, 14) : '';
+      return layer ? layerPath(plane, layer, placeOn(section.layout, side, frame), frame, false, 14) : '';
     })
     .join('');
 }
 
 /** The boards of a class, and what stands in the joint: tape, bead or a screw. */
 function Boards({ section }: { readonly section: Section }) {
-  const frame = frameFor(section, WIDTH, HEIGHT);
+  const frame = frameFor(section, WIDTH, HEIGHT, SWELL);
   return (
     <g id={`board-${section.class}`} fill="none" strokeWidth={1.2}>
       {section.planes.map((plane, side) => {
@@ -88,24 +90,16 @@ function Boards({ section }: { readonly section: Section }) {
         return (
           <g key={side}>
             <path
-              d={`${surfacePath(plane, plane.board, place, frame.reach, 10)}${closing(section, side, frame)}`}
+              d={`${surfacePath(plane, plane.board, place, frame.reach, 10)}${backOfBoards(section.layout, side, frame)}`}
               className="fill-board stroke-board-line"
             />
-            {tape && <path d={tapePath(plane, tape, place)} className="stroke-primary" strokeWidth={2.2} />}
+            {tape && <path d={tapePath(plane, tape, place, frame)} className="stroke-primary" strokeWidth={2.2} />}
           </g>
         );
       })}
       <Standing section={section} place={placeOn(section.layout, 1, frame)} plane={frame.plane} />
     </g>
   );
-}
-
-/** Round the back of the boards. */
-function closing({ layout }: Section, side: number, { width, height }: { width: number; height: number }): string {
-  if (layout === 'corner')
-    return side === 0 ? `H${width * 0.16}V${height}H${width * 0.3}Z` : `V${height}H${width * 0.3}Z`;
-  if (layout === 'nose') return `V${height}H${width / 2}Z`;
-  return layout === 'edge' ? `V${height}H${width * 0.2}Z` : `V${height}H0Z`;
 }
 
 function Standing({

@@ -1,5 +1,6 @@
 import type { Layer, Plane, Section } from '@/core/section/buildSection';
 import type { Layout } from '@/core/section/joint';
+import { TAPE_WIDTH_MM } from '@/core/section/mud';
 
 /** Where a section is drawn: mm across and mm of height to the units of a picture. */
 export interface Frame {
@@ -9,9 +10,14 @@ export interface Frame {
   readonly reach: number;
   /** Picture units per mm of height: many times the scale across, so that coats can be told apart. */
   readonly rise: number;
+  /** How many times more mud is exaggerated than board: 1 where heights are to be read, more in a glyph. */
+  readonly swell: number;
   /** The boards' plane, from the top of the picture. */
   readonly plane: number;
 }
+
+/** Where a corner stands in the picture, as a part of its height. */
+export const CORNER_FOOT = 0.8;
 
 type Place = (x: number, height: number) => readonly [number, number];
 
@@ -27,10 +33,11 @@ export function placeOn(layout: Layout, side: number, frame: Frame): Place {
     case 'even':
       return (x, h) => [width / 2 + (x / reach) * (width / 2), plane - h * rise];
     case 'corner': {
-      const [left, foot] = [width * 0.3, height * 0.74];
+      const foot = height * CORNER_FOOT;
+      const left = width / 2 - foot / 2;
       return side === 0
         ? (x, h) => [left + h * rise, foot - (x / reach) * foot]
-        : (x, h) => [left + (x / reach) * (width - left), foot - h * rise];
+        : (x, h) => [left + (x / reach) * foot, foot - h * rise];
     }
     case 'nose': {
       const lean = height * 0.35;
@@ -42,37 +49,82 @@ export function placeOn(layout: Layout, side: number, frame: Frame): Place {
   }
 }
 
-/** A frame that shows all of a section's coats, its height exaggerated until they can be told apart. */
-export function frameFor(section: Section, width: number, height: number): Frame {
+/**
+ * A frame that shows all of a section's coats, its height exaggerated until they can be told apart.
+ *
+ * @param swell see `Frame`
+ * @param above mm to leave over the highest coat
+ */
+export function frameFor(section: Section, width: number, height: number, swell = 1, above = 0): Frame {
   const widest = Math.max(60, ...section.coats.map(({ coat }) => coat.width));
   const both = section.layout === 'across' && section.class !== 'butt';
   const reach = section.layout === 'even' ? 200 : (both || section.layout === 'round' ? widest / 2 : widest) * 1.12;
   let [low, high] = [0, 0.4];
   for (const { board, top, layers } of section.planes) {
     for (const heights of [board, top, ...layers.map(({ wet }) => wet)])
-      for (const h of heights) {
+      for (const [index, height] of heights.entries()) {
+        const h = swollen(board[index] ?? 0, height, swell);
         if (h < low) low = h;
         if (h > high) high = h;
       }
   }
-  const room = section.layout === 'corner' ? height * 0.5 : height * (section.layout === 'nose' ? 0.4 : 0.62);
-  const rise = Math.min(height * 0.45, room / (high - low));
-  return { width, height, reach, rise, plane: height * 0.12 + high * rise };
+  const room = section.layout === 'corner' ? height * 0.4 : height * (section.layout === 'nose' ? 0.4 : 0.62);
+  high += above;
+  // The two sides of a corner meet at its bisector: mud thicker than its tape is wide would stand in its own way.
+  const most =
+    section.layout === 'corner'
+      ? (((height * CORNER_FOOT) / reach) * (TAPE_WIDTH_MM / 2)) / (1.3 * swell)
+      : height * 0.45;
+  const rise = Math.min(most, room / (high - low));
+  return { width, height, reach, rise, swell, plane: height * 0.12 + high * rise };
+}
+
+/** Mud over the board's plane, or over a board that stands proud, is swollen; what fills a valley fills it as it is. */
+function swollen(board: number, height: number, swell: number): number {
+  const base = Math.max(board, 0);
+  return height <= base ? height : base + (height - base) * swell;
 }
 
 const THIN_MM = 0.012;
 
 /** The outline of what one coat left, wet or as it is in the end; empty where it covers nothing of the plane. */
-export function layerPath(plane: Plane, layer: Layer, place: Place, reach: number, wet = false, samples = 30): string {
+export function layerPath(plane: Plane, layer: Layer, place: Place, frame: Frame, wet = false, samples = 30): string {
   const upper = wet ? layer.wet : layer.sanded;
   const lower = layer.below;
-  const covered = indicesWithin(plane, reach).filter((index) => (upper[index] ?? 0) - (lower[index] ?? 0) > THIN_MM);
+  const covered = indicesWithin(plane, frame.reach).filter(
+    (index) => (upper[index] ?? 0) - (lower[index] ?? 0) > THIN_MM,
+  );
   const [first, last] = [covered[0], covered.at(-1)];
   if (first === undefined || last === undefined || last - first < 2) return '';
   const at = sampled(plane, first, last, samples);
-  const over = at.map((index) => place(plane.from + index * plane.step, upper[index] ?? 0));
-  const under = at.map((index) => place(plane.from + index * plane.step, lower[index] ?? 0)).reverse();
-  return `M${[...over, ...under].map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+  const over = points(plane, upper, at, place, frame);
+  const under = points(plane, lower, at, place, frame).reverse();
+  return over.length + under.length < 3 ? '' : `M${[...over, ...under].join('L')}Z`;
+}
+
+/** The places of heights; next to a corner what would reach through the other side is left out, so that sides meet. */
+function points(
+  plane: Plane,
+  heights: readonly number[],
+  at: readonly number[],
+  place: Place,
+  { swell }: Frame,
+): string[] {
+  const [x0, y0] = place(0, 0);
+  const corner = plane.from === 0 && isCorner(place);
+  return at.flatMap((index) => {
+    const x = plane.from + index * plane.step;
+    const [baseX, baseY] = place(x, 0);
+    const [px, py] = place(x, swollen(plane.board[index] ?? 0, heights[index] ?? 0, swell));
+    const through = Math.hypot(px - baseX, py - baseY) > Math.hypot(baseX - x0, baseY - y0) + 0.01;
+    return corner && through ? [] : [`${px.toFixed(1)} ${py.toFixed(1)}`];
+  });
+}
+
+/** A corner's first side stands: height leads to the right there, and along to the top. */
+function isCorner(place: Place): boolean {
+  const [[x, y], [alongX, alongY], [upX, upY]] = [place(0, 0), place(10, 0), place(0, 1)];
+  return (alongX === x && upY === y) || (alongY === y && upX === x);
 }
 
 /** A line along a surface of a plane. */
@@ -94,23 +146,33 @@ export function surfacePath(
     .join('L')}`;
 }
 
+/** Round the back of the boards, from the end of their surface to its start. */
+export function backOfBoards(layout: Layout, side: number, { width, height }: Frame): string {
+  const left = width / 2 - (height * CORNER_FOOT) / 2;
+  switch (layout) {
+    case 'corner':
+      return side === 0 ? `H${left - height * 0.2}V${height}H${left}Z` : `V${height}H${left}Z`;
+    case 'nose':
+      return `V${height}H${width / 2}Z`;
+    case 'edge':
+      return `V${height}H${width * 0.2}Z`;
+    case 'across':
+    case 'round':
+    case 'even':
+      return `V${height}H0Z`;
+  }
+}
+
 /** The tape that a coat laid. */
-export function tapePath(plane: Plane, layer: Layer, place: Place): string {
+export function tapePath(plane: Plane, layer: Layer, place: Place, frame: Frame): string {
   const { tape } = layer;
   if (!tape) return '';
   const under = plane.board.flatMap((_, index) =>
     (tape.top[index] ?? 0) - (tape.bottom[index] ?? 0) > 0 ? [index] : [],
   );
-  const shown = under.filter((_, order) => order % 4 === 0 || order === under.length - 1);
-  return shown.length < 2
-    ? ''
-    : `M${shown
-        .map((index) =>
-          place(plane.from + index * plane.step, tape.top[index] ?? 0)
-            .map((value) => value.toFixed(1))
-            .join(' '),
-        )
-        .join('L')}`;
+  const shown = under.filter((_, order) => order % 3 === 0 || order === under.length - 1);
+  const line = points(plane, tape.top, shown, place, frame);
+  return line.length < 2 ? '' : `M${line.join('L')}`;
 }
 
 const indicesWithin = ({ from, step, board }: Plane, reach: number): readonly number[] =>

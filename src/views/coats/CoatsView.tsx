@@ -44,6 +44,14 @@ interface CoatsViewProps extends MethodActions, KeepActions {
   }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
 }
 
+const TABS = [
+  ['choices', 'How it is done'],
+  ['section', 'Section'],
+  ['ladder', 'Coat ladder'],
+  ['rooms', 'Room by room'],
+] as const;
+type Tab = (typeof TABS)[number][0];
+
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
   const { houseId, version, air, kept, mayEdit, saveRoom, keepMethod, dropMethod } = props;
@@ -57,6 +65,7 @@ export function CoatsView(props: CoatsViewProps) {
     rooms.some(({ tally }) => (kind === 'fasteners' ? tally.fasteners > 0 : tally.classes[kind].length > 0)),
   );
   const [looked, setLooked] = useState(kinds.includes('butt') ? ('butt' as const) : (kinds[0] ?? 'flat'));
+  const [tab, setTab] = useState<Tab>('choices');
   const roomName = plain.find(({ id }) => id === scope.room)?.name;
   const mend = ({ room, mend: { patch } }: Conflict) => method.change(room?.id, patch);
   const { level, ...choices } = house.method;
@@ -69,7 +78,8 @@ export function CoatsView(props: CoatsViewProps) {
           <p className="text-muted">
             {prices
               ? `As planned: ${spanWords(prices.now.hours)} of work, ${spanWords(prices.now.sandingHours)} of it sanding; ${litresWords(prices.now.litres, house.unit)} of mud; ${prices.now.rounds} rounds, ${prices.now.nights} nights of drying.`
-              : 'Working out what this house takes…'}
+              : 'Working out what this house takes…'}{' '}
+            {plain.some(({ finish }) => finish?.level !== undefined) && 'Rooms with a level of their own keep it.'}
           </p>
         </div>
         {failed && (
@@ -85,8 +95,7 @@ export function CoatsView(props: CoatsViewProps) {
           choose={(chosen) => method.setHouse({ ...house.method, level: chosen })}
         />
       </section>
-      <section className="sheet p-4" aria-labelledby="contradictions">
-        <h2 id="contradictions">Does it hold together?</h2>
+      <section className="sheet px-4 py-3" aria-label="Does it hold together?">
         {method.message && (
           <p role="alert" className="text-error">
             {method.message}
@@ -102,10 +111,25 @@ export function CoatsView(props: CoatsViewProps) {
         )}
         <ConflictList conflicts={conflicts} mayEdit={mayEdit} mend={mend} />
       </section>
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
-        <div className="space-y-4">
-          <div className="flex flex-wrap items-end gap-3">
-            <h2 className="mr-auto">How it is done</h2>
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-3 border-b border-base-300 pb-3">
+        <div role="tablist" aria-label="Coats" className="flex flex-wrap gap-1.5">
+          {TABS.map(([id, name]) => (
+            <button
+              key={id}
+              type="button"
+              role="tab"
+              id={`tab-${id}`}
+              aria-selected={tab === id}
+              aria-controls="coats-panel"
+              className={`btn min-h-11 ${tab === id ? 'btn-secondary' : ''}`}
+              onClick={() => setTab(id)}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+        {tab !== 'rooms' && (
+          <div className="ml-auto flex flex-wrap items-end gap-3">
             <SelectField
               label="Where"
               value={scope.room ?? ''}
@@ -115,90 +139,108 @@ export function CoatsView(props: CoatsViewProps) {
               ]}
               onChange={(event) => setScope({ ...scope, room: event.target.value || undefined })}
             />
-            <SelectField
-              label="Which joints"
-              value={scope.class ?? ''}
-              options={[['', 'All joints'], ...kinds.map((kind) => [kind, CLASS_NAMES[kind]] as const)]}
-              onChange={(event) => {
-                const chosen = kinds.find((kind) => kind === event.target.value);
-                setScope({ ...scope, class: chosen });
-                if (chosen) setLooked(chosen);
-              }}
-            />
+            {tab === 'choices' && (
+              <SelectField
+                label="Which joints"
+                value={scope.class ?? ''}
+                options={[['', 'All joints'], ...kinds.map((kind) => [kind, CLASS_NAMES[kind]] as const)]}
+                onChange={(event) => {
+                  const chosen = kinds.find((kind) => kind === event.target.value);
+                  setScope({ ...scope, class: chosen });
+                  if (chosen) setLooked(chosen);
+                }}
+              />
+            )}
             {scope.room && plain.find(({ id }) => id === scope.room)?.method && mayEdit && (
               <button type="button" className="btn" onClick={() => scope.room && method.setRoom(scope.room, null)}>
                 As the house again
               </button>
             )}
           </div>
-          <QuestionList
-            scope={scope}
-            choices={choicesIn(scope, house, plain)}
-            prices={prices}
-            unit={house.unit}
-            mayEdit={mayEdit}
-            choose={(question, answer) => method.change(scope.room, patchOf(scope, question, answer))}
-          />
-        </div>
-        <div className="space-y-4">
-          <SectionPanel
-            kinds={kinds}
-            kind={looked}
-            setKind={setLooked}
-            method={shown}
-            unit={house.unit}
-            air={air}
-            mayEdit={mayEdit}
-            use={(patch) => method.change(scope.room, patch)}
-          />
-          <KnifeCheck
-            key={looked}
-            kind={looked}
-            method={shown}
-            unit={house.unit}
-            where={roomName ?? 'the whole house'}
-            mayEdit={mayEdit}
-            use={(patch) => method.change(scope.room, patch)}
-          />
-          <MethodStart
-            unit={house.unit}
-            choices={choices}
-            kept={kept}
-            mayEdit={mayEdit}
-            start={(started: MethodChoices) => method.setHouse({ ...started, level })}
-            keepMethod={keepMethod}
-            dropMethod={dropMethod}
-          />
-        </div>
+        )}
       </div>
-      <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,30rem)]">
-        <section className="sheet overflow-x-auto p-4 sm:p-5">
-          <h2>
-            Coat ladder at level {shown.level}
-            {roomName ? `, ${roomName}` : ''}
-          </h2>
-          {shown.level === 0 && <p>Level 0: nothing is taped or coated.</p>}
-          {COATED_CLASSES.filter((kind) => kind === 'surface' || kinds.includes(kind)).map((kind) => (
-            <Ladder
-              key={kind}
-              kind={kind}
+      <div role="tabpanel" id="coats-panel" aria-labelledby={`tab-${tab}`}>
+        {tab === 'choices' && (
+          <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,22rem)]">
+            <QuestionList
+              scope={scope}
+              choices={choicesIn(scope, house, plain)}
+              prices={prices}
+              unit={house.unit}
+              mayEdit={mayEdit}
+              choose={(question, answer) => method.change(scope.room, patchOf(scope, question, answer))}
+            />
+            <MethodStart
+              unit={house.unit}
+              choices={choices}
+              kept={kept}
+              mayEdit={mayEdit}
+              start={(started: MethodChoices) => method.setHouse({ ...started, level })}
+              keepMethod={keepMethod}
+              dropMethod={dropMethod}
+            />
+          </div>
+        )}
+        {tab === 'section' && (
+          <div className="grid grid-cols-[minmax(0,1fr)] items-start gap-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,24rem)]">
+            <SectionPanel
+              kinds={kinds}
+              kind={looked}
+              setKind={setLooked}
               method={shown}
               unit={house.unit}
-              open={() => kind !== 'surface' && setLooked(kind)}
+              air={air}
+              mayEdit={mayEdit}
+              use={(patch) => method.change(scope.room, patch)}
             />
-          ))}
-        </section>
-        <section className="sheet p-4 sm:p-5">
-          <h2>Room by room</h2>
-          <p className="mb-1 text-sm text-muted">What will cover it and what lights it say which level it asks for.</p>
-          <RoomFinishes
-            houseId={houseId}
-            houseLevel={level}
-            rooms={props.rooms}
-            mayEdit={mayEdit}
-            saveRoom={saveRoom}
-          />
-        </section>
+            <KnifeCheck
+              key={looked}
+              kind={looked}
+              method={shown}
+              unit={house.unit}
+              where={roomName ?? 'the whole house'}
+              mayEdit={mayEdit}
+              use={(patch) => method.change(scope.room, patch)}
+            />
+          </div>
+        )}
+        {tab === 'ladder' && (
+          <section className="sheet overflow-x-auto p-4 sm:p-5">
+            <h2>
+              Coat ladder at level {shown.level}
+              {roomName ? `, ${roomName}` : ''}
+            </h2>
+            {shown.level === 0 && <p>Level 0: nothing is taped or coated.</p>}
+            {COATED_CLASSES.filter((kind) => kind === 'surface' || kinds.includes(kind)).map((kind) => (
+              <Ladder
+                key={kind}
+                kind={kind}
+                method={shown}
+                unit={house.unit}
+                open={() => {
+                  if (kind === 'surface') return;
+                  setLooked(kind);
+                  setTab('section');
+                }}
+              />
+            ))}
+          </section>
+        )}
+        {tab === 'rooms' && (
+          <section className="sheet p-4 sm:p-5">
+            <h2>Room by room</h2>
+            <p className="mb-1 text-sm text-muted">
+              What will cover it and what lights it say which level it asks for.
+            </p>
+            <RoomFinishes
+              houseId={houseId}
+              houseLevel={level}
+              rooms={props.rooms}
+              mayEdit={mayEdit}
+              saveRoom={saveRoom}
+            />
+          </section>
+        )}
       </div>
     </main>
   );

@@ -1,6 +1,6 @@
 'use client';
 
-import { OctagonAlert, TriangleAlert } from 'lucide-react';
+import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
 import type { Conflict } from '@/core/estimate/conflictsIn';
 import { CLASS_NAMES } from '@/ui/state/words';
 
@@ -15,7 +15,12 @@ export function ConflictList({
   readonly mend: (conflict: Conflict) => void;
 }) {
   if (conflicts.length === 0)
-    return <p className="text-sm text-muted">Nothing in this method contradicts itself for this house.</p>;
+    return (
+      <p className="flex items-center gap-2">
+        <CircleCheck aria-hidden="true" className="size-5 text-success" /> Nothing in this method contradicts itself for
+        this house.
+      </p>
+    );
   const ordered = [...conflicts].sort(
     (a, b) => Number(b.severity === 'forbidden') - Number(a.severity === 'forbidden'),
   );

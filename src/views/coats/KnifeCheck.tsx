@@ -65,14 +65,14 @@ export function KnifeCheck({
     <section className="sheet space-y-3 p-4" aria-label="Knife check">
       <h2>Knife check</h2>
       <p className="text-sm text-muted">A knife laid across {CLASS_NAMES[kind].toLowerCase()}, as finished now.</p>
-      <div className="grid gap-3 sm:grid-cols-[7rem_1fr_8rem]">
+      <SelectField
+        label="What you see"
+        value={seenKind}
+        options={SEEN}
+        onChange={(event) => setSeen(SEEN.find(([own]) => own === event.target.value)?.[0] ?? 'rocks')}
+      />
+      <div className="grid grid-cols-2 gap-3">
         <TextField label="Knife" value={knife} error={lengthFault} onChange={(event) => setKnife(event.target.value)} />
-        <SelectField
-          label="What you see"
-          value={seenKind}
-          options={SEEN}
-          onChange={(event) => setSeen(SEEN.find(([own]) => own === event.target.value)?.[0] ?? 'rocks')}
-        />
         {seenKind !== 'flat' && (
           <TextField
             label={seenKind === 'rocks' ? 'It lifts by' : 'Light is'}

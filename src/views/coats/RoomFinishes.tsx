@@ -56,9 +56,9 @@ export function RoomFinishes({
           {message}
         </p>
       )}
-      <ul className="divide-y divide-base-300">
+      <ul className="grid gap-x-8 lg:grid-cols-2 2xl:grid-cols-3">
         {rooms.map(({ room, version, faces }) => (
-          <li key={room.id} className="py-2">
+          <li key={room.id} className="border-t border-base-300 py-2">
             <FinishRow
               name={room.name}
               finish={room.finish ?? {}}

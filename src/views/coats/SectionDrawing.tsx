@@ -1,6 +1,7 @@
+import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { CHECK_KNIFE_MM, type Judgement } from '@/core/section/judgeSection';
-import { frameFor, layerPath, placeOn, surfacePath, tapePath } from '@/ui/section/sectionPaths';
+import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from '@/ui/section/sectionPaths';
 
 const WIDTH = 640;
 const HEIGHT = 240;
@@ -21,7 +22,7 @@ export function SectionDrawing({
   readonly judgement: Judgement;
   readonly title: string;
 }) {
-  const frame = frameFor(section, WIDTH, HEIGHT);
+  const frame = frameFor(section, WIDTH, HEIGHT, 1, section.layout === 'across' ? judgement.knife.lift / 2 + 0.3 : 0);
   const times = Math.round((frame.rise / (WIDTH / 2 / frame.reach)) * 1);
   const coats = section.coats.slice(0, shown).map(({ coat }) => coat);
   const whole = shown === section.coats.length && !wet;
@@ -31,32 +32,26 @@ export function SectionDrawing({
         {section.planes.map((plane, side) => {
           const place = placeOn(section.layout, side, frame);
           const boards = surfacePath(plane, plane.board, place, frame.reach, 80);
-          const closing =
-            section.layout === 'corner' && side === 0
-              ? `H${WIDTH * 0.22}V${HEIGHT}H${WIDTH * 0.3}Z`
-              : section.layout === 'corner'
-                ? `V${HEIGHT}H${WIDTH * 0.3}Z`
-                : section.layout === 'nose'
-                  ? `V${HEIGHT}H${WIDTH / 2}Z`
-                  : `V${HEIGHT}H${section.layout === 'edge' ? WIDTH * 0.2 : 0}Z`;
-          const on = plane.layers.filter((layer) =>
-            coats.some(({ class: kind, key, side: own }) => layer.coat === [kind, key, own].filter(Boolean).join('.')),
-          );
+          const on = plane.layers.filter((layer) => coats.some((coat) => layer.coat === coatId(coat)));
           return (
             <g key={side}>
               {on.map((layer, index) => (
                 <path
                   key={layer.coat}
-                  d={layerPath(plane, layer, place, frame.reach, wet && index === on.length - 1, 120)}
+                  d={layerPath(plane, layer, place, frame, wet && index === on.length - 1, 120)}
                   className={`${wet && index === on.length - 1 ? 'fill-[url(#coat-wet)]' : TONES[index % TONES.length]} stroke-base-content`}
                   strokeWidth={1}
                 />
               ))}
-              <path d={`${boards}${closing}`} className="fill-board stroke-board-line" strokeWidth={1.5} />
+              <path
+                d={`${boards}${backOfBoards(section.layout, side, frame)}`}
+                className="fill-board stroke-board-line"
+                strokeWidth={1.5}
+              />
               {on.map((layer) => (
                 <path
                   key={layer.coat}
-                  d={tapePath(plane, layer, place)}
+                  d={tapePath(plane, layer, place, frame)}
                   className="fill-none stroke-primary"
                   strokeWidth={4}
                 />

@@ -255,9 +255,7 @@ export function SectionPanel({
         </dd>
         {lights.map(({ light, judged: { shows } }) => (
           <div key={light} className="contents">
-            <dt className="text-muted">
-              {light === 'ordinary' ? 'In ordinary light' : `In a ${light}`.replace('a low', 'low')}
-            </dt>
+            <dt className="text-muted">{LIGHT_WORDS[light]}</dt>
             <dd className={shows ? 'font-semibold text-warning' : 'text-success'}>
               {shows ? 'it shows' : 'it does not show'}
             </dd>
@@ -275,6 +273,13 @@ export function SectionPanel({
     </section>
   );
 }
+
+const LIGHT_WORDS: Readonly<Record<Light, string>> = {
+  ordinary: 'In ordinary light',
+  'low sun': 'In low sun',
+  cove: 'Under a cove',
+  'lamp along the wall': 'By a lamp along the wall',
+};
 
 /** Evening to seven in the morning. */
 const NIGHT_HOURS = 16;
@@ -336,7 +341,7 @@ function Slider({
       </span>
       <input
         type="range"
-        className="range range-sm mt-1 w-full"
+        className="range range-primary range-sm mt-1 w-full"
         aria-valuetext={words}
         {...range}
         onChange={(event) => onChange(Number(event.target.value))}
