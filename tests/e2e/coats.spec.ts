@@ -20,6 +20,7 @@ test('choosing a level changes the ladder, the load and the coats to come', asyn
   await page.goto(`${house}/coats`);
   await expect(page.getByRole('button', { name: /^Level 4 chosen/ })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Level 2/ }).click();
+  await page.getByRole('tab', { name: 'Coat ladder' }).click();
   await expect(page.getByRole('heading', { name: 'Coat ladder at level 2' })).toBeVisible();
   await expect(page.getByRole('link', { name: /Coats/ })).toContainText('level 2');
   await page.goto(`${house}/run`);
@@ -32,8 +33,9 @@ test('a room may have a level of its own', async ({ page }) => {
   await signIn(page, 'Marit');
   const house = await copyOfTheDemo(page, 'Own level house');
   await page.goto(`${house}/coats`);
-  await page.getByLabel('Level of Bath').selectOption({ label: 'level 5' });
-  await expect(page.getByLabel('Level of Bath')).toBeEnabled();
+  await page.getByRole('tab', { name: 'Room by room' }).click();
+  await page.getByLabel('Level of Bath', { exact: true }).selectOption({ label: 'level 5' });
+  await expect(page.getByLabel('Level of Bath', { exact: true })).toBeEnabled();
   await page.goto(`${house}/board`);
   await expect(
     page
@@ -41,8 +43,9 @@ test('a room may have a level of its own', async ({ page }) => {
       .getByRole('button', { name: /^Whole surface: Stuck, the joints come first/ }),
   ).toBeVisible();
   await page.goto(`${house}/coats`);
-  await page.getByLabel('Level of Bath').selectOption({ label: 'as house (4)' });
-  await expect(page.getByLabel('Level of Bath')).toBeEnabled();
+  await page.getByRole('tab', { name: 'Room by room' }).click();
+  await page.getByLabel('Level of Bath', { exact: true }).selectOption({ label: 'as house (4)' });
+  await expect(page.getByLabel('Level of Bath', { exact: true })).toBeEnabled();
   await page.goto(`${house}/board`);
   await expect(page.getByRole('region', { name: 'Bath' }).getByRole('button', { name: /^Whole surface/ })).toHaveCount(
     0,
@@ -56,16 +59,128 @@ test('a level chosen over a newer one is refused and said', async ({ page, conte
   const other = await context.newPage();
   await other.goto(`${house}/coats`);
   await other.getByRole('button', { name: /^Level 3/ }).click();
-  await expect(other.getByRole('heading', { name: 'Coat ladder at level 3' })).toBeVisible();
+  await expect(other.getByRole('link', { name: /Coats/ })).toContainText('level 3');
   await page.getByRole('button', { name: /^Level 5/ }).click();
-  await expect(page.getByRole('alert').filter({ hasText: 'Somebody changed this house' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'Somebody changed this' })).toBeVisible();
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'Coat ladder at level 3' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Level 3 chosen/ })).toBeVisible();
 });
 
 test('a finisher sees the levels and changes none', async ({ page }) => {
   await signIn(page, 'Ines');
   await page.goto(`${await demoHouse(page)}/coats`);
   await expect(page.getByRole('button', { name: /^Level 5/ })).toBeDisabled();
-  await expect(page.getByLabel('Level of Bath')).toBeDisabled();
+  await expect(page.getByRole('radio', { name: /Flat boxes/ })).toBeDisabled();
+  await page.getByRole('tab', { name: 'Room by room' }).click();
+  await expect(page.getByLabel('Level of Bath', { exact: true })).toBeDisabled();
+});
+
+test('an answer shows its price for this house, and is kept', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Boxed house');
+  await page.goto(`${house}/coats`);
+  const boxes = page.getByRole('radio', { name: /Flat boxes/ });
+  // The price comes from the worker.
+  await expect(page.locator('label', { has: boxes })).toContainText(/−\d+ h/);
+  await page.getByRole('radio', { name: /Widening knives/ }).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await expect(boxes).toBeChecked();
+  await expect(page.locator('label', { has: boxes })).toContainText('as planned');
+  await page.getByRole('tab', { name: 'Coat ladder' }).click();
+  await expect(page.getByText(/10 in flat box, set to 2/).first()).toBeVisible();
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByRole('radio', { name: /Flat boxes/ })).toBeChecked({ timeout: 2000 });
+  }).toPass();
+});
+
+test('what contradicts itself is named, not kept, and mended with one touch', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Meshed house');
+  await page.goto(`${house}/coats`);
+  await page.getByRole('radio', { name: /Mesh on flats/ }).check();
+  const list = page.getByRole('list', { name: 'Contradictions' });
+  await expect(list).toContainText('mesh in drying mud cracks');
+  await expect(page.getByRole('status').filter({ hasText: 'Not kept yet' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: /Paper everywhere/ })).toBeChecked();
+  await page.getByRole('radio', { name: /Mesh on flats/ }).check();
+  await list.getByRole('button', { name: 'Setting mud for tape and fill' }).first().click();
+  await expect(page.getByText('Not kept yet')).toHaveCount(0);
+  await page.goto(`${house}/load`);
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByRole('row', { name: /Mesh tape/ })).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await expect(page.getByRole('row', { name: /Setting mud/ })).toBeVisible();
+});
+
+test('the section follows its sliders, and what they show is taken over', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Humped house');
+  await page.goto(`${house}/coats`);
+  await page.getByRole('tab', { name: 'Section' }).click();
+  const section = page.getByRole('region', { name: 'Section' });
+  await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wide enough');
+  await section.getByLabel('How far the ends stand proud').fill('2');
+  await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wider by');
+  await section.getByLabel('Width of the last coat').fill(String(44 * 25.4));
+  await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wide enough');
+  await section.getByRole('button', { name: 'Finish butts so' }).click();
+  await page.getByRole('tab', { name: 'Coat ladder' }).click();
+  await expect(page.getByText(/22 in knife/)).toBeVisible();
+});
+
+test('the knife check says what was found, and refuses what is no length', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Checked house');
+  await page.goto(`${house}/coats`);
+  await page.getByRole('tab', { name: 'Section' }).click();
+  await page.getByLabel('Where').selectOption({ label: 'Hall' });
+  const check = page.getByRole('region', { name: 'Knife check' });
+  await check.getByLabel('It lifts by').fill('quarter');
+  await expect(check.getByLabel('It lifts by')).toHaveAttribute('aria-invalid', 'true');
+  await check.getByLabel('It lifts by').fill('3/16');
+  await expect(check).toContainText('A hump of 3/32 in');
+  await expect(check).toContainText('32 in over all');
+  await check.getByRole('button', { name: 'Found so: butts in Hall' }).click();
+  await expect(page.getByLabel('Where').locator('option:checked')).toHaveText('Hall (its own)');
+  await page.getByRole('button', { name: 'As the house again' }).click();
+  await expect(page.getByLabel('Where').locator('option:checked')).toHaveText('Hall');
+});
+
+test('a method is kept under a name, and starts another house', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const first = await copyOfTheDemo(page, 'First house');
+  await page.goto(`${first}/coats`);
+  await page.getByRole('button', { name: /^Hawk and trowel/ }).click();
+  await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
+  await page.getByLabel('Keep this method as').fill('Our winter way');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('button', { name: /^Our winter way/ })).toBeVisible();
+  const second = await copyOfTheDemo(page, 'Second house');
+  await page.goto(`${second}/coats`);
+  await page.getByRole('button', { name: /^Our winter way/ }).click();
+  await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
+  await page.getByRole('button', { name: 'Forget Our winter way' }).click();
+  await expect(page.getByRole('button', { name: /^Our winter way/ })).toHaveCount(0);
+});
+
+test('a lost server loses no answer', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Lost house');
+  await page.goto(`${house}/coats`);
+  await expect(page.locator('label', { has: page.getByRole('radio', { name: /Flat boxes/ }) })).toContainText(/−\d+ h/);
+  await page.route('**/coats', (route) => (route.request().method() === 'POST' ? route.abort() : route.continue()));
+  await page.getByRole('radio', { name: /Hawk and trowel/ }).check();
+  await expect(page.getByRole('alert').filter({ hasText: /server/i })).toBeVisible();
+  await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
+  await page.unroute('**/coats');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: /server/i })).toHaveCount(0);
+  await expect(async () => {
+    await page.reload();
+    await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked({ timeout: 2000 });
+  }).toPass();
 });

@@ -1,5 +1,6 @@
 import { MM_PER_INCH } from '../measure/unit';
-import type { Plane, Section } from './buildSection';
+import type { Section } from './buildSection';
+import type { Plane } from './plane';
 import { type KnifeReading, rockUnder } from './rockUnder';
 import type { Tolerance } from './tolerance';
 

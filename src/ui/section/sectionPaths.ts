@@ -1,6 +1,7 @@
-import type { Layer, Plane, Section } from '@/core/section/buildSection';
+import type { Section } from '@/core/section/buildSection';
 import type { Layout } from '@/core/section/joint';
 import { TAPE_WIDTH_MM } from '@/core/section/mud';
+import type { Layer, Plane } from '@/core/section/plane';
 
 /** Where a section is drawn: mm across and mm of height to the units of a picture. */
 export interface Frame {

@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from 'react';
 import type { Air } from '@/core/drying/air';
-import type { Conflict } from '@/core/estimate/conflictsIn';
+import type { Conflict } from '@/core/estimate/conflict';
 import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
 import type { Answer } from '@/core/house/answer';
 import { METHOD_CLASSES, type MethodChoices } from '@/core/house/methodSchema';
@@ -97,8 +97,13 @@ export function CoatsView(props: CoatsViewProps) {
       </section>
       <section className="sheet px-4 py-3" aria-label="Does it hold together?">
         {method.message && (
-          <p role="alert" className="text-error">
+          <p role="alert" className="flex flex-wrap items-center gap-3 text-error">
             {method.message}
+            {method.lost && (
+              <button type="button" className="btn btn-sm" onClick={method.again}>
+                Try again
+              </button>
+            )}
           </p>
         )}
         {method.waiting && (

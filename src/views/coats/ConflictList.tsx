@@ -1,7 +1,7 @@
 'use client';
 
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
-import type { Conflict } from '@/core/estimate/conflictsIn';
+import type { Conflict } from '@/core/estimate/conflict';
 import { CLASS_NAMES } from '@/ui/state/words';
 
 /** What contradicts itself, with the reason and the mend; what is forbidden first. */

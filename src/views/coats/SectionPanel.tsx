@@ -2,34 +2,22 @@
 
 import { useMemo, useState } from 'react';
 import type { Air } from '@/core/drying/air';
-import { dryingHours } from '@/core/drying/dryingHours';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
-import { LIGHTS, SURFACES } from '@/core/house/kinds';
+import { SURFACES } from '@/core/house/kinds';
 import type { MethodClass } from '@/core/house/methodSchema';
-import { fromMm, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
-import { coatsFor } from '@/core/method/coatsFor';
+import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
-import { buildSection } from '@/core/section/buildSection';
 import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM } from '@/core/section/joint';
 import { judgeSection } from '@/core/section/judgeSection';
-import { foundIn, sectionFor } from '@/core/section/sectionFor';
-import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
+import { foundIn } from '@/core/section/sectionFor';
+import { type Surface, toleranceFor } from '@/core/section/tolerance';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
 import { SectionDrawing } from './SectionDrawing';
-import { adviceWords, perLengthWords, smallWords, widthWords } from './sectionWords';
-
-/** What the sliders have set; the rest is as the method and the joint have it. */
-interface Trial {
-  readonly taper?: number;
-  readonly hump?: number;
-  readonly gap?: number;
-  readonly nose?: number;
-  readonly width?: number;
-  readonly mud?: 'drying' | 'settingFirst' | 'setting';
-}
+import { SectionFindings } from './SectionFindings';
+import { Slider } from './Slider';
+import { smallWords, widthWords } from './sectionWords';
+import { definedIn, patchFrom, type Trial, tryOut } from './trial';
 
 /** Looking at one class in section: coat by coat, wet and dry, with sliders that the picture and the numbers follow. */
 export function SectionPanel({
@@ -55,18 +43,15 @@ export function SectionPanel({
   const [step, setStep] = useState<number>();
   const [surface, setSurface] = useState<Surface>('flat paint');
   const found: JointFound = { ...foundIn(kind, method), ...definedIn(trial) };
-  const { section, tried } = useMemo(() => tryOut(kind, method, trial), [kind, method, trial]);
-  const lights = LIGHTS.map((light: Light) => ({ light, judged: judgeSection(section, toleranceFor(surface, light)) }));
-  const [first] = lights;
-  if (!first) return null;
-  const judged = first.judged;
+  const section = useMemo(() => tryOut(kind, method, trial), [kind, method, trial]);
+  const judged = judgeSection(section, toleranceFor(surface));
   const last = section.coats.length * 2;
   const at = Math.min(step ?? last, last);
   const shown = Math.ceil(at / 2);
   const wet = at % 2 === 1;
   const set = (change: Trial) => setTrial((now) => ({ ...now, ...change }));
   const floated = kind === 'butt';
-  const widest = tried.at(-1)?.width ?? 0;
+  const widest = section.coats.at(-1)?.coat.width ?? 0;
   const stepName =
     at === 0
       ? 'Bare board'
@@ -205,147 +190,7 @@ export function SectionPanel({
           </button>
         </div>
       )}
-      <div className="overflow-x-auto">
-        <table className="table table-sm">
-          <thead>
-            <tr>
-              <th scope="col">Coat</th>
-              <th scope="col" className="text-right">
-                Goes on
-              </th>
-              <th scope="col" className="text-right">
-                Thickest, wet
-              </th>
-              <th scope="col" className="text-right">
-                Thinnest
-              </th>
-              <th scope="col" className="text-right">
-                Ready
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {section.coats.map(({ coat, wet: litres, thickest, thinnest }) => (
-              <tr key={coatId(coat)}>
-                <th scope="row" className="font-medium">
-                  {coat.name}
-                </th>
-                <td className="text-right whitespace-nowrap">{perLengthWords(litres, kind, unit)}</td>
-                <td className="text-right whitespace-nowrap">{smallWords(thickest, unit)}</td>
-                <td className="text-right whitespace-nowrap">{smallWords(thinnest, unit)}</td>
-                <td className="text-right whitespace-nowrap">
-                  {spanWords(
-                    coat.settingMinutes === undefined ? dryingHours(air, thickest) : (coat.settingMinutes * 1.5) / 60,
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1 text-sm">
-        <dt className="text-muted">In the end</dt>
-        <dd>
-          crown {smallWords(judged.crown, unit)}, {widthWords(judged.width, unit)} wide, at its steepest 1 in{' '}
-          {Math.round(1 / Math.max(judged.steepest, 1e-4))}
-        </dd>
-        <dt className="text-muted">Under a 12 in knife</dt>
-        <dd>
-          hump {smallWords(judged.knife.hump, unit)}, light {smallWords(judged.knife.gap, unit)} deep
-        </dd>
-        {lights.map(({ light, judged: { shows } }) => (
-          <div key={light} className="contents">
-            <dt className="text-muted">{LIGHT_WORDS[light]}</dt>
-            <dd className={shows ? 'font-semibold text-warning' : 'text-success'}>
-              {shows ? 'it shows' : 'it does not show'}
-            </dd>
-          </div>
-        ))}
-      </dl>
-      <ul className="list-disc pl-5 text-sm" aria-label="Advice">
-        {judged.advice.map((line) => (
-          <li key={line.kind}>{adviceWords(line, unit)}</li>
-        ))}
-        {tooSlow(section, air).map((name) => (
-          <li key={name}>The {name.toLowerCase()} is too thick to dry by morning in this air.</li>
-        ))}
-      </ul>
+      <SectionFindings section={section} kind={kind} surface={surface} unit={unit} air={air} />
     </section>
-  );
-}
-
-const LIGHT_WORDS: Readonly<Record<Light, string>> = {
-  ordinary: 'In ordinary light',
-  'low sun': 'In low sun',
-  cove: 'Under a cove',
-  'lamp along the wall': 'By a lamp along the wall',
-};
-
-/** Evening to seven in the morning. */
-const NIGHT_HOURS = 16;
-const tooSlow = (section: ReturnType<typeof buildSection>, air: Air): readonly string[] =>
-  section.coats.flatMap(({ coat, thickest }) =>
-    coat.settingMinutes === undefined && dryingHours(air, thickest) > NIGHT_HOURS ? [coat.name] : [],
-  );
-
-function tryOut(kind: MethodClass, method: Method, trial: Trial) {
-  if (Object.keys(trial).length === 0) {
-    const section = sectionFor(kind, method);
-    return { section, tried: section.coats.map(({ coat }) => coat) };
-  }
-  const own = choicesFor(method, kind);
-  const choices = { ...own, mud: trial.mud ?? own.mud, width: trial.width ?? own.width };
-  const tried = coatsFor(kind, { ...method, classes: { ...method.classes, [kind]: choices } });
-  const found = { ...foundIn(kind, method), ...definedIn(trial) };
-  return { section: buildSection(kind, tried, found, { sandBetween: own.between === 'sand' }), tried };
-}
-
-const definedIn = ({ taper, hump, gap, nose }: Trial) => ({
-  ...(taper === undefined ? {} : { taper }),
-  ...(hump === undefined ? {} : { hump }),
-  ...(gap === undefined ? {} : { gap }),
-  ...(nose === undefined ? {} : { nose }),
-});
-
-function patchFrom(kind: MethodClass, trial: Trial, unit: LengthUnit): MethodPatch {
-  const own = Object.entries(definedIn(trial)).map(([key, mm]) => [key, Math.round(fromMm(mm, unit) * 1000) / 1000]);
-  return {
-    classes: {
-      [kind]: {
-        ...(trial.mud === undefined ? {} : { mud: trial.mud }),
-        ...(trial.width === undefined ? {} : { width: Math.round(fromMm(trial.width, unit) * 4) / 4 }),
-        ...(own.length > 0 ? { found: Object.fromEntries(own) } : {}),
-      },
-    },
-  };
-}
-
-function Slider({
-  label,
-  words,
-  onChange,
-  ...range
-}: {
-  readonly label: string;
-  readonly words: string;
-  readonly min: number;
-  readonly max: number;
-  readonly step: number;
-  readonly value: number;
-  readonly onChange: (value: number) => void;
-}) {
-  return (
-    <label className="block text-sm">
-      <span className="flex justify-between gap-3">
-        <span className="font-semibold">{label}</span> <span>{words}</span>
-      </span>
-      <input
-        type="range"
-        className="range range-primary range-sm mt-1 w-full"
-        aria-valuetext={words}
-        {...range}
-        onChange={(event) => onChange(Number(event.target.value))}
-      />
-    </label>
   );
 }

@@ -3,7 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import type { Air } from '@/core/drying/air';
-import { type Conflict, conflictsIn } from '@/core/estimate/conflictsIn';
+import type { Conflict } from '@/core/estimate/conflict';
+import { conflictsIn } from '@/core/estimate/conflictsIn';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { patched } from '@/core/estimate/scope';
 import type { Answer } from '@/core/house/answer';
@@ -32,6 +33,8 @@ export interface MethodActions {
   }) => Promise<Answer<{ version: number }>>;
 }
 
+type Send = (version: number) => Promise<Answer<{ version: number }>>;
+
 /** A change that is made on the page and perhaps kept already, until the page shows it by itself. */
 interface Edit<Value> {
   readonly value: Value;
@@ -57,6 +60,7 @@ export function useMethod(
   const router = useRouter();
   const [edits, setEdits] = useState<Edits>({ house: undefined, rooms: {} });
   const [message, setMessage] = useState<string>();
+  const [lost, setLost] = useState(false);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const versions = useRef<Record<string, number>>({});
   const standing = <Value>(edit: Edit<Value> | undefined, shown: number) =>
@@ -78,22 +82,23 @@ export function useMethod(
   );
   const conflicts = useMemo(() => conflictsIn(house, rooms, air), [house, rooms, air]);
 
-  const keep = (
-    key: string,
-    shown: number,
-    send: (version: number) => Promise<Answer<{ version: number }>>,
-    done: (version: number) => void,
-  ) => {
+  /** Sends one change after the other; what is refused falls back to what is stored, what was lost on the way stays. */
+  const keep = (key: string, shown: number, send: Send, refused: () => void, done: (version: number) => void) => {
     setMessage(undefined);
+    setLost(false);
     queue.current = queue.current.then(async () => {
       try {
         const answer = await send(Math.max(shown, versions.current[key] ?? 0));
-        if (!answer.ok) return setMessage(answer.message);
+        if (!answer.ok) {
+          setMessage(answer.message);
+          return refused();
+        }
         versions.current[key] = answer.value.version;
         done(answer.value.version);
         router.refresh();
       } catch {
         setMessage(SERVER_LOST);
+        setLost(true);
       }
     });
   };
@@ -109,6 +114,7 @@ export function useMethod(
       '',
       version,
       (at) => actions.saveMethod({ house: houseId, version: at, method }),
+      () => setEdits((now) => (now.house === edit ? { ...now, house: undefined } : now)),
       (keptAs) => setEdits((now) => (now.house === edit ? { ...now, house: { ...edit, keptAs } } : now)),
     );
   };
@@ -126,6 +132,11 @@ export function useMethod(
       id,
       taken.version,
       (at) => actions.saveRoomMethod({ house: houseId, room: id, version: at, method }),
+      () =>
+        setEdits((now) => {
+          const { [id]: own, ...others } = now.rooms;
+          return own === edit ? { ...now, rooms: others } : now;
+        }),
       (keptAs) =>
         setEdits((now) =>
           now.rooms[id] === edit ? { ...now, rooms: { ...now.rooms, [id]: { ...edit, keptAs } } } : now,
@@ -138,20 +149,16 @@ export function useMethod(
     if (room === undefined) setHouse(after.house.method);
     else setRoom(room, after.rooms.find((own) => own.room.id === room)?.room.method ?? null);
   };
-  const waiting = houseEdit?.keptAs === undefined && houseEdit !== undefined && !mayKeep(conflicts);
+  const drafted = houseEdit !== undefined || Object.keys(edits.rooms).length > 0;
+  const waiting = drafted && !mayKeep(conflicts);
   const undo = () => {
     setEdits({ house: undefined, rooms: {} });
     setMessage(undefined);
   };
-  return {
-    house,
-    rooms,
-    conflicts,
-    message,
-    waiting: waiting || (!mayKeep(conflicts) && Object.keys(edits.rooms).length > 0),
-    change,
-    setHouse,
-    setRoom,
-    undo,
+  /** Sends again what the server never got. */
+  const again = () => {
+    if (houseEdit && houseEdit.keptAs === undefined) setHouse(houseEdit.value);
+    for (const [id, edit] of Object.entries(edits.rooms)) if (edit.keptAs === undefined) setRoom(id, edit.value);
   };
+  return { house, rooms, conflicts, message, lost, waiting, change, setHouse, setRoom, undo, again };
 }

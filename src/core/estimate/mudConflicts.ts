@@ -1,0 +1,88 @@
+import { dryingHours } from '../drying/dryingHours';
+import { isAngle } from '../method/coatKeysFor';
+import { coatsFor } from '../method/coatsFor';
+import { choicesFor } from '../method/resolveMethod';
+import { sectionFor } from '../section/sectionFor';
+import type { Found, Looked } from './conflict';
+
+export function meshInDryingMud({ method, kinds }: Looked): readonly Found[] {
+  return kinds.flatMap((kind): readonly Found[] => {
+    const [tapeCoat] = coatsFor(kind, method);
+    if (tapeCoat?.tape !== 'mesh' || tapeCoat.mud === 'setting') return [];
+    return [
+      {
+        id: `mesh.mud.${kind}`,
+        severity: 'forbidden',
+        question: 'tape',
+        class: kind,
+        why: 'mesh in drying mud cracks: it needs setting mud in the tape coat',
+        mend: { words: 'Setting mud for tape and fill', patch: { classes: { [kind]: { mud: 'settingFirst' } } } },
+      },
+    ];
+  });
+}
+
+export function meshInAngles({ method, kinds }: Looked): readonly Found[] {
+  return kinds.flatMap((kind): readonly Found[] => {
+    if (!(isAngle(kind) || kind === 'butt') || choicesFor(method, kind).tape !== 'mesh') return [];
+    return [
+      {
+        id: `mesh.${kind}`,
+        severity: isAngle(kind) ? 'forbidden' : 'doubtful',
+        question: 'tape',
+        class: kind,
+        why: isAngle(kind)
+          ? 'mesh has no crease: it will not lie in an angle, and a knife cuts it there'
+          : 'over a butt mesh cracks sooner than paper',
+        mend: { words: 'Paper there', patch: { classes: { [kind]: { tape: 'paper' } } } },
+      },
+    ];
+  });
+}
+
+/** Setting mud that dries before it has set bonds poorly: by the thickness of the coat and the air. */
+export function settingMudTooThin({ method, kinds, air }: Looked): readonly Found[] {
+  return kinds.flatMap((kind): readonly Found[] => {
+    const late = sectionFor(kind, method).coats.filter(({ coat }) => coat.key !== 'tape' && coat.mud === 'setting');
+    const thin = late.find(
+      ({ coat, thickest }) => dryingHours(air, thickest) * 60 < (coat.settingMinutes ?? 0) * THIN_MARGIN,
+    );
+    const last = late.at(-1);
+    const isLast =
+      last !== undefined && last.coat.key === coatsFor(kind, method).at(-1)?.key && last.coat.key !== 'fill';
+    if (!thin && !isLast) return [];
+    return [
+      {
+        id: `setting.thin.${kind}`,
+        severity: 'doubtful',
+        question: 'mud',
+        class: kind,
+        why: thin
+          ? `in this air the ${thin.coat.name.toLowerCase()} dries before ${thin.coat.settingMinutes} min mud has set, and bonds poorly`
+          : 'setting mud as a thin last coat: its water leaves before it sets, and it is hard to sand',
+        mend: { words: 'Drying mud for the last coats', patch: { classes: { [kind]: { mud: 'settingFirst' } } } },
+      },
+    ];
+  });
+}
+
+export function notSealed({ method, finish }: Looked): readonly Found[] {
+  const surfaces = [finish?.surface, ...Object.values(finish?.faces ?? {}).map(({ surface }) => surface)];
+  const texture = surfaces.includes('fine texture');
+  if (method.all.last !== 'none' || (method.level < 4 && !texture)) return [];
+  return [
+    {
+      id: 'last.none',
+      severity: 'doubtful',
+      question: 'last',
+      class: undefined,
+      why: texture
+        ? 'fine texture shows every joint that was not sealed first'
+        : `paint at level ${method.level} without sealer: paper and mud take it differently, and joints show flat or not`,
+      mend: { words: 'Seal first', patch: { choices: { last: 'seal' } } },
+    },
+  ];
+}
+
+/** A drying coat has lost half of its water long before it is dry. Common practice, no source. */
+const THIN_MARGIN = 2;
