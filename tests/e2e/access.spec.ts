@@ -50,6 +50,16 @@ test('dialogs and the sign-in are free of axe violations', async ({ page }) => {
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
 });
 
+test('the tabs of Coats are free of axe violations', async ({ page }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${await demoHouse(page)}/coats`);
+  for (const tab of ['Section', 'Coat ladder', 'Room by room']) {
+    await page.getByRole('tab', { name: tab }).click();
+    await expect(page.getByRole('tab', { name: tab })).toHaveAttribute('aria-selected', 'true');
+    expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => `${tab}: ${id}`)).toEqual([]);
+  }
+});
+
 test('nothing runs off the side of a phone', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');

@@ -92,6 +92,7 @@ const answers = {
 export const jointFoundSchema = z.strictObject({
   taper: notNegative().optional(),
   hump: notNegative().optional(),
+  bevel: notNegative().optional(),
   gap: notNegative().optional(),
   nose: notNegative().optional(),
 });

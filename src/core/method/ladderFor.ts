@@ -7,7 +7,8 @@ export type LadderStep =
   | { readonly kind: 'coat'; readonly coat: Coat }
   | { readonly kind: 'prefill' | 'between' | 'sand' | 'seal' | 'cover'; readonly name: string; readonly what: string };
 
-const BETWEEN: Readonly<Record<ClassChoices['between'], { readonly name: string; readonly what: string }>> = {
+/** What is done between two coats. */
+export const BETWEEN: Readonly<Record<ClassChoices['between'], { readonly name: string; readonly what: string }>> = {
   scrape: {
     name: 'Scrape and dust off',
     what: 'burrs, lap marks and heavy bottoms with the knife; brush the dust off',

@@ -15,7 +15,7 @@ export interface ClassChoices extends Choices {
   readonly settingMinutes: number;
   /** How wide it is finished, both sides together; undefined as the tools give it. */
   readonly width: number | undefined;
-  readonly found: Readonly<Record<'taper' | 'hump' | 'gap' | 'nose', number | undefined>>;
+  readonly found: Readonly<Record<'taper' | 'hump' | 'bevel' | 'gap' | 'nose', number | undefined>>;
 }
 
 /** A method with every choice made, for a house or a room. */
@@ -95,7 +95,13 @@ function resolved(said: readonly Said[], unit: LengthUnit): ClassChoices {
     settingMinutes:
       firstOf(said, (part) => ('settingMinutes' in part ? part.settingMinutes : undefined)) ?? USUAL_SETTING_MINUTES,
     width: mm(width),
-    found: { taper: mm(found.taper), hump: mm(found.hump), gap: mm(found.gap), nose: mm(found.nose) },
+    found: {
+      taper: mm(found.taper),
+      hump: mm(found.hump),
+      bevel: mm(found.bevel),
+      gap: mm(found.gap),
+      nose: mm(found.nose),
+    },
   };
 }
 

@@ -3,7 +3,7 @@ import { roomOf } from '../../../tests/houses/readRooms';
 import { priceOf } from '../estimate/priceOf';
 import { LEVELS, type Level } from '../house/level';
 import { takeOff } from '../joints/takeOff';
-import { usualMethod } from '../method/resolveMethod';
+import { resolveMethod, usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { dayListOf, type HandedPass } from './dayListOf';
 import { coatHours, tasksOf } from './tasksOf';
@@ -81,6 +81,26 @@ describe('the list of a day', () => {
 
   it('of somebody who is free is empty and takes no time', () => {
     expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0 });
+  });
+});
+
+describe('the order of a round', () => {
+  // common practice, no source
+  const order = (choices: object, pass: string) => {
+    const method = resolveMethod({ unit: 'in', method: { level: 4, ...choices } });
+    const task = tasksOf(tally, roomCoats(tally, method), method).find((own) => own.pass === pass);
+    return [...new Set(task?.coats.map((coat) => coat.class))];
+  };
+
+  it('is butts, flats, angles, screws for the tape, beads before or after it', () => {
+    expect(order({}, 'tape')).toEqual(['bead', 'butt', 'flat', 'angle', 'fasteners']);
+    expect(order({ beads: 'after' }, 'tape')).toEqual(['butt', 'flat', 'angle', 'fasteners', 'bead']);
+  });
+
+  it('is by the school for the coats after', () => {
+    expect(order({}, 'fill')).toEqual(['butt', 'fasteners', 'flat', 'bead', 'angle']);
+    expect(order({ order: 'boxes' }, 'fill')).toEqual(['flat', 'butt', 'bead', 'angle', 'fasteners']);
+    expect(order({ order: 'ceilingSides' }, 'fill')).toEqual(['angle', 'fasteners', 'flat', 'butt', 'bead']);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Tally } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from '../method/coat';
+import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
 import { betweenRate, coatRate, RATES_PER_HOUR, ROOM_HOURS, SKIM_FT2_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from './rates';
@@ -25,7 +26,8 @@ export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method
 }
 
 function roundTask(round: CoatKey, coats: readonly RoomCoat[], method: Method): Task {
-  const inRound = coats.filter((coat) => coat.round === round);
+  const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
+  const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));
   const hours = inRound.reduce(
     (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, coats, method),
     ROOM_HOURS,

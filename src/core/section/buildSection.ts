@@ -104,7 +104,11 @@ function bladed(
   const pass = (heights: readonly number[], from: number, to: number) =>
     bladeSurface(heights, at(from), at(to), plane.step, blade);
   const { width } = coat;
-  if (layout === 'corner' || layout === 'nose' || layout === 'edge') return pass(surface, 0, width);
+  if (layout === 'corner' && coat.key !== 'tape') {
+    // Past the tape the knife's end rides on the other side's board, and bridges the dip of a factory edge.
+    return pass([Math.max(0, surface[0] ?? 0), ...surface.slice(1)], 0, width);
+  }
+  if (layout === 'corner' || onNose) return pass(surface, 0, width);
   if (layout === 'round') return pass(surface, -width / 2, width / 2);
   if (floated) {
     const start = coat.edges ? TAPE_WIDTH_MM : -OVER_THE_CREST_MM;

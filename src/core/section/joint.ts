@@ -9,6 +9,8 @@ export interface JointFound {
   /** How far cut ends stand proud of the boards. */
   readonly hump: number;
   readonly humpWidth: number;
+  /** How deep the paper edges of cut ends were cut back to a channel. */
+  readonly bevel: number;
   readonly gap: number;
   /** How far a bead's nose stands above the boards. */
   readonly nose: number;
@@ -27,6 +29,7 @@ export const USUAL_JOINT: JointFound = {
   taperWidth: 2.25 * MM_PER_INCH,
   hump: 1,
   humpWidth: 6 * MM_PER_INCH,
+  bevel: 0,
   gap: 1.5,
   nose: 1.5,
   dimple: 1,
@@ -42,6 +45,12 @@ export const MOST_TAPER_MM = 0.09 * MM_PER_INCH;
 const RECESS_MM = 1.4;
 const RECESS_WIDTH_MM = 2.5 * MM_PER_INCH;
 const OFFSET_OF_OLD_WALL_MM = 0.3;
+
+/** Cut back, ends carry no furred paper and stand less proud, and a narrow channel takes mud under the tape. Common
+ * practice, no source. */
+const BEVEL_WIDTH_MM = 14;
+const BEVELLED_PART = 0.6;
+export const USUAL_BEVEL_MM = 1.5;
 
 /** How the boards of a class lie: across the joint, from a corner or a nose outward on one or two sides, or round a screw. */
 export type Layout = 'across' | 'corner' | 'nose' | 'edge' | 'round' | 'even';
@@ -82,7 +91,10 @@ export function boardHeight(kind: CoatedClass, found: JointFound, x: number, sid
     case 'flat':
       return -ramp(away, found.taper, found.taperWidth);
     case 'butt':
-      return ramp(away, found.hump, found.humpWidth);
+      return (
+        ramp(away, found.hump * (found.bevel > 0 ? BEVELLED_PART : 1), found.humpWidth) -
+        ramp(away, found.bevel, BEVEL_WIDTH_MM)
+      );
     case 'backedButt':
       return -ramp(away, RECESS_MM, RECESS_WIDTH_MM);
     case 'mixed':

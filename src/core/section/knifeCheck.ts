@@ -4,10 +4,12 @@ import type { Tolerance } from './tolerance';
 
 /** What was seen of a knife laid across a joint; mm. */
 export type KnifeSeen =
-  /** Pressed down at one end, the other lifts. */
-  | { readonly kind: 'rocks'; readonly lift: number }
+  /** Pressed down at one end, the other lifts; it rocks on a point so far from the pressed end. */
+  | { readonly kind: 'rocks'; readonly lift: number; readonly pivot: number }
   /** It lies still and light shows under its middle. */
   | { readonly kind: 'light'; readonly gap: number }
+  /** Held level on its middle, light shows under both ends. */
+  | { readonly kind: 'ends'; readonly gap: number }
   | { readonly kind: 'flat' };
 
 /** What that means for the joint; lengths in mm, mud in litres per metre, wet. */
@@ -23,24 +25,23 @@ export interface KnifeFinding {
 }
 
 /**
- * What a knife check says. A knife that rocks stands on a hump under its middle: pressed down at one end, the other lifts
- * by twice the hump's height, whatever the knife's length. Light under a knife that lies still is a hollow.
+ * What a knife check says. Pressed down at one end, a knife lies on that end and on the hump that it rocks on, so the other
+ * end lifts by the hump's height times the knife's length over the way to the hump: by twice the height where that is under
+ * its middle, whatever the knife's length. Light under both ends of a knife held level is that hump too; light under its
+ * middle is a hollow.
  *
  * @param knife its length, mm
  * @param now how wide the joint is finished or will be, both sides together, mm
- * @example knifeCheck({ kind: 'rocks', lift: 4 }, 305, 305, tolerance).height  // 2
+ * @example knifeCheck({ kind: 'rocks', lift: 4, pivot: 152.5 }, 305, 305, tolerance).height  // 2
  */
 export function knifeCheck(seen: KnifeSeen, knife: number, now: number, tolerance: Tolerance): KnifeFinding {
   switch (seen.kind) {
     case 'flat':
       return { kind: 'flat', height: 0, width: now, extraMud: 0, extraCoat: false, tooMuch: false };
-    case 'rocks': {
-      const height = seen.lift / 2;
-      const width = Math.max(now, (2 * height) / tolerance.slope);
-      // Two long triangles, less those that are there.
-      const extraMud = (height * (width - now)) / 2 / (1 - SHRINKAGE['all-purpose']) / 1000;
-      return { kind: 'hump', height, width, extraMud, extraCoat: width > now, tooMuch: height > MOST_BUILD_MM };
-    }
+    case 'rocks':
+      return hump((seen.lift * seen.pivot) / knife, now, tolerance);
+    case 'ends':
+      return hump(seen.gap, now, tolerance);
     case 'light': {
       // The hollow is as long as the knife bridges, and round.
       const extraMud = ((2 / 3) * seen.gap * knife) / (1 - SHRINKAGE['all-purpose']) / 1000;
@@ -54,4 +55,11 @@ export function knifeCheck(seen: KnifeSeen, knife: number, now: number, toleranc
       };
     }
   }
+}
+
+function hump(height: number, now: number, tolerance: Tolerance): KnifeFinding {
+  const width = Math.max(now, (2 * height) / tolerance.slope);
+  // Two long triangles, less those that are there.
+  const extraMud = (height * (width - now)) / 2 / (1 - SHRINKAGE['all-purpose']) / 1000;
+  return { kind: 'hump', height, width, extraMud, extraCoat: width > now, tooMuch: height > MOST_BUILD_MM };
 }

@@ -5,7 +5,7 @@ import { coatsFor } from '../method/coatsFor';
 import { type Method, usualMethod } from '../method/resolveMethod';
 import { bladeSurface } from './blade';
 import { buildSection } from './buildSection';
-import { USUAL_JOINT } from './joint';
+import { USUAL_BEVEL_MM, USUAL_JOINT } from './joint';
 import { judgeSection } from './judgeSection';
 import { knifeCheck } from './knifeCheck';
 import { rockUnder } from './rockUnder';
@@ -135,6 +135,21 @@ describe('a joint in section', () => {
     }
   });
 
+  it('cut back to a channel, a butt is still a butt, but flatter', () => {
+    // common practice, no source
+    const crown = (bevel: number) =>
+      judgeSection(sectionOf('butt', METHOD, { ...USUAL_JOINT, bevel }), toleranceFor()).crown;
+    expect(crown(USUAL_BEVEL_MM)).toBeLessThan(crown(0));
+    expect(crown(USUAL_BEVEL_MM)).toBeGreaterThan(judgeSection(sectionOf('flat'), toleranceFor()).crown);
+  });
+
+  it('a factory edge in a corner takes more mud on its side, two on both', () => {
+    const tape = (factoryEdges: 0 | 1 | 2) =>
+      sectionOf('angle', METHOD, { ...USUAL_JOINT, factoryEdges }).coats.reduce((sum, { wet }) => sum + wet, 0);
+    expect(tape(1)).toBeGreaterThan(tape(0));
+    expect(tape(2) - tape(1)).toBeCloseTo(tape(1) - tape(0), 9);
+  });
+
   it('runs each side of an angle by itself', () => {
     const section = sectionOf('angle');
     expect(section.planes.map(({ layers }) => layers.map(({ coat }) => coat))).toEqual([
@@ -241,7 +256,10 @@ describe('a knife laid across', () => {
   });
 
   it('says the hump, its width and the mud: a lift of 1/8 in under a 12 in knife', () => {
-    const finding = knifeCheck({ kind: 'rocks', lift: INCH / 8 }, 12 * INCH, 12 * INCH, { slope: 1 / 170, gap: 0.5 });
+    const finding = knifeCheck({ kind: 'rocks', lift: INCH / 8, pivot: 6 * INCH }, 12 * INCH, 12 * INCH, {
+      slope: 1 / 170,
+      gap: 0.5,
+    });
     expect(finding.height).toBeCloseTo(INCH / 16, 9);
     // 2 × 170 × 1/16 in
     expect(finding.width / INCH).toBeCloseTo(21.25, 9);
@@ -250,12 +268,25 @@ describe('a knife laid across', () => {
     expect(finding.extraCoat).toBe(true);
   });
 
+  it('finds a hump beside its middle by the lever, and by light under both ends', () => {
+    // By hand: a 300 mm knife on a hump 100 mm from the pressed end; 3 mm × 100 / 300.
+    expect(knifeCheck({ kind: 'rocks', lift: 3, pivot: 100 }, 300, 300, toleranceFor()).height).toBeCloseTo(1, 9);
+    expect(knifeCheck({ kind: 'ends', gap: 1 }, 300, 300, toleranceFor())).toMatchObject({ kind: 'hump', height: 1 });
+    const ridge = Array.from({ length: 151 }, (_, index) => (index === 50 ? 1 : 0));
+    expect(rockUnder(ridge, -150, 2, 300, 0).lift).toBeCloseTo(3, 9);
+  });
+
   it('does not depend on the knife’s length, and calls 3/16 to 1/4 in too much', () => {
     // common practice, no source
-    const hump = (knife: number) => knifeCheck({ kind: 'rocks', lift: 4 }, knife, 300, toleranceFor()).height;
+    const hump = (knife: number) =>
+      knifeCheck({ kind: 'rocks', lift: 4, pivot: knife / 2 }, knife, 300, toleranceFor()).height;
     expect(hump(300)).toBe(hump(600));
-    expect(knifeCheck({ kind: 'rocks', lift: (2 * INCH) / 4 }, 300, 300, toleranceFor()).tooMuch).toBe(true);
-    expect(knifeCheck({ kind: 'rocks', lift: (2 * INCH) / 8 }, 300, 300, toleranceFor()).tooMuch).toBe(false);
+    expect(knifeCheck({ kind: 'rocks', lift: (2 * INCH) / 4, pivot: 150 }, 300, 300, toleranceFor()).tooMuch).toBe(
+      true,
+    );
+    expect(knifeCheck({ kind: 'rocks', lift: (2 * INCH) / 8, pivot: 150 }, 300, 300, toleranceFor()).tooMuch).toBe(
+      false,
+    );
     expect(knifeCheck({ kind: 'flat' }, 300, 300, toleranceFor()).kind).toBe('flat');
   });
 });

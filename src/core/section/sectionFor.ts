@@ -10,11 +10,12 @@ const byContent = new Map<string, Section>();
 
 /** The joint of a class as a method finds it: what was measured, else as usual. */
 export function foundIn(kind: CoatedClass, method: Method): JointFound {
-  const { taper, hump, gap, nose } = choicesFor(method, kind).found;
+  const { taper, hump, gap, nose, bevel } = choicesFor(method, kind).found;
   return {
     ...USUAL_JOINT,
     taper: taper ?? USUAL_JOINT.taper,
     hump: hump ?? USUAL_JOINT.hump,
+    bevel: bevel ?? USUAL_JOINT.bevel,
     gap: gap ?? USUAL_JOINT.gap,
     nose: nose ?? USUAL_JOINT.nose,
   };

@@ -1,3 +1,4 @@
+import { USUAL_CHOICES } from '@/core/house/methodSchema';
 import { jointLength } from '@/core/joints/tally';
 import { dayOf } from '@/core/log/dayOf';
 import type { Site } from '@/core/readiness/siteOf';
@@ -27,7 +28,7 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
           : `${plural(floors, 'floor')}, ${plural(rooms.length, 'room')}`,
     },
     tally: { text: `${roughLength(jointLength(site.tally), house.unit)} of joint` },
-    coats: { text: `level ${house.method.level}, by hand` },
+    coats: { text: `level ${house.method.level}, ${TOOL_WORDS[house.method.tools ?? USUAL_CHOICES.tools]}` },
     load: {
       text: `${plural(load.tape.packs, 'roll')}, ${plural(
         load.mud.reduce((sum, { packs }) => sum + packs, 0),
@@ -41,5 +42,7 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
     'hand-over': { text: `${done} of ${plural(rooms.length, 'room')}` },
   };
 }
+
+const TOOL_WORDS = { knives: 'by hand', trowel: 'by trowel', boxes: 'by box' } as const;
 
 const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

@@ -195,6 +195,7 @@ export function CoatsView(props: CoatsViewProps) {
               method={shown}
               unit={house.unit}
               air={air}
+              covering={plain.find(({ id }) => id === scope.room)?.finish?.surface}
               mayEdit={mayEdit}
               use={(patch) => method.change(scope.room, patch)}
             />

@@ -18,6 +18,7 @@ import { perLengthWords, smallWords, widthWords } from './sectionWords';
 const SEEN = [
   ['rocks', 'It rocks: pressed at one end, the other lifts'],
   ['light', 'It lies still, light shows under its middle'],
+  ['ends', 'Held level, light shows under both ends'],
   ['flat', 'No rock, no light'],
 ] as const;
 
@@ -41,26 +42,28 @@ export function KnifeCheck({
   const [knife, setKnife] = useState(unit === 'in' ? '12' : '300');
   const [seenKind, setSeen] = useState<KnifeSeen['kind']>('rocks');
   const [amount, setAmount] = useState(unit === 'in' ? '1/8' : '3');
+  const [pivot, setPivot] = useState('');
   const length = parseLength(knife, unit);
+  const pivotAt = parseLength(pivot, unit);
   const height = parseLength(amount, unit);
   const tolerance = toleranceFor();
   const now = judgeSection(sectionFor(kind, method), tolerance).width;
   const lengthFault = fault(length, 4 * MM_PER_INCH, 48 * MM_PER_INCH, 'a knife is 4 to 48 in long');
   const heightFault =
     seenKind === 'flat' ? undefined : fault(height, 0.01, 40, 'that is no finished joint: at most 1 1/2 in');
-  const finding =
-    length.ok && !lengthFault && (seenKind === 'flat' || (height.ok && !heightFault))
-      ? knifeCheck(
-          seenKind === 'rocks'
-            ? { kind: 'rocks', lift: height.ok ? height.mm : 0 }
-            : seenKind === 'light'
-              ? { kind: 'light', gap: height.ok ? height.mm : 0 }
-              : { kind: 'flat' },
-          length.mm,
-          now,
-          tolerance,
-        )
+  const pivotFault =
+    seenKind === 'rocks' && pivot.trim() !== ''
+      ? fault(pivotAt, 1, length.ok ? length.mm : 0, 'that is not under the knife')
       : undefined;
+  const sound = length.ok && !lengthFault && !pivotFault && (seenKind === 'flat' || (height.ok && !heightFault));
+  const seen = (): KnifeSeen => {
+    const amountMm = height.ok ? height.mm : 0;
+    if (seenKind === 'flat') return { kind: 'flat' };
+    if (seenKind !== 'rocks') return { kind: seenKind, gap: amountMm };
+    const middle = length.ok ? length.mm / 2 : 0;
+    return { kind: 'rocks', lift: amountMm, pivot: pivot.trim() !== '' && pivotAt.ok ? pivotAt.mm : middle };
+  };
+  const finding = sound && length.ok ? knifeCheck(seen(), length.mm, now, tolerance) : undefined;
   return (
     <section className="sheet space-y-3 p-4" aria-label="Knife check">
       <h2>Knife check</h2>
@@ -73,6 +76,16 @@ export function KnifeCheck({
       />
       <div className="grid grid-cols-2 gap-3">
         <TextField label="Knife" value={knife} error={lengthFault} onChange={(event) => setKnife(event.target.value)} />
+        {seenKind === 'rocks' && (
+          <TextField
+            label="It rocks on a point"
+            placeholder="its middle"
+            hint="from the pressed end"
+            value={pivot}
+            error={pivotFault}
+            onChange={(event) => setPivot(event.target.value)}
+          />
+        )}
         {seenKind !== 'flat' && (
           <TextField
             label={seenKind === 'rocks' ? 'It lifts by' : 'Light is'}

@@ -31,7 +31,7 @@ export function QuestionList({
         if (asked.length === 0) return null;
         return (
           <section key={name} className="sheet p-4">
-            <h3 className="narrow text-lg font-bold">{name}</h3>
+            <h2>{name}</h2>
             {asked.map((question) => (
               <QuestionField
                 key={question}

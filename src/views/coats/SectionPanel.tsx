@@ -7,7 +7,7 @@ import { SURFACES } from '@/core/house/kinds';
 import type { MethodClass } from '@/core/house/methodSchema';
 import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
-import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM } from '@/core/section/joint';
+import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM, USUAL_BEVEL_MM } from '@/core/section/joint';
 import { judgeSection } from '@/core/section/judgeSection';
 import { foundIn } from '@/core/section/sectionFor';
 import { type Surface, toleranceFor } from '@/core/section/tolerance';
@@ -27,6 +27,7 @@ export function SectionPanel({
   method,
   unit,
   air,
+  covering,
   mayEdit,
   use,
 }: {
@@ -36,12 +37,15 @@ export function SectionPanel({
   readonly method: Method;
   readonly unit: LengthUnit;
   readonly air: Air;
+  /** What covers the room looked at, where that is said. */
+  readonly covering: Surface | undefined;
   readonly mayEdit: boolean;
   readonly use: (patch: MethodPatch) => void;
 }) {
   const [trial, setTrial] = useState<Trial>({});
   const [step, setStep] = useState<number>();
-  const [surface, setSurface] = useState<Surface>('flat paint');
+  const [chosenSurface, setSurface] = useState<Surface>();
+  const surface = chosenSurface ?? covering ?? 'flat paint';
   const found: JointFound = { ...foundIn(kind, method), ...definedIn(trial) };
   const section = useMemo(() => tryOut(kind, method, trial), [kind, method, trial]);
   const judged = judgeSection(section, toleranceFor(surface));
@@ -122,6 +126,31 @@ export function SectionPanel({
             step={0.1}
             value={found.hump}
             onChange={(hump) => set({ hump })}
+          />
+        )}
+        {kind === 'butt' && (
+          <SelectField
+            label="Cut ends"
+            value={found.bevel > 0 ? 'bevelled' : 'square'}
+            options={[
+              ['square', 'square'],
+              ['bevelled', 'cut back to a channel'],
+            ]}
+            onChange={(event) => set({ bevel: event.target.value === 'bevelled' ? USUAL_BEVEL_MM : 0 })}
+          />
+        )}
+        {section.layout === 'corner' && (
+          <SelectField
+            label="Factory edges in the corner"
+            value={String(section.found.factoryEdges)}
+            options={[
+              ['0', 'none'],
+              ['1', 'along one side'],
+              ['2', 'along both sides'],
+            ]}
+            onChange={(event) =>
+              set({ factoryEdges: ([0, 1, 2] as const).find((own) => String(own) === event.target.value) ?? 0 })
+            }
           />
         )}
         {section.layout === 'across' && (

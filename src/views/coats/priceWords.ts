@@ -6,10 +6,11 @@ import { spanWords } from '@/ui/when';
 export const litresWords = (litres: number, unit: LengthUnit): string =>
   unit === 'in' ? `${gallonsFromLitres(litres).toFixed(0)} gal` : `${litres.toFixed(0)} l`;
 
-/** What an answer would change: hours, nights and mud, each only where it differs. */
+/** What an answer would change: hours, sanding, nights and mud, each only where it differs. */
 export function differenceWords(price: Price, now: Price, unit: LengthUnit): string {
   const parts = [
     differs(price.hours - now.hours, 0.05, spanWords),
+    differs(price.sandingHours - now.sandingHours, 0.05, (hours) => `${spanWords(hours)} of it sanding`),
     differs(price.nights - now.nights, 0.5, (nights) => `${Math.round(nights)} ${nights < 1.5 ? 'night' : 'nights'}`),
     differs(price.litres - now.litres, unit === 'in' ? 1.9 : 0.5, (litres) => litresWords(litres, unit)),
   ].filter((part) => part !== '');

@@ -10,6 +10,8 @@ import { foundIn, sectionFor } from '@/core/section/sectionFor';
 export interface Trial {
   readonly taper?: number;
   readonly hump?: number;
+  readonly bevel?: number;
+  readonly factoryEdges?: 0 | 1 | 2;
   readonly gap?: number;
   readonly nose?: number;
   readonly width?: number;
@@ -22,14 +24,16 @@ export function tryOut(kind: MethodClass, method: Method, trial: Trial): Section
   const own = choicesFor(method, kind);
   const choices = { ...own, mud: trial.mud ?? own.mud, width: trial.width ?? own.width };
   const coats = coatsFor(kind, { ...method, classes: { ...method.classes, [kind]: choices } });
-  const found = { ...foundIn(kind, method), ...definedIn(trial) };
+  const edges = trial.factoryEdges === undefined ? {} : { factoryEdges: trial.factoryEdges };
+  const found = { ...foundIn(kind, method), ...definedIn(trial), ...edges };
   return buildSection(kind, coats, found, { sandBetween: own.between === 'sand' });
 }
 
 /** The joint as the sliders have it. */
-export const definedIn = ({ taper, hump, gap, nose }: Trial) => ({
+export const definedIn = ({ taper, hump, bevel, gap, nose }: Trial) => ({
   ...(taper === undefined ? {} : { taper }),
   ...(hump === undefined ? {} : { hump }),
+  ...(bevel === undefined ? {} : { bevel }),
   ...(gap === undefined ? {} : { gap }),
   ...(nose === undefined ? {} : { nose }),
 });

@@ -1,10 +1,11 @@
 import Link from 'next/link';
 import { dayOf } from '@/core/log/dayOf';
-import type { CoatedClass } from '@/core/method/coat';
+import { type Coat, type CoatedClass, coatId } from '@/core/method/coat';
+import { BETWEEN } from '@/core/method/ladderFor';
 import { type DayList, dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import { roughLength } from '@/ui/lengthWords';
+import { areaWords, roughLength } from '@/ui/lengthWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, isJoint, PASS_NAMES } from '@/ui/state/words';
@@ -145,12 +146,20 @@ function CurrentJob({
       <ul className="list-disc pl-5 space-y-1 font-medium">
         {ready.map((coat) => (
           <li key={`${coat.class} ${coat.side}`}>
-            {amountWords(coat.class, room, site)} with the {coat.tool}
+            {amountWords(coat, room, site)} with the {coat.tool}
             {coat.side ? `, ${coat.side} sides` : ''}
           </li>
         ))}
         {task.pass === 'sand' && <li>Mask on, room shut off; stop where tape appears</li>}
       </ul>
+      {ready[0] && (
+        <p className="text-sm text-muted">
+          {task.pass !== 'tape' &&
+            task.pass !== 'skim' &&
+            `First: ${BETWEEN[room.method.all.between].name.toLowerCase()}. `}
+          Good when: {ready[0].check}.
+        </p>
+      )}
       {works && <DoneButton houseId={houseId} room={room.room.id} pass={task.pass} coats={ready} now={now} />}
       <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
@@ -163,11 +172,12 @@ const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 const amounts = ({ room, task }: Handed, site: Site): readonly string[] =>
-  [...new Set(task.coats.map((coat) => amountWords(coat.class, room, site)))].slice(0, 3);
+  [...new Set(task.coats.map((coat) => amountWords(coat, room, site)))].slice(0, 3);
 
-function amountWords(kind: CoatedClass, { tally }: RoomSite, site: Site): string {
-  if (kind === 'fasteners') return `${tally.fasteners} fasteners`;
-  return isJoint(kind)
-    ? `${roughLength(tally.classes[kind].length, site.house.unit)} of ${CLASS_NAMES[kind].toLowerCase()}`
-    : 'the whole surface';
+/** How much of a class the coat covers: faces of a lower level may go without it. */
+function amountWords(coat: Coat, { coats, tally }: RoomSite, site: Site): string {
+  const amount = coats.find((own) => coatId(own) === coatId(coat))?.amount ?? 0;
+  if (coat.class === 'fasteners') return `${amount} fasteners`;
+  if (isJoint(coat.class)) return `${roughLength(amount, site.house.unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
+  return amount < tally.boardArea * 0.999 ? areaWords(amount, site.house.unit) : 'the whole surface';
 }
