@@ -11,6 +11,17 @@ import { isFloated, toolFor } from './tools';
  * @example coatsFor('angle', usualMethod(4)).map(coatId)  // ['angle.tape', 'angle.fill.first', 'angle.fill.second']
  */
 export function coatsFor(kind: CoatedClass, method: Method): readonly Coat[] {
+  // The rooms of a house share their method; its ladders are worked out once.
+  const ladders = known.get(method) ?? new Map<CoatedClass, readonly Coat[]>();
+  known.set(method, ladders);
+  const coats = ladders.get(kind) ?? ladderOf(kind, method);
+  ladders.set(kind, coats);
+  return coats;
+}
+
+const known = new WeakMap<Method, Map<CoatedClass, readonly Coat[]>>();
+
+function ladderOf(kind: CoatedClass, method: Method): readonly Coat[] {
   const choices = choicesFor(method, kind);
   const keys = chosenCoatKeys(kind, method.level, choices);
   let round = 0;

@@ -51,11 +51,15 @@ export function siteOf(
 ): Site {
   const states = stateOf(entries);
   const shared = resolveMethod(house);
+  let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
     const tally = tallyOf(room);
     const method = methodOfRoom(house, room, shared);
     const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
+    const { hours, part } = progressOf(coats, method, state);
+    all += hours;
+    done += hours * part;
     const standing = whatNow(coats, state, airOf(room.id), now);
     return {
       room,
@@ -66,17 +70,15 @@ export function siteOf(
       tasks: tasksOf(tally, coats, method),
       state,
       standing,
-      progress: progressOf(coats, method, state).part,
+      progress: part,
     };
   });
-  const done = sites.map(({ coats, method, state }) => progressOf(coats, method, state));
-  const all = done.reduce((sum, { hours }) => sum + hours, 0);
   return {
     house,
     rooms: sites,
     tally: addTallies(sites.map(({ tally }) => tally)),
     load: loadList(sites),
-    progress: all === 0 ? 0 : done.reduce((sum, { part, hours }) => sum + part * hours, 0) / all,
+    progress: all === 0 ? 0 : done / all,
   };
 }
 

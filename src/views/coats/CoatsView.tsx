@@ -58,7 +58,7 @@ export function CoatsView(props: CoatsViewProps) {
   const method = useMethod(houseId, version, props.house, props.rooms, air, props);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
-  const { prices, failed } = usePrices(house, rooms, air, scope);
+  const { prices, stale, failed } = usePrices(house, rooms, air, scope);
   const plain = useMemo(() => rooms.map(({ room }) => room), [rooms]);
   const shown = useMemo(() => methodIn(scope, house, plain), [scope, house, plain]);
   const kinds = METHOD_CLASSES.filter((kind) =>
@@ -170,7 +170,7 @@ export function CoatsView(props: CoatsViewProps) {
             <QuestionList
               scope={scope}
               choices={choicesIn(scope, house, plain)}
-              prices={prices}
+              prices={stale ? undefined : prices}
               unit={house.unit}
               mayEdit={mayEdit}
               choose={(question, answer) => method.change(scope.room, patchOf(scope, question, answer))}

@@ -9,16 +9,20 @@ import type { Scope } from '@/core/estimate/scope';
 import type { HouseHead } from '@/core/house/schema';
 import type { PricesWorker } from '@/workers/prices.worker';
 
-/** The prices of all answers for the house as it is drafted, worked out in a worker; the last ones stay until new ones come. */
+/**
+ * The prices of all answers for the house as it is drafted, worked out in a worker; the last ones stay, as stale ones, until
+ * new ones come.
+ */
 export function usePrices(
   house: Pick<HouseHead, 'unit' | 'method'>,
   rooms: readonly TakenRoom[],
   air: Air,
   scope: Scope,
-): { readonly prices: PricedMethod | undefined; readonly failed: boolean } {
+): { readonly prices: PricedMethod | undefined; readonly stale: boolean; readonly failed: boolean } {
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);
   const [prices, setPrices] = useState<PricedMethod>();
+  const [stale, setStale] = useState(true);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
     const started = new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' });
@@ -34,15 +38,17 @@ export function usePrices(
     if (!current) return;
     asked.current += 1;
     const turn = asked.current;
+    setStale(true);
     wrap<PricesWorker>(current)
       .priceAnswers(house, rooms, air, scope)
       .then((found) => {
         // An answer to an older question is no answer.
         if (turn !== asked.current || worker.current !== current) return;
         setPrices(found);
+        setStale(false);
         setFailed(false);
       })
       .catch(() => setFailed(true));
   }, [house, rooms, air, scope]);
-  return { prices, failed };
+  return { prices, stale, failed };
 }

@@ -3,8 +3,6 @@ import { signOut } from '@/server/actions/people';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { airWords } from '@/ui/airWords';
-import { GlyphParts } from '@/ui/section/SectionGlyph';
-import { sectionsOf } from '@/ui/section/sectionsOf';
 import { Header } from '@/ui/shell/Header';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
@@ -22,7 +20,6 @@ export default async function HouseLayout({
   const { site, reading, timeZone, now } = await loadSite(house);
   return (
     <div className="flex min-h-dvh flex-col">
-      <GlyphParts sections={sectionsOf(site)} />
       <Header
         house={{ id: house, name: site.house.name }}
         air={reading ? `Inside ${airWords(reading, site.house.unit)}` : 'Air not measured'}

@@ -1,6 +1,8 @@
 import type { Metadata } from 'next';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { GlyphParts } from '@/ui/section/GlyphParts';
+import { sectionsOf } from '@/ui/section/sectionsOf';
 import { boardMethods, boardRows, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
 
@@ -11,15 +13,18 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
   const person = await requirePerson();
   const { site, entries, people, now, timeZone } = await loadSite(house);
   return (
-    <CoatBoardView
-      houseId={house}
-      rows={boardRows(site.rooms, now, timeZone)}
-      methods={boardMethods(site.rooms)}
-      recent={recentEntries(entries, site.rooms, people, person.id)}
-      now={now}
-      timeZone={timeZone}
-      unit={site.house.unit}
-      role={person.role}
-    />
+    <>
+      <GlyphParts sections={sectionsOf(site)} />
+      <CoatBoardView
+        houseId={house}
+        rows={boardRows(site.rooms, now, timeZone)}
+        methods={boardMethods(site.rooms)}
+        recent={recentEntries(entries, site.rooms, people, person.id)}
+        now={now}
+        timeZone={timeZone}
+        unit={site.house.unit}
+        role={person.role}
+      />
+    </>
   );
 }

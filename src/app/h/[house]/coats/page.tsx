@@ -6,6 +6,8 @@ import { dropMethod, keepMethod, saveMethod, saveRoomMethod } from '@/server/act
 import { saveRoom } from '@/server/actions/rooms';
 import { houseAir, loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { GlyphParts } from '@/ui/section/GlyphParts';
+import { sectionsOf } from '@/ui/section/sectionsOf';
 import { CoatsView } from '@/views/coats/CoatsView';
 
 export const metadata: Metadata = { title: 'Coats' };
@@ -16,26 +18,29 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
   const [{ site, version, roomVersions, reading }, kept] = await Promise.all([loadSite(house), listMethods()]);
   const { unit, method } = site.house;
   return (
-    <CoatsView
-      houseId={house}
-      version={version}
-      house={{ unit, method }}
-      rooms={site.rooms.map(({ room, tally }) => ({
-        room,
-        tally,
-        version: roomVersions[room.id] ?? 1,
-        faces: facesOf(room, unit)
-          .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
-          .map(({ id }) => id),
-      }))}
-      air={houseAir(reading)}
-      kept={kept}
-      mayEdit={mayAct(person, 'lead')}
-      saveMethod={saveMethod}
-      saveRoomMethod={saveRoomMethod}
-      keepMethod={keepMethod}
-      dropMethod={dropMethod}
-      saveRoom={saveRoom}
-    />
+    <>
+      <GlyphParts sections={sectionsOf(site)} />
+      <CoatsView
+        houseId={house}
+        version={version}
+        house={{ unit, method }}
+        rooms={site.rooms.map(({ room, tally }) => ({
+          room,
+          tally,
+          version: roomVersions[room.id] ?? 1,
+          faces: facesOf(room, unit)
+            .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
+            .map(({ id }) => id),
+        }))}
+        air={houseAir(reading)}
+        kept={kept}
+        mayEdit={mayAct(person, 'lead')}
+        saveMethod={saveMethod}
+        saveRoomMethod={saveRoomMethod}
+        keepMethod={keepMethod}
+        dropMethod={dropMethod}
+        saveRoom={saveRoom}
+      />
+    </>
   );
 }

@@ -2,6 +2,8 @@ import type { Metadata } from 'next';
 import { mayAct } from '@/server/action';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { GlyphParts } from '@/ui/section/GlyphParts';
+import { sectionsOf } from '@/ui/section/sectionsOf';
 import { MyDayView } from '@/views/myday/MyDayView';
 
 export const metadata: Metadata = { title: 'My day' };
@@ -11,13 +13,16 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
   const person = await requirePerson();
   const { site, now, timeZone } = await loadSite(house);
   return (
-    <MyDayView
-      houseId={house}
-      site={site}
-      person={person}
-      now={now}
-      timeZone={timeZone}
-      works={mayAct(person, 'finisher')}
-    />
+    <>
+      <GlyphParts sections={sectionsOf(site)} />
+      <MyDayView
+        houseId={house}
+        site={site}
+        person={person}
+        now={now}
+        timeZone={timeZone}
+        works={mayAct(person, 'finisher')}
+      />
+    </>
   );
 }

@@ -6,6 +6,8 @@ import { saveHang } from '@/server/actions/houses';
 import { addRoom, arrangeRooms, copyRoom, placeRoom, removeRoom, restoreRoom, saveRoom } from '@/server/actions/rooms';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { GlyphParts } from '@/ui/section/GlyphParts';
+import { sectionsOf } from '@/ui/section/sectionsOf';
 import { TallyView } from '@/views/tally/TallyView';
 
 export const metadata: Metadata = { title: 'Tally' };
@@ -36,26 +38,29 @@ export default async function TallyPage({
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
   return (
-    <TallyView
-      // Another room, or the next new one, starts with a draft of its own.
-      key={`${opened ?? `new ${rooms.length}`}`}
-      houseId={house}
-      houseVersion={version}
-      house={site.house}
-      rooms={rooms}
-      total={site.tally}
-      levels={levels}
-      opened={opened}
-      removed={typeof removed === 'string' ? removed : undefined}
-      mayEdit={mayAct(person, 'lead')}
-      addRoom={addRoom}
-      saveRoom={saveRoom}
-      copyRoom={copyRoom}
-      removeRoom={removeRoom}
-      restoreRoom={restoreRoom}
-      arrangeRooms={arrangeRooms}
-      placeRoom={placeRoom}
-      saveHang={saveHang}
-    />
+    <>
+      <GlyphParts sections={sectionsOf(site)} />
+      <TallyView
+        // Another room, or the next new one, starts with a draft of its own.
+        key={`${opened ?? `new ${rooms.length}`}`}
+        houseId={house}
+        houseVersion={version}
+        house={site.house}
+        rooms={rooms}
+        total={site.tally}
+        levels={levels}
+        opened={opened}
+        removed={typeof removed === 'string' ? removed : undefined}
+        mayEdit={mayAct(person, 'lead')}
+        addRoom={addRoom}
+        saveRoom={saveRoom}
+        copyRoom={copyRoom}
+        removeRoom={removeRoom}
+        restoreRoom={restoreRoom}
+        arrangeRooms={arrangeRooms}
+        placeRoom={placeRoom}
+        saveHang={saveHang}
+      />
+    </>
   );
 }
