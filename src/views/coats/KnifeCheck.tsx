@@ -76,6 +76,14 @@ export function KnifeCheck({
       />
       <div className="grid grid-cols-2 gap-3">
         <TextField label="Knife" value={knife} error={lengthFault} onChange={(event) => setKnife(event.target.value)} />
+        {seenKind !== 'flat' && (
+          <TextField
+            label={seenKind === 'rocks' ? 'It lifts by' : 'Light is'}
+            value={amount}
+            error={heightFault}
+            onChange={(event) => setAmount(event.target.value)}
+          />
+        )}
         {seenKind === 'rocks' && (
           <TextField
             label="It rocks on a point"
@@ -84,14 +92,6 @@ export function KnifeCheck({
             value={pivot}
             error={pivotFault}
             onChange={(event) => setPivot(event.target.value)}
-          />
-        )}
-        {seenKind !== 'flat' && (
-          <TextField
-            label={seenKind === 'rocks' ? 'It lifts by' : 'Light is'}
-            value={amount}
-            error={heightFault}
-            onChange={(event) => setAmount(event.target.value)}
           />
         )}
       </div>
