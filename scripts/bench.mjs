@@ -35,6 +35,7 @@ await runScript(async () => {
   await installPackages();
   await buildIfStale(BUILD_FOLDER);
   await benchCompiled('tests/bench/takeOff.ts');
+  await benchCompiled('tests/bench/method.ts');
   const cluster = await startTemporaryCluster();
   const port = await freePort();
   const env = {

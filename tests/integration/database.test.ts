@@ -5,7 +5,8 @@ import type { NewEntry } from '@/core/log/entry';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
-import { addHouse, findHouse, saveHouseHead, saveRoom } from '@/db/houses';
+import { addHouse, findHouse, saveHouseHead, saveRoom, saveRoomMethod } from '@/db/houses';
+import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
 import { addFirstLead, addPerson, authenticate, findPerson, type Person } from '@/db/people';
@@ -40,7 +41,11 @@ describe('migrations', () => {
   it('run again without changing anything', async () => {
     await migrate();
     const [rows] = await connection().query('SELECT name FROM migrations');
-    expect(rows).toEqual([{ name: '0001-first-tables' }, { name: '0002-removed-rooms' }]);
+    expect(rows).toEqual([
+      { name: '0001-first-tables' },
+      { name: '0002-removed-rooms' },
+      { name: '0003-kept-methods' },
+    ]);
   });
 });
 
@@ -147,6 +152,35 @@ describe('houses', () => {
     const level = (value: 3 | 5) => saveHouseHead(id, 1, (head) => ({ ...head, method: { level: value } }));
     expect([await level(5), await level(3)]).toEqual([true, false]);
     expect((await findHouse(id))?.head.method.level).toBe(5);
+  });
+});
+
+describe('methods', () => {
+  it('of a room stay when its walls are saved, and go when the room goes by the house again', async () => {
+    const id = await newHouse();
+    const pantry = async () => (await findHouse(id))?.rooms.find(({ room }) => room.id === 'pantry');
+    const before = await pantry();
+    if (!before) throw new Error('the demo has a pantry');
+    expect(await saveRoomMethod(id, before.version, 'pantry', { tools: 'trowel' })).toEqual({
+      kind: 'saved',
+      version: 2,
+    });
+    expect(await saveRoom(id, 2, { ...before.room, height: 100 })).toMatchObject({ kind: 'saved' });
+    expect((await pantry())?.room).toMatchObject({ height: 100, method: { tools: 'trowel' } });
+    expect(await saveRoomMethod(id, 2, 'pantry', null)).toMatchObject({ kind: 'stale', theirs: { version: 3 } });
+    await saveRoomMethod(id, 3, 'pantry', null);
+    expect((await pantry())?.room).not.toHaveProperty('method');
+    expect(await saveRoomMethod(id, 1, 'cellar', null)).toEqual({ kind: 'gone' });
+  });
+
+  it('are kept under one name, replaced under it, and forgotten once', async () => {
+    const name = `way ${randomUUID()}`;
+    await keepMethod(name, 'in', { tools: 'trowel' }, lead.id);
+    await keepMethod(name, 'in', { tools: 'boxes' }, lead.id);
+    const own = (await listMethods()).filter((method) => method.name === name);
+    expect(own.map(({ choices }) => choices)).toEqual([{ tools: 'boxes' }]);
+    expect(await dropMethod(own[0]?.id ?? '')).toBe(true);
+    expect(await dropMethod(own[0]?.id ?? '')).toBe(false);
   });
 });
 

@@ -4,7 +4,7 @@ import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
 import { judgeSection } from '../section/judgeSection';
 import { sectionFor } from '../section/sectionFor';
-import { toleranceFor } from '../section/tolerance';
+import { strictestTolerance } from '../section/tolerance';
 import { widthThatHides } from '../section/widthThatHides';
 import type { Found, Looked } from './conflict';
 
@@ -62,7 +62,7 @@ export function tooFewCoats({ method, kinds }: Looked): readonly Found[] {
 
 export function buttsTooNarrow({ method, kinds, finish, unit }: Looked): readonly Found[] {
   if (!kinds.includes('butt') || method.level < 4) return [];
-  const tolerance = toleranceFor(finish?.surface, finish?.light);
+  const tolerance = strictestTolerance(finish);
   if (!judgeSection(sectionFor('butt', method), tolerance).shows) return [];
   const width = widthThatHides('butt', method, tolerance);
   const found = { severity: 'doubtful', question: 'width', class: 'butt' } as const;

@@ -59,3 +59,18 @@ export function levelFor(surface: Surface = 'flat paint', light: Light = 'ordina
       return light === 'ordinary' ? 4 : 5;
   }
 }
+
+/** A finish that is said for a room, and for faces of it. */
+export interface SaidFinish {
+  readonly surface?: Surface | undefined;
+  readonly light?: Light | undefined;
+  readonly faces?:
+    | Readonly<Record<string, { readonly surface?: Surface | undefined; readonly light?: Light | undefined }>>
+    | undefined;
+}
+
+/** The least uneven that a joint of a room may be: that of the face that forgives least. */
+export function strictestTolerance({ surface, light, faces }: SaidFinish = {}): Tolerance {
+  const each = Object.values(faces ?? {}).map((face) => toleranceFor(face.surface ?? surface, face.light ?? light));
+  return each.reduce((least, own) => (own.slope < least.slope ? own : least), toleranceFor(surface, light));
+}

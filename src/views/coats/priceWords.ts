@@ -11,6 +11,7 @@ export function differenceWords(price: Price, now: Price, unit: LengthUnit): str
   const parts = [
     differs(price.hours - now.hours, 0.05, spanWords),
     differs(price.sandingHours - now.sandingHours, 0.05, (hours) => `${spanWords(hours)} of it sanding`),
+    differs(price.rounds - now.rounds, 0.5, (rounds) => `${Math.round(rounds)} ${rounds < 1.5 ? 'round' : 'rounds'}`),
     differs(price.nights - now.nights, 0.5, (nights) => `${Math.round(nights)} ${nights < 1.5 ? 'night' : 'nights'}`),
     differs(price.litres - now.litres, unit === 'in' ? 1.9 : 0.5, (litres) => litresWords(litres, unit)),
   ].filter((part) => part !== '');
