@@ -52,6 +52,33 @@ test('a room may have a level of its own', async ({ page }) => {
   );
 });
 
+test('what covers a room asks for a level, and a face may have its own', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await copyOfTheDemo(page, 'Glossy house');
+  await page.goto(`${house}/coats`);
+  await page.getByRole('tab', { name: 'Room by room' }).click();
+  await page.getByLabel('Surface of Pantry', { exact: true }).selectOption('gloss');
+  const pantry = page.getByRole('listitem').filter({ has: page.getByLabel('Surface of Pantry', { exact: true }) });
+  await expect(pantry).toContainText('gloss in ordinary light asks for level 5');
+  await pantry.getByRole('button', { name: 'Level 5' }).click();
+  await expect(page.getByLabel('Level of Pantry', { exact: true })).toHaveValue('5');
+  const bath = page.getByRole('listitem').filter({ has: page.getByLabel('Surface of Bath', { exact: true }) });
+  await bath.getByText('Faces').click();
+  await bath.getByLabel('Level of Ceiling').selectOption('5');
+  await expect(bath).toContainText('some of their own');
+  await page.goto(`${house}/board`);
+  // The bath is 8 by 6 ft or so: its ceiling alone is skimmed.
+  await page
+    .getByRole('region', { name: 'Bath' })
+    .getByRole('button', { name: /^Whole surface/ })
+    .click();
+  const amount = Number(
+    /([\d,]+) ft²/.exec((await page.getByRole('dialog').textContent()) ?? '')?.[1]?.replace(',', ''),
+  );
+  expect(amount).toBeGreaterThan(20);
+  expect(amount).toBeLessThan(150);
+});
+
 test('a level chosen over a newer one is refused and said', async ({ page, context }) => {
   await signIn(page, 'Marit');
   const house = await copyOfTheDemo(page, 'Contested house');

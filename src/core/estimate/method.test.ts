@@ -1,12 +1,14 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { houseOf } from '../../../tests/houses/readRooms';
-import { ANSWERS, type MethodChoices, QUESTIONS, USUAL_CHOICES } from '../house/methodSchema';
+import { ANSWERS, choicesSchema, type MethodChoices, QUESTIONS, USUAL_CHOICES } from '../house/methodSchema';
 import type { HouseHead, Room } from '../house/schema';
 import { takeOff } from '../joints/takeOff';
 import { coatsFor } from '../method/coatsFor';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { taperBreakEvenFeet } from '../plan/rates';
+import { coatHours } from '../plan/tasksOf';
 import { conflictsIn } from './conflictsIn';
 import { withPatch } from './methodPatch';
 import { priceAnswers } from './priceAnswers';
@@ -240,5 +242,95 @@ describe('a face with a level of its own', () => {
         tally.classes[kind].length,
         6,
       );
+  });
+});
+
+/** Any answers, some of them for classes of their own. */
+const anyChoices = () => {
+  const said = Object.fromEntries(
+    QUESTIONS.map((question) => [question, fc.option(fc.constantFrom(...ANSWERS[question]), { nil: undefined })]),
+  );
+  return fc
+    .record({
+      ...said,
+      classes: fc.dictionary(fc.constantFrom('flat', 'butt', 'angle', 'bead', 'fasteners'), fc.record(said), {
+        maxKeys: 3,
+      }),
+    })
+    .map((choices) => choicesSchema.parse(JSON.parse(JSON.stringify(choices))));
+};
+
+describe('any method', () => {
+  it('is mended touch by touch until nothing forbidden is left', () => {
+    fc.assert(
+      fc.property(anyChoices(), fc.constantFrom(3, 4, 5), (choices, level) => {
+        let method: HouseHead['method'] = { ...choices, level };
+        for (let touch = 0; touch < 40; touch += 1) {
+          const forbidden = conflictsIn({ unit: 'in', method }, rooms, AIR).filter(
+            ({ severity }) => severity === 'forbidden',
+          );
+          const [first] = forbidden;
+          if (!first) return;
+          method = withPatch(method, first.mend.patch);
+        }
+        throw new Error(`never mended: ${JSON.stringify(choices)}`);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('has a price: hours, mud and waits that are numbers, none below nothing', () => {
+    fc.assert(
+      fc.property(anyChoices(), fc.constantFrom(0, 1, 2, 3, 4, 5), (choices, level) => {
+        const price = priceOf({ unit: 'in', method: { ...choices, level } }, rooms, AIR);
+        for (const value of Object.values(price)) {
+          expect(Number.isFinite(value)).toBe(true);
+          expect(value).toBeGreaterThanOrEqual(0);
+        }
+        expect(price.sandingHours).toBeLessThanOrEqual(price.hours);
+        expect(price.nights).toBeLessThanOrEqual(price.rounds);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('costs the same whether it is the house’s or every room’s own', () => {
+    fc.assert(
+      fc.property(anyChoices(), (choices) => {
+        const own = rooms.map(({ room, tally }) => ({ room: { ...room, method: choices }, tally }));
+        const byRooms = priceOf(head({}), own, AIR);
+        const byHouse = priceOf(head(choices), rooms, AIR);
+        expect(byRooms.litres).toBeCloseTo(byHouse.litres, 9);
+        expect(byRooms.hours).toBeCloseTo(byHouse.hours, 9);
+      }),
+      { numRuns: 40 },
+    );
+  });
+});
+
+describe('the hours of a school', () => {
+  // common practice, no source (from memory): feet an hour
+  const hall = rooms[0];
+  if (!hall) throw new Error('the house has a hall');
+  const hoursOf = (kind: string, key: string, choices: MethodChoices) => {
+    const method = resolveMethod(head(choices));
+    const coats = roomCoats(hall.tally, method).filter((coat) => coat.class === kind && coat.key === key);
+    return coats.reduce((sum, coat) => sum + coatHours(coat, method), 0);
+  };
+  const feet = (kind: 'flat' | 'butt' | 'angle') => hall.tally.classes[kind].length / 304.8;
+
+  it.each<[string, MethodChoices, 'flat' | 'butt' | 'angle', string, number]>([
+    ['a dispenser lays 150 ft of flats', { laying: 'dispenser' }, 'flat', 'tape', 150],
+    ['a taper 250', { laying: 'taper' }, 'flat', 'tape', 250],
+    ['applicator and head 150 ft of angles', { laying: 'applicator' }, 'angle', 'tape', 150],
+    ['a box fills 500 ft of flats', { tools: 'boxes' }, 'flat', 'fill', 500],
+    ['and finishes 500', { tools: 'boxes' }, 'flat', 'finish', 500],
+  ])('%s', (_, choices, kind, key, rate) => {
+    expect(hoursOf(kind, key, choices)).toBeCloseTo(feet(kind) / rate, 9);
+  });
+
+  it('of a corner tool are one pass for both sides', () => {
+    const both = hoursOf('angle', 'fill', { angles: 'both', angleTool: 'corner' });
+    expect(both).toBeLessThan(hoursOf('angle', 'fill', {}));
   });
 });

@@ -44,7 +44,7 @@ export function boxedButts({ method, kinds }: Looked): readonly Found[] {
       question: 'centring',
       class: 'butt',
       why: 'a box leaves a crest on an unbacked butt: it has to be centred the same day',
-      mend: { words: 'Centre them the same day', patch: { choices: { centring: 'sameDay' } } },
+      mend: { words: 'Centre them the same day', patch: { classes: { butt: { centring: 'sameDay' } } } },
     },
   ];
 }

@@ -13,3 +13,16 @@ export type EdgeProfile = (typeof EDGE_PROFILES)[number];
 /** What will cover the wall, and what lights it: together they decide the level. */
 export const SURFACES = ['flat paint', 'gloss', 'fine texture', 'heavy texture', 'paper', 'tile'] as const;
 export const LIGHTS = ['ordinary', 'low sun', 'cove', 'lamp along the wall'] as const;
+
+/** Every kind of joint that is finished, in the order in which it is listed. */
+export const JOINT_CLASSES = [
+  'flat',
+  'butt',
+  'backedButt',
+  'mixed',
+  'angle',
+  'offAngle',
+  'bead',
+  'trim',
+  'existing',
+] as const;

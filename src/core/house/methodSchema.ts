@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { JOINT_CLASSES } from './kinds';
 import { levelSchema } from './levelSchema';
 
 /**
@@ -51,18 +52,7 @@ export const USUAL_CHOICES: Choices = {
 };
 
 /** The classes that a method can treat in their own way. */
-export const METHOD_CLASSES = [
-  'flat',
-  'butt',
-  'backedButt',
-  'mixed',
-  'angle',
-  'offAngle',
-  'bead',
-  'trim',
-  'existing',
-  'fasteners',
-] as const;
+export const METHOD_CLASSES = [...JOINT_CLASSES, 'fasteners'] as const;
 export type MethodClass = (typeof METHOD_CLASSES)[number];
 
 const positive = () => z.number().gt(0, 'must be greater than 0');

@@ -1,18 +1,7 @@
-import type { EdgeProfile } from '../house/kinds';
+import { type EdgeProfile, JOINT_CLASSES } from '../house/kinds';
 import type { Point, Vector } from '../measure/vector';
 
-/** Every kind of joint that is finished, in the order in which it is listed. */
-export const JOINT_CLASSES = [
-  'flat',
-  'butt',
-  'backedButt',
-  'mixed',
-  'angle',
-  'offAngle',
-  'bead',
-  'trim',
-  'existing',
-] as const;
+export { JOINT_CLASSES };
 export type JointClass = (typeof JOINT_CLASSES)[number];
 
 /** A straight stretch on one face; mm. */

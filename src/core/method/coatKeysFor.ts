@@ -31,9 +31,12 @@ export function chosenCoatKeys(
   if (kind === 'surface') return level >= 4 && last === 'skim' ? ['skim'] : asked;
   if (hard === 'trim') return asked.slice(0, 1);
   if (coats === 'level' || level < 3) return asked;
-  return ['tape', ...(['fill', 'finish', 'extra'] as const).slice(0, COUNTS[coats])];
+  const count = Math.min(COUNTS[coats], isAngle(kind) ? MOST_ON_ANGLES : COUNTS.three);
+  return ['tape', ...(['fill', 'finish', 'extra'] as const).slice(0, count)];
 }
 
+/** Angles get one coat after the tape or two, on each side. Common practice, no source. */
+const MOST_ON_ANGLES = 2;
 const COUNTS = { one: 1, two: 2, three: 3 } as const;
 
 /** Beads, trim and fasteners: coated, never taped. */

@@ -41,7 +41,7 @@ export interface RecentEntry {
 /** The rows of the board, as lean as they can be sent. */
 export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
   const methods = boardMethods(rooms);
-  return rooms.map(({ room, level, method, standing: roomStanding, tally, progress, state }) => ({
+  return rooms.map(({ room, level, method, standing: roomStanding, coats: planned, progress, state }) => ({
     id: room.id,
     name: room.name,
     level: rowLevel(room, level),
@@ -53,7 +53,7 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
       now: now.kind,
       words: classWords(now, instant, timeZone),
       coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
-      amount: amountOf(kind, tally),
+      amount: amountOf(kind, planned),
     })),
   }));
 }
@@ -71,9 +71,11 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
   );
 }
 
-function amountOf(kind: CoatedClass, tally: RoomSite['tally']): number {
-  if (kind === 'fasteners') return tally.fasteners;
-  return kind === 'surface' ? tally.boardArea / MM_PER_FOOT ** 2 : tally.classes[kind].length / MM_PER_FOOT;
+/** How much there is of a class: what the coat that covers most of it covers; faces of a lower level may go without. */
+function amountOf(kind: CoatedClass, coats: RoomSite['coats']): number {
+  const most = coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
+  if (kind === 'fasteners') return most;
+  return kind === 'surface' ? most / MM_PER_FOOT ** 2 : most / MM_PER_FOOT;
 }
 
 /** The last things done that can be taken back, newest first. */
