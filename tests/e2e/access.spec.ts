@@ -18,6 +18,8 @@ const VIEWS = [
 
 for (const theme of ['oak-day', 'oak-night']) {
   test(`every view is free of axe violations and browser errors in ${theme}`, async ({ page, context }) => {
+    // Every view one after the other.
+    test.slow();
     const errors = watchErrors(page);
     await signIn(page, 'Marit');
     const house = await demoHouse(page);

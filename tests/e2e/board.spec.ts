@@ -105,7 +105,11 @@ test('a drier room is ready sooner: the air that is recorded moves the clock', a
   const house = await demoHouse(page);
   await page.goto(`${house}/dry`);
   const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Net loft' }) });
-  const hours = async () => Number(/in (\d+) h/.exec((await card.getByText(/all dry in/).textContent()) ?? '')?.[1]);
+  const hours = async () => {
+    const text = (await card.getByText(/all dry in/).textContent()) ?? '';
+    const [, whole = '0', minutes = '0'] = /in (?:(\d+) h)? ?(?:(\d+)(?: min)?)?/.exec(text) ?? [];
+    return Number(whole) + Number(minutes) / 60;
+  };
   const before = await hours();
   await page.getByLabel('Temperature').fill('warm');
   await page.getByRole('button', { name: 'Record the air' }).click();
