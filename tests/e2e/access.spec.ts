@@ -23,7 +23,7 @@ for (const theme of ['oak-day', 'oak-night']) {
     const errors = watchErrors(page);
     await signIn(page, 'Marit');
     const house = await demoHouse(page);
-    await context.addCookies([{ name: 'oak-theme', value: theme, url: page.url() }]);
+    await context.addCookies([{ name: 'oak-theme', value: theme, url: new URL('/', page.url()).href }]);
     for (const path of [...VIEWS.map((view) => house + view), '/houses']) {
       await page.goto(path);
       await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
