@@ -120,6 +120,10 @@ test('an answer shows its price for this house, and is kept', async ({ page }) =
     await page.reload();
     await expect(page.getByRole('radio', { name: /Flat boxes/ })).toBeChecked({ timeout: 2000 });
   }).toPass();
+  await page.getByRole('radio', { name: /Setting for tape and fill/ }).check();
+  await page.getByLabel('Label of the setting mud').selectOption('20 min');
+  await page.getByRole('tab', { name: 'Coat ladder' }).click();
+  await expect(page.getByText(/Wait 30 min from mixing/).first()).toBeVisible();
 });
 
 test('what contradicts itself is named, not kept, and mended with one touch', async ({ page }) => {

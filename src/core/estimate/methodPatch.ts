@@ -4,7 +4,7 @@ import type { Choices, ClassMethod, MethodChoices, MethodClass } from '../house/
 /** A change to a method: some answers, for all or for a class; or the level. */
 export interface MethodPatch {
   readonly level?: Level;
-  readonly choices?: Partial<Choices>;
+  readonly choices?: Partial<Choices> & { readonly settingMinutes?: number };
   readonly classes?: Readonly<Partial<Record<MethodClass, ClassMethod>>>;
 }
 

@@ -1,8 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
 import { areaOf } from '../house/faces/face';
 import type { Room } from '../house/schema';
-import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
-import type { Tally } from './tally';
+import type { Joint, JointClass } from './joint';
 
 /** Stands for every face that has no level of its own. */
 export const OTHER_FACES = '';
@@ -18,7 +17,7 @@ export interface FinishPart {
 
 /**
  * A room in parts that are finished to one level each. Rooms whose faces all go by the room's level are one part, which
- * is not kept beside the tally: see `finishParts`.
+ * is not kept beside the tally: see `finishParts` there.
  *
  * @param spotted fasteners to be spotted, by face
  */
@@ -50,11 +49,4 @@ export function partsByFinish(
     part.boardArea += face.existing ? 0 : areaOf(face);
   }
   return [...parts.values()];
-}
-
-/** The parts of a room: those kept with its tally, or the whole room as one. */
-export function finishParts(tally: Tally): readonly FinishPart[] {
-  if (tally.parts) return tally.parts;
-  const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, tally.classes[kind].length]));
-  return [{ faces: [OTHER_FACES], classes, fasteners: tally.fasteners, boardArea: tally.boardArea }];
 }

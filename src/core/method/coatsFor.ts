@@ -64,7 +64,7 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
     consistency: consistencyOf(kind, key, isLast, choices),
     tape: tapes ? choices.tape : undefined,
     edges: isLast && key !== 'fill' && choices.lastPass === 'edges' && (isFloated(kind) || kind === 'flat'),
-    covered: key === 'tape' && choices.cover !== 'wipe',
+    covered: key === 'tape' && (choices.cover === 'skim' || (choices.cover === 'oneSide' && isAngle(kind))),
     wait: waitAfter(mud, choices.settingMinutes),
     check: CHECKS[isAccessory(kind) ? 'accessory' : isAngle(kind) ? 'angle' : 'seam'][key],
   };

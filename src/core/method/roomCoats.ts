@@ -1,8 +1,8 @@
 import { LEVELS, type Level } from '../house/level';
 import type { Room } from '../house/schema';
-import { type FinishPart, finishParts } from '../joints/finishParts';
+import type { FinishPart } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
-import type { Tally } from '../joints/tally';
+import { finishParts, type Tally } from '../joints/tally';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId } from './coat';
 import { coatsFor } from './coatsFor';
 import type { Method } from './resolveMethod';

@@ -174,6 +174,7 @@ export function CoatsView(props: CoatsViewProps) {
               unit={house.unit}
               mayEdit={mayEdit}
               choose={(question, answer) => method.change(scope.room, patchOf(scope, question, answer))}
+              setMinutes={(settingMinutes) => method.change(scope.room, { choices: { settingMinutes } })}
             />
             <MethodStart
               unit={house.unit}

@@ -3,10 +3,15 @@
 import type { PricedAnswer, PricedMethod } from '@/core/estimate/priceAnswers';
 import type { Price } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
-import type { Choices, Question } from '@/core/house/methodSchema';
+import type { Question } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
+import type { ClassChoices } from '@/core/method/resolveMethod';
+import { SelectField } from '@/ui/SelectField';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
+
+/** Minutes on the bags that are sold. Common practice, no source. */
+const LABELS = [5, 20, 45, 90, 210] as const;
 
 /** Every question on which crews differ, each answer with what it would change of this house. */
 export function QuestionList({
@@ -16,13 +21,15 @@ export function QuestionList({
   unit,
   mayEdit,
   choose,
+  setMinutes,
 }: {
   readonly scope: Scope;
-  readonly choices: Choices;
+  readonly choices: ClassChoices;
   readonly prices: PricedMethod | undefined;
   readonly unit: LengthUnit;
   readonly mayEdit: boolean;
   readonly choose: (question: Question, answer: string) => void;
+  readonly setMinutes: (minutes: number) => void;
 }) {
   return (
     <div className="space-y-4">
@@ -44,6 +51,16 @@ export function QuestionList({
                 choose={(answer) => choose(question, answer)}
               />
             ))}
+            {questions.includes('mud') && !scope.class && choices.mud !== 'drying' && (
+              <SelectField
+                label="Label of the setting mud"
+                className="max-w-60"
+                disabled={!mayEdit}
+                value={String(choices.settingMinutes)}
+                options={LABELS.map((minutes) => [String(minutes), `${minutes} min`] as const)}
+                onChange={(event) => setMinutes(Number(event.target.value))}
+              />
+            )}
           </section>
         );
       })}
