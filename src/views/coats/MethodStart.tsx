@@ -52,7 +52,7 @@ export function MethodStart({
   };
   const same = (other: MethodChoices) => JSON.stringify(sorted(other)) === JSON.stringify(sorted(choices));
   return (
-    <section className="sheet space-y-2 p-4">
+    <section className="sheet space-y-2 p-4 xl:sticky xl:top-4">
       <h2>Start from a method</h2>
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-1">
         {startingMethods(unit).map((method) => (

@@ -21,6 +21,7 @@ export function usePrices(
 ): { readonly prices: PricedMethod | undefined; readonly stale: boolean; readonly failed: boolean } {
   const worker = useRef<Worker>(undefined);
   const asked = useRef(0);
+  const last = useRef('');
   const [prices, setPrices] = useState<PricedMethod>();
   const [stale, setStale] = useState(true);
   const [failed, setFailed] = useState(false);
@@ -28,6 +29,7 @@ export function usePrices(
     const started = new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' });
     started.onerror = () => setFailed(true);
     worker.current = started;
+    last.current = '';
     return () => {
       worker.current = undefined;
       started.terminate();
@@ -36,6 +38,10 @@ export function usePrices(
   useEffect(() => {
     const current = worker.current;
     if (!current) return;
+    // The page sends the same house again after every change that was kept.
+    const question = JSON.stringify([house, rooms, air, scope]);
+    if (question === last.current) return;
+    last.current = question;
     asked.current += 1;
     const turn = asked.current;
     setStale(true);
