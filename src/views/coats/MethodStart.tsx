@@ -6,6 +6,7 @@ import type { Answer } from '@/core/house/answer';
 import type { MethodChoices } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
+import { sortedText } from '@/ui/sortedText';
 import { SERVER_LOST } from '@/ui/useSubmit';
 
 export interface KeptMethodRow {
@@ -50,7 +51,7 @@ export function MethodStart({
       setMessage(SERVER_LOST);
     }
   };
-  const same = (other: MethodChoices) => JSON.stringify(sorted(other)) === JSON.stringify(sorted(choices));
+  const same = (other: MethodChoices) => sortedText(other) === sortedText(choices);
   return (
     <section className="sheet space-y-2 p-4 xl:sticky xl:top-4">
       <h2>Start from a method</h2>
@@ -124,8 +125,3 @@ export function MethodStart({
     </section>
   );
 }
-
-const sorted = (choices: MethodChoices) =>
-  Object.entries(choices)
-    .filter(([, value]) => value !== undefined)
-    .sort(([a], [b]) => a.localeCompare(b));

@@ -7,6 +7,7 @@ import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { TakenRoom } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
 import type { HouseHead } from '@/core/house/schema';
+import { sortedText } from '@/ui/sortedText';
 import type { PricesWorker } from '@/workers/prices.worker';
 
 /**
@@ -39,14 +40,15 @@ export function usePrices(
     const current = worker.current;
     if (!current) return;
     // The page sends the same house again after every change that was kept.
-    const question = JSON.stringify([house, rooms, air, scope]);
+    const asking = rooms.map(({ room: { id, finish, method }, tally }) => ({ room: { id, finish, method }, tally }));
+    const question = sortedText([house, asking, air, scope]);
     if (question === last.current) return;
     last.current = question;
     asked.current += 1;
     const turn = asked.current;
     setStale(true);
     wrap<PricesWorker>(current)
-      .priceAnswers(house, rooms, air, scope)
+      .priceAnswers(house, asking, air, scope)
       .then((found) => {
         // An answer to an older question is no answer.
         if (turn !== asked.current || worker.current !== current) return;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import type { Price } from '@/core/estimate/priceOf';
 import { ANSWERS, QUESTIONS } from '@/core/house/methodSchema';
 import { usualMethod } from '@/core/method/resolveMethod';
+import { sortedText } from '@/ui/sortedText';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 import { adviceWords, perLengthWords, smallWords, widthWords } from './sectionWords';
@@ -68,6 +69,16 @@ describe('the questions on the page', () => {
     expect(asksOfClass('angles', 'offAngle')).toBe(true);
     expect(asksOfClass('tape', 'bead')).toBe(false);
     expect(asksOfClass('order', 'flat')).toBe(false);
+  });
+});
+
+describe('a method as text', () => {
+  it('is the same in whatever order its choices were said', () => {
+    const one = { tools: 'boxes', classes: { butt: { width: 36, found: { hump: 1, gap: 2 } } } };
+    const other = { classes: { butt: { found: { gap: 2, hump: 1 }, width: 36 } }, tools: 'boxes', mud: undefined };
+    expect(sortedText(one)).toBe(sortedText(other));
+    expect(sortedText(one)).not.toBe(sortedText({ ...one, tools: 'knives' }));
+    expect(sortedText([1, 2])).not.toBe(sortedText([2, 1]));
   });
 });
 
