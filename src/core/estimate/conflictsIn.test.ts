@@ -62,6 +62,16 @@ describe('contradictions', () => {
     expect(ids({ laying: 'taper' })).not.toContain('laying.taper');
   });
 
+  it('a taper is set up for the house: a small room of it is no small job', () => {
+    const small = (room: Room) =>
+      room.name === 'Den'
+        ? { ...room, finish: { light: 'ordinary' as const }, method: { mud: 'drying' as const } }
+        : room;
+    expect(conflicts({ laying: 'taper' }, small).map(({ id }) => id)).toEqual([]);
+    const finished = conflicts({ laying: 'taper' }, (room) => ({ ...room, finish: { surface: 'flat paint' } }));
+    expect(finished).toEqual([]);
+  });
+
   it('in dry, hot air warn of setting mud that dries first, in cold air do not', () => {
     const late = { mud: 'settingFirst', settingMinutes: 90, classes: { flat: { coats: 'three' } } } as const;
     const thin = (air: { temperature: number; humidity: number }) =>

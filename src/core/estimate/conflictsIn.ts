@@ -35,12 +35,18 @@ export function conflictsIn(
     // A room differs by its choices, or by what will cover and light it.
     if (!room.method && !room.finish) continue;
     const { id, name } = room;
-    for (const conflict of look(methodOfRoom(house, room, shared), tally, room.finish))
-      if (room.method || !known.has(conflict.id))
-        found.push({ ...conflict, id: `${id}.${conflict.id}`, room: { id, name } });
+    for (const conflict of look(methodOfRoom(house, room, shared), tally, room.finish)) {
+      const own = room.method
+        ? !(conflict.question === 'laying' && shared.all.laying === 'taper')
+        : BY_FINISH.includes(conflict.question) && !known.has(conflict.id);
+      if (own) found.push({ ...conflict, id: `${id}.${conflict.id}`, room: { id, name } });
+    }
   }
   return found;
 }
+
+/** What a room can contradict by its surface and light alone; a taper is set up for the house, not for each room. */
+const BY_FINISH: readonly Conflict['question'][] = ['width', 'last'];
 
 const CHECKS: readonly Check[] = [
   meshInDryingMud,

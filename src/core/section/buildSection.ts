@@ -43,7 +43,7 @@ export function buildSection(
   let planes = barePlanes(kind, layout, found);
   const volumes: CoatVolume[] = [];
   for (const [index, coat] of coats.entries()) {
-    const lasts = coats.slice(index + 1).every(({ side }) => side !== coat.side);
+    const lasts = !coats.slice(index + 1).some((later) => shareAPlane(coat, later));
     const sand = lasts ? SANDED_MM.last : sandBetween ? SANDED_MM.between : 0;
     const before = planes;
     planes = planes.map((plane, side) => (isCoated(coat, side) ? withCoat(plane, coat, kind, layout, sand) : plane));
@@ -53,6 +53,8 @@ export function buildSection(
   }
   return { class: kind, layout, found, planes, coats: volumes };
 }
+
+const shareAPlane = (a: Coat, b: Coat): boolean => a.side === undefined || b.side === undefined || a.side === b.side;
 
 const isCoated = ({ side }: Coat, plane: number): boolean =>
   side === undefined || (isFirstSide(side) ? plane === 0 : plane === 1);

@@ -101,6 +101,19 @@ describe('a joint in section', () => {
     );
   });
 
+  it('is sanded at the end only, unless coats are sanded between', () => {
+    for (const kind of COATED_CLASSES) {
+      const coats = coatsFor(kind, METHOD);
+      const lastOnes = coats.filter(
+        (coat, at) => !coats.slice(at + 1).some(({ side }) => !side || !coat.side || side === coat.side),
+      );
+      for (const { coat, sanded } of buildSection(kind, coats).coats)
+        expect(sanded > 0, coatId(coat)).toBe(lastOnes.includes(coat));
+      for (const { coat, sanded } of buildSection(kind, coats, USUAL_JOINT, { sandBetween: true }).coats)
+        expect(sanded, coatId(coat)).toBeGreaterThan(0);
+    }
+  });
+
   it('never sands into the tape', () => {
     fc.assert(
       fc.property(fc.constantFrom<CoatedClass>('flat', 'butt', 'mixed', 'angle'), found, (kind, measures) => {
