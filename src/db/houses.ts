@@ -1,6 +1,7 @@
 import type { Transaction } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
+import { withMethod } from '../core/house/withMethod';
 import { type HouseRow, models } from './models';
 
 /** A house with its rooms and their versions. */
@@ -114,8 +115,7 @@ export async function saveRoomMethod(
     });
     if (!row) return { kind: 'gone' };
     if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    const { method: _before, ...room } = row.room;
-    await row.update({ room: { ...room, ...(method && { method }) }, version: version + 1 }, { transaction });
+    await row.update({ room: withMethod(row.room, method), version: version + 1 }, { transaction });
     return { kind: 'saved', version: version + 1 };
   });
 }

@@ -1,4 +1,5 @@
 import { MM_PER_INCH } from '../measure/unit';
+import { SETTING_RECOAT_FACTOR } from '../method/coat';
 import { type Air, COLDEST_FOR_FINISHING_C } from './air';
 import { dryingHours, USUAL_THICKNESS_MM } from './dryingHours';
 
@@ -13,8 +14,6 @@ export interface CoatTimes {
   readonly warnings: readonly string[];
 }
 
-/** Setting mud is recoated at this multiple of its label: 20 → 30 min. Common practice, no source. */
-export const SETTING_RECOAT_FACTOR = 1.5;
 const SETTING_WANTS_MM = MM_PER_INCH / 8;
 const DEEP_FOR_DRYING_MM = (MM_PER_INCH * 3) / 8;
 const NEARLY_SATURATED = 98;

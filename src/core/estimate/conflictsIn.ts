@@ -61,3 +61,9 @@ const CHECKS: readonly Check[] = [
   boxedButts,
   taperOnASmallJob,
 ];
+
+/** What cannot be kept of a change: the first forbidden contradiction that was not there before it. */
+export function newlyForbidden(before: readonly Conflict[], after: readonly Conflict[]): Conflict | undefined {
+  const known = new Set(before.map(({ id }) => id));
+  return after.find(({ id, severity }) => severity === 'forbidden' && !known.has(id));
+}

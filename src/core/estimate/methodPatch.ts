@@ -1,5 +1,11 @@
 import type { Level } from '../house/level';
-import type { Choices, ClassMethod, MethodChoices, MethodClass } from '../house/methodSchema';
+import {
+  type Choices,
+  type ClassMethod,
+  METHOD_CLASSES,
+  type MethodChoices,
+  type MethodClass,
+} from '../house/methodSchema';
 
 /** A change to a method: some answers, for all or for a class; or the level. */
 export interface MethodPatch {
@@ -18,12 +24,12 @@ export function withPatch<Said extends MethodChoices & { readonly level?: Level 
   { level, choices, classes }: MethodPatch,
 ): Said {
   const merged = { ...method.classes };
-  for (const [kind, change] of Object.entries(classes ?? {}) as readonly [MethodClass, ClassMethod][])
-    merged[kind] = {
-      ...merged[kind],
-      ...change,
-      ...(change.found ? { found: { ...merged[kind]?.found, ...change.found } } : {}),
-    };
+  for (const kind of METHOD_CLASSES) {
+    const change = classes?.[kind];
+    if (!change) continue;
+    const found = change.found && { found: { ...merged[kind]?.found, ...change.found } };
+    merged[kind] = { ...merged[kind], ...change, ...found };
+  }
   return {
     ...method,
     ...choices,

@@ -1,9 +1,9 @@
 import type { Air } from '../drying/air';
-import { SETTING_RECOAT_FACTOR } from '../drying/coatTimes';
-import { dryingHours } from '../drying/dryingHours';
+import { coatTimes } from '../drying/coatTimes';
 import type { HouseHead, Room } from '../house/schema';
 import type { Tally } from '../joints/tally';
 import { mudOf, sealedArea } from '../materials/loadList';
+import { mudKind } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
@@ -88,9 +88,8 @@ function waitsOf(coats: readonly RoomCoat[], method: Method, air: Air): readonly
 }
 
 function waitAfter(coat: RoomCoat, method: Method, air: Air): number {
-  if (coat.settingMinutes !== undefined) return (coat.settingMinutes / 60) * SETTING_RECOAT_FACTOR;
   const volume = sectionFor(coat.class, method).coats.find(
     (own) => own.coat.key === coat.key && own.coat.side === coat.side,
   );
-  return dryingHours(air, volume?.thickest);
+  return coatTimes(mudKind(coat), air, volume?.thickest).recoatHours;
 }

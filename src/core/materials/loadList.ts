@@ -93,7 +93,7 @@ export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, al
 }
 
 /** Litres of sealer for a room, without waste. */
-export const sealerLitres = (tally: Tally, coats: readonly RoomCoat[], method: Method): number =>
+const sealerLitres = (tally: Tally, coats: readonly RoomCoat[], method: Method): number =>
   sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
 
 function order(net: number, waste: number, pack: number): Order {

@@ -53,6 +53,9 @@ export type CoatId = string;
 export const coatId = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): CoatId =>
   [kind, key, side].filter(Boolean).join('.');
 
+/** Setting mud is recoated at this multiple of its label: 20 → 30 min. Common practice, no source. */
+export const SETTING_RECOAT_FACTOR = 1.5;
+
 /** The mud of a coat as it is logged. */
 export const mudKind = ({
   settingMinutes,

@@ -1,4 +1,4 @@
-import type { CoatedClass, CoatKey, MudProduct } from './coat';
+import { type CoatedClass, type CoatKey, type MudProduct, SETTING_RECOAT_FACTOR } from './coat';
 import { isAccessory } from './coatKeysFor';
 import type { ClassChoices } from './resolveMethod';
 
@@ -40,7 +40,7 @@ export const purposeOf = (kind: CoatedClass, key: CoatKey): string =>
 /** What to wait for before anything goes over a coat. */
 export const waitAfter = (mud: MudProduct, settingMinutes: number): string =>
   mud === 'setting'
-    ? `${Math.round(settingMinutes * 1.5)} min from mixing: firm is enough, damp is fine`
+    ? `${Math.round(settingMinutes * SETTING_RECOAT_FACTOR)} min from mixing: firm is enough, damp is fine`
     : 'until it is dry and white throughout; overnight to a day';
 
 const COMMON = {

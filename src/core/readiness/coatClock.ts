@@ -1,7 +1,7 @@
-import { SETTING_RECOAT_FACTOR } from '../drying/coatTimes';
 import { type AirFrom, dryAt } from '../drying/dryAt';
 import { dryingHours, USUAL_THICKNESS_MM } from '../drying/dryingHours';
 import type { CoatEntry } from '../log/entry';
+import { SETTING_RECOAT_FACTOR } from '../method/coat';
 
 const MINUTE_MS = 60_000;
 

@@ -1,3 +1,5 @@
+import { upperHull } from './upperHull';
+
 /** How a blade leaves mud. */
 export interface Blade {
   /** How sharply it can bow down into a hollow, 1/mm: a stiff blade bridges where a soft one digs. */
@@ -29,17 +31,8 @@ export function bladeSurface(
   const middle = (first + last) / 2;
   const half = Math.max(1, (last - first) / 2);
   const bowed = (index: number) => (bow / 2) * ((index - middle) * step) ** 2;
-  const hull: number[] = [];
   const straightened = (index: number) => (heights[index] ?? 0) - bowed(index);
-  for (let index = first; index <= last; index += 1) {
-    while (hull.length > 1) {
-      const [a, b] = [hull[hull.length - 2] ?? first, hull[hull.length - 1] ?? first];
-      const rise = straightened(b) - straightened(a);
-      if (rise * (index - a) > (straightened(index) - straightened(a)) * (b - a)) break;
-      hull.pop();
-    }
-    hull.push(index);
-  }
+  const hull = upperHull(straightened, first, last);
   const left = [...heights];
   let at = 0;
   for (let index = first; index <= last; index += 1) {

@@ -51,7 +51,7 @@ const EDGE_MM = 0.03;
 export function judgeSection(section: Section, tolerance: Tolerance): Judgement {
   const isLine = section.layout !== 'across' && section.layout !== 'even';
   const limit = tolerance.slope * (isLine ? AT_A_LINE : 1);
-  const each = section.planes.map(measured);
+  const each = measuresOf(section);
   const worst = each.reduce((a, b) => (b.steepest > a.steepest ? b : a));
   const { crown, hollow, width, steepest, knife } = {
     ...worst,
@@ -78,6 +78,15 @@ export function judgeSection(section: Section, tolerance: Tolerance): Judgement 
   const shows = steep || gapped || tooMuch || needed > width + 1;
   if (advice.length === 0) advice.push({ kind: 'enough' });
   return { crown, hollow, width, steepest, knife, shows, advice };
+}
+
+// One section is judged in many lights; what is measured of it does not depend on them.
+const known = new WeakMap<Section, readonly ReturnType<typeof measured>[]>();
+
+function measuresOf(section: Section) {
+  const measures = known.get(section) ?? section.planes.map(measured);
+  known.set(section, measures);
+  return measures;
 }
 
 function measured(plane: Plane) {

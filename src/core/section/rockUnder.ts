@@ -1,3 +1,5 @@
+import { upperHull } from './upperHull';
+
 /** What a knife laid across a joint tells. */
 export interface KnifeReading {
   /** How far one end lifts while the other is pressed down; mm. Nothing when the knife lies still. */
@@ -30,16 +32,7 @@ export function rockUnder(
   const first = Math.max(0, Math.round((centre - length / 2 - from) / step));
   const last = Math.min(heights.length - 1, Math.round((centre + length / 2 - from) / step));
   const height = (index: number) => heights[index] ?? 0;
-  const hull: number[] = [];
-  for (let index = first; index <= last; index += 1) {
-    while (hull.length > 1) {
-      const [a, b] = [hull.at(-2) ?? first, hull.at(-1) ?? first];
-      if ((height(b) - height(a)) * (index - a) > (height(index) - height(a)) * (b - a)) break;
-      hull.pop();
-    }
-    hull.push(index);
-  }
-  // A bump this near to the end of the knife is no support to rock on.
+  const hull = upperHull(height, first, last);
   const lineThrough = (a: number, b: number, at: number) => height(a) + ((height(b) - height(a)) * (at - a)) / (b - a);
   const [start, second, beforeLast, end] = [
     hull[0] ?? first,

@@ -2,10 +2,11 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
-import { conflictsIn } from '../../core/estimate/conflictsIn';
+import { conflictsIn, newlyForbidden } from '../../core/estimate/conflictsIn';
 import { granted, refused } from '../../core/house/answer';
 import { choicesSchema, type MethodChoices, methodSchema } from '../../core/house/methodSchema';
 import type { HouseHead } from '../../core/house/schema';
+import { withMethod } from '../../core/house/withMethod';
 import { saveHouseHead, saveRoomMethod as saveStoredMethod } from '../../db/houses';
 import { dropMethod as dropStored, keepMethod as keepStored } from '../../db/methods';
 import { action } from '../action';
@@ -19,7 +20,7 @@ export const saveMethod = action(
   z.strictObject({ house, version: z.int(), method: methodSchema }),
   'lead',
   async (input) => {
-    const why = await newlyForbidden(input.house, { method: input.method });
+    const why = await whyForbidden(input.house, { method: input.method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
     const saved = await saveHouseHead(input.house, input.version, (head) => ({ ...head, method: input.method }));
     if (!saved) return refused('stale', STALE);
@@ -33,7 +34,7 @@ export const saveRoomMethod = action(
   z.strictObject({ house, room: z.string().min(1).max(60), version: z.int(), method: choicesSchema.nullable() }),
   'lead',
   async (input) => {
-    const why = await newlyForbidden(input.house, { room: input.room, choices: input.method });
+    const why = await whyForbidden(input.house, { room: input.room, choices: input.method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
     const saved = await saveStoredMethod(input.house, input.version, input.room, input.method);
     if (saved.kind === 'gone') return refused('notFound', 'This room is gone.');
@@ -65,23 +66,21 @@ type Change =
   | { readonly method: HouseHead['method'] }
   | { readonly room: string; readonly choices: MethodChoices | null };
 
-/** Why a change cannot be kept: the first forbidden contradiction that was not there before. */
-async function newlyForbidden(id: string, change: Change): Promise<string | undefined> {
+/** Why a change cannot be kept. */
+async function whyForbidden(id: string, change: Change): Promise<string | undefined> {
   const { site, reading } = await loadSite(id);
-  const forbidden = (head: HouseHead, rooms: typeof site.rooms) =>
-    conflictsIn(head, rooms, houseAir(reading)).filter(({ severity }) => severity === 'forbidden');
-  const before = new Set(forbidden(site.house, site.rooms).map((conflict) => conflict.id));
+  const air = houseAir(reading);
+  const before = conflictsIn(site.house, site.rooms, air);
   const after =
     'method' in change
-      ? forbidden({ ...site.house, method: change.method }, site.rooms)
-      : forbidden(
+      ? conflictsIn({ ...site.house, method: change.method }, site.rooms, air)
+      : conflictsIn(
           site.house,
-          site.rooms.map((taken) => {
-            const { method: _before, ...room } = taken.room;
-            return taken.room.id === change.room
-              ? { ...taken, room: { ...room, ...(change.choices && { method: change.choices }) } }
-              : taken;
-          }),
+          site.rooms.map(({ room, tally }) => ({
+            room: room.id === change.room ? withMethod(room, change.choices) : room,
+            tally,
+          })),
+          air,
         );
-  return after.find((conflict) => !before.has(conflict.id))?.why;
+  return newlyForbidden(before, after)?.why;
 }

@@ -58,30 +58,24 @@ export function MethodStart({
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-1">
         {startingMethods(unit).map((method) => (
           <li key={method.id}>
-            <button
-              type="button"
-              disabled={!mayEdit}
-              aria-pressed={same(method.choices)}
-              className={`w-full rounded-field border p-2.5 text-left ${same(method.choices) ? 'border-2 border-secondary bg-base-200' : 'border-base-300'} ${mayEdit ? 'hover:bg-base-200' : ''}`}
-              onClick={() => start(method.choices)}
-            >
-              <span className="block font-semibold">{method.name}</span>
-              <span className="block text-sm text-muted">{method.words}</span>
-            </button>
+            <MethodButton
+              name={method.name}
+              words={method.words}
+              chosen={same(method.choices)}
+              mayEdit={mayEdit}
+              start={() => start(method.choices)}
+            />
           </li>
         ))}
         {usable.map((method) => (
           <li key={method.id} className="flex gap-2">
-            <button
-              type="button"
-              disabled={!mayEdit}
-              aria-pressed={same(method.choices)}
-              className={`flex-1 rounded-field border p-2.5 text-left ${same(method.choices) ? 'border-2 border-secondary bg-base-200' : 'border-base-300'} ${mayEdit ? 'hover:bg-base-200' : ''}`}
-              onClick={() => start(method.choices)}
-            >
-              <span className="block font-semibold">{method.name}</span>
-              <span className="block text-sm text-muted">Kept by you</span>
-            </button>
+            <MethodButton
+              name={method.name}
+              words="Kept by you"
+              chosen={same(method.choices)}
+              mayEdit={mayEdit}
+              start={() => start(method.choices)}
+            />
             {mayEdit && (
               <button
                 type="button"
@@ -123,5 +117,32 @@ export function MethodStart({
         </p>
       )}
     </section>
+  );
+}
+
+function MethodButton({
+  name,
+  words,
+  chosen,
+  mayEdit,
+  start,
+}: {
+  readonly name: string;
+  readonly words: string;
+  readonly chosen: boolean;
+  readonly mayEdit: boolean;
+  readonly start: () => void;
+}) {
+  return (
+    <button
+      type="button"
+      disabled={!mayEdit}
+      aria-pressed={chosen}
+      className={`w-full rounded-field border p-2.5 text-left ${chosen ? 'border-2 border-secondary bg-base-200' : 'border-base-300'} ${mayEdit ? 'hover:bg-base-200' : ''}`}
+      onClick={start}
+    >
+      <span className="block font-semibold">{name}</span>
+      <span className="block text-sm text-muted">{words}</span>
+    </button>
   );
 }

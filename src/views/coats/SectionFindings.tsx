@@ -1,10 +1,10 @@
 import type { Air } from '@/core/drying/air';
-import { SETTING_RECOAT_FACTOR } from '@/core/drying/coatTimes';
+import { coatTimes } from '@/core/drying/coatTimes';
 import { dryingHours } from '@/core/drying/dryingHours';
 import { LIGHTS } from '@/core/house/kinds';
 import type { MethodClass } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
+import { coatId, mudKind } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
@@ -58,11 +58,7 @@ export function SectionFindings({
                 <td className="text-right whitespace-nowrap">{smallWords(thickest, unit)}</td>
                 <td className="text-right whitespace-nowrap">{smallWords(thinnest, unit)}</td>
                 <td className="text-right whitespace-nowrap">
-                  {spanWords(
-                    coat.settingMinutes === undefined
-                      ? dryingHours(air, thickest)
-                      : (coat.settingMinutes * SETTING_RECOAT_FACTOR) / 60,
-                  )}
+                  {spanWords(coatTimes(mudKind(coat), air, thickest).recoatHours)}
                 </td>
               </tr>
             ))}

@@ -19,6 +19,35 @@ import { Slider } from './Slider';
 import { smallWords, widthWords } from './sectionWords';
 import { definedIn, patchFrom, type Trial, tryOut } from './trial';
 
+/** What can be found of a joint, and how far it goes; mm. */
+const SLIDERS = [
+  {
+    of: 'taper',
+    label: 'Depth of the taper',
+    min: LEAST_TAPER_MM,
+    max: MOST_TAPER_MM,
+    step: 0.05,
+    kinds: ['flat', 'mixed'],
+  },
+  { of: 'hump', label: 'How far the ends stand proud', min: 0, max: 6.4, step: 0.1, kinds: ['butt'] },
+  {
+    of: 'gap',
+    label: 'Gap between the boards',
+    min: 0,
+    max: 10,
+    step: 0.1,
+    kinds: ['flat', 'butt', 'backedButt', 'mixed', 'existing'],
+  },
+  { of: 'nose', label: 'How far the nose stands off', min: 0.5, max: 5, step: 0.1, kinds: ['bead', 'trim'] },
+] as const satisfies readonly {
+  readonly of: keyof JointFound & keyof Trial;
+  readonly label: string;
+  readonly min: number;
+  readonly max: number;
+  readonly step: number;
+  readonly kinds: readonly MethodClass[];
+}[];
+
 /** Looking at one class in section: coat by coat, wet and dry, with sliders that the picture and the numbers follow. */
 export function SectionPanel({
   kinds,
@@ -106,28 +135,18 @@ export function SectionPanel({
         />
       </label>
       <div className="grid gap-x-5 gap-y-2 sm:grid-cols-2">
-        {(kind === 'flat' || kind === 'mixed') && (
+        {SLIDERS.filter(({ kinds }) => kinds.some((own) => own === kind)).map(({ of, label, min, max, step }) => (
           <Slider
-            label="Depth of the taper"
-            words={smallWords(found.taper, unit)}
-            min={LEAST_TAPER_MM}
-            max={MOST_TAPER_MM}
-            step={0.05}
-            value={found.taper}
-            onChange={(taper) => set({ taper })}
+            key={of}
+            label={label}
+            words={smallWords(found[of], unit)}
+            min={min}
+            max={max}
+            step={step}
+            value={found[of]}
+            onChange={(value) => set({ [of]: value })}
           />
-        )}
-        {kind === 'butt' && (
-          <Slider
-            label="How far the ends stand proud"
-            words={smallWords(found.hump, unit)}
-            min={0}
-            max={6.4}
-            step={0.1}
-            value={found.hump}
-            onChange={(hump) => set({ hump })}
-          />
-        )}
+        ))}
         {kind === 'butt' && (
           <SelectField
             label="Cut ends"
@@ -151,28 +170,6 @@ export function SectionPanel({
             onChange={(event) =>
               set({ factoryEdges: ([0, 1, 2] as const).find((own) => String(own) === event.target.value) ?? 0 })
             }
-          />
-        )}
-        {section.layout === 'across' && (
-          <Slider
-            label="Gap between the boards"
-            words={smallWords(found.gap, unit)}
-            min={0}
-            max={10}
-            step={0.1}
-            value={found.gap}
-            onChange={(gap) => set({ gap })}
-          />
-        )}
-        {(kind === 'bead' || kind === 'trim') && (
-          <Slider
-            label="How far the nose stands off"
-            words={smallWords(found.nose, unit)}
-            min={0.5}
-            max={5}
-            step={0.1}
-            value={found.nose}
-            onChange={(nose) => set({ nose })}
           />
         )}
         <Slider

@@ -4,12 +4,13 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
 import type { Air } from '@/core/drying/air';
 import type { Conflict } from '@/core/estimate/conflict';
-import { conflictsIn } from '@/core/estimate/conflictsIn';
+import { conflictsIn, newlyForbidden } from '@/core/estimate/conflictsIn';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { patched } from '@/core/estimate/scope';
 import type { Answer } from '@/core/house/answer';
 import type { MethodChoices } from '@/core/house/methodSchema';
 import type { HouseHead, Room } from '@/core/house/schema';
+import { withMethod } from '@/core/house/withMethod';
 import type { Tally } from '@/core/joints/tally';
 import { SERVER_LOST } from '@/ui/useSubmit';
 
@@ -75,8 +76,7 @@ export function useMethod(
       storedRooms.map((taken) => {
         const edit = edits.rooms[taken.room.id];
         if (!edit || (edit.keptAs !== undefined && edit.keptAs <= taken.version)) return taken;
-        const { method: _before, ...room } = taken.room;
-        return { ...taken, room: { ...room, ...(edit.value && { method: edit.value }) } };
+        return { ...taken, room: withMethod(taken.room, edit.value) };
       }),
     [storedRooms, edits.rooms],
   );
@@ -102,10 +102,8 @@ export function useMethod(
       }
     });
   };
-  const mayKeep = (next: readonly Conflict[]) => {
-    const before = new Set(conflictsIn(stored, storedRooms, air).map(({ id }) => id));
-    return next.every(({ id, severity }) => severity === 'doubtful' || before.has(id));
-  };
+  const before = useMemo(() => conflictsIn(stored, storedRooms, air), [stored, storedRooms, air]);
+  const mayKeep = (next: readonly Conflict[]) => newlyForbidden(before, next) === undefined;
   const setHouse = (method: HouseHead['method']) => {
     const edit = { value: method, keptAs: undefined };
     setEdits((now) => ({ ...now, house: edit }));
@@ -123,10 +121,7 @@ export function useMethod(
     if (!taken) return;
     const edit = { value: method, keptAs: undefined };
     setEdits((now) => ({ ...now, rooms: { ...now.rooms, [id]: edit } }));
-    const changed = rooms.map((own) => {
-      const { method: _before, ...room } = own.room;
-      return own.room.id === id ? { ...own, room: { ...room, ...(method && { method }) } } : own;
-    });
+    const changed = rooms.map((own) => (own.room.id === id ? { ...own, room: withMethod(own.room, method) } : own));
     if (!mayKeep(conflictsIn(house, changed, air))) return;
     keep(
       id,
