@@ -3,6 +3,8 @@ declare module 'psychrolib' {
     readonly SI: number;
     SetUnitSystem(system: number): void;
     GetSatVapPres(celsius: number): number;
+    GetVapPresFromRelHum(celsius: number, part: number): number;
+    GetTDewPointFromRelHum(celsius: number, part: number): number;
   };
   export default psychrolib;
 }

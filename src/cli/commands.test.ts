@@ -83,7 +83,7 @@ describe('oak dry', () => {
   it('says null and why where it never dries', () => {
     const report = dryReport({ temp: '60F', rh: '100' });
     expect(report.recoatHours).toBeNull();
-    expect(report.warnings.at(-1)).toBe('the air is saturated: it will not dry at all');
+    expect(report.warnings.at(-1)).toBe('the air is at its dew point: mud will not dry at all');
   });
 
   it('gives the hours and a warning below 10 °C', () => {

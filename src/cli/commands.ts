@@ -1,5 +1,6 @@
-import { coatTimes, type Mud } from '../core/drying/coatTimes';
+import { coatTimes, TROUBLE_WORDS } from '../core/drying/coatTimes';
 import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
+import type { Mud } from '../core/drying/wetMud';
 import { areaOf } from '../core/house/faces/face';
 import { problemText } from '../core/house/problem';
 import { readHouse } from '../core/house/readHouse';
@@ -130,15 +131,15 @@ export function dryReport(options: DryOptions) {
   const temperature = temperatureFrom(options.temp);
   const humidity = numberFrom('--rh', options.rh, 0, 100);
   const speed = options.air === undefined ? 0 : numberFrom('--air', options.air, 0, 20);
-  const times = coatTimes(mudFrom(options.mud), { temperature, humidity, speed }, thicknessFrom(options.thick));
+  const wet = { mud: mudFrom(options.mud), thickness: thicknessFrom(options.thick), substrate: 'board' } as const;
+  const times = coatTimes(wet, { temperature, humidity, speed });
+  const warnings = times.troubles.map((trouble) => TROUBLE_WORDS[trouble]);
   const hours = (value: number) => (Number.isFinite(value) ? Math.round(value * 100) / 100 : null);
   return {
     ...(times.setHours === undefined ? {} : { setHours: hours(times.setHours) }),
     recoatHours: hours(times.recoatHours),
     sandHours: hours(times.sandHours),
-    warnings: Number.isFinite(times.sandHours)
-      ? times.warnings
-      : [...times.warnings, 'the air is saturated: it will not dry at all'],
+    warnings,
   };
 }
 

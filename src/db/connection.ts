@@ -7,14 +7,15 @@ const holder: { oakSequelize?: Sequelize } = globalThis as typeof globalThis & {
 
 /** The connection to the database at `DATABASE_URL`. */
 export function connection(): Sequelize {
-  holder.oakSequelize ??= new Sequelize(urlFromEnvironment(), { dialect: 'postgres', logging: false, pool: POOL });
+  holder.oakSequelize ??= new Sequelize(databaseUrl(), { dialect: 'postgres', logging: false, pool: POOL });
   return holder.oakSequelize;
 }
 
 /** Whether an error means that the database cannot be reached, rather than that something is wrong. */
 export const isConnectionLost = (error: unknown): boolean => error instanceof ConnectionError;
 
-function urlFromEnvironment(): string {
+/** Where the database is. */
+export function databaseUrl(): string {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error('DATABASE_URL is not set; start the application with npm start');
   return url;

@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
 import { withMethod } from '../core/house/withMethod';
@@ -10,11 +10,55 @@ export interface StoredHouse {
   readonly head: HouseHead;
   readonly timeZone: string;
   readonly version: number;
+  /** The log and the readings have come so far. */
+  readonly seq: number;
+  readonly airSeq: number;
+  readonly weatherUrl: string | null;
   readonly rooms: readonly StoredRoom[];
 }
 export interface StoredRoom {
   readonly room: Room;
   readonly version: number;
+}
+
+/** How far a house has come: its log, what was measured and forecast, and its plan. A page that knows less is behind. */
+export interface HouseMark {
+  readonly seq: number;
+  readonly air: number;
+  readonly plan: string;
+}
+
+export const markOf = ({ seq, airSeq, version, rooms }: StoredHouse): HouseMark => ({
+  seq,
+  air: airSeq,
+  plan: planMark(
+    version,
+    rooms.length,
+    rooms.reduce((sum, room) => sum + room.version, 0),
+  ),
+});
+
+const planMark = (version: number, rooms: number, versions: number): string => `${version}.${rooms}.${versions}`;
+
+/** How far houses have come: all of them, or one. */
+export async function listMarks(id?: string): Promise<Readonly<Record<string, HouseMark>>> {
+  const rows = await models().sequelize.query<{
+    id: string;
+    seq: number;
+    air: number;
+    version: number;
+    rooms: number;
+    versions: number;
+  }>(
+    `SELECT houses.id, next_seq - 1 AS seq, air_seq AS air, houses.version,
+       count(rooms.id)::int AS rooms, coalesce(sum(rooms.version), 0)::int AS versions
+     FROM houses LEFT JOIN rooms ON rooms.house_id = houses.id AND removed_at IS NULL
+     WHERE $1::uuid IS NULL OR houses.id = $1 GROUP BY houses.id`,
+    { type: QueryTypes.SELECT, bind: [id ?? null] },
+  );
+  return Object.fromEntries(
+    rows.map((row) => [row.id, { seq: row.seq, air: row.air, plan: planMark(row.version, row.rooms, row.versions) }]),
+  );
 }
 
 /** What became of a save: saved, or refused because somebody saved in between. */
@@ -40,6 +84,9 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     head: row.head,
     timeZone: row.timeZone,
     version: row.version,
+    seq: row.nextSeq - 1,
+    airSeq: row.airSeq,
+    weatherUrl: row.weatherUrl,
     rooms: rooms.map(({ room, version }) => ({ room, version })),
   };
 }

@@ -4,12 +4,14 @@ import { connection } from './connection';
 import * as firstTables from './migrations/0001-first-tables';
 import * as removedRooms from './migrations/0002-removed-rooms';
 import * as keptMethods from './migrations/0003-kept-methods';
+import * as air from './migrations/0004-air';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
   '0001-first-tables': firstTables,
   '0002-removed-rooms': removedRooms,
   '0003-kept-methods': keptMethods,
+  '0004-air': air,
 };
 
 /** Brings the database to the newest shape. Two application servers that start together wait for each other. */

@@ -28,6 +28,8 @@ export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttr
   declare timeZone: string;
   declare version: CreationOptional<number>;
   declare nextSeq: CreationOptional<number>;
+  declare airSeq: CreationOptional<number>;
+  declare weatherUrl: CreationOptional<string | null>;
 }
 
 export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttributes<RoomRow>> {
@@ -52,13 +54,15 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare recordedAt: CreationOptional<Date>;
 }
 
-export class ReadingRow extends Model<InferAttributes<ReadingRow>, InferCreationAttributes<ReadingRow>> {
+export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  declare id: CreationOptional<string>;
   declare houseId: string;
-  declare device: string;
-  declare at: Date;
   declare roomId: string | null;
-  declare temperature: number;
-  declare humidity: number;
+  declare name: string;
+  declare keyHash: string;
+  declare madeAt: CreationOptional<Date>;
+  declare removedAt: CreationOptional<Date | null>;
+  declare lags: CreationOptional<readonly number[]>;
 }
 
 export class MethodRow extends Model<InferAttributes<MethodRow>, InferCreationAttributes<MethodRow>> {
@@ -79,7 +83,7 @@ export function models() {
     bind(sequelize);
     holder.oakModels = sequelize;
   }
-  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, ReadingRow, MethodRow };
+  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, DeviceRow, MethodRow };
 }
 
 function bind(sequelize: Sequelize): void {
@@ -98,6 +102,8 @@ function bind(sequelize: Sequelize): void {
       timeZone: text(),
       version: { ...count(), defaultValue: 1 },
       nextSeq: { ...count(), defaultValue: 1 },
+      airSeq: { ...count(), defaultValue: 0 },
+      weatherUrl: DataTypes.TEXT,
     },
     { ...options, tableName: 'houses' },
   );
@@ -127,16 +133,18 @@ function bind(sequelize: Sequelize): void {
     },
     { ...options, tableName: 'entries' },
   );
-  ReadingRow.init(
+  DeviceRow.init(
     {
-      houseId: { type: DataTypes.UUID, primaryKey: true },
-      device: { type: DataTypes.TEXT, primaryKey: true },
-      at: { type: DataTypes.DATE, primaryKey: true },
+      id: id(),
+      houseId: { type: DataTypes.UUID, allowNull: false },
       roomId: DataTypes.TEXT,
-      temperature: { type: DataTypes.DOUBLE, allowNull: false },
-      humidity: { type: DataTypes.DOUBLE, allowNull: false },
+      name: text(),
+      keyHash: text(),
+      madeAt: { ...instant(), defaultValue: DataTypes.NOW },
+      removedAt: DataTypes.DATE,
+      lags: { type: DataTypes.ARRAY(DataTypes.DOUBLE), allowNull: false, defaultValue: [] },
     },
-    { ...options, tableName: 'readings' },
+    { ...options, tableName: 'devices' },
   );
   MethodRow.init(
     {

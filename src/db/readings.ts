@@ -1,24 +1,260 @@
+import { QueryTypes, type Transaction } from 'sequelize';
+import type { AirFrom } from '../core/drying/airClock';
+import type { AirHour } from '../core/drying/airHours';
+import { JUMP, type KeptReading } from '../core/drying/reading';
+import { lockHouse } from './houses';
 import { models } from './models';
 
-/** Air measured at an instant; °C and %. A reading without a room is the house's. */
-export interface Reading {
-  readonly device: string;
-  readonly at: Date;
-  readonly roomId: string | null;
-  readonly temperature: number;
-  readonly humidity: number;
+/** What became of readings: recorded now, known before, or refused because their instant is taken by another reading. */
+export interface RecordResult {
+  readonly recorded: number;
+  readonly known: number;
+  /** ms since 1970 */
+  readonly conflicts: readonly number[];
 }
 
-/** All readings of a house in order of time. */
-export async function listReadings(houseId: string): Promise<readonly Reading[]> {
-  const rows = await models().ReadingRow.findAll({ where: { houseId }, order: ['at'] });
-  return rows.map(({ device, at, roomId, temperature, humidity }) => ({ device, at, roomId, temperature, humidity }));
+/**
+ * Records readings of one device, all in one transaction: the same instant again is recorded once, and with other values
+ * refused. The hours that they fall into are summed up anew, so that order and batches change nothing.
+ *
+ * @param device its id, or a name for what was typed or came in a file
+ * @returns undefined when there is no such house
+ */
+export async function recordReadings(
+  houseId: string,
+  device: string,
+  roomId: string | null,
+  readings: readonly KeptReading[],
+): Promise<RecordResult | undefined> {
+  const { sequelize } = models();
+  return sequelize.transaction(async (transaction) => {
+    const house = await lockHouse(houseId, transaction);
+    if (!house) return undefined;
+    const batch = house.airSeq + 1;
+    const inserted = await insert(houseId, device, roomId, readings, batch, transaction);
+    if (inserted.size > 0) {
+      await sumUpHours(houseId, device, [...inserted], batch, transaction);
+      await house.update({ airSeq: batch }, { transaction });
+    }
+    const others = readings.filter(({ at }) => !inserted.has(at));
+    const twins = readings.length - others.length - inserted.size;
+    const conflicts = await conflictsOf(houseId, device, twins > 0 ? readings : others, transaction);
+    return { recorded: inserted.size, known: readings.length - inserted.size - conflicts.length, conflicts };
+  });
 }
 
-/** Records readings; one device at one instant is one reading, and the later word counts. */
-export async function recordReadings(houseId: string, readings: readonly Reading[]): Promise<void> {
-  await models().ReadingRow.bulkCreate(
-    readings.map((reading) => ({ houseId, ...reading })),
-    { updateOnDuplicate: ['roomId', 'temperature', 'humidity'] },
+async function insert(
+  houseId: string,
+  device: string,
+  roomId: string | null,
+  readings: readonly KeptReading[],
+  batch: number,
+  transaction: Transaction,
+): Promise<ReadonlySet<number>> {
+  const rows = await models().sequelize.query<{ at: Date }>(
+    `INSERT INTO readings (house_id, device, room_id, batch, at, temperature, humidity, speed, doubt)
+     SELECT $1, $2, $3, $4, at, temperature, humidity, speed, doubt
+     FROM unnest($5::timestamptz[], $6::float8[], $7::float8[], $8::float8[], $9::text[])
+       AS reading (at, temperature, humidity, speed, doubt)
+     ON CONFLICT DO NOTHING RETURNING at`,
+    {
+      type: QueryTypes.SELECT,
+      transaction,
+      bind: [
+        houseId,
+        device,
+        roomId,
+        batch,
+        readings.map(({ at }) => new Date(at).toISOString()),
+        readings.map(({ temperature }) => temperature),
+        readings.map(({ humidity }) => humidity),
+        readings.map(({ speed }) => speed ?? null),
+        readings.map(({ doubt }) => doubt ?? null),
+      ],
+    },
+  );
+  return new Set(rows.map(({ at }) => at.getTime()));
+}
+
+/** Readings whose instant is recorded with other values; ms since 1970. */
+async function conflictsOf(
+  houseId: string,
+  device: string,
+  readings: readonly KeptReading[],
+  transaction: Transaction,
+): Promise<readonly number[]> {
+  if (readings.length === 0) return [];
+  const rows = await models().sequelize.query<{ at: Date; temperature: number; humidity: number }>(
+    `SELECT at, temperature, humidity FROM readings
+     WHERE house_id = $1 AND device = $2 AND at = ANY($3::timestamptz[])`,
+    {
+      type: QueryTypes.SELECT,
+      transaction,
+      bind: [houseId, device, readings.map(({ at }) => new Date(at).toISOString())],
+    },
+  );
+  const known = new Map(rows.map((row) => [row.at.getTime(), row]));
+  return readings.flatMap(({ at, temperature, humidity }) => {
+    const row = known.get(at);
+    return row && (row.temperature !== temperature || row.humidity !== humidity) ? [at] : [];
+  });
+}
+
+/**
+ * Least, most and mean of the hours in which some readings of a device lie. Doubtful readings do not count, nor do those
+ * that jump away from the middle one of their hour.
+ *
+ * @param instants ms since 1970
+ */
+async function sumUpHours(
+  houseId: string,
+  device: string,
+  instants: readonly number[],
+  batch: number,
+  transaction: Transaction,
+): Promise<void> {
+  await models().sequelize.query(
+    `WITH touched AS (
+       SELECT DISTINCT date_trunc('hour', at, 'UTC') AS hour FROM unnest($3::timestamptz[]) AS at
+     ), raw AS (
+       SELECT coalesce(room_id, '') AS room, hour, temperature, humidity, speed
+       FROM touched JOIN readings
+         ON house_id = $1 AND device = $2 AND at >= hour AND at < hour + interval '1 hour' AND doubt IS NULL
+     ), middle AS (
+       SELECT room, hour, count(*) AS count,
+         percentile_cont(0.5) WITHIN GROUP (ORDER BY temperature) AS temperature,
+         percentile_cont(0.5) WITHIN GROUP (ORDER BY humidity) AS humidity
+       FROM raw GROUP BY room, hour
+     ), judged AS (
+       SELECT raw.*, middle.count < 3 OR (abs(raw.temperature - middle.temperature) <= $5
+         AND abs(raw.humidity - middle.humidity) <= $6) AS counts
+       FROM raw JOIN middle USING (room, hour)
+     )
+     INSERT INTO reading_hours
+       SELECT $1, $2, room, hour, count(*) FILTER (WHERE counts), count(*) FILTER (WHERE NOT counts),
+         min(temperature) FILTER (WHERE counts), max(temperature) FILTER (WHERE counts),
+         avg(temperature) FILTER (WHERE counts), min(humidity) FILTER (WHERE counts),
+         max(humidity) FILTER (WHERE counts), avg(humidity) FILTER (WHERE counts),
+         avg(speed) FILTER (WHERE counts), $4
+       FROM judged GROUP BY room, hour HAVING count(*) FILTER (WHERE counts) > 0
+     ON CONFLICT (house_id, device, room_id, hour) DO UPDATE SET
+       count = excluded.count, left_out = excluded.left_out,
+       temperature_least = excluded.temperature_least, temperature_most = excluded.temperature_most,
+       temperature_mean = excluded.temperature_mean, humidity_least = excluded.humidity_least,
+       humidity_most = excluded.humidity_most, humidity_mean = excluded.humidity_mean,
+       speed_mean = excluded.speed_mean, batch = excluded.batch`,
+    {
+      transaction,
+      bind: [houseId, device, instants.map((at) => new Date(at).toISOString()), batch, JUMP.temperature, JUMP.humidity],
+    },
   );
 }
+
+/** The doubtful readings of a device count from now on: somebody says that they are right. */
+export async function trustReadings(houseId: string, device: string): Promise<boolean> {
+  const { sequelize } = models();
+  return sequelize.transaction(async (transaction) => {
+    const house = await lockHouse(houseId, transaction);
+    if (!house) return false;
+    const rows = await sequelize.query<{ at: Date }>(
+      'UPDATE readings SET doubt = NULL WHERE house_id = $1 AND device = $2 AND doubt IS NOT NULL RETURNING at',
+      { type: QueryTypes.SELECT, transaction, bind: [houseId, device] },
+    );
+    if (rows.length === 0) return true;
+    const batch = house.airSeq + 1;
+    const instants = rows.map(({ at }) => at.getTime());
+    await sumUpHours(houseId, device, instants, batch, transaction);
+    await house.update({ airSeq: batch }, { transaction });
+    return true;
+  });
+}
+
+/** An hour with so few readings is told reading by reading: what was read by hand counts from when it was read. */
+const SELDOM = 2;
+
+/**
+ * The hours of a house that changed since a batch of readings, for the clocks of its rooms.
+ *
+ * @param since hours before it are left out; ms since 1970
+ */
+export async function listAirHours(houseId: string, afterBatch: number, since: number): Promise<readonly AirHour[]> {
+  const rows = await models().sequelize.query<{
+    device: string;
+    room: string;
+    hour: number;
+    batch: number;
+    count: number;
+    temperature: number;
+    humidity: number;
+    speed: number | null;
+    points: readonly (readonly [number, number, number, number | null])[] | null;
+  }>(
+    `SELECT device, room_id AS room, extract(epoch FROM hour)::float8 * 1000 AS hour, batch, count,
+       temperature_mean AS temperature, humidity_mean AS humidity, speed_mean AS speed,
+       CASE WHEN count <= $4 THEN (
+         SELECT json_agg(json_build_array(extract(epoch FROM at) * 1000, temperature, humidity, speed) ORDER BY at)
+         FROM readings WHERE house_id = hours.house_id AND device = hours.device AND doubt IS NULL
+           AND coalesce(room_id, '') = hours.room_id AND at >= hour AND at < hour + interval '1 hour'
+       ) END AS points
+     FROM reading_hours AS hours
+     WHERE house_id = $1 AND batch > $2 AND hour >= $3
+     ORDER BY hour, device`,
+    { type: QueryTypes.SELECT, bind: [houseId, afterBatch, new Date(since).toISOString(), SELDOM] },
+  );
+  return rows.map(({ device, room, hour, batch, count, temperature, humidity, speed, points }) => ({
+    device,
+    room,
+    hour,
+    batch,
+    count,
+    steps: points ? points.map(([at, ...air]) => stepOf(at, ...air)) : [stepOf(hour, temperature, humidity, speed)],
+  }));
+}
+
+const stepOf = (from: number, temperature: number, humidity: number, speed: number | null): AirFrom => ({
+  from,
+  air: { temperature, humidity, ...(speed === null ? {} : { speed }) },
+});
+
+/** A stretch of a chart: what was least, most and in the mean in it. */
+export interface AirStretch {
+  /** ms since 1970 */
+  readonly at: number;
+  readonly temperature: readonly [least: number, mean: number, most: number];
+  readonly humidity: readonly [least: number, mean: number, most: number];
+}
+
+/**
+ * The air of a room (null: of the house) thinned to so many stretches, each with its extremes.
+ *
+ * @param from to @param to ms since 1970
+ */
+export async function chartAir(
+  houseId: string,
+  roomId: string | null,
+  from: number,
+  to: number,
+  most: number,
+): Promise<readonly AirStretch[]> {
+  const rows = await models().sequelize.query<Record<'at' | 'tl' | 'tm' | 'th' | 'hl' | 'hm' | 'hh', number>>(
+    `SELECT extract(epoch FROM min(hour))::float8 * 1000 AS at,
+       min(temperature_least) AS tl, sum(temperature_mean * count) / sum(count) AS tm, max(temperature_most) AS th,
+       min(humidity_least) AS hl, sum(humidity_mean * count) / sum(count) AS hm, max(humidity_most) AS hh
+     FROM reading_hours
+     WHERE house_id = $1 AND room_id = $2 AND hour >= $3 AND hour <= $4
+     GROUP BY floor(extract(epoch FROM hour) * 1000 / $5) ORDER BY 1`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [
+        houseId,
+        roomId ?? '',
+        new Date(from).toISOString(),
+        new Date(to).toISOString(),
+        Math.max(HOUR_MS, (to - from) / most),
+      ],
+    },
+  );
+  return rows.map(({ at, tl, tm, th, hl, hm, hh }) => ({ at, temperature: [tl, tm, th], humidity: [hl, hm, hh] }));
+}
+
+const HOUR_MS = 3_600_000;

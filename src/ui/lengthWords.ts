@@ -1,5 +1,5 @@
 import { feetAndInches } from '@/core/measure/formatLength';
-import type { LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 
 const OVER: Readonly<Record<string, string>> = {
   '1/2': '½',
@@ -34,6 +34,19 @@ export function roughLength(mm: number, unit: LengthUnit): string {
   return unit === 'in'
     ? `${Math.round(mm / 304.8).toLocaleString('en-US')} ft`
     : `${Math.round(mm / 1000).toLocaleString('en-US')} m`;
+}
+
+/** A small height: thousandths of an inch are no one's measure, so sixty-fourths; or tenths of a mm. */
+export function smallWords(mm: number, unit: LengthUnit): string {
+  if (unit === 'mm') return `${mm.toFixed(1)} mm`;
+  const parts = Math.round((mm / MM_PER_INCH) * 64);
+  if (parts === 0) return 'under 1/64 in';
+  const [over, under] = [6, 5, 4, 3, 2, 1, 0]
+    .map((power) => [parts / 2 ** power, 64 / 2 ** power] as const)
+    .find(([above]) => Number.isInteger(above)) ?? [parts, 64];
+  const whole = Math.floor(over / under);
+  const rest = over - whole * under;
+  return `${whole > 0 ? `${whole} ` : ''}${rest > 0 ? `${rest}/${under}` : ''} in`.replace('  ', ' ');
 }
 
 /** Board area: 442 ft², or 41.1 m². */

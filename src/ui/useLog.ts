@@ -23,10 +23,12 @@ export function useLog(house: string, clock: number) {
   const [sending, setSending] = useState(false);
   const [message, setMessage] = useState<string>();
   const [unsent, setUnsent] = useState<{ readonly key: string; readonly entries: readonly NewEntry[] }>();
-  const [opened] = useState(() => performance.now());
+  const [opened, setOpened] = useState(() => ({ clock, at: performance.now() }));
+  // A page that was shown anew brings another time of the server.
+  if (opened.clock !== clock) setOpened({ clock, at: performance.now() });
 
   /** The server's time now, ms since 1970. */
-  const serverNow = () => clock + performance.now() - opened;
+  const serverNow = () => opened.clock + performance.now() - opened.at;
 
   async function write(said: readonly Said[], happened?: number): Promise<boolean> {
     if (sending) return false;

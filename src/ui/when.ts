@@ -32,10 +32,13 @@ export function timeOf(instant: number, timeZone: string): string {
   return formatter('time', timeZone).format(instant);
 }
 
+/** To the next five minutes: nobody's mud is dry to the minute. */
+export const roundedUp = (instant: number): number => Math.ceil(instant / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
+
 /** When something will be, as short as it is clear: 9:10, tomorrow 6:00, Thu 14:00, 3 Dec. */
 export function untilWords(instant: number, now: number, timeZone: string): string {
   if (!Number.isFinite(instant)) return 'the air is drier';
-  const rounded = Math.ceil(instant / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
+  const rounded = roundedUp(instant);
   const day = dayOf(rounded, timeZone);
   if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
   if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;

@@ -10,7 +10,6 @@ import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
 import { addFirstLead, addPerson, authenticate, findPerson, type Person } from '@/db/people';
-import { listReadings, recordReadings } from '@/db/readings';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 
 let lead: Person;
@@ -237,21 +236,5 @@ describe('the log', () => {
       room: 'pantry',
       at: '2031-05-06T07:30:00.000Z',
     });
-  });
-});
-
-describe('readings', () => {
-  it('are one per device and instant, the later word counting', async () => {
-    const id = await newHouse();
-    const reading = {
-      device: 'typed',
-      at: new Date('2031-05-06T07:00:00Z'),
-      roomId: null,
-      temperature: 18,
-      humidity: 55,
-    };
-    await recordReadings(id, [reading, { ...reading, at: new Date('2031-05-06T06:00:00Z') }]);
-    await recordReadings(id, [{ ...reading, humidity: 60 }]);
-    expect((await listReadings(id)).map(({ humidity }) => humidity)).toEqual([55, 60]);
   });
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { AirFrom } from '@/core/drying/dryAt';
+import { airClock } from '@/core/drying/airClock';
+import type { SourcedAir } from '@/core/drying/roomAir';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
@@ -21,7 +22,13 @@ const IDS = {
   Petra: idOf('Petra'),
   Builder: idOf('Builder'),
 };
-const AIR: readonly AirFrom[] = [{ from: 0, air: { temperature: 18.9, humidity: 58 } }];
+const READ: SourcedAir = {
+  from: 0,
+  air: { temperature: 18.9, humidity: 58 },
+  source: { kind: 'house' },
+  readAt: 0,
+};
+const AIR = airClock([READ]);
 
 /** The demo as it stands when it is loaded at an instant, without a database. */
 function demoAt(text: string) {
@@ -132,7 +139,7 @@ describe('what pages make of the site', () => {
     expect(standing('galley', 'finish')).toMatchObject({ kind: 'wet' });
     expect(standing('landing', 'tape')).toMatchObject({ kind: 'stuck', why: expect.stringContaining('Electrician') });
     expect(standing('bath', 'sand')).toEqual({ kind: 'go', coats: [] });
-    expect(standing('hall', 'sand')).toMatchObject({ kind: 'wet' });
+    expect(standing('hall', 'finish')).toMatchObject({ kind: 'wet' });
   });
 
   it('knows how much of a pass is done', () => {
@@ -148,14 +155,14 @@ describe('what pages make of the site', () => {
   });
 
   it('draws the drying of a wet room from being put on until dry', () => {
-    const coats = wetCoats(room('galley'), AIR);
+    const coats = wetCoats(room('galley'), now);
     expect(coats.length).toBeGreaterThan(2);
     for (const { since, until, curve } of coats) {
       expect(since).toBeLessThan(now);
       expect(until).toBeGreaterThan(now);
-      expect([curve[0]?.dry, curve.at(-1)?.dry]).toEqual([0, expect.closeTo(1, 6)]);
+      expect([curve[0]?.left, curve.at(-1)?.left]).toEqual([1, expect.closeTo(0, 6)]);
     }
-    expect(wetCoats(room('boot-room'), AIR)).toEqual([]);
+    expect(wetCoats(room('boot-room'), now)).toEqual([]);
   });
 
   it('draws setting mud on its way to being coated again, not to being dry', () => {
@@ -180,8 +187,8 @@ describe('what pages make of the site', () => {
       now,
       () => room('boot-room').tally,
     ).rooms[0];
-    const [coat] = boot ? wetCoats(boot, AIR) : [];
+    const [coat] = boot ? wetCoats(boot, now) : [];
     expect(coat?.until).toBe(now + 1_200_000);
-    expect(coat?.curve.at(-1)?.dry).toBeCloseTo(1, 9);
+    expect(coat?.curve.at(-1)?.left).toBeCloseTo(0, 9);
   });
 });

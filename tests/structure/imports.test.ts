@@ -22,7 +22,8 @@ const STAGES = [
 /** What each part may import besides itself and packages. */
 const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   core: [],
-  db: ['core'],
+  // The demo's readings come from the stand-ins.
+  db: ['core', 'standins'],
   server: ['db', 'core'],
   ui: ['core'],
   workers: ['core'],
@@ -35,13 +36,17 @@ const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter(
   (file) => /\.tsx?$/.test(file) && !/\.test\.tsx?$/.test(file),
 );
 
-const imports = files.flatMap((file) => {
+const importsOf = (file: string) => {
   const text = readFileSync(join('src', file), 'utf8');
   return [...text.matchAll(/(?:from|import) '((?:@\/|\.{1,2}\/)[^']+)'/g)].map(([, path = '']) => ({
     file,
-    target: path.startsWith('@/') ? path.slice(2) : normalize(join(dirname(file), path)),
+    target: (path.startsWith('@/') ? path.slice(2) : normalize(join(dirname(file), path))).replace(
+      '../standins',
+      'standins',
+    ),
   }));
-});
+};
+const imports = files.flatMap(importsOf);
 
 describe('imports', () => {
   it('are found', () => {
@@ -54,6 +59,14 @@ describe('imports', () => {
       return from !== to && !target.endsWith('.css') && !(ALLOWED[from] ?? []).includes(to);
     });
     expect(wrong).toEqual([]);
+  });
+
+  it('let only the demo take from the stand-ins, and the stand-ins only from the core', () => {
+    const users = imports.filter(({ target }) => target.startsWith('standins/')).map(({ file }) => dirname(file));
+    expect([...new Set(users)]).toEqual(['db/demo']);
+    const standIns = readdirSync('standins').flatMap((file) => importsOf(join('..', 'standins', file)));
+    expect(standIns.length).toBeGreaterThan(5);
+    expect(standIns.filter(({ target }) => !/^(\.\.\/src\/core|standins)\//.test(target))).toEqual([]);
   });
 
   it('point the way of the pipeline between the stages of the core', () => {

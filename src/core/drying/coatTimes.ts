@@ -1,53 +1,39 @@
-import { MM_PER_INCH } from '../measure/unit';
-import { SETTING_RECOAT_FACTOR } from '../method/coat';
-import { type Air, COLDEST_FOR_FINISHING_C } from './air';
-import { dryingHours, USUAL_THICKNESS_MM } from './dryingHours';
+import { type Air, type AirTrouble, airTroubles } from './air';
+import { airClock } from './airClock';
+import { type CoatTrouble, milestones } from './milestones';
+import type { WetMud } from './wetMud';
 
-/** Drying mud, or setting mud by the minutes on its label. */
-export type Mud = { readonly kind: 'drying' } | { readonly kind: 'setting'; readonly minutes: number };
-
-/** Hours from application (setting mud: from mixing for `set` and `recoat`). */
+/** Hours from being put on; setting mud, mixed just then, for `set` and `recoat`. */
 export interface CoatTimes {
-  readonly setHours?: number;
+  readonly setHours: number | undefined;
   readonly recoatHours: number;
   readonly sandHours: number;
-  readonly warnings: readonly string[];
+  readonly troubles: readonly (AirTrouble | CoatTrouble)[];
 }
 
-const SETTING_WANTS_MM = MM_PER_INCH / 8;
-const DEEP_FOR_DRYING_MM = (MM_PER_INCH * 3) / 8;
-const NEARLY_SATURATED = 98;
+const HOUR_MS = 3_600_000;
 
 /**
  * When a coat may be coated again and when it may be sanded, in air that does not change, with what speaks against it.
  *
- * @param thickness mm
- * @example coatTimes({ kind: 'setting', minutes: 20 }, air)  // setHours 1/3, recoatHours 1/2
+ * @example coatTimes({ mud: { kind: 'setting', minutes: 20 }, … }, air)  // setHours 1/3, recoatHours 1/2
  */
-export function coatTimes(mud: Mud, air: Air, thickness = USUAL_THICKNESS_MM): CoatTimes {
-  const dry = dryingHours(air, thickness);
-  const warnings = airWarnings(air);
-  if (mud.kind === 'drying') {
-    const deep = thickness >= DEEP_FOR_DRYING_MM ? ['so deep a fill of drying mud cracks; use setting mud'] : [];
-    return { recoatHours: dry, sandHours: dry, warnings: [...warnings, ...deep] };
-  }
-  const setHours = mud.minutes / 60;
-  const recoatHours = setHours * SETTING_RECOAT_FACTOR;
+export function coatTimes(coat: WetMud, air: Air): CoatTimes {
+  const { setAt, recoatAt, sandAt, troubles } = milestones({ ...coat, at: 0 }, airClock([{ from: 0, air }]));
   return {
-    setHours,
-    recoatHours,
-    sandHours: Math.max(recoatHours, dry),
-    warnings: [
-      ...warnings,
-      ...(dry < setHours ? ['it dries before it sets, and bonds poorly: lay it thicker, or use a shorter label'] : []),
-      ...(thickness < SETTING_WANTS_MM ? ['setting mud is better over 1/8 in'] : []),
-    ],
+    setHours: setAt === undefined ? undefined : setAt / HOUR_MS,
+    recoatHours: recoatAt / HOUR_MS,
+    sandHours: sandAt / HOUR_MS,
+    troubles: [...airTroubles(air), ...troubles],
   };
 }
 
-function airWarnings({ temperature, humidity }: Air): readonly string[] {
-  return [
-    ...(temperature < COLDEST_FOR_FINISHING_C ? ['below 10 °C (50 °F): stop finishing until the room is warmer'] : []),
-    ...(humidity >= NEARLY_SATURATED ? ['the air is nearly saturated: mud will hardly dry'] : []),
-  ];
-}
+/** What is said of each trouble. */
+export const TROUBLE_WORDS: Readonly<Record<AirTrouble | CoatTrouble, string>> = {
+  cold: 'below 10 °C (50 °F): stop finishing until the room is warmer',
+  atDewPoint: 'the air is at its dew point: mud will not dry at all',
+  nearDewPoint: 'the air is near its dew point: on cold outside walls mud will not dry',
+  tooDeep: 'so deep a fill of drying mud takes about a week and cracks; use setting mud',
+  driesBeforeItSets: 'it dries before it sets, and bonds poorly: lay it thicker, or use a shorter label',
+  settingTooThin: 'setting mud is better over 1/8 in',
+};

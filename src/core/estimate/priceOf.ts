@@ -1,15 +1,14 @@
 import type { Air } from '../drying/air';
 import { coatTimes } from '../drying/coatTimes';
+import { wetMudOf } from '../drying/wetMud';
 import type { HouseHead, Room } from '../house/schema';
 import type { Tally } from '../joints/tally';
 import { mudOf, sealedArea } from '../materials/loadList';
-import { mudKind } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
 import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../plan/rates';
 import { tasksOf } from '../plan/tasksOf';
-import { sectionFor } from '../section/sectionFor';
 
 /** What a method takes of a house. */
 export interface Price {
@@ -87,9 +86,5 @@ function waitsOf(coats: readonly RoomCoat[], method: Method, air: Air): readonly
   );
 }
 
-function waitAfter(coat: RoomCoat, method: Method, air: Air): number {
-  const volume = sectionFor(coat.class, method).coats.find(
-    (own) => own.coat.key === coat.key && own.coat.side === coat.side,
-  );
-  return coatTimes(mudKind(coat), air, volume?.thickest).recoatHours;
-}
+const waitAfter = (coat: RoomCoat, method: Method, air: Air): number =>
+  coatTimes(wetMudOf(coat, method), air).recoatHours;

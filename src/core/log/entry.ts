@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SUBSTRATES } from '../drying/dryingHours';
 import { levelSchema } from '../house/levelSchema';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
@@ -33,6 +34,7 @@ const coatPayload = z.strictObject({
   mud: mudSchema.default({ kind: 'drying' }),
   /** mm */
   thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
+  substrate: z.enum(SUBSTRATES).optional(),
   tool: z.string().trim().max(80).optional(),
   mixedAt: instant.optional(),
 });
@@ -58,6 +60,12 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
   z.strictObject({ ...inRoom, kind: z.literal('released'), payload: nothing }),
+  /** Air set moving over the walls, m/s; 0 when the fan is taken away. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('fan'),
+    payload: z.strictObject({ speed: z.number().min(0, 'must be 0 or more').max(10, 'must be at most 10 m/s') }),
+  }),
   z.strictObject({ ...inRoom, kind: z.literal('item'), payload: z.strictObject({ text: someText }) }),
   z.strictObject({
     ...inRoom,
@@ -84,7 +92,7 @@ export type Entry = NewEntry & {
 export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
-export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'item', 'void'];
+export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'fan', 'item', 'void'];
 
 /** The part of a class that an entry covers, 0–1. */
 export function shareOf(share: z.infer<typeof shareSchema>): number {

@@ -1,3 +1,4 @@
+import type { FanFrom } from '../drying/roomAir';
 import { type CoatId, coatId } from '../method/coat';
 import type { Pass } from '../plan/tasksOf';
 import { type CoatEntry, type Entry, shareOf } from './entry';
@@ -29,6 +30,8 @@ export interface RoomState {
   readonly checked: (Mark & { readonly level: number }) | undefined;
   readonly handedOver: Mark | undefined;
   readonly held: (Mark & { readonly why: string }) | undefined;
+  /** Air set moving over the walls, in order of time. */
+  readonly fans: readonly FanFrom[];
 }
 
 export const NOTHING_YET: RoomState = {
@@ -39,6 +42,7 @@ export const NOTHING_YET: RoomState = {
   checked: undefined,
   handedOver: undefined,
   held: undefined,
+  fans: [],
 };
 
 /**
@@ -97,6 +101,8 @@ function applied(state: RoomState, entry: Entry): RoomState {
       return { ...state, held: { ...mark, why: entry.payload.why } };
     case 'released':
       return { ...state, held: undefined };
+    case 'fan':
+      return { ...state, fans: [...state.fans, { from: Date.parse(entry.at), speed: entry.payload.speed }] };
     case 'item':
       return {
         ...state,

@@ -1,26 +1,22 @@
-import { type AirFrom, dryAt } from '../drying/dryAt';
-import { dryingHours, USUAL_THICKNESS_MM } from '../drying/dryingHours';
+import type { AirClock } from '../drying/airClock';
+import { type Application, type Milestones, milestones } from '../drying/milestones';
+import { wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';
-import { SETTING_RECOAT_FACTOR } from '../method/coat';
+import type { Coat } from '../method/coat';
+import type { Method } from '../method/resolveMethod';
 
-const MINUTE_MS = 60_000;
-
-/** When a coat that was put on may be coated again and sanded; ms since 1970. */
-export interface CoatClock {
-  readonly recoatAt: number;
-  readonly sandAt: number;
+/** What an entry put on the wall. What it does not say of the mud is as the method would have it. */
+export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Method): Application {
+  const planned = payload.thickness !== undefined && payload.substrate ? undefined : wetMudOf(coat, method);
+  return {
+    at: Date.parse(at),
+    ...(payload.mixedAt ? { mixedAt: Date.parse(payload.mixedAt) } : {}),
+    mud: payload.mud,
+    thickness: payload.thickness ?? planned?.thickness ?? 0,
+    substrate: payload.substrate ?? planned?.substrate ?? 'board',
+  };
 }
 
-/**
- * The clock that an entry started, in the air that the room has had. Setting mud may be coated
- * again by its label, counted from mixing, and is sanded once it is dry as well.
- *
- * @param history the air of the room, in order of time, at least one
- */
-export function coatClock({ at, payload }: CoatEntry, history: readonly AirFrom[]): CoatClock {
-  const thickness = payload.thickness ?? USUAL_THICKNESS_MM;
-  const dry = dryAt(Date.parse(at), history, (air) => dryingHours(air, thickness));
-  if (payload.mud.kind === 'drying') return { recoatAt: dry, sandAt: dry };
-  const recoatAt = Date.parse(payload.mixedAt ?? at) + payload.mud.minutes * SETTING_RECOAT_FACTOR * MINUTE_MS;
-  return { recoatAt, sandAt: Math.max(recoatAt, dry) };
-}
+/** When the coat that an entry put on is set, may be coated again, sanded, and is dry, in the air of its room. */
+export const coatClock = (entry: CoatEntry, coat: Coat, method: Method, clock: AirClock): Milestones =>
+  milestones(applicationOf(entry, coat, method), clock);

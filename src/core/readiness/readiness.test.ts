@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
+import { airClock } from '../drying/airClock';
 import { takeOff } from '../joints/takeOff';
 import type { Entry, NewEntry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
@@ -12,7 +13,7 @@ import { whatNow } from './whatNow';
 
 const HOUR = 3_600_000;
 /** 70 °F and 50 %: the handbook says 17 h. */
-const AIR = [{ from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 } }];
+const AIR = airClock([{ from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 } }]);
 const MARIT = '00000000-0000-4000-8000-00000000000a';
 const TOBIN = '00000000-0000-4000-8000-00000000000b';
 
@@ -50,8 +51,8 @@ const METHOD = usualMethod(4);
 const COATS = roomCoats(tally, METHOD);
 const stateAfter = (entries: readonly Entry[]): RoomState => stateOf(entries).get('room') ?? NOTHING_YET;
 const standingOf = (kind: CoatedClass, entries: readonly Entry[], now: number) =>
-  whatNow(COATS, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === kind)?.now;
-const roomNow = (entries: readonly Entry[], now: number) => whatNow(COATS, stateAfter(entries), AIR, now).now;
+  whatNow(COATS, METHOD, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === kind)?.now;
+const roomNow = (entries: readonly Entry[], now: number) => whatNow(COATS, METHOD, stateAfter(entries), AIR, now).now;
 const everything = (at: number) => COATS.map(({ class: kind, key, side }) => coat(kind, key, at, 'all', side));
 
 describe('what can be done now', () => {
@@ -123,8 +124,8 @@ describe('what can be done now', () => {
   });
 
   it('is stuck below 10 °C', () => {
-    const cold = [{ from: 0, air: { temperature: 8, humidity: 50 } }];
-    expect(whatNow(COATS, NOTHING_YET, cold, 0).now).toMatchObject({
+    const cold = airClock([{ from: 0, air: { temperature: 8, humidity: 50 } }]);
+    expect(whatNow(COATS, METHOD, NOTHING_YET, cold, 0).now).toMatchObject({
       kind: 'stuck',
       why: expect.stringContaining('too cold'),
     });
@@ -133,7 +134,9 @@ describe('what can be done now', () => {
   it('at level 5 keeps the skim until every joint is dry', () => {
     const coats = roomCoats(tally, usualMethod(5));
     const surface = (entries: readonly Entry[], now: number) =>
-      whatNow(coats, stateAfter(entries), AIR, now).classes.find((standing) => standing.class === 'surface')?.now.kind;
+      whatNow(coats, usualMethod(5), stateAfter(entries), AIR, now).classes.find(
+        (standing) => standing.class === 'surface',
+      )?.now.kind;
     expect(surface([], 0)).toBe('stuck');
     expect(surface(everything(0), 18 * HOUR)).toBe('go');
   });

@@ -1,4 +1,5 @@
-import type { AirFrom } from '../drying/dryAt';
+import type { RoomAirClock } from '../drying/houseAir';
+import type { FanFrom } from '../drying/roomAir';
 import type { Level } from '../house/level';
 import type { HouseHead, Room } from '../house/schema';
 import { addTallies, type Tally } from '../joints/tally';
@@ -20,6 +21,7 @@ export interface RoomSite {
   readonly coats: readonly RoomCoat[];
   readonly tasks: readonly Task[];
   readonly state: RoomState;
+  readonly air: RoomAirClock;
   readonly standing: RoomStanding;
   /** The part of the coating that is done, by hours, 0–1. */
   readonly progress: number;
@@ -38,14 +40,14 @@ export interface Site {
  * A house with its log and its air, worked out whole.
  *
  * @param tallyOf the take-off, which a caller may remember between calls
- * @param airOf the air of a room in order of time, at least one
+ * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
  */
 export function siteOf(
   house: HouseHead,
   rooms: readonly Room[],
   entries: readonly Entry[],
-  airOf: (room: string) => readonly AirFrom[],
+  airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
   now: number,
   tallyOf: (room: Room) => Tally,
 ): Site {
@@ -60,7 +62,7 @@ export function siteOf(
     const { hours, part } = progressOf(coats, method, state);
     all += hours;
     done += hours * part;
-    const standing = whatNow(coats, state, airOf(room.id), now);
+    const air = airOf(room.id, state.fans);
     return {
       room,
       level: method.level,
@@ -69,7 +71,8 @@ export function siteOf(
       coats,
       tasks: tasksOf(tally, coats, method),
       state,
-      standing,
+      air,
+      standing: whatNow(coats, method, state, air, now),
       progress: part,
     };
   });

@@ -1,37 +1,58 @@
-import type { AirFrom } from '../drying/dryAt';
-import { drynessAt } from '../drying/dryAt';
-import { dryingHours, USUAL_THICKNESS_MM } from '../drying/dryingHours';
+import type { AirClock } from '../drying/airClock';
+import { type Application, type CoatTrouble, wetnessAt } from '../drying/milestones';
 import { type Coat, coatId } from '../method/coat';
+import { applicationOf } from './coatClock';
 import type { RoomSite } from './siteOf';
 
 /** A coat that is drying, with its curve. */
 export interface WetCoat {
   readonly coat: Coat;
+  /** The part of the class that it is on, 0–1. */
+  readonly share: number;
   readonly since: number;
   readonly until: number;
-  /** How far on its way to `until`, 0–1, at instants in ms since 1970. */
-  readonly curve: readonly { readonly at: number; readonly dry: number }[];
+  /** When setting mud of it is set. */
+  readonly setAt: number | undefined;
+  /** The water in it now, 1 when it was put on, 0 when dry. */
+  readonly water: number;
+  readonly thickness: number;
+  readonly troubles: readonly CoatTrouble[];
+  /** What is left to dry, or to set where it waits for that, from being put on until ready; ms since 1970. */
+  readonly curve: readonly { readonly at: number; readonly left: number }[];
 }
 
 const POINTS = 24;
 
-/** The wet coats of a room with their drying curves from being put on until dry, slowest last. */
-export function wetCoats({ standing, state }: RoomSite, history: readonly AirFrom[]): readonly WetCoat[] {
-  const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [{ coat: now.coat, until: now.until }] : []));
-  return wet
-    .flatMap(({ coat, until }): readonly WetCoat[] => {
-      const last = state.coats.get(coatId(coat))?.applications.at(-1);
-      if (!last || !Number.isFinite(until)) return [];
-      const since = Date.parse(last.at);
-      const { thickness = USUAL_THICKNESS_MM } = last.payload;
-      const dried = (at: number) => drynessAt(since, at, history, (air) => dryingHours(air, thickness));
-      // What waits for less than being dry, as setting mud does between coats, goes by the part of that which is over.
-      const whole = dried(until);
-      const curve = Array.from({ length: POINTS + 1 }, (_, index) => {
-        const at = since + ((until - since) * index) / POINTS;
-        return { at, dry: dried(at) / whole };
-      });
-      return [{ coat, since, until, curve }];
+/** The coats of a room that are not ready yet, the last one last; also those that are on a part of their class only. */
+export function wetCoats({ standing, state, air, method }: RoomSite, now: number): readonly WetCoat[] {
+  return standing.classes
+    .flatMap(({ coats }) => coats)
+    .flatMap(({ coat, readyAt, setAt, share, troubles }): readonly WetCoat[] => {
+      const entry = state.coats.get(coatId(coat))?.applications.at(-1);
+      if (!entry || readyAt === undefined || readyAt <= now) return [];
+      const on = applicationOf(entry, coat, method);
+      return [
+        {
+          coat,
+          share,
+          since: on.at,
+          until: readyAt,
+          setAt,
+          water: wetnessAt(on, air, now).water,
+          thickness: on.thickness,
+          troubles,
+          curve: curveOf(on, Number.isFinite(readyAt) ? readyAt : now, air),
+        },
+      ];
     })
     .sort((a, b) => a.until - b.until);
+}
+
+function curveOf(on: Application, end: number, air: AirClock): WetCoat['curve'] {
+  const mixed = on.mixedAt ?? on.at;
+  const waitsToSet = on.mud.kind === 'setting' && wetnessAt(on, air, end).water > 0;
+  return Array.from({ length: POINTS + 1 }, (_, index) => {
+    const at = on.at + ((end - on.at) * index) / POINTS;
+    return { at, left: waitsToSet ? 1 - (at - mixed) / (end - mixed) : wetnessAt(on, air, at).water };
+  });
 }

@@ -1,7 +1,9 @@
-import { COLDEST_FOR_FINISHING_C } from '../drying/air';
-import type { AirFrom } from '../drying/dryAt';
-import type { CoatProgress, RoomState } from '../log/stateOf';
+import { type AirTrouble, airTroubles } from '../drying/air';
+import { type AirClock, stepAt } from '../drying/airClock';
+import type { CoatTrouble } from '../drying/milestones';
+import type { RoomState } from '../log/stateOf';
 import { type Coat, type CoatedClass, coatId } from '../method/coat';
+import type { Method } from '../method/resolveMethod';
 import { coatClock } from './coatClock';
 
 /** How one planned coat stands. */
@@ -13,12 +15,21 @@ export interface CoatStanding {
   readonly share: number;
   /** When it may be coated again (the last coat: sanded); ms since 1970. */
   readonly readyAt: number | undefined;
+  /** When setting mud of it is set. */
+  readonly setAt: number | undefined;
+  readonly troubles: readonly CoatTrouble[];
 }
 
 /** What can be done with one class of a room now. */
 export type ClassNow =
   | { readonly kind: 'go'; readonly coat: Coat; readonly share: number }
-  | { readonly kind: 'wet'; readonly coat: Coat; readonly until: number }
+  | {
+      readonly kind: 'wet';
+      readonly coat: Coat;
+      readonly until: number;
+      /** What can be put on then; nothing more when it is the last. */
+      readonly next: Coat | undefined;
+    }
   | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: string }
   | { readonly kind: 'dry' }
   | { readonly kind: 'sanded' };
@@ -38,6 +49,8 @@ export type RoomNow =
 export interface RoomStanding {
   readonly classes: readonly ClassStanding[];
   readonly now: RoomNow;
+  /** What is wrong with the air now. */
+  readonly air: readonly AirTrouble[];
 }
 
 /**
@@ -45,71 +58,75 @@ export interface RoomStanding {
  * and is dry; a skim when everything else is. A held or cold room is stuck, its clocks run on.
  *
  * @param coats all coats of the room in order, see `roomCoats`
- * @param history the room's air in order of time, at least one; the last one holds on
+ * @param method by which they are put on
+ * @param clock the room's air, see `houseAir`
  * @param now ms since 1970
  */
 export function whatNow(
   coats: readonly Coat[],
+  method: Method,
   state: RoomState,
-  history: readonly AirFrom[],
+  clock: AirClock,
   now: number,
 ): RoomStanding {
-  const blocked = whyBlocked(state, history);
+  const air = airTroubles(stepAt(clock, now).air);
+  const blocked = whyBlocked(state, air);
+  const room: Looked = { method, state, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
-  const joints = kinds
-    .filter((kind) => kind !== 'surface')
-    .map((kind) => classStanding(kind, coats, state, history, now, blocked));
+  const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, room, blocked));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
   const surface = kinds.includes('surface')
-    ? [classStanding('surface', coats, state, history, now, jointsDry ? blocked : 'the joints come first')]
+    ? [classStanding('surface', coats, room, jointsDry ? blocked : 'the joints come first')]
     : [];
   const classes = [...joints, ...surface];
-  return { classes, now: roomNow(classes, state, blocked) };
+  return { classes, now: roomNow(classes, state, blocked), air };
 }
 
-function whyBlocked(state: RoomState, history: readonly AirFrom[]): string | undefined {
+interface Looked {
+  readonly method: Method;
+  readonly state: RoomState;
+  readonly clock: AirClock;
+  readonly now: number;
+}
+
+function whyBlocked(state: RoomState, air: readonly AirTrouble[]): string | undefined {
   if (state.held) return state.held.why;
-  const air = history.at(-1)?.air;
-  return air && air.temperature < COLDEST_FOR_FINISHING_C ? 'too cold: finishing needs 10 °C (50 °F)' : undefined;
+  return air.includes('cold') ? 'too cold: finishing needs 10 °C (50 °F)' : undefined;
 }
 
 function classStanding(
   kind: CoatedClass,
   coats: readonly Coat[],
-  state: RoomState,
-  history: readonly AirFrom[],
-  now: number,
+  room: Looked,
   blocked: string | undefined,
 ): ClassStanding {
   const own = coats.filter((coat) => coat.class === kind);
-  const standings = own.map((coat, index) =>
-    coatStanding(coat, state.coats.get(coatId(coat)), index === own.length - 1, state, history, now),
-  );
+  const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
   return { class: kind, coats: standings, now: classNow(standings, blocked) };
 }
 
-function coatStanding(
-  coat: Coat,
-  progress: CoatProgress | undefined,
-  last: boolean,
-  state: RoomState,
-  history: readonly AirFrom[],
-  now: number,
-): CoatStanding {
-  if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined };
-  const readyAt = Math.max(
-    ...progress.applications.map((entry) => coatClock(entry, history)[last ? 'sandAt' : 'recoatAt']),
-  );
-  if (progress.share < 1) return { coat, phase: 'part', share: progress.share, readyAt };
-  const phase = readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
-  return { coat, phase, share: 1, readyAt };
+function coatStanding(coat: Coat, last: boolean, { method, state, clock, now }: Looked): CoatStanding {
+  const progress = state.coats.get(coatId(coat));
+  if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
+  const clocks = progress.applications.map((entry) => coatClock(entry, coat, method, clock));
+  const readyAt = Math.max(...clocks.map((one) => one[last ? 'sandAt' : 'recoatAt']));
+  const { share } = progress;
+  const phase = share < 1 ? 'part' : readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
+  return {
+    coat,
+    phase,
+    share: phase === 'part' ? share : 1,
+    readyAt,
+    setAt: clocks.at(-1)?.setAt,
+    troubles: [...new Set(clocks.flatMap(({ troubles }) => troubles))],
+  };
 }
 
 function classNow(standings: readonly CoatStanding[], blocked: string | undefined): ClassNow {
   const wet = standings.findLast(({ phase }) => phase === 'wet');
   const next = standings.find(({ phase }) => phase === 'planned' || phase === 'part');
   // Mud on a later coat counts even when an earlier one was never logged.
-  if (wet?.readyAt !== undefined) return { kind: 'wet', coat: wet.coat, until: wet.readyAt };
+  if (wet?.readyAt !== undefined) return { kind: 'wet', coat: wet.coat, until: wet.readyAt, next: next?.coat };
   if (!next) return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
   return blocked === undefined
     ? { kind: 'go', coat: next.coat, share: next.share }

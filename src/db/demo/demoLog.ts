@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
+import { wetMudOf } from '../../core/drying/wetMud';
 import { LEVELS } from '../../core/house/level';
-import type { House } from '../../core/house/schema';
+import type { House, Room } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
-import { type Coat, type CoatKey, mudKind } from '../../core/method/coat';
-import { resolveMethod } from '../../core/method/resolveMethod';
+import type { Coat, CoatKey } from '../../core/method/coat';
+import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
+import { SHIFT } from '../../core/plan/shift';
 import type { Pass } from '../../core/plan/tasksOf';
 
 /** The demo's crew; the first is the lead. */
@@ -42,17 +44,13 @@ const RUN: readonly (readonly [room: string, round: CoatKey, by: DemoName, momen
   ['bath', 'fill', 'Petra', [4, 14]],
   ['bath', 'finish', 'Petra', [3, 9]],
   ['hall', 'tape', 'Osei', [5, 9]],
-  ['hall', 'fill', 'Osei', [3, 9]],
-  ['hall', 'finish', 'Osei', { hoursAgo: 11 }],
+  ['hall', 'fill', 'Osei', { hoursAgo: 9 }],
   ['galley', 'tape', 'Ines', [3, 13]],
   ['galley', 'fill', 'Ines', { hoursAgo: 7 }],
   ['bunk-room', 'tape', 'Petra', [3, 13]],
   ['day-room', 'tape', 'Tobin', [3, 9]],
   ['net-loft', 'tape', 'Petra', { hoursAgo: 4 }],
 ];
-
-const FIRST_HOUR = 7;
-const LAST_HOUR = 16;
 
 const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays: number])[] = [
   ['bath', 'sand', 'Petra', 0],
@@ -61,7 +59,7 @@ const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays
   ['boot-room', 'tape', 'Ines', 0],
   ['galley', 'finish', 'Ines', 1],
   ['net-loft', 'fill', 'Petra', 1],
-  ['hall', 'sand', 'Osei', 1],
+  ['hall', 'finish', 'Osei', 1],
   ['lantern-room', 'tape', 'Osei', 0],
   ['landing', 'tape', 'Osei', 1],
   ['lantern-room', 'fill', 'Osei', 2],
@@ -83,10 +81,10 @@ export function demoLog(
   };
   const workingTime = (hoursAgo: number): Date => {
     const then = subHours(today, hoursAgo);
-    if (then.getHours() >= LAST_HOUR) return clockTime(then, LAST_HOUR);
-    if (then.getHours() >= FIRST_HOUR) return then;
-    const start = clockTime(then, FIRST_HOUR);
-    return start < today ? start : clockTime(subDays(then, 1), LAST_HOUR);
+    if (then.getHours() >= SHIFT.to) return clockTime(then, SHIFT.to);
+    if (then.getHours() >= SHIFT.from) return then;
+    const start = clockTime(then, SHIFT.from);
+    return start < today ? start : clockTime(subDays(then, 1), SHIFT.to);
   };
   const daysAgo = (moment: Moment) =>
     'hoursAgo' in moment ? differenceInCalendarDays(today, workingTime(moment.hoursAgo)) : moment[0];
@@ -111,7 +109,7 @@ export function demoLog(
         key: part.key,
         ...(part.side ? { side: part.side } : {}),
         share,
-        mud: mudKind(part),
+        ...wetMudOf(part, methodOf(house, room)),
         tool: part.tool,
       },
     });
@@ -146,6 +144,13 @@ export function demoLog(
     if (part.class !== 'bead' && part.class !== 'fasteners')
       coat('Osei', 'lantern-room', part, instant({ hoursAgo: 2 }));
   }
+  write('Tobin', {
+    id: randomUUID(),
+    room: 'lantern-room',
+    at: instant({ hoursAgo: 2 }),
+    kind: 'fan',
+    payload: { speed: 0.5 },
+  });
   write('Marit', {
     id: randomUUID(),
     room: 'landing',
@@ -173,7 +178,14 @@ export function demoLog(
 }
 
 function coatsOf(house: House, id: string): readonly Coat[] {
+  const room = roomOf(house, id);
+  return roomCoats(takeOff(room, house).tally, resolveMethod(house, room), room.finish);
+}
+
+const methodOf = (house: House, id: string): Method => resolveMethod(house, roomOf(house, id));
+
+function roomOf(house: House, id: string): Room {
   const room = house.rooms.find((candidate) => candidate.id === id);
   if (!room) throw new Error(`the demo has no room ${id}`);
-  return roomCoats(takeOff(room, house).tally, resolveMethod(house, room), room.finish);
+  return room;
 }

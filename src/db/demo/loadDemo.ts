@@ -1,17 +1,25 @@
-import { celsiusFromFahrenheit } from '../../core/measure/unit';
+import { DEMO_SENSORS, DEMO_WEATHER_SEED, DEMO_WEATHER_URL } from '../../../standins/demoSensors';
+import { readings } from '../../../standins/room';
+import { weatherReport } from '../../../standins/weather';
+import { sortReadings } from '../../core/drying/reading';
+import { hoursOf, weatherReportSchema } from '../../core/drying/weatherReport';
+import type { House } from '../../core/house/schema';
+import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
 import { addHouse } from '../houses';
 import { models } from '../models';
 import { addPerson, anyPeople } from '../people';
 import { recordReadings } from '../readings';
+import { saveWeather, setWeatherUrl } from '../weather';
 import { demoHouse } from './demoHouse';
-import { DEMO_PEOPLE, type DemoName, demoLog } from './demoLog';
+import { DEMO_PEOPLE, type DemoEntry, type DemoName, demoLog } from './demoLog';
 
 /** Every demo account has this password. */
 export const DEMO_PASSWORD = 'oak-demo';
-const DAY_MS = 86_400_000;
+const WEEK_MS = 7 * 86_400_000;
+const EVERY_MS = 10 * 60_000;
 
-/** Puts the demo's people, house, log and a week of morning readings into an empty database. */
+/** Puts the demo's people, house, log, sensors and a week of their readings into an empty database. */
 export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   const ids: Partial<Record<DemoName, string>> = {};
   for (const { name, role } of DEMO_PEOPLE) ids[name] = (await addPerson(name, role, DEMO_PASSWORD))?.id;
@@ -30,39 +38,38 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
     Petra: idOf('Petra'),
     Builder: idOf('Builder'),
   };
-  for (const [index, { by, entry }] of demoLog(house, everyone, now, timeZone).entries()) {
+  const log = demoLog(house, everyone, now, timeZone);
+  for (const [index, { by, entry }] of log.entries()) {
     const role = DEMO_PEOPLE.find(({ name }) => name === by)?.role ?? 'finisher';
     const result = await appendEntries(houseId, { id: everyone[by], role }, [entry]);
     if (result.kind !== 'recorded') throw new Error(`entry ${index} of the demo was refused: ${result.kind}`);
   }
-  await recordReadings(
-    houseId,
-    MORNINGS.map(([daysAgo, fahrenheit, humidity]) => ({
-      device: 'typed',
-      at: new Date(now.getTime() - daysAgo * DAY_MS),
-      roomId: null,
-      temperature: celsiusFromFahrenheit(fahrenheit),
-      humidity,
-    })),
-  );
+  await measureDemo(houseId, house, log, now);
 }
 
-/** Days ago, °F and % in the house. */
-const MORNINGS: readonly (readonly [number, number, number])[] = [
-  [7, 63, 60],
-  [6, 64, 61],
-  [5, 65, 60],
-  [4, 66, 57],
-  [3, 66, 58],
-  [2, 67, 58],
-  [1, 66, 59],
-  [0, 66, 58],
-];
+/** A week of readings and the weather, as the stand-ins send them, sorted and recorded as those of real devices. */
+async function measureDemo(houseId: string, house: House, log: readonly DemoEntry[], now: Date): Promise<void> {
+  for (const { room, key, sim } of DEMO_SENSORS) {
+    const name = house.rooms.find(({ id }) => id === room)?.name ?? room;
+    const { id } = await addDevice(houseId, room, `${name} sensor`, key);
+    const own = log.filter(({ entry }) => entry.room === room && entry.kind === 'coat');
+    const wetAt = [...new Set(own.map(({ entry }) => Date.parse(entry.at)))];
+    const sent = readings({ ...sim, wetAt }, now.getTime() - WEEK_MS, now.getTime(), EVERY_MS);
+    const { kept, refused } = sortReadings(sent, now.getTime());
+    if (refused.length > 0) throw new Error(`a reading of ${name} was refused: ${refused[0]?.reason}`);
+    await recordReadings(houseId, id, room, kept);
+  }
+  const report = weatherReportSchema.parse(weatherReport(DEMO_WEATHER_SEED, now.getTime()));
+  await saveWeather(houseId, hoursOf(report), now);
+  await setWeatherUrl(houseId, DEMO_WEATHER_URL);
+}
 
 /** Whether nobody and nothing is in the database yet. */
 export const isEmpty = async (): Promise<boolean> => !(await anyPeople());
 
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
-  await models().sequelize.query('TRUNCATE people, houses, rooms, entries, readings, methods');
+  await models().sequelize.query(
+    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours',
+  );
 }

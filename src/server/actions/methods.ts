@@ -2,6 +2,7 @@
 
 import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
+import { ASSUMED_AIR } from '../../core/drying/air';
 import { conflictsIn, newlyForbidden } from '../../core/estimate/conflictsIn';
 import { granted, refused } from '../../core/house/answer';
 import { choicesSchema, type MethodChoices, methodSchema } from '../../core/house/methodSchema';
@@ -10,7 +11,7 @@ import { withMethod } from '../../core/house/withMethod';
 import { saveHouseHead, saveRoomMethod as saveStoredMethod } from '../../db/houses';
 import { dropMethod as dropStored, keepMethod as keepStored } from '../../db/methods';
 import { action } from '../action';
-import { houseAir, loadSite } from '../loadSite';
+import { loadSite } from '../loadSite';
 
 const house = z.uuid('must be a house');
 const STALE = 'Somebody changed this in the meantime. Reload to see it, then choose again.';
@@ -68,8 +69,7 @@ type Change =
 
 /** Why a change cannot be kept. */
 async function whyForbidden(id: string, change: Change): Promise<string | undefined> {
-  const { site, reading } = await loadSite(id);
-  const air = houseAir(reading);
+  const { site, inside: air = ASSUMED_AIR } = await loadSite(id);
   const before = conflictsIn(site.house, site.rooms, air);
   const after =
     'method' in change

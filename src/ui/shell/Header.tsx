@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import type { ReactNode } from 'react';
 import type { Answer } from '@/core/house/answer';
 import { Sign } from '../Sign';
 import { KeysButton } from './KeysButton';
@@ -12,12 +13,14 @@ export function Header({
   time,
   person,
   signOut,
+  live,
 }: {
   readonly house: { readonly id: string; readonly name: string } | undefined;
   readonly air?: string;
   readonly time?: string;
   readonly person: { readonly name: string; readonly role: string };
   readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
+  readonly live?: ReactNode;
 }) {
   return (
     <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 sm:gap-x-2 md:gap-x-4 px-4 py-2 lg:px-5">
@@ -29,6 +32,7 @@ export function Header({
         {house ? house.name : 'Houses'}
       </Link>
       <span className="flex-1" />
+      {live}
       {air && <span className="hidden text-sm md:inline">{air}</span>}
       {time && <span className="narrow hidden text-sm font-semibold md:inline">{time}</span>}
       {house && (

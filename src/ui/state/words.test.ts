@@ -20,7 +20,7 @@ describe('the words of a class', () => {
       { mark: 'go', title: 'Go: tape coat', detail: '26 % done' },
     ],
     [
-      { kind: 'wet', coat: tape, until: NOW + 8_280_000 },
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: undefined },
       { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10' },
     ],
     [

@@ -1,15 +1,18 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
 import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { type Coat, coatId } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import type { Method } from '@/core/method/resolveMethod';
+import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
 import type { Said } from '@/ui/useLog';
+import { spanWords } from '@/ui/when';
 import type { BoardCell, BoardRow } from './boardRows';
 
 export interface Logged {
@@ -76,6 +79,7 @@ export function LogDialog({
   const name = CLASS_NAMES[cell.class];
   const planned = next?.coat.settingMinutes;
   const mud = chosenMud ?? (planned === undefined ? 'drying' : String(planned));
+  const asPlanned = next && wetMudOf(next.coat, { ...method, level: row.level });
   const muds = MUDS.some(([value]) => value === mud) ? MUDS : [...MUDS, [mud, `setting, ${mud} min`] as const];
 
   const send = async (share: Share) => {
@@ -107,7 +111,8 @@ export function LogDialog({
               ? { of: 'half' }
               : { of: 'all' },
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },
-        ...(depth ? { thickness: depth.mm } : {}),
+        thickness: depth?.mm ?? asPlanned?.thickness,
+        substrate: asPlanned?.substrate,
         ...(mud === 'drying' ? {} : { mixedAt: new Date(at - minutes * MINUTE_MS).toISOString() }),
         tool,
       },
@@ -143,11 +148,26 @@ export function LogDialog({
                 The coat below is still wet. Log this only if it is really on.
               </p>
             )}
+            {cell.catchUp && mud === 'drying' && next.coat.key === cell.catchUp.key && (
+              <p className="flex flex-wrap items-center gap-2 text-sm">
+                <span>
+                  These hold the room up. In {cell.catchUp.minutes} min setting mud they win{' '}
+                  {spanWords(cell.catchUp.hoursWon)}.
+                </span>
+                <button
+                  type="button"
+                  className="btn btn-sm min-h-10"
+                  onClick={() => setMud(String(cell.catchUp?.minutes))}
+                >
+                  Use setting mud
+                </button>
+              </p>
+            )}
             <div className="grid grid-cols-2 gap-3">
               <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={muds} />
               <TextField
                 label="Thickness"
-                placeholder={unit === 'in' ? '1/16' : '1.6'}
+                placeholder={asPlanned && smallWords(asPlanned.thickness, unit)}
                 value={thickness}
                 error={fault?.field === 'thickness' ? fault.reason : undefined}
                 onChange={(event) => setThickness(event.target.value)}

@@ -2,8 +2,9 @@ import type { Level } from '@/core/house/level';
 import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
 import { MM_PER_FOOT } from '@/core/measure/unit';
-import type { Coat, CoatedClass } from '@/core/method/coat';
+import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
+import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
@@ -27,6 +28,8 @@ export interface BoardCell {
   readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key' | 'side'>)[];
   /** Feet of joint, or pieces for fasteners. */
   readonly amount: number;
+  /** Where the class holds its room up: what setting mud would win. */
+  readonly catchUp?: { readonly key: CoatKey; readonly minutes: number; readonly hoursWon: number };
 }
 
 /** An entry as the list of what was last done shows it. */
@@ -41,21 +44,31 @@ export interface RecentEntry {
 /** The rows of the board, as lean as they can be sent. */
 export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
   const methods = boardMethods(rooms);
-  return rooms.map(({ room, level, method, standing: roomStanding, coats: planned, progress, state }) => ({
-    id: room.id,
-    name: room.name,
-    level: rowLevel(room, level),
-    method: methods.findIndex(({ classes }) => classes === method.classes),
-    progress,
-    held: state.held?.why,
-    cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
-      class: kind,
-      now: now.kind,
-      words: classWords(now, instant, timeZone),
-      coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
-      amount: amountOf(kind, planned),
-    })),
-  }));
+  return rooms.map((site) => {
+    const { room, level, method, standing: roomStanding, coats: planned, progress, state } = site;
+    const lagging = catchUps(site, instant);
+    return {
+      id: room.id,
+      name: room.name,
+      level: rowLevel(room, level),
+      method: methods.findIndex(({ classes }) => classes === method.classes),
+      progress,
+      held: state.held?.why,
+      cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
+        class: kind,
+        now: now.kind,
+        words: classWords(now, instant, timeZone),
+        coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
+        amount: amountOf(kind, planned),
+        ...catchUpOf(kind, lagging),
+      })),
+    };
+  });
+}
+
+function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {
+  const own = lagging.find((one) => one.class === kind);
+  return own ? { catchUp: { key: own.coat.key, minutes: own.minutes, hoursWon: own.hoursWon } } : {};
 }
 
 /** The methods that the rooms are finished by; rooms without choices of their own share one. */

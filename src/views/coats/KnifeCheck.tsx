@@ -10,10 +10,11 @@ import { judgeSection } from '@/core/section/judgeSection';
 import { type KnifeFinding, type KnifeSeen, knifeCheck } from '@/core/section/knifeCheck';
 import { sectionFor } from '@/core/section/sectionFor';
 import { toleranceFor } from '@/core/section/tolerance';
+import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
-import { perLengthWords, smallWords, widthWords } from './sectionWords';
+import { perLengthWords, widthWords } from './sectionWords';
 
 const SEEN = [
   ['rocks', 'It rocks: pressed at one end, the other lifts'],

@@ -1,15 +1,16 @@
 import type { Air } from '@/core/drying/air';
 import { coatTimes } from '@/core/drying/coatTimes';
-import { dryingHours } from '@/core/drying/dryingHours';
+import { wetMudFrom } from '@/core/drying/wetMud';
 import { LIGHTS } from '@/core/house/kinds';
 import type { MethodClass } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
-import { coatId, mudKind } from '@/core/method/coat';
+import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
+import { smallWords } from '@/ui/lengthWords';
 import { spanWords } from '@/ui/when';
-import { adviceWords, perLengthWords, smallWords, widthWords } from './sectionWords';
+import { adviceWords, perLengthWords, widthWords } from './sectionWords';
 
 /** What a section takes coat by coat, what it is like in the end, whether it shows, and what to do. */
 export function SectionFindings({
@@ -58,7 +59,7 @@ export function SectionFindings({
                 <td className="text-right whitespace-nowrap">{smallWords(thickest, unit)}</td>
                 <td className="text-right whitespace-nowrap">{smallWords(thinnest, unit)}</td>
                 <td className="text-right whitespace-nowrap">
-                  {spanWords(coatTimes(mudKind(coat), air, thickest).recoatHours)}
+                  {spanWords(coatTimes(wetMudFrom(coat, thickest), air).recoatHours)}
                 </td>
               </tr>
             ))}
@@ -107,5 +108,5 @@ const LIGHT_WORDS: Readonly<Record<Light, string>> = {
 const NIGHT_HOURS = 16;
 const tooSlow = (section: Section, air: Air): readonly string[] =>
   section.coats.flatMap(({ coat, thickest }) =>
-    coat.settingMinutes === undefined && dryingHours(air, thickest) > NIGHT_HOURS ? [coat.name] : [],
+    coatTimes(wetMudFrom(coat, thickest), air).recoatHours > NIGHT_HOURS ? [coat.name] : [],
   );

@@ -11,12 +11,13 @@ import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM, USUAL_BEVEL_MM } from '
 import { judgeSection } from '@/core/section/judgeSection';
 import { foundIn } from '@/core/section/sectionFor';
 import { type Surface, toleranceFor } from '@/core/section/tolerance';
+import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { SectionDrawing } from './SectionDrawing';
 import { SectionFindings } from './SectionFindings';
 import { Slider } from './Slider';
-import { smallWords, widthWords } from './sectionWords';
+import { widthWords } from './sectionWords';
 import { definedIn, patchFrom, type Trial, tryOut } from './trial';
 
 /** What can be found of a joint, and how far it goes; mm. */

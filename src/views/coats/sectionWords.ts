@@ -1,6 +1,7 @@
 import { gallonsFromLitres, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import type { Advice } from '@/core/section/judgeSection';
+import { smallWords } from '@/ui/lengthWords';
 
 const METRES_PER_100_FT = 30.48;
 
@@ -17,19 +18,6 @@ export function perLengthWords(litres: number, kind: CoatedClass, unit: LengthUn
   return unit === 'in'
     ? `${gallonsFromLitres(litres * METRES_PER_100_FT).toFixed(2)} gal per 100 ft`
     : `${litres.toFixed(3)} l/m`;
-}
-
-/** A small height: thousandths of an inch are no one's measure, so sixty-fourths; or tenths of a mm. */
-export function smallWords(mm: number, unit: LengthUnit): string {
-  if (unit === 'mm') return `${mm.toFixed(1)} mm`;
-  const parts = Math.round((mm / MM_PER_INCH) * 64);
-  if (parts === 0) return 'under 1/64 in';
-  const [over, under] = [6, 5, 4, 3, 2, 1, 0]
-    .map((power) => [parts / 2 ** power, 64 / 2 ** power] as const)
-    .find(([above]) => Number.isInteger(above)) ?? [parts, 64];
-  const whole = Math.floor(over / under);
-  const rest = over - whole * under;
-  return `${whole > 0 ? `${whole} ` : ''}${rest > 0 ? `${rest}/${under}` : ''} in`.replace('  ', ' ');
 }
 
 /** A width across a joint. */

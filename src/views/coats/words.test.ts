@@ -2,10 +2,11 @@ import { describe, expect, it } from 'vitest';
 import type { Price } from '@/core/estimate/priceOf';
 import { ANSWERS, QUESTIONS } from '@/core/house/methodSchema';
 import { usualMethod } from '@/core/method/resolveMethod';
+import { smallWords } from '@/ui/lengthWords';
 import { sortedText } from '@/ui/sortedText';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
-import { adviceWords, perLengthWords, smallWords, widthWords } from './sectionWords';
+import { adviceWords, perLengthWords, widthWords } from './sectionWords';
 import { patchFrom, tryOut } from './trial';
 
 const PRICE: Price = { hours: 100, sandingHours: 12, litres: 150, rounds: 4, visits: 40, waitHours: 30, nights: 2 };

@@ -1,8 +1,15 @@
 'use client';
 
-import { type Coat, mudKind } from '@/core/method/coat';
+import type { WetMud } from '@/core/drying/wetMud';
+import type { Coat } from '@/core/method/coat';
 import type { Pass } from '@/core/plan/tasksOf';
 import { type Said, useLog } from '@/ui/useLog';
+
+/** A coat that can go, with the mud as its method puts it on. */
+export interface ReadyCoat {
+  readonly coat: Pick<Coat, 'class' | 'key' | 'side' | 'tool'>;
+  readonly wet: WetMud;
+}
 
 /** One press logs every coat of the pass that could go. */
 export function DoneButton({
@@ -15,7 +22,7 @@ export function DoneButton({
   readonly houseId: string;
   readonly room: string;
   readonly pass: Pass;
-  readonly coats: readonly Coat[];
+  readonly coats: readonly ReadyCoat[];
   readonly now: number;
 }) {
   const log = useLog(houseId, now);
@@ -23,7 +30,7 @@ export function DoneButton({
     pass === 'sand'
       ? [{ kind: 'sanded', room, payload: {} }]
       : coats.map(
-          (coat): Said => ({
+          ({ coat, wet }): Said => ({
             kind: 'coat',
             room,
             payload: {
@@ -31,7 +38,7 @@ export function DoneButton({
               key: coat.key,
               ...(coat.side ? { side: coat.side } : {}),
               share: { of: 'all' },
-              mud: mudKind(coat),
+              ...wet,
               tool: coat.tool,
             },
           }),

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { wetMudOf } from '@/core/drying/wetMud';
 import { dayOf } from '@/core/log/dayOf';
 import { type Coat, type CoatedClass, coatId } from '@/core/method/coat';
 import { BETWEEN } from '@/core/method/ladderFor';
@@ -10,7 +11,7 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, isJoint, PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
-import { DoneButton } from './DoneButton';
+import { DoneButton, type ReadyCoat } from './DoneButton';
 import { type PassStanding, passStanding } from './passStanding';
 
 type Handed = DayList<RoomSite>['passes'][number];
@@ -160,13 +161,26 @@ function CurrentJob({
           Good when: {ready[0].check}.
         </p>
       )}
-      {works && <DoneButton houseId={houseId} room={room.room.id} pass={task.pass} coats={ready} now={now} />}
+      {works && (
+        <DoneButton
+          houseId={houseId}
+          room={room.room.id}
+          pass={task.pass}
+          coats={ready.map((coat) => readyCoat(coat, room))}
+          now={now}
+        />
+      )}
       <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
       </Link>
     </section>
   );
 }
+
+const readyCoat = (coat: Coat, { method }: RoomSite): ReadyCoat => {
+  const { class: kind, key, side, tool } = coat;
+  return { coat: { class: kind, key, side, tool }, wet: wetMudOf(coat, method) };
+};
 
 const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;

@@ -1,8 +1,11 @@
+import { after } from 'next/server';
 import type { ReactNode } from 'react';
 import { signOut } from '@/server/actions/people';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
+import { refreshWeather } from '@/server/weather';
 import { airWords } from '@/ui/airWords';
+import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
@@ -17,15 +20,24 @@ export default async function HouseLayout({
 }) {
   const person = await requirePerson();
   const { house } = await params;
-  const { site, reading, timeZone, now } = await loadSite(house);
+  const { site, inside, air, weatherUrl, timeZone, now, mark, changesAt } = await loadSite(house);
+  after(() => refreshWeather(house, weatherUrl, air.weather.askedAt));
   return (
     <div className="flex min-h-dvh flex-col">
       <Header
         house={{ id: house, name: site.house.name }}
-        air={reading ? `Inside ${airWords(reading, site.house.unit)}` : 'Air not measured'}
+        air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
         time={instantWords(now, timeZone)}
         person={person}
         signOut={signOut}
+        live={
+          <LiveMark
+            house={house}
+            mark={mark}
+            made={now}
+            changesIn={changesAt === undefined ? undefined : changesAt - now}
+          />
+        }
       />
       <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
       {children}

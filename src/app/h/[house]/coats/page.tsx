@@ -1,10 +1,11 @@
 import type { Metadata } from 'next';
+import { ASSUMED_AIR } from '@/core/drying/air';
 import { facesOf } from '@/core/house/faces/facesOf';
 import { listMethods } from '@/db/methods';
 import { mayAct } from '@/server/action';
 import { dropMethod, keepMethod, saveMethod, saveRoomMethod } from '@/server/actions/methods';
 import { saveRoom } from '@/server/actions/rooms';
-import { houseAir, loadSite } from '@/server/loadSite';
+import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
@@ -15,7 +16,10 @@ export const metadata: Metadata = { title: 'Coats' };
 export default async function CoatsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const person = await requirePerson();
-  const [{ site, version, roomVersions, reading }, kept] = await Promise.all([loadSite(house), listMethods()]);
+  const [{ site, version, roomVersions, inside = ASSUMED_AIR }, kept] = await Promise.all([
+    loadSite(house),
+    listMethods(),
+  ]);
   const { unit, method } = site.house;
   return (
     <>
@@ -32,7 +36,7 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
             .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
             .map(({ id }) => id),
         }))}
-        air={houseAir(reading)}
+        air={inside}
         kept={kept}
         mayEdit={mayAct(person, 'lead')}
         saveMethod={saveMethod}

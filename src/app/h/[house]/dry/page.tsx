@@ -1,31 +1,31 @@
 import type { Metadata } from 'next';
-import { wetCoats } from '@/core/readiness/wetCoats';
 import { mayAct } from '@/server/action';
-import { recordAir } from '@/server/actions/houses';
-import { ASSUMED_AIR, loadSite } from '@/server/loadSite';
+import { recordAir } from '@/server/actions/air';
+import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { DryWatchView } from '@/views/dry/DryWatchView';
+import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
 
 export const metadata: Metadata = { title: 'Dry watch' };
 
-export default async function DryWatchPage({ params }: { readonly params: Promise<{ house: string }> }) {
-  const { house } = await params;
+export default async function DryWatchPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ house: string }>;
+  readonly searchParams: Promise<{ room?: string | string[] }>;
+}) {
+  const [{ house }, { room }] = await Promise.all([params, searchParams]);
   const person = await requirePerson();
-  const { site, airOf, airSourceOf, reading, now, timeZone } = await loadSite(house);
+  const { site, inside, air, now, timeZone } = await loadSite(house);
+  const chosen = chosenRoom(site.rooms, typeof room === 'string' ? room : undefined);
   return (
     <DryWatchView
       houseId={house}
-      rooms={site.rooms.map((room) => {
-        const history = airOf(room.room.id);
-        return {
-          id: room.room.id,
-          name: room.room.name,
-          wet: wetCoats(room, history),
-          air: history.at(-1)?.air ?? ASSUMED_AIR,
-          airSource: airSourceOf(room.room.id),
-        };
-      })}
-      reading={reading && { at: reading.at.getTime(), temperature: reading.temperature, humidity: reading.humidity }}
+      rooms={site.rooms.map(stripRoom)}
+      chosen={chosen && dryRoom(chosen, now)}
+      inside={inside}
+      forecastUntil={air.weather.hours.at(-1)?.from}
       unit={site.house.unit}
       now={now}
       timeZone={timeZone}

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { stepAt } from '@/core/drying/airClock';
 import { mayAct } from '@/server/action';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
@@ -14,17 +15,17 @@ export default async function RoomHandOverPage({
 }) {
   const { house, room: id } = await params;
   const person = await requirePerson();
-  const { site, people, now, timeZone, airOf, airSourceOf } = await loadSite(house);
+  const { site, people, now, timeZone } = await loadSite(house);
   const room = site.rooms.find((candidate) => candidate.room.id === id);
   if (!room) notFound();
-  const air = airSourceOf(id) === 'assumed' ? undefined : airOf(id).at(-1)?.air;
+  const { air, source } = stepAt(room.air, now);
   return (
     <RoomPageView
       houseId={house}
       house={site.house}
       room={room}
       people={people}
-      air={air}
+      air={source.kind === 'assumed' ? undefined : air}
       now={now}
       timeZone={timeZone}
       mayHandOver={mayAct(person, 'lead')}

@@ -1,0 +1,58 @@
+import type { Metadata } from 'next';
+import { stepAt } from '@/core/drying/airClock';
+import { listDevices } from '@/db/devices';
+import { chartAir } from '@/db/readings';
+import { mayAct } from '@/server/action';
+import { addSensor, importAir, moveSensor, removeSensor, setWeather, trustSensor } from '@/server/actions/air';
+import { loadSite } from '@/server/loadSite';
+import { requirePerson } from '@/server/session';
+import { weatherFailure } from '@/server/weather';
+import { AirView } from '@/views/dry/AirView';
+import { RANGES } from '@/views/dry/ChartChoice';
+
+export const metadata: Metadata = { title: 'Air and sensors' };
+
+const DAY_MS = 86_400_000;
+/** About as many as a chart has pixels to tell apart. */
+const MOST_POINTS = 500;
+
+export default async function AirPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ house: string }>;
+  readonly searchParams: Promise<{ room?: string | string[]; range?: string | string[] }>;
+}) {
+  const [{ house }, asked] = await Promise.all([params, searchParams]);
+  const person = await requirePerson();
+  const { site, air, weatherUrl, now, timeZone } = await loadSite(house);
+  const places = [
+    ...(air.places.has('') ? [{ id: null, name: 'The house' }] : []),
+    ...site.rooms.flatMap(({ room: { id, name } }) => (air.places.has(id) ? [{ id, name }] : [])),
+  ];
+  const room = (places.find(({ id }) => id === (asked.room ?? null)) ?? places[0])?.id ?? null;
+  const [range, , days] = RANGES.find(([id]) => id === asked.range) ?? RANGES[1];
+  const [points, sensors] = await Promise.all([
+    chartAir(house, room, now - days * DAY_MS, now, MOST_POINTS),
+    listDevices(house, now),
+  ]);
+  return (
+    <AirView
+      houseId={house}
+      rooms={site.rooms.map(({ room: own, air: clock }) => ({ id: own.id, name: own.name, now: stepAt(clock, now) }))}
+      chart={{ room, range, places, points }}
+      sensors={sensors}
+      weather={{
+        url: weatherUrl,
+        askedAt: air.weather.askedAt,
+        until: air.weather.hours.at(-1)?.from,
+        failure: weatherFailure(house),
+      }}
+      unit={site.house.unit}
+      now={now}
+      timeZone={timeZone}
+      mayEdit={mayAct(person, 'lead')}
+      actions={{ importAir, addSensor, moveSensor, removeSensor, trustSensor, setWeather }}
+    />
+  );
+}

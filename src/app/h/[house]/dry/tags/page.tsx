@@ -1,0 +1,24 @@
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { loadSite } from '@/server/loadSite';
+import { requirePerson } from '@/server/session';
+import { DoorTagsView } from '@/views/dry/DoorTagsView';
+import { stripRoom } from '@/views/dry/dryRooms';
+
+export const metadata: Metadata = { title: 'Door tags' };
+
+export default async function DoorTagsPage({ params }: { readonly params: Promise<{ house: string }> }) {
+  const { house } = await params;
+  await requirePerson();
+  const [{ site, timeZone }, sent] = await Promise.all([loadSite(house), headers()]);
+  const host = sent.get('x-forwarded-host') ?? sent.get('host') ?? '127.0.0.1';
+  return (
+    <DoorTagsView
+      houseId={house}
+      houseName={site.house.name}
+      rooms={site.rooms.map(stripRoom)}
+      address={`${sent.get('x-forwarded-proto') ?? 'http'}://${host}`}
+      timeZone={timeZone}
+    />
+  );
+}

@@ -1,0 +1,63 @@
+import { milestones } from '../drying/milestones';
+import { wetMudOf } from '../drying/wetMud';
+import { COAT_KEYS, type Coat, type CoatedClass, SETTING_RECOAT_FACTOR } from '../method/coat';
+import { choicesFor } from '../method/resolveMethod';
+import type { RoomSite } from './siteOf';
+import type { ClassStanding } from './whatNow';
+
+/** A class that holds its room up, and what setting mud would win. */
+export interface CatchUp {
+  readonly class: CoatedClass;
+  readonly coat: Coat;
+  /** On the label. */
+  readonly minutes: number;
+  /** When the coat could be coated again if it went on now; ms since 1970. */
+  readonly readyDrying: number;
+  readonly readySetting: number;
+  readonly hoursWon: number;
+}
+
+const HOUR_MS = 3_600_000;
+const MINUTE_MS = 60_000;
+/** Less is not worth another pail. Common practice, no source. */
+const LEAST_WON_HOURS = 2;
+
+/**
+ * Classes that lag behind their room, as a bead that was forgotten at the tape round: every other class has that round on
+ * and dry, and can go on or has gone on. Setting mud catches up the same day.
+ *
+ * @param now ms since 1970
+ */
+export function catchUps({ standing, method, air }: RoomSite, now: number): readonly CatchUp[] {
+  const joints = standing.classes.filter((one) => one.class !== 'surface');
+  return joints.flatMap((lagging): readonly CatchUp[] => {
+    if (lagging.now.kind !== 'go') return [];
+    const { coat } = lagging.now;
+    const others = joints.filter((other) => other !== lagging);
+    if (coat.settingMinutes !== undefined || others.length === 0 || !others.every((other) => isPast(other, coat)))
+      return [];
+    const drying = milestones({ ...wetMudOf(coat, method), at: now }, air).recoatAt;
+    const { settingMinutes: minutes } = choicesFor(method, lagging.class);
+    const setting = now + minutes * SETTING_RECOAT_FACTOR * MINUTE_MS;
+    const hoursWon = (drying - setting) / HOUR_MS;
+    if (hoursWon < LEAST_WON_HOURS) return [];
+    return [
+      {
+        class: lagging.class,
+        coat,
+        minutes,
+        readyDrying: drying,
+        readySetting: setting,
+        hoursWon,
+      },
+    ];
+  });
+}
+
+/** Whether a class has all of its coats up to the round of a coat, and waits for nothing but the rounds after it. */
+function isPast({ coats, now }: ClassStanding, { round }: Coat): boolean {
+  const place = COAT_KEYS.indexOf(round);
+  const upTo = coats.filter(({ coat }) => COAT_KEYS.indexOf(coat.round) <= place);
+  if (upTo.some(({ phase }) => phase === 'planned' || phase === 'part')) return false;
+  return now.kind !== 'wet' || COAT_KEYS.indexOf(now.coat.round) > place;
+}

@@ -1,0 +1,44 @@
+import pg from 'pg';
+import { databaseUrl } from './connection';
+
+const AGAIN_MS = 1000;
+
+/**
+ * Listens for houses that change. After the connection was lost it comes back by itself; what changed meanwhile is not
+ * told, so the listener is told to look at all houses again.
+ *
+ * @returns ends the listening
+ */
+export function listenForChanges(onHouse: (id: string) => void, onAll: () => void): () => void {
+  let client: pg.Client | undefined;
+  let timer: NodeJS.Timeout | undefined;
+  let ended = false;
+
+  const connect = async () => {
+    const next = new pg.Client({ connectionString: databaseUrl() });
+    client = next;
+    let lost = false;
+    const again = () => {
+      if (lost || ended) return;
+      lost = true;
+      timer = setTimeout(() => void connect(), AGAIN_MS);
+    };
+    next.on('notification', ({ payload }) => payload && onHouse(payload));
+    next.on('error', again);
+    next.on('end', again);
+    try {
+      await next.connect();
+      await next.query('LISTEN house_changed');
+      if (ended) return void next.end();
+      onAll();
+    } catch {
+      again();
+    }
+  };
+  void connect();
+  return () => {
+    ended = true;
+    clearTimeout(timer);
+    client?.end().catch(() => undefined);
+  };
+}

@@ -1,0 +1,92 @@
+import { listenForChanges } from '../../db/changes';
+import { type HouseMark, listMarks } from '../../db/houses';
+
+export type Marks = Readonly<Record<string, HouseMark>>;
+
+/** An open stream. */
+export interface Listener {
+  readonly tell: (marks: Marks) => void;
+  readonly close: () => void;
+}
+
+interface Hub {
+  readonly listeners: Set<Listener>;
+  readonly waiting: Set<string>;
+  stop: (() => void) | undefined;
+  closing: boolean;
+}
+
+/** Changes that come together are told together. */
+const GATHER_MS = 60;
+
+// One hub per process, also when two bundles of the server load this module.
+const holder: { oakHub?: Hub } = globalThis as typeof globalThis & { oakHub?: Hub };
+
+function hub(): Hub {
+  if (!holder.oakHub) {
+    holder.oakHub = { listeners: new Set(), waiting: new Set(), stop: undefined, closing: false };
+    // Streams end first: the server waits for every open answer before it stops.
+    for (const signal of ['SIGTERM', 'SIGINT'] as const) process.once(signal, closeAll);
+  }
+  return holder.oakHub;
+}
+
+/**
+ * Tells a listener how far houses have come whenever one changes. The database only wakes; what is told is read anew, so
+ * nothing can be missed.
+ *
+ * @returns ends the listening
+ */
+export function listen(listener: Listener): () => void {
+  const { listeners, closing } = hub();
+  if (closing) {
+    listener.close();
+    return () => undefined;
+  }
+  listeners.add(listener);
+  const own = hub();
+  own.stop ??= listenForChanges(
+    (house) => gather(house),
+    () => void tellAll(),
+  );
+  return () => {
+    listeners.delete(listener);
+    if (listeners.size > 0) return;
+    own.stop?.();
+    own.stop = undefined;
+  };
+}
+
+function gather(house: string): void {
+  const { waiting } = hub();
+  waiting.add(house);
+  if (waiting.size === 1) setTimeout(() => void tellWaiting(), GATHER_MS);
+}
+
+async function tellWaiting(): Promise<void> {
+  const { waiting } = hub();
+  const houses = [...waiting];
+  waiting.clear();
+  if (houses.length > 1) return tellAll();
+  // A database that is lost says so to the listening connection, which tells all when it is back.
+  const marks = await listMarks(houses[0]).catch(() => undefined);
+  if (marks) tell(marks);
+}
+
+async function tellAll(): Promise<void> {
+  const marks = await listMarks().catch(() => undefined);
+  if (marks) tell(marks);
+}
+
+function tell(marks: Marks): void {
+  for (const { tell: tellOne } of hub().listeners) tellOne(marks);
+}
+
+function closeAll(): void {
+  const own = hub();
+  own.closing = true;
+  own.stop?.();
+  own.stop = undefined;
+  for (const { close } of [...own.listeners]) close();
+  own.listeners.clear();
+}

@@ -1,0 +1,57 @@
+import { listMarks } from '../../db/houses';
+import { refuse } from '../reachable';
+import { signedIn } from '../session';
+import { listen, type Marks } from './hub';
+
+const BEAT_MS = 20_000;
+/** A stream ends after an hour; the browser opens another one, and who it is is asked again. */
+const LONGEST_MS = 3_600_000;
+const AGAIN_MS = 2000;
+
+/**
+ * `GET /api/live`: one stream of events for a browser. Each says how far houses have come; the first one says it of all,
+ * so that a page that comes back knows what it missed.
+ */
+export async function liveStream(request: Request): Promise<Response> {
+  if (!(await signedIn())) return refuse(401, 'You are signed out.');
+  const first = await listMarks();
+  const encoder = new TextEncoder();
+  let end = () => undefined as undefined;
+  const body = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const send = (text: string) => controller.enqueue(encoder.encode(text));
+      const tell = (marks: Marks) => send(`event: marks\ndata: ${JSON.stringify(marks)}\n\n`);
+      const beat = setInterval(() => send(': still here\n\n'), BEAT_MS);
+      const longest = setTimeout(() => close(), LONGEST_MS);
+      let open = true;
+      const close = () => {
+        if (!open) return;
+        open = false;
+        clearInterval(beat);
+        clearTimeout(longest);
+        stop();
+        controller.close();
+      };
+      send(`retry: ${AGAIN_MS}\n\n`);
+      tell(first);
+      const stop = listen({ tell, close });
+      request.signal.addEventListener('abort', close);
+      end = () => void close();
+    },
+    cancel: () => end(),
+  });
+  return new Response(body, {
+    headers: {
+      'content-type': 'text/event-stream; charset=utf-8',
+      // Nobody on the way may keep or squeeze it: events would arrive late.
+      'cache-control': 'no-cache, no-transform',
+      'x-accel-buffering': 'no',
+    },
+  });
+}
+
+/** `GET /api/live/marks`: the same once, for browsers that cannot keep a stream open. */
+export async function liveMarks(): Promise<Response> {
+  if (!(await signedIn())) return refuse(401, 'You are signed out.');
+  return Response.json(await listMarks(), { headers: { 'cache-control': 'no-store' } });
+}

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { sortReadings } from '../core/drying/reading';
+import { problemsFromZod, problemText } from '../core/house/problem';
+import { findDevice, noteLag } from '../db/devices';
+import { recordReadings } from '../db/readings';
+import { now } from './clock';
+import { refuse } from './reachable';
+
+const MOST_READINGS = 10_000;
+const TAKEN = 'is recorded already with other values';
+
+const bodySchema = z.strictObject({
+  readings: z
+    .array(z.unknown())
+    .min(1, 'needs at least one reading')
+    .max(MOST_READINGS, `must hold at most ${MOST_READINGS}`),
+});
+
+/**
+ * `POST /api/readings` with `{ readings: [{ at, temperature, humidity, airSpeed? }] }` and the device's key as
+ * `Authorization: Bearer …`. Late, repeated and unordered ones are welcome. Answers 200 once the good ones are recorded,
+ * with each refused one and the reason; 401 for a wrong key, 400 for a body that is no such thing.
+ */
+export async function postReadings(request: Request): Promise<Response> {
+  const key = /^Bearer (\S+)$/i.exec(request.headers.get('authorization') ?? '')?.[1];
+  const device = key ? await findDevice(key) : undefined;
+  if (!device)
+    return refuse(401, key ? 'No device has this key.' : 'The device’s key is missing: Authorization: Bearer KEY.');
+  const body = bodySchema.safeParse(await request.json().catch(() => undefined), { reportInput: true });
+  if (!body.success) {
+    const problems = problemsFromZod(body.error);
+    return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
+  }
+  const received = now();
+  const { kept, refused } = sortReadings(body.data.readings, received);
+  const result = await recordReadings(device.houseId, device.id, device.roomId, kept);
+  if (!result) return refuse(404, 'The house of this device is gone.');
+  if (result.recorded > 0) await noteLag(device.id, (received - Math.max(...kept.map(({ at }) => at))) / 1000);
+  const taken = new Set(result.conflicts);
+  return Response.json({
+    recorded: result.recorded,
+    known: result.known,
+    doubtful: kept.filter(({ doubt }) => doubt).length,
+    refused: [...refused, ...kept.flatMap(({ at, index }) => (taken.has(at) ? [{ index, reason: TAKEN }] : []))].sort(
+      (a, b) => a.index - b.index,
+    ),
+  });
+}

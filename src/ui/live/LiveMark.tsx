@@ -1,0 +1,84 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState, useTransition } from 'react';
+import { type LiveState, listenToMarks, type Mark } from './liveMarks';
+
+/** What is only measured is shown anew at most so often; what somebody logged at once. */
+const AIR_EVERY_MS = 10_000;
+const LOG_EVERY_MS = 1000;
+/** The clock on the page is never older than this. */
+const LONGEST_MS = 5 * 60_000;
+const SLACK_MS = 1500;
+
+const WORDS: Readonly<Record<LiveState, string>> = {
+  live: 'live',
+  asking: 'asking every 15 s',
+  lost: 'server lost',
+};
+
+/**
+ * Keeps the page of a house true: shows it anew when the log, the air or the plan went on, and when a coat has become ready
+ * by itself.
+ *
+ * @param mark how far the house had come when the page was made
+ * @param changesIn ms until something changes by itself
+ */
+export function LiveMark({
+  house,
+  mark,
+  made,
+  changesIn,
+}: {
+  readonly house: string;
+  readonly mark: Mark;
+  /** The server's time when the page was made: another one is another page. */
+  readonly made: number;
+  readonly changesIn: number | undefined;
+}) {
+  const router = useRouter();
+  const [, startTransition] = useTransition();
+  const [state, setState] = useState<LiveState>('asking');
+  const shownAt = useRef(Number.NEGATIVE_INFINITY);
+
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const showAfter = (wait: number) => {
+      clearTimeout(timer);
+      timer = setTimeout(
+        () => {
+          shownAt.current = performance.now();
+          startTransition(() => router.refresh());
+        },
+        Math.max(0, shownAt.current + wait - performance.now()),
+      );
+    };
+    const stop = listenToMarks((marks, next) => {
+      setState(next);
+      const news = marks[house];
+      if (news && (news.seq > mark.seq || news.plan !== mark.plan)) showAfter(LOG_EVERY_MS);
+      else if (news && news.air > mark.air) showAfter(AIR_EVERY_MS);
+    });
+    return () => {
+      stop();
+      clearTimeout(timer);
+    };
+  }, [house, mark.seq, mark.air, mark.plan, router]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: every page that was made starts the wait anew
+  useEffect(() => {
+    const wait = Math.min(LONGEST_MS, (changesIn ?? LONGEST_MS) + SLACK_MS);
+    const timer = setTimeout(() => startTransition(() => router.refresh()), wait);
+    return () => clearTimeout(timer);
+  }, [made, changesIn, router]);
+
+  return (
+    <span
+      role="status"
+      className={`narrow hidden items-center gap-1.5 text-sm sm:inline-flex ${state === 'live' ? 'text-muted' : 'text-warning'}`}
+    >
+      <span aria-hidden="true" className={`${state === 'live' ? 'shape-go' : 'shape-wet'} mt-0`} />
+      {WORDS[state]}
+    </span>
+  );
+}

@@ -1,0 +1,115 @@
+import { z } from 'zod';
+
+/** How far houses have come, as the server tells it. */
+const marksSchema = z.record(z.string(), z.object({ seq: z.number(), air: z.number(), plan: z.string() }));
+export type Marks = Readonly<z.infer<typeof marksSchema>>;
+export type Mark = Marks[string];
+
+/** `live` while a stream brings changes at once, `asking` while they are asked for, `lost` while nobody answers. */
+export type LiveState = 'live' | 'asking' | 'lost';
+
+type Told =
+  | { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState }
+  | { readonly kind: 'state'; readonly state: LiveState }
+  | { readonly kind: 'hello' };
+type Listener = (marks: Marks, state: LiveState) => void;
+
+const NAME = 'oak-live';
+const ASK_EVERY_MS = 15_000;
+/** A stream that is away for longer is replaced by asking until it is back. */
+const PATIENCE_MS = 5000;
+
+let marks: Marks = {};
+let state: LiveState = 'asking';
+const listeners = new Set<Listener>();
+let started = false;
+
+/**
+ * Tells a listener of this tab how far houses have come. All tabs of a browser share one stream: the tab that holds the
+ * lock reads it and passes on what it hears.
+ *
+ * @returns ends the listening
+ */
+export function listenToMarks(listener: Listener): () => void {
+  if (!started) start();
+  listeners.add(listener);
+  listener(marks, state);
+  return () => void listeners.delete(listener);
+}
+
+function start(): void {
+  started = true;
+  const channel = 'BroadcastChannel' in window ? new BroadcastChannel(NAME) : undefined;
+  document.addEventListener('visibilitychange', () => {
+    // A tab that slept may have missed what was passed on.
+    if (document.visibilityState === 'visible') void ask().then((asked) => asked && hear(asked, state));
+  });
+  if (!channel || !navigator.locks) {
+    lead(undefined);
+    return;
+  }
+  let leads = false;
+  channel.onmessage = ({ data }: MessageEvent<Told>) => {
+    if (data.kind === 'hello') {
+      if (leads) channel.postMessage({ kind: 'marks', marks, state } satisfies Told);
+    } else if (!leads) hear(data.kind === 'marks' ? data.marks : {}, data.state);
+  };
+  channel.postMessage({ kind: 'hello' } satisfies Told);
+  void navigator.locks.request(NAME, () => {
+    leads = true;
+    lead(channel);
+    // The lock is kept as long as the tab lives.
+    return new Promise(() => undefined);
+  });
+}
+
+function hear(news: Marks, next: LiveState): void {
+  marks = { ...marks, ...news };
+  state = next;
+  for (const listener of listeners) listener(marks, state);
+}
+
+/** Reads the stream for all tabs, and asks where there is none. */
+function lead(channel: BroadcastChannel | undefined): void {
+  let awaySince: number | undefined = performance.now();
+  const pass = (news: Marks, next: LiveState) => {
+    hear(news, next);
+    channel?.postMessage({ kind: 'marks', marks: news, state: next } satisfies Told);
+  };
+  const open = () => {
+    const stream = new EventSource('/api/live');
+    stream.addEventListener('marks', ({ data }: MessageEvent<string>) => {
+      const parsed = marksSchema.safeParse(parsedJson(data));
+      awaySince = undefined;
+      if (parsed.success) pass(parsed.data, 'live');
+    });
+    stream.addEventListener('error', () => {
+      awaySince ??= performance.now();
+      // A refused stream is not opened again by the browser itself.
+      if (stream.readyState === EventSource.CLOSED) setTimeout(open, ASK_EVERY_MS);
+    });
+  };
+  open();
+  setInterval(() => {
+    if (awaySince === undefined || performance.now() - awaySince < PATIENCE_MS) return;
+    void ask().then((asked) => awaySince !== undefined && pass(asked ?? {}, asked ? 'asking' : 'lost'));
+  }, ASK_EVERY_MS);
+}
+
+async function ask(): Promise<Marks | undefined> {
+  try {
+    const answer = await fetch('/api/live/marks', { cache: 'no-store' });
+    const parsed = marksSchema.safeParse(answer.ok ? await answer.json() : undefined);
+    return parsed.success ? parsed.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function parsedJson(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}

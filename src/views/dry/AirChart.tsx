@@ -1,0 +1,122 @@
+'use client';
+
+import { Chart, Filler, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
+import { Line } from 'react-chartjs-2';
+import { dayOf } from '@/core/log/dayOf';
+import { fahrenheitFromCelsius, type LengthUnit } from '@/core/measure/unit';
+import { dayWords, instantWords, timeOf } from '@/ui/when';
+import { useTones } from './useTones';
+
+Chart.register(LinearScale, LineElement, PointElement, Filler, Legend, Tooltip);
+Chart.defaults.font.family = "'Archivo Variable', sans-serif";
+
+/** A stretch of time with what was least, most and in the mean in it. */
+export interface AirPoint {
+  readonly at: number;
+  readonly temperature: readonly [least: number, mean: number, most: number];
+  readonly humidity: readonly [least: number, mean: number, most: number];
+}
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Temperature and humidity of a room over time; the bands go from the least to the most of each stretch. */
+export function AirChart({
+  points,
+  unit,
+  timeZone,
+}: {
+  readonly points: readonly AirPoint[];
+  readonly unit: LengthUnit;
+  readonly timeZone: string;
+}) {
+  const tones = useTones();
+  if (!tones) return <div className="h-72" />;
+  const { muted, grid, clay } = tones;
+  const blue = tones.lines[0] ?? muted;
+  const first = Math.floor((points[0]?.at ?? 0) / HOUR_MS) * HOUR_MS;
+  const hours = (at: number) => (at - first) / HOUR_MS;
+  const length = (points.at(-1)?.at ?? first) - first;
+  const degrees = (celsius: number) => (unit === 'in' ? fahrenheitFromCelsius(celsius) : celsius);
+  const degreeWords = unit === 'in' ? '°F' : '°C';
+  const words = (at: number) => (length > 3 * DAY_MS ? dayWords(dayOf(at, timeZone)) : timeOf(at, timeZone));
+  const band = (of: (point: AirPoint, part: 0 | 2) => number, tone: string, axis: string) =>
+    ([0, 2] as const).map((part) => ({
+      label: '',
+      data: points.map((point) => ({ x: hours(point.at), y: of(point, part) })),
+      borderWidth: 0,
+      pointRadius: 0,
+      fill: part === 2 ? '-1' : false,
+      backgroundColor: `color-mix(in srgb, ${tone} 22%, transparent)`,
+      yAxisID: axis,
+    }));
+  const line = (label: string, of: (point: AirPoint) => number, tone: string, axis: string, dash: number[]) => ({
+    label,
+    data: points.map((point) => ({ x: hours(point.at), y: of(point) })),
+    borderColor: tone,
+    backgroundColor: tone,
+    borderWidth: 2,
+    borderDash: dash,
+    pointRadius: points.length === 1 ? 4 : 0,
+    yAxisID: axis,
+  });
+  return (
+    <div className="h-72">
+      <Line
+        role="img"
+        aria-label={`Temperature and humidity from ${instantWords(first, timeZone)} to ${instantWords(points.at(-1)?.at ?? first, timeZone)}`}
+        data={{
+          datasets: [
+            ...band((point, part) => degrees(point.temperature[part]), clay, 'degrees'),
+            ...band((point, part) => point.humidity[part], blue, 'y'),
+            line(`temperature, ${degreeWords}`, (point) => degrees(point.temperature[1]), clay, 'degrees', []),
+            line('humidity, %', (point) => point.humidity[1], blue, 'y', [8, 4]),
+          ],
+        }}
+        options={{
+          animation: false,
+          maintainAspectRatio: false,
+          interaction: { mode: 'index', intersect: false },
+          scales: {
+            x: {
+              type: 'linear',
+              ticks: {
+                color: muted,
+                maxRotation: 0,
+                stepSize: length > 3 * DAY_MS ? 24 : 3,
+                callback: (value) => words(first + Number(value) * HOUR_MS),
+              },
+              grid: { color: grid },
+            },
+            y: {
+              min: 0,
+              max: 100,
+              title: { display: true, text: '% humidity', color: muted },
+              ticks: { color: muted, stepSize: 25 },
+              grid: { color: grid },
+            },
+            degrees: {
+              position: 'right',
+              title: { display: true, text: degreeWords, color: muted },
+              ticks: { color: muted },
+              grid: { display: false },
+            },
+          },
+          plugins: {
+            legend: {
+              position: 'bottom',
+              labels: { color: muted, boxWidth: 30, boxHeight: 1, filter: ({ text }) => text !== '' },
+            },
+            tooltip: {
+              filter: ({ dataset }) => dataset.label !== '',
+              callbacks: {
+                title: (items) => instantWords(first + (items[0]?.parsed.x ?? 0) * HOUR_MS, timeZone),
+                label: (item) => `${item.dataset.label}: ${(item.parsed.y ?? 0).toFixed(1)}`,
+              },
+            },
+          },
+        }}
+      />
+    </div>
+  );
+}

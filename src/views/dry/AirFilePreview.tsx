@@ -1,0 +1,88 @@
+import type { AirFile, AirFileDoubt } from '@/core/drying/airFile/readAirFile';
+import type { LengthUnit } from '@/core/measure/unit';
+import { airWords } from '@/ui/airWords';
+import { instantWords } from '@/ui/when';
+
+const SHOWN = 5;
+const DOUBTS: Readonly<Record<AirFileDoubt, string>> = {
+  looksLikeFahrenheit: 'These temperatures look like °F, not °C.',
+  looksLikeCelsius: 'These temperatures look like °C, not °F.',
+  partsOfOne: 'The humidity is written as a part of one; it is taken as a hundred times that.',
+};
+
+/** What would be taken from a file, and what not. */
+export function AirFilePreview({
+  name,
+  file,
+  unit,
+  timeZone,
+  mend,
+}: {
+  readonly name: string;
+  readonly file: AirFile;
+  readonly unit: LengthUnit;
+  readonly timeZone: string;
+  readonly mend: (doubt: AirFileDoubt) => void;
+}) {
+  const { readings, refused, repeated, doubts } = file;
+  const times = readings.map(({ at }) => at);
+  const shown = readings.slice(0, SHOWN);
+  return (
+    <section className="space-y-3 rounded-xl border border-base-300 p-3" aria-label={`What ${name} says`}>
+      <p className="font-semibold">
+        {readings.length.toLocaleString('en-US')} readings
+        {readings.length > 0 && `, ${instantWords(least(times), timeZone)} to ${instantWords(most(times), timeZone)}`}
+        {repeated > 0 && `; ${repeated} said twice`}
+      </p>
+      {doubts.map((doubt) => (
+        <p key={doubt} className="state font-medium">
+          <span aria-hidden="true" className="shape-stuck" />
+          <span>
+            {DOUBTS[doubt]}{' '}
+            {doubt !== 'partsOfOne' && (
+              <button type="button" className="btn btn-sm" onClick={() => mend(doubt)}>
+                Read them so
+              </button>
+            )}
+          </span>
+        </p>
+      ))}
+      {shown.length > 0 && (
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">First readings</th>
+              <th scope="col" className="text-right">
+                Air
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {shown.map((reading) => (
+              <tr key={reading.at}>
+                <td>{instantWords(reading.at, timeZone)}</td>
+                <td className="text-right">{airWords(reading, unit)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {refused.length > 0 && (
+        <div>
+          <p className="font-semibold text-error">{refused.length.toLocaleString('en-US')} lines are left out</p>
+          <ul className="text-sm">
+            {refused.slice(0, SHOWN).map(({ line, reason }) => (
+              <li key={line}>
+                line {line}: {reason}
+              </li>
+            ))}
+            {refused.length > SHOWN && <li>and {refused.length - SHOWN} more</li>}
+          </ul>
+        </div>
+      )}
+    </section>
+  );
+}
+
+const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b));
+const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b));

@@ -1,0 +1,86 @@
+'use client';
+
+import { useState } from 'react';
+import { SHIFT } from '@/core/plan/shift';
+import { PASSES, type Pass } from '@/core/plan/tasksOf';
+import { nextAt } from '@/ui/houseHours';
+import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { untilWords } from '@/ui/when';
+import type { StripRoom } from './dryRooms';
+
+const HOURS = [4, 5, 6, 7, 8, 9, 10, 12] as const;
+
+interface Work {
+  readonly pass: Pass;
+  readonly rooms: readonly { readonly name: string; readonly classes: readonly string[] }[];
+}
+
+/** What can be coated when the crew arrives, as the clocks and the forecast have it now. */
+export function ArrivalList({
+  rooms,
+  now,
+  timeZone,
+}: {
+  readonly rooms: readonly StripRoom[];
+  readonly now: number;
+  readonly timeZone: string;
+}) {
+  const [hour, setHour] = useState<number>(SHIFT.from);
+  const arrival = nextAt(hour, now, timeZone);
+  const works = worksAt(rooms, arrival);
+  const wet = rooms.filter(({ all }) => all !== undefined && all > arrival);
+  return (
+    <section className="sheet p-4" aria-label="When the crew arrives">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2>When the crew arrives</h2>
+        <label className="flex items-center gap-2 text-sm">
+          at
+          <select className="select w-24" value={hour} onChange={(event) => setHour(Number(event.target.value))}>
+            {HOURS.map((option) => (
+              <option key={option} value={option}>
+                {option}:00
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <p className="text-sm text-muted">{untilWords(arrival, now, timeZone)} can be worked on:</p>
+      {works.length === 0 && <p className="mt-2 font-semibold">Nothing will be ready by then.</p>}
+      <ul className="mt-2 space-y-2">
+        {works.map(({ pass, rooms: own }) => (
+          <li key={pass}>
+            <p className="state-go font-semibold">{PASS_NAMES[pass]}</p>
+            <ul className="text-sm">
+              {own.map(({ name, classes }) => (
+                <li key={name}>
+                  <b className="font-semibold">{name}</b>
+                  {classes.length > 0 && `: ${classes.join(', ')}`}
+                </li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+      {wet.length > 0 && (
+        <p className="mt-3 border-t border-base-300 pt-2 text-sm">
+          <b className="state-wet font-semibold">Still wet then:</b>{' '}
+          {wet.map(({ name, all }) => `${name} (until ${untilWords(all ?? 0, now, timeZone)})`).join(', ')}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** The work of an instant, by pass in the order of the work. */
+export function worksAt(rooms: readonly StripRoom[], at: number): readonly Work[] {
+  const open = rooms.filter(({ stuck, done, classes }) => stuck === undefined && !done && classes.length > 0);
+  return PASSES.flatMap((pass): readonly Work[] => {
+    const own = open.flatMap(({ name, classes }) => {
+      if (pass === 'sand')
+        return classes.every((kind) => kind.at <= at && kind.round === undefined) ? [{ name, classes: [] }] : [];
+      const ready = classes.filter((kind) => kind.round === pass && kind.at <= at);
+      return ready.length > 0 ? [{ name, classes: ready.map((kind) => CLASS_NAMES[kind.class].toLowerCase()) }] : [];
+    });
+    return own.length > 0 ? [{ pass, rooms: own }] : [];
+  });
+}

@@ -1,0 +1,153 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { Answer } from '@/core/house/answer';
+import type { LengthUnit } from '@/core/measure/unit';
+import { airWords } from '@/ui/airWords';
+import { SERVER_LOST } from '@/ui/useSubmit';
+import { spanWords } from '@/ui/when';
+import type { AirViewProps } from './AirView';
+
+/** A sensor with how it behaves. */
+export interface SensorLine {
+  readonly id: string;
+  readonly roomId: string | null;
+  readonly name: string;
+  readonly lastAt: number | undefined;
+  readonly temperature: number | undefined;
+  readonly humidity: number | undefined;
+  readonly jumped: number;
+  readonly doubtful: number;
+  readonly stuck: boolean;
+  readonly hourLate: boolean;
+}
+
+interface SensorListProps extends Pick<AirViewProps['actions'], 'moveSensor' | 'removeSensor' | 'trustSensor'> {
+  readonly houseId: string;
+  readonly sensors: readonly SensorLine[];
+  readonly rooms: readonly { readonly id: string; readonly name: string }[];
+  readonly unit: LengthUnit;
+  readonly now: number;
+  readonly mayEdit: boolean;
+}
+
+const SILENT_MS = 2 * 3_600_000;
+
+/** The sensors of the house: what they last said, what is wrong with them, where they hang. */
+export function SensorList({
+  houseId,
+  sensors,
+  rooms,
+  unit,
+  now,
+  mayEdit,
+  moveSensor,
+  removeSensor,
+  trustSensor,
+}: SensorListProps) {
+  const router = useRouter();
+  const [busy, setBusy] = useState(false);
+  const [message, setMessage] = useState<string>();
+  const run = async (act: () => Promise<Answer<null>>) => {
+    setBusy(true);
+    setMessage(undefined);
+    try {
+      const answer = await act();
+      if (answer.ok) router.refresh();
+      else setMessage(answer.message);
+    } catch {
+      setMessage(SERVER_LOST);
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <section className="sheet p-4" aria-label="Sensors">
+      <h2>
+        Sensors <span className="font-normal text-muted">{sensors.length}</span>
+      </h2>
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+      {sensors.length === 0 && (
+        <p className="text-muted">
+          None yet. Rooms go by what is typed, by files, or by what their neighbours measure.
+        </p>
+      )}
+      <ul className="mt-1 divide-y divide-base-300">
+        {sensors.map((sensor) => (
+          <li key={sensor.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 py-2">
+            <div className="min-w-40 flex-1">
+              <p className="font-semibold">{sensor.name}</p>
+              <p className="text-sm text-muted">{lastWords(sensor, unit, now)}</p>
+              {faultsOf(sensor, now).map((fault) => (
+                <p key={fault} className="state text-sm font-medium">
+                  <span aria-hidden="true" className="shape-stuck" />
+                  <span>{fault}</span>
+                </p>
+              ))}
+            </div>
+            {mayEdit && (
+              <div className="flex flex-wrap items-center gap-2">
+                {sensor.doubtful > 0 && (
+                  <button
+                    type="button"
+                    className="btn btn-sm min-h-10"
+                    disabled={busy}
+                    onClick={() => void run(() => trustSensor({ house: houseId, device: sensor.id }))}
+                  >
+                    They are right
+                  </button>
+                )}
+                <select
+                  className="select w-40"
+                  aria-label={`Where ${sensor.name} hangs`}
+                  disabled={busy}
+                  value={sensor.roomId ?? ''}
+                  onChange={(event) =>
+                    void run(() => moveSensor({ house: houseId, device: sensor.id, room: event.target.value || null }))
+                  }
+                >
+                  {rooms.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                  <option value="">the house</option>
+                </select>
+                <button
+                  type="button"
+                  className="btn btn-sm min-h-10"
+                  disabled={busy}
+                  aria-label={`Take ${sensor.name} away`}
+                  onClick={() => void run(() => removeSensor({ house: houseId, device: sensor.id }))}
+                >
+                  Take away
+                </button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function lastWords({ lastAt, temperature, humidity }: SensorLine, unit: LengthUnit, now: number): string {
+  if (lastAt === undefined || temperature === undefined || humidity === undefined) return 'has not said anything yet';
+  return `${airWords({ temperature, humidity }, unit)}, ${spanWords(Math.max(0, now - lastAt) / 3_600_000)} ago`;
+}
+
+/** What is wrong with a sensor, in words. */
+export function faultsOf({ lastAt, jumped, doubtful, stuck, hourLate }: SensorLine, now: number): readonly string[] {
+  return [
+    ...(lastAt !== undefined && now - lastAt > SILENT_MS ? ['silent: its room borrows the air of others'] : []),
+    ...(stuck ? ['has said the very same for twelve hours: is it stuck?'] : []),
+    ...(hourLate ? ['its readings arrive an hour old: is its clock an hour behind?'] : []),
+    ...(doubtful > 0 ? [`${doubtful} readings look like °F sent as °C; they do not count`] : []),
+    ...(jumped > 0 ? [`${jumped} readings of this week jump away from their hour; they do not count`] : []),
+  ];
+}

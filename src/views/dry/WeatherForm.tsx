@@ -1,0 +1,46 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useForm } from 'react-hook-form';
+import { TextField } from '@/ui/TextField';
+import { useSubmit } from '@/ui/useSubmit';
+import type { AirViewProps } from './AirView';
+
+/** Where the weather is asked for. */
+export function WeatherForm({
+  houseId,
+  url,
+  setWeather,
+}: {
+  readonly houseId: string;
+  readonly url: string;
+  readonly setWeather: AirViewProps['actions']['setWeather'];
+}) {
+  const router = useRouter();
+  const form = useForm({ defaultValues: { url } });
+  const { send, busy, message } = useSubmit(setWeather, form);
+  return (
+    <form
+      noValidate
+      className="space-y-3"
+      onSubmit={form.handleSubmit((input) => send({ house: houseId, url: input.url.trim() }, () => router.refresh()))}
+    >
+      <TextField
+        label="Address of the weather service"
+        inputMode="url"
+        placeholder="http://…"
+        error={form.formState.errors.url?.message}
+        hint="Empty: no forecast is asked for."
+        {...form.register('url')}
+      />
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+      <button type="submit" className="btn w-full" disabled={busy}>
+        Keep it and ask now
+      </button>
+    </form>
+  );
+}

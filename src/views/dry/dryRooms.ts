@@ -1,0 +1,161 @@
+import { type AirTrouble, airTroubles } from '@/core/drying/air';
+import { stepAt } from '@/core/drying/airClock';
+import type { CoatTrouble } from '@/core/drying/milestones';
+import type { AirSource } from '@/core/drying/roomAir';
+import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
+import { catchUps } from '@/core/readiness/catchUp';
+import type { RoomSite } from '@/core/readiness/siteOf';
+import { wetCoats } from '@/core/readiness/wetCoats';
+import type { ClassNow } from '@/core/readiness/whatNow';
+
+/** When a class of a room can be worked on, and with what; at 0 when it can now. */
+export interface ClassReady {
+  readonly class: CoatedClass;
+  readonly at: number;
+  /** The round that comes then; undefined when only sanding is left. */
+  readonly round: CoatKey | undefined;
+}
+
+/** A room on the house's strip. */
+export interface StripRoom {
+  readonly id: string;
+  readonly name: string;
+  /** Why it is stuck, or that it is done. */
+  readonly stuck: string | undefined;
+  readonly done: boolean;
+  readonly classes: readonly ClassReady[];
+  /** When the first of its wet coats is ready, and when all are; undefined when nothing is wet. */
+  readonly first: number | undefined;
+  readonly all: number | undefined;
+}
+
+/** A wet coat as the panel of its room shows it. */
+export interface WetLine {
+  readonly id: string;
+  readonly class: CoatedClass;
+  readonly side: Side | undefined;
+  readonly name: string;
+  readonly share: number;
+  readonly since: number;
+  readonly until: number;
+  readonly setAt: number | undefined;
+  readonly water: number;
+  readonly thickness: number;
+  readonly troubles: readonly CoatTrouble[];
+  readonly curve: readonly (readonly [at: number, left: number])[];
+}
+
+/** Setting mud that would catch a lagging class up. */
+export interface CatchUpLine {
+  readonly class: CoatedClass;
+  readonly coat: string;
+  readonly minutes: number;
+  readonly hoursWon: number;
+}
+
+/** One room in full. */
+export interface DryRoom extends StripRoom {
+  readonly wet: readonly WetLine[];
+  readonly catchUps: readonly CatchUpLine[];
+  readonly air: {
+    readonly temperature: number;
+    readonly humidity: number;
+    readonly speed: number;
+    readonly source: AirSource;
+    readonly readAt: number;
+    readonly troubles: readonly AirTrouble[];
+  };
+  /** The air it has had and will have, for the chart. */
+  readonly history: readonly {
+    readonly at: number;
+    readonly temperature: number;
+    readonly humidity: number;
+    readonly forecast: boolean;
+  }[];
+}
+
+export const HORIZON_MS = 72 * 3_600_000;
+const BEFORE_MS = 24 * 3_600_000;
+
+export function stripRoom({ room, standing }: RoomSite): StripRoom {
+  const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
+  const { now } = standing;
+  return {
+    id: room.id,
+    name: room.name,
+    stuck: now.kind === 'stuck' ? now.why : undefined,
+    done: now.kind === 'done' || now.kind === 'check' || now.kind === 'handOver' || now.kind === 'nothing',
+    classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
+    first: wet.length > 0 ? Math.min(...wet) : undefined,
+    all: wet.length > 0 ? Math.max(...wet) : undefined,
+  };
+}
+
+function readyOf(kind: CoatedClass, now: ClassNow): readonly ClassReady[] {
+  switch (now.kind) {
+    case 'go':
+      return [{ class: kind, at: 0, round: now.coat.round }];
+    case 'wet':
+      return Number.isFinite(now.until) ? [{ class: kind, at: now.until, round: now.next?.round }] : [];
+    case 'dry':
+      return [{ class: kind, at: 0, round: undefined }];
+    default:
+      return [];
+  }
+}
+
+/** All that the panel of a room shows. */
+export function dryRoom(site: RoomSite, now: number): DryRoom {
+  const { air, source, readAt } = stepAt(site.air, now);
+  const wet = wetCoats(site, now);
+  const from = Math.min(now - BEFORE_MS, ...wet.map(({ since }) => since));
+  return {
+    ...stripRoom(site),
+    wet: wet.map(({ coat, curve, ...own }) => ({
+      ...own,
+      id: `${coat.class} ${coat.key} ${coat.side ?? ''}`,
+      class: coat.class,
+      side: coat.side,
+      name: coat.name,
+      curve: curve.map(({ at, left }) => [at, left] as const),
+    })),
+    catchUps: catchUps(site, now).map(({ class: kind, coat, minutes, hoursWon }) => ({
+      class: kind,
+      coat: coat.name,
+      minutes,
+      hoursWon,
+    })),
+    air: {
+      temperature: air.temperature,
+      humidity: air.humidity,
+      speed: air.speed ?? 0,
+      source,
+      readAt,
+      troubles: airTroubles(air),
+    },
+    history: historyOf(site, from, now + HORIZON_MS),
+  };
+}
+
+const HISTORY_POINTS = 160;
+
+/** The steps of the air within a stretch, at most so many. */
+function historyOf({ air }: RoomSite, from: number, to: number): DryRoom['history'] {
+  const step = (to - from) / HISTORY_POINTS;
+  return Array.from({ length: HISTORY_POINTS + 1 }, (_, index) => {
+    const at = from + index * step;
+    const { air: own, source } = stepAt(air, at);
+    return {
+      at,
+      temperature: own.temperature,
+      humidity: own.humidity,
+      forecast: source.kind === 'forecast',
+    };
+  });
+}
+
+/** The room that was asked for, else the one that is wet for longest. */
+export function chosenRoom(rooms: readonly RoomSite[], id: string | undefined): RoomSite | undefined {
+  const until = (site: RoomSite) => stripRoom(site).all ?? 0;
+  return rooms.find(({ room }) => room.id === id) ?? rooms.toSorted((a, b) => until(b) - until(a))[0];
+}

@@ -1,0 +1,33 @@
+import type { AirSource } from '@/core/drying/roomAir';
+import { spanWords } from '@/ui/when';
+
+const HOUR_MS = 3_600_000;
+const OLD_MS = 2 * HOUR_MS;
+
+/** Where the air of a room comes from, and how old it is: of the hall, read 9 h ago. */
+export function sourceWords(
+  { source, readAt }: { readonly source: AirSource; readonly readAt: number },
+  now: number,
+  roomName: (id: string) => string,
+): string {
+  const age = now - readAt > OLD_MS ? `, read ${spanWords((now - readAt) / HOUR_MS)} ago` : '';
+  switch (source.kind) {
+    case 'room':
+      return `measured here${age}`;
+    case 'neighbour':
+      return `borrowed from ${roomName(source.room)}${age}`;
+    case 'house':
+      return `the house’s air${age}`;
+    case 'forecast':
+      return `forecast; last reading ${spanWords((now - readAt) / HOUR_MS)} ago`;
+    case 'assumed':
+      return 'assumed, never measured';
+  }
+}
+
+/** How air is set moving, m/s over the wall. Common practice, no source. */
+export const FANS = [
+  [0, 'still air'],
+  [0.5, 'fan in the room'],
+  [1.5, 'fan on the wall'],
+] as const;
