@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { AirFrom } from '../core/drying/airClock';
-import type { AirHour } from '../core/drying/airHours';
-import { JUMP, type KeptReading } from '../core/drying/reading';
+import type { Air } from '../core/drying/air';
+import { type AirHour, SELDOM } from '../core/drying/airHours';
+import { isSameAir, JUMP, type KeptReading } from '../core/drying/reading';
 import { lockHouse } from './houses';
 import { models } from './models';
 
@@ -18,6 +18,7 @@ export interface RecordResult {
  * refused. The hours that they fall into are summed up anew, so that order and batches change nothing.
  *
  * @param device its id, or a name for what was typed or came in a file
+ * @param readings each of another instant
  * @returns undefined when there is no such house
  */
 export async function recordReadings(
@@ -37,9 +38,8 @@ export async function recordReadings(
       await house.update({ airSeq: batch }, { transaction });
     }
     const others = readings.filter(({ at }) => !inserted.has(at));
-    const twins = readings.length - others.length - inserted.size;
-    const conflicts = await conflictsOf(houseId, device, twins > 0 ? readings : others, transaction);
-    return { recorded: inserted.size, known: readings.length - inserted.size - conflicts.length, conflicts };
+    const conflicts = await conflictsOf(houseId, device, others, transaction);
+    return { recorded: inserted.size, known: others.length - conflicts.length, conflicts };
   });
 }
 
@@ -94,9 +94,9 @@ async function conflictsOf(
     },
   );
   const known = new Map(rows.map((row) => [row.at.getTime(), row]));
-  return readings.flatMap(({ at, temperature, humidity }) => {
-    const row = known.get(at);
-    return row && (row.temperature !== temperature || row.humidity !== humidity) ? [at] : [];
+  return readings.flatMap((reading) => {
+    const row = known.get(reading.at);
+    return row && !isSameAir(row, reading) ? [reading.at] : [];
   });
 }
 
@@ -169,9 +169,6 @@ export async function trustReadings(houseId: string, device: string): Promise<bo
   });
 }
 
-/** An hour with so few readings is told reading by reading: what was read by hand counts from when it was read. */
-const SELDOM = 2;
-
 /**
  * The hours of a house that changed since a batch of readings, for the clocks of its rooms.
  *
@@ -191,10 +188,12 @@ export async function listAirHours(houseId: string, afterBatch: number, since: n
   }>(
     `SELECT device, room_id AS room, extract(epoch FROM hour)::float8 * 1000 AS hour, batch, count,
        temperature_mean AS temperature, humidity_mean AS humidity, speed_mean AS speed,
-       CASE WHEN count <= $4 THEN (
+       CASE WHEN count <= $4 OR hour = max(hour) OVER (PARTITION BY device, room_id) THEN (
          SELECT json_agg(json_build_array(extract(epoch FROM at) * 1000, temperature, humidity, speed) ORDER BY at)
          FROM readings WHERE house_id = hours.house_id AND device = hours.device AND doubt IS NULL
            AND coalesce(room_id, '') = hours.room_id AND at >= hour AND at < hour + interval '1 hour'
+           AND temperature BETWEEN temperature_least AND temperature_most
+           AND humidity BETWEEN humidity_least AND humidity_most
        ) END AS points
      FROM reading_hours AS hours
      WHERE house_id = $1 AND batch > $2 AND hour >= $3
@@ -207,13 +206,15 @@ export async function listAirHours(houseId: string, afterBatch: number, since: n
     hour,
     batch,
     count,
-    steps: points ? points.map(([at, ...air]) => stepOf(at, ...air)) : [stepOf(hour, temperature, humidity, speed)],
+    mean: airOf(temperature, humidity, speed),
+    ...(points && { readings: points.map(([from, ...air]) => ({ from, air: airOf(...air) })) }),
   }));
 }
 
-const stepOf = (from: number, temperature: number, humidity: number, speed: number | null): AirFrom => ({
-  from,
-  air: { temperature, humidity, ...(speed === null ? {} : { speed }) },
+const airOf = (temperature: number, humidity: number, speed: number | null): Air => ({
+  temperature,
+  humidity,
+  ...(speed === null ? {} : { speed }),
 });
 
 /** A stretch of a chart: what was least, most and in the mean in it. */

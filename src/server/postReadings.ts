@@ -26,20 +26,22 @@ export async function postReadings(request: Request): Promise<Response> {
   const device = key ? await findDevice(key) : undefined;
   if (!device)
     return refuse(401, key ? 'No device has this key.' : 'The device’s key is missing: Authorization: Bearer KEY.');
-  const body = bodySchema.safeParse(await request.json().catch(() => undefined), { reportInput: true });
+  const json: unknown = await request.json().catch(() => undefined);
+  if (json === undefined) return refuse(400, 'The body is not JSON.');
+  const body = bodySchema.safeParse(json, { reportInput: true });
   if (!body.success) {
     const problems = problemsFromZod(body.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
   }
   const received = now();
-  const { kept, refused } = sortReadings(body.data.readings, received);
+  const { kept, repeated, refused } = sortReadings(body.data.readings, received);
   const result = await recordReadings(device.houseId, device.id, device.roomId, kept);
   if (!result) return refuse(404, 'The house of this device is gone.');
   if (result.recorded > 0) await noteLag(device.id, (received - Math.max(...kept.map(({ at }) => at))) / 1000);
   const taken = new Set(result.conflicts);
   return Response.json({
     recorded: result.recorded,
-    known: result.known,
+    known: result.known + repeated,
     doubtful: kept.filter(({ doubt }) => doubt).length,
     refused: [...refused, ...kept.flatMap(({ at, index }) => (taken.has(at) ? [{ index, reason: TAKEN }] : []))].sort(
       (a, b) => a.index - b.index,

@@ -1,6 +1,7 @@
+import type { Air } from './air';
 import type { AirFrom } from './airClock';
 
-/** The air of one hour as one device saw it: its mean, or each reading where it read seldom. */
+/** The air of one hour as one device saw it. */
 export interface AirHour {
   readonly device: string;
   /** '' for readings of no one room. */
@@ -10,15 +11,27 @@ export interface AirHour {
   /** The batch of readings that changed it last. */
   readonly batch: number;
   readonly count: number;
-  readonly steps: readonly AirFrom[];
+  readonly mean: Air;
+  /** Each reading, where they are told one by one. */
+  readonly readings?: readonly AirFrom[];
 }
 
+/** An hour with so few readings counts reading by reading: what was read by hand holds from when it was read. */
+export const SELDOM = 2;
+
 /**
- * The readings of one place as steps in order of time. Devices that read the same hour through count by how often they
- * did; what was read seldom stands beside them from when it was read.
+ * The readings of one place as steps in order of time: the mean of each hour, but each reading where they are few, and in
+ * the newest hour of a device, so that what it said last is what holds. Devices that read the same hour through count by
+ * how often they did.
  */
 export function stepsOfHours(hours: readonly AirHour[]): readonly AirFrom[] {
-  const steps = hours.flatMap(({ steps: own, count }) => own.map((step) => ({ step, weight: count / own.length })));
+  const newest = new Map<string, number>();
+  for (const { device, hour } of hours) newest.set(device, Math.max(hour, newest.get(device) ?? hour));
+  const steps = hours.flatMap(({ device, hour, count, mean, readings }) =>
+    readings && (count <= SELDOM || newest.get(device) === hour)
+      ? readings.map((step) => ({ step, weight: 1 }))
+      : [{ step: { from: hour, air: mean }, weight: count }],
+  );
   steps.sort((a, b) => a.step.from - b.step.from);
   const out: AirFrom[] = [];
   let weight = 0;

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { problemsFromZod, problemText } from '../house/problem';
 
-/** What a device sends, or a person reads: °C, % and m/s. */
-export const readingSchema = z.strictObject({
+/** What a device sends, or a person reads: °C, % and m/s. What else a device tells of itself is passed over. */
+export const readingSchema = z.object({
   at: z.iso.datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' }),
   temperature: z.number({ error: () => 'must be a number of °C' }),
   humidity: z.number({ error: () => 'must be a number of %' }),
@@ -62,21 +62,37 @@ export const keptReading = ({ at, temperature, humidity, airSpeed }: NewReading)
 /** What was sent, sorted: readings to keep with their place in it, and the others with the reason. */
 export interface SortedReadings {
   readonly kept: readonly (KeptReading & { readonly index: number })[];
+  /** How many say again what another one said. */
+  readonly repeated: number;
   readonly refused: readonly { readonly index: number; readonly reason: string }[];
 }
 
 /** Sorts what a device sent. One that is wrong does not spoil the others. */
 export function sortReadings(sent: readonly unknown[], now: number): SortedReadings {
-  const kept: (KeptReading & { readonly index: number })[] = [];
+  const kept = new Map<number, KeptReading & { readonly index: number }>();
   const refused: { readonly index: number; readonly reason: string }[] = [];
+  let repeated = 0;
   for (const [index, one] of sent.entries()) {
     const parsed = readingSchema.safeParse(one, { reportInput: true });
     const reason = parsed.success ? refusalOf(parsed.data, now) : reasonOf(parsed.error);
-    if (parsed.success && reason === undefined) kept.push({ ...keptReading(parsed.data), index });
-    else refused.push({ index, reason: reason ?? 'is no reading' });
+    if (!parsed.success || reason !== undefined) {
+      refused.push({ index, reason: reason ?? 'is no reading' });
+      continue;
+    }
+    const reading = keptReading(parsed.data);
+    const twin = kept.get(reading.at);
+    if (!twin) kept.set(reading.at, { ...reading, index });
+    else if (isSameAir(twin, reading)) repeated += 1;
+    else refused.push({ index, reason: `has the instant of reading ${twin.index} with other values` });
   }
-  return { kept, refused };
+  return { kept: [...kept.values()], repeated, refused };
 }
+
+/** Whether two readings of one instant say the same. */
+export const isSameAir = (
+  a: Pick<KeptReading, 'temperature' | 'humidity'>,
+  b: Pick<KeptReading, 'temperature' | 'humidity'>,
+): boolean => a.temperature === b.temperature && a.humidity === b.humidity;
 
 function reasonOf(error: z.ZodError): string {
   const [problem] = problemsFromZod(error);

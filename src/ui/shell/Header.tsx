@@ -24,11 +24,15 @@ export function Header({
 }) {
   return (
     <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 sm:gap-x-2 md:gap-x-4 px-4 py-2 lg:px-5">
-      <Link href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
+      <Link prefetch={false} href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
       </Link>
-      <Link href="/houses" className="btn btn-sm narrow max-w-60 truncate border-base-300 bg-base-200 font-semibold">
+      <Link
+        prefetch={false}
+        href="/houses"
+        className="btn btn-sm narrow max-w-60 truncate border-base-300 bg-base-200 font-semibold"
+      >
         {house ? house.name : 'Houses'}
       </Link>
       <span className="flex-1" />
@@ -36,7 +40,7 @@ export function Header({
       {air && <span className="hidden text-sm md:inline">{air}</span>}
       {time && <span className="narrow hidden text-sm font-semibold md:inline">{time}</span>}
       {house && (
-        <Link href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
+        <Link prefetch={false} href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
           My day
         </Link>
       )}

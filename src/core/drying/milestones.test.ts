@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest';
+import { airClock } from './airClock';
+import { dryingHours } from './dryingHours';
+import { type Application, milestones, wetnessAt } from './milestones';
+
+const HOUR = 3_600_000;
+const MINUTE = 60_000;
+/** 70 °F and 50 %: the handbook says 17 h. */
+const AIR = { temperature: (70 - 32) / 1.8, humidity: 50 };
+const clock = airClock([{ from: 0, air: AIR }]);
+const coat = (fields: Partial<Application> = {}): Application => ({
+  at: 0,
+  mud: { kind: 'drying' },
+  thickness: 25.4 / 16,
+  substrate: 'board',
+  ...fields,
+});
+const setting = (minutes: number, fields: Partial<Application> = {}) =>
+  coat({ mud: { kind: 'setting', minutes }, thickness: 4, ...fields });
+
+describe('the milestones of drying mud', () => {
+  it('are one: coated again, sanded and dry when its water has left', () => {
+    const { recoatAt, sandAt, dryAt, setAt } = milestones(coat(), clock);
+    expect(dryAt / HOUR).toBeCloseTo(17, 6);
+    expect([recoatAt, sandAt, setAt]).toEqual([dryAt, dryAt, undefined]);
+  });
+
+  it('come later over dry mud, metal and paint than on board, which drinks', () => {
+    const hours = (['board', 'mud', 'metal', 'painted'] as const).map(
+      (substrate) => milestones(coat({ substrate }), clock).dryAt,
+    );
+    expect(hours).toEqual([...hours].sort((a, b) => a - b));
+    expect(new Set(hours).size).toBe(4);
+  });
+});
+
+describe('the milestones of setting mud', () => {
+  it('count from mixing, not from when it is on the wall', () => {
+    const { setAt, recoatAt } = milestones(setting(20, { at: 15 * MINUTE, mixedAt: 0 }), clock);
+    expect(setAt).toBe(20 * MINUTE);
+    expect(recoatAt).toBe(30 * MINUTE);
+  });
+
+  it('let it be sanded only when it is dry too', () => {
+    const { recoatAt, sandAt, dryAt } = milestones(setting(45), clock);
+    expect(sandAt).toBe(dryAt);
+    expect(sandAt).toBeGreaterThan(recoatAt);
+  });
+
+  it('warn when half of the water has left before it sets', () => {
+    const minutes = 90;
+    const thin = (hours: number) => 25.4 / 16 / (17 / hours) ** (1 / 1.1776);
+    const troubles = (thickness: number) => milestones(setting(minutes, { thickness }), clock).troubles;
+    // The exponent is the calibrated one: log(168 / 17) / log(7).
+    expect(dryingHours(AIR, thin(2))).toBeCloseTo(2, 2);
+    expect(troubles(thin(2))).toContain('driesBeforeItSets');
+    expect(troubles(thin(4))).not.toContain('driesBeforeItSets');
+  });
+
+  it('say that it is better over an eighth of an inch', () => {
+    expect(milestones(setting(45, { thickness: 3 }), clock).troubles).toEqual(['settingTooThin']);
+    expect(milestones(setting(45, { thickness: 3.2 }), clock).troubles).toEqual([]);
+  });
+});
+
+describe('a wet coat', () => {
+  it('loses its water as the air takes it, and none before it is on', () => {
+    const water = (hour: number) => wetnessAt(coat(), clock, hour * HOUR).water;
+    expect(water(-5)).toBe(1);
+    expect(water(8.5)).toBeCloseTo(0.5, 6);
+    expect(water(17)).toBeCloseTo(0, 6);
+    expect(water(99)).toBe(0);
+  });
+
+  it('of setting mud has a reaction of its own, by its label', () => {
+    const reaction = (minute: number) => wetnessAt(setting(20), clock, minute * MINUTE).reaction;
+    expect([0, 10, 20, 60].map(reaction)).toEqual([1, 0.5, 0, 0]);
+  });
+
+  it('is dry at its milestone', () => {
+    const wet = coat({ thickness: 3.3, substrate: 'mud' });
+    expect(wetnessAt(wet, clock, milestones(wet, clock).dryAt).water).toBeCloseTo(0, 9);
+  });
+});
