@@ -24,7 +24,7 @@ test('an empty application asks for the lead’s account, once', async ({ page }
     ['4', 'To order'],
     ['5', 'No rooms yet'],
     ['6', 'No rooms yet'],
-    ['7', 'Nothing is wet'],
+    ['7', 'No rooms yet'],
     ['8', 'No room is dry'],
     ['9', 'No rooms yet'],
   ] as const) {

@@ -80,6 +80,7 @@ test('a save over a newer version shows both and overwrites neither by itself', 
   const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Shared room: 10' x 10' x 8'");
+  await page.getByLabel('Quick line').fill("Shared room: 12' x 10' x 8'");
   const other = await browser.newPage();
   await signIn(other, 'Marit');
   await other.goto(page.url());
@@ -91,7 +92,6 @@ test('a save over a newer version shows both and overwrites neither by itself', 
     await expect(other.getByText('Kept.')).toBeVisible({ timeout: 3_000 });
   }).toPass();
   await page.bringToFront();
-  await page.getByLabel('Quick line').fill("Shared room: 12' x 10' x 8'");
   await page.getByRole('button', { name: 'Keep changes' }).click();
   const notice = page.getByRole('alert').filter({ hasText: 'Somebody changed this room' });
   await expect(notice).toContainText("Shared room: 11' x 10' x 8'");

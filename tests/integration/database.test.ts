@@ -44,6 +44,7 @@ describe('migrations', () => {
       { name: '0001-first-tables' },
       { name: '0002-removed-rooms' },
       { name: '0003-kept-methods' },
+      { name: '0004-air' },
     ]);
   });
 });

@@ -13,7 +13,7 @@ const SLACK_MS = 1500;
 
 const WORDS: Readonly<Record<LiveState, string>> = {
   live: 'live',
-  asking: 'asking every 15 s',
+  asking: 'asking every 10 s',
   lost: 'server lost',
 };
 

@@ -15,7 +15,7 @@ type Told =
 type Listener = (marks: Marks, state: LiveState) => void;
 
 const NAME = 'oak-live';
-const ASK_EVERY_MS = 15_000;
+const ASK_EVERY_MS = 10_000;
 /** A stream that is away for longer is replaced by asking until it is back. */
 const PATIENCE_MS = 5000;
 

@@ -20,6 +20,8 @@ interface StripProps {
 
 /** The next three days, room by room: wet, partly ready, ready; behind them nights and shifts. */
 export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps) {
+  if (rooms.length === 0)
+    return <p className="sheet p-8 text-center text-muted">No rooms yet. Take the first one off in Tally.</p>;
   const span = { from: now, to: now + HORIZON_MS };
   const place = ({ from, to }: Stretch) => ({
     left: `${((from - now) / HORIZON_MS) * 100}%`,

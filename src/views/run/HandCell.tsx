@@ -28,12 +28,14 @@ export function HandCell({
   readonly now: number;
 }) {
   const log = useLog(houseId, now);
-  const [chosen, setChosen] = useState(person);
-  const [onDay, setOnDay] = useState(day ?? days[0] ?? '');
+  // What was chosen is shown until the page knows it; a page that somebody else changed shows theirs.
+  const known = `${person} ${day}`;
+  const [wanted, setWanted] = useState<{ readonly over: string; readonly person: string; readonly day: string }>();
+  const shown = wanted?.over === known ? wanted : { person, day: day ?? days[0] ?? '' };
+  const { person: chosen, day: onDay } = shown;
   const choices = days.includes(onDay) ? days : [onDay, ...days];
   const hand = async (nextPerson: string, nextDay: string) => {
-    setChosen(nextPerson);
-    setOnDay(nextDay);
+    setWanted({ over: known, person: nextPerson, day: nextDay });
     const kept = await log.write([
       {
         kind: 'assigned',
@@ -41,9 +43,7 @@ export function HandCell({
         payload: { pass, person: nextPerson === '' ? null : nextPerson, day: nextDay },
       },
     ]);
-    if (kept) return;
-    setChosen(person);
-    setOnDay(day ?? days[0] ?? '');
+    if (!kept) setWanted(undefined);
   };
   const what = `${room.name}, ${PASS_NAMES[pass].toLowerCase()}`;
   return (

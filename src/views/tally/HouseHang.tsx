@@ -21,7 +21,14 @@ export function HouseHang({
   readonly saveHang: (input: { house: string; version: number; hang: HangChoices }) => Promise<Answer<null>>;
 }) {
   const router = useRouter();
-  const [text, setText] = useState(hangText(house.hang, house.unit));
+  const kept = hangText(house.hang, house.unit);
+  const [text, setText] = useState(kept);
+  const [opened, setOpened] = useState({ version, text: kept });
+  // Somebody else changed the house: who has typed nothing sees it, who has typed saves over what they had opened.
+  if (version !== opened.version && text === opened.text) {
+    setOpened({ version, text: kept });
+    setText(kept);
+  }
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<string>();
   const reading = readHangText(text, house.unit);
@@ -29,9 +36,11 @@ export function HouseHang({
     if (!reading.ok || busy) return;
     setBusy(true);
     try {
-      const answer = await saveHang({ house: houseId, version, hang: reading.hang });
+      const answer = await saveHang({ house: houseId, version: opened.version, hang: reading.hang });
       setSaid(answer.ok ? 'Kept.' : answer.message);
-      if (answer.ok) router.refresh();
+      if (!answer.ok) return;
+      setOpened({ ...opened, text });
+      router.refresh();
     } catch {
       setSaid(SERVER_LOST);
     } finally {

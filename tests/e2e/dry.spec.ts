@@ -1,0 +1,250 @@
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { expect, type Page, test } from '@playwright/test';
+import { weatherReport } from '../../standins/weather';
+import { demoHouse, keepRoom, moveClock, signIn, watchErrors } from './site';
+
+test.afterEach(() => moveClock(0));
+
+const MINUTE = 60_000;
+const at = (minutesAgo: number) => new Date(Date.now() - minutesAgo * MINUTE).toISOString();
+const send = async (page: Page, key: string, readings: readonly object[]) => {
+  const answer = await page.request.post('/api/readings', {
+    data: { readings },
+    headers: { authorization: `Bearer ${key}` },
+  });
+  return { status: answer.status(), ...(await answer.json()) };
+};
+
+test('a new reading and a new entry appear on open pages by themselves', async ({ page, browser }) => {
+  const errors = watchErrors(page);
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry?room=bath`);
+  const panel = page.getByRole('region', { name: 'Bath, drying' });
+  await expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+  await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
+  expect((await send(page, 'oak-demo-bath', [{ at: at(0), temperature: 23.3, humidity: 31 }])).recorded).toBe(1);
+  await expect(panel).toContainText('74 °F · 31 %');
+
+  // Another browser logs a coat: the strip of this one shows it.
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await signIn(phone, 'Ines');
+  await phone.goto(`${house}/board`);
+  const boot = page.getByRole('link', { name: /^Boot room:/ });
+  await expect(boot).toHaveAccessibleName('Boot room: ready now');
+  await phone
+    .getByRole('region', { name: 'Boot room' })
+    .getByRole('button', { name: /^Flats: Go/ })
+    .click();
+  await phone.getByRole('button', { name: 'All done' }).click();
+  await expect(boot).toHaveAccessibleName(/^Boot room: partly ready now, all ready/);
+  expect(await page.evaluate(() => 'neverReloaded' in window)).toBe(true);
+  expect(errors).toEqual([]);
+});
+
+test('tabs of one browser share one stream, and a browser without it asks', async ({ page, context, browser }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  const streams: string[] = [];
+  context.on('request', (request) => {
+    if (request.url().endsWith('/api/live')) streams.push(request.url());
+  });
+  await page.goto(`${house}/dry?room=hall`);
+  await expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+  const second = await context.newPage();
+  await second.goto(`${house}/dry?room=hall`);
+  await expect(second.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+
+  const cutOff = await (await browser.newContext()).newPage();
+  await signIn(cutOff, 'Ines');
+  await cutOff.route('**/api/live', (route) => route.abort());
+  await cutOff.goto(`${house}/dry?room=hall`);
+  await send(page, 'oak-demo-hall', [{ at: at(0), temperature: 25.5, humidity: 33 }]);
+  await expect(second.getByRole('region', { name: 'Hall, drying' })).toContainText('78 °F · 33 %');
+  expect(streams.length).toBe(1);
+  await expect(cutOff.getByRole('status').filter({ hasText: 'asking' })).toBeVisible({ timeout: 30_000 });
+  await expect(cutOff.getByRole('region', { name: 'Hall, drying' })).toContainText('78 °F · 33 %');
+});
+
+test('a sensor gets a key, sends with it, is moved and taken away', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry/air`);
+  await page.getByLabel('Name of the sensor').fill('Loft clip');
+  await page.getByLabel('Hangs in').selectOption({ label: 'Landing' });
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const key = (await page.getByRole('status').locator('code').first().textContent()) ?? '';
+  expect(key).toMatch(/^oak_/);
+
+  const now = page.getByRole('region', { name: 'Rooms now' }).getByRole('listitem').filter({ hasText: 'Landing' });
+  await expect(now).toContainText('borrowed from');
+  // Late, out of order, twice, from the future, absurd: what is sound is kept.
+  const first = { at: at(3), temperature: 16, humidity: 61 };
+  const answer = await send(page, key, [
+    first,
+    { at: at(50), temperature: 15, humidity: 62 },
+    { at: at(-90), temperature: 15, humidity: 62 },
+    { at: at(1), temperature: 61, humidity: 62 },
+    first,
+  ]);
+  expect(answer).toMatchObject({ status: 200, recorded: 2, known: 1 });
+  expect(answer.refused.map(({ index, reason }: { index: number; reason: string }) => [index, reason])).toEqual([
+    [2, 'lies 90 min in the future: is the clock that far ahead?'],
+    [3, '61 °C is no air that people work in: is it °F?'],
+  ]);
+  expect(await send(page, key, [first])).toMatchObject({ recorded: 0, known: 1, refused: [] });
+  await expect(now).toContainText('measured here');
+  await expect(now).toContainText('61 °F · 61 %');
+
+  await page.getByLabel('Where Loft clip hangs').selectOption({ label: 'Pantry' });
+  await send(page, key, [{ at: at(0), temperature: 14, humidity: 70 }]);
+  const pantry = page.getByRole('region', { name: 'Rooms now' }).getByRole('listitem').filter({ hasText: 'Pantry' });
+  await expect(pantry).toContainText('57 °F · 70 %');
+  await page.getByRole('button', { name: 'Take Loft clip away' }).click();
+  await expect(page.getByRole('region', { name: 'Sensors' })).not.toContainText('Loft clip');
+  expect(await send(page, key, [first])).toMatchObject({ status: 401, message: 'No device has this key.' });
+  expect((await page.request.post('/api/readings', { data: { readings: [] } })).status()).toBe(401);
+  expect((await send(page, 'oak-demo-hall', [])).status).toBe(400);
+});
+
+test('a file of readings is mapped, looked at, mended and taken once', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry/air`);
+  const lines = Array.from(
+    { length: 20 },
+    (_, index) => `${at(60 * (index + 1)).slice(0, 16)}Z;${61 + (index % 3)};57`,
+  );
+  const text = ['logged;inside;damp', ...lines, '2026-01-01 10:00;61;57', 'nonsense;61;57'].join('\n');
+  const importer = page.getByRole('region', { name: 'Bring in a file of readings' });
+  const choose = () =>
+    importer
+      .getByLabel('File (CSV)')
+      .setInputFiles({ name: 'log.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await choose();
+  // The names say little: the columns are told by hand.
+  await importer.getByLabel('Date and time').selectOption({ label: 'logged' });
+  await importer.getByLabel('Temperature').selectOption({ label: 'inside' });
+  await importer.getByLabel('Humidity').selectOption({ label: 'damp' });
+  await expect(importer).toContainText('These temperatures look like °F, not °C.');
+  await importer.getByRole('button', { name: 'Read them so' }).click();
+  await expect(importer).toContainText('2 lines are left out');
+  await expect(importer).toContainText('line 21: goes by the chosen time zone, the rest of the file names the zone Z');
+  await expect(importer).toContainText('line 22: "nonsense" is no date and time');
+  await importer.getByLabel('Measured in').selectOption({ label: 'Coat closet' });
+  await importer.getByRole('button', { name: 'Take 20 readings' }).click();
+  await expect(importer.getByRole('status')).toHaveText('20 readings taken, 0 known before, 2 left out.');
+  await expect(page.getByRole('link', { name: 'Coat closet' })).toBeVisible();
+  await choose();
+  await importer.getByLabel('Temperature').selectOption({ label: 'inside' });
+  await importer.getByLabel('Humidity').selectOption({ label: 'damp' });
+  await importer.getByRole('button', { name: 'Read them so' }).click();
+  await importer.getByRole('button', { name: 'Take 20 readings' }).click();
+  await expect(importer.getByRole('status')).toHaveText('0 readings taken, 20 known before, 2 left out.');
+
+  await importer
+    .getByLabel('File (CSV)')
+    .setInputFiles({ name: 'note.txt', mimeType: 'text/plain', buffer: Buffer.from('call the painter') });
+  await expect(importer.getByRole('alert')).toContainText('note.txt holds no table');
+});
+
+test('a fan makes a room ready sooner, and is taken away again', async ({ page }) => {
+  await signIn(page, 'Petra');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry?room=net-loft`);
+  const panel = page.getByRole('region', { name: 'Net loft, drying' });
+  const water = panel.getByRole('row', { name: /^Corner bead: first fill/ });
+  const ready = panel.getByText(/all dry in/);
+  await expect(ready).toBeVisible();
+  await expect(water).toContainText('%');
+  const before = (await ready.textContent()) ?? '';
+  await panel.getByRole('button', { name: 'fan on the wall' }).click();
+  await expect(panel.getByRole('button', { name: 'fan on the wall' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(ready).not.toHaveText(before);
+  const hours = (text: string) => Number(/in (\d+) h/.exec(text)?.[1] ?? 0);
+  expect(hours((await ready.textContent()) ?? '')).toBeLessThan(hours(before));
+  await panel.getByRole('button', { name: 'still air' }).click();
+  await expect(panel.getByRole('button', { name: 'still air' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('what can be coated when the crew arrives follows the hour that is asked', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Signal store: 6' x 5' x 8'");
+  await page.goto(`${house}/board`);
+  await page
+    .getByRole('region', { name: 'Signal store' })
+    .getByRole('button', { name: /^Flats:/ })
+    .click();
+  await page.getByRole('button', { name: 'All done' }).click();
+  await expect(page.getByRole('dialog')).toBeHidden();
+  await page.goto(`${house}/dry`);
+  const list = page.getByRole('region', { name: 'When the crew arrives' });
+  const fill = list.getByRole('listitem').filter({ hasText: /^Signal store: flats$/ });
+  await expect(list.getByText(/Signal store \(until/)).toBeVisible();
+  await expect(fill).toHaveCount(0);
+  // A day later they are dry, whatever the hour.
+  moveClock(30);
+  await page.reload();
+  await list.getByLabel('at').selectOption('12:00');
+  await expect(fill).toHaveCount(1);
+});
+
+test('door tags say until when, with a code, and print', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry/tags`);
+  const tag = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Net loft' }) });
+  await expect(tag).toContainText(/Wet until\d+:\d\d/);
+  await expect(tag.getByRole('img', { name: 'Code that opens Net loft' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Stations of the job' })).toBeHidden();
+  await expect(tag).toBeVisible();
+  const pdf = await page.pdf({ format: 'Letter' });
+  expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('the weather is asked for, and a service that fails is told', async ({ page }) => {
+  let broken = false;
+  const service = createServer((_request, response) => {
+    response
+      .writeHead(broken ? 500 : 200, { 'content-type': 'application/json' })
+      .end(JSON.stringify(weatherReport(5, Date.now())));
+  });
+  await new Promise<void>((resolve) => service.listen(0, '127.0.0.1', resolve));
+  const url = `http://127.0.0.1:${(service.address() as AddressInfo).port}/weather`;
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry/air`);
+  const weather = page.getByRole('region', { name: 'Weather' });
+  const address = weather.getByLabel('Address of the weather service');
+  const ask = weather.getByRole('button', { name: 'Keep it and ask now' });
+  await address.fill('ftp://weather');
+  await ask.click();
+  await expect(weather).toContainText('must be an address such as http://');
+  await address.fill(url);
+  await ask.click();
+  await expect(weather).toContainText(/As of .*, forecast until/);
+  await expect(weather.getByRole('alert')).toHaveCount(0);
+  broken = true;
+  await ask.click();
+  await expect(weather.getByRole('alert')).toHaveText('The weather was not taken: it answers with status 500.');
+  await expect(address).toHaveValue(url);
+  service.close();
+});
+
+test('a finisher reads the air and changes no sensor; a viewer neither', async ({ page, browser }) => {
+  await signIn(page, 'Ines');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry/air`);
+  await expect(page.getByRole('region', { name: 'Sensors' })).toContainText('Hall sensor');
+  await expect(page.getByRole('button', { name: 'Take Hall sensor away' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Add it' })).toHaveCount(0);
+  const builder = await browser.newPage();
+  await signIn(builder, 'Builder');
+  await builder.goto(`${house}/dry`);
+  await expect(builder.getByRole('button', { name: 'Record the air' })).toHaveCount(0);
+  await expect(builder.getByRole('button', { name: 'fan in the room' })).toBeDisabled();
+});
