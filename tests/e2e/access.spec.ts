@@ -10,6 +10,8 @@ const VIEWS = [
   '/run',
   '/board',
   '/dry',
+  '/dry/air',
+  '/dry/tags',
   '/sand',
   '/hand-over',
   '/hand-over/coat-closet',

@@ -12,6 +12,7 @@ const LONGEST_MS = 5 * 60_000;
 const SLACK_MS = 1500;
 
 const WORDS: Readonly<Record<LiveState, string>> = {
+  joining: 'joining',
   live: 'live',
   asking: 'asking every 10 s',
   lost: 'server lost',
@@ -38,7 +39,7 @@ export function LiveMark({
 }) {
   const router = useRouter();
   const [, startTransition] = useTransition();
-  const [state, setState] = useState<LiveState>('asking');
+  const [state, setState] = useState<LiveState>('joining');
   const shownAt = useRef(Number.NEGATIVE_INFINITY);
 
   useEffect(() => {

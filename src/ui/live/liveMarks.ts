@@ -6,7 +6,7 @@ export type Marks = Readonly<z.infer<typeof marksSchema>>;
 export type Mark = Marks[string];
 
 /** `live` while a stream brings changes at once, `asking` while they are asked for, `lost` while nobody answers. */
-export type LiveState = 'live' | 'asking' | 'lost';
+export type LiveState = 'joining' | 'live' | 'asking' | 'lost';
 
 type Told =
   | { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState }
@@ -17,10 +17,11 @@ type Listener = (marks: Marks, state: LiveState) => void;
 const NAME = 'oak-live';
 const ASK_EVERY_MS = 10_000;
 /** A stream that is away for longer is replaced by asking until it is back. */
-const PATIENCE_MS = 5000;
+const PATIENCE_MS = 4000;
+const LOOK_EVERY_MS = 1000;
 
 let marks: Marks = {};
-let state: LiveState = 'asking';
+let state: LiveState = 'joining';
 const listeners = new Set<Listener>();
 let started = false;
 
@@ -72,6 +73,7 @@ function hear(news: Marks, next: LiveState): void {
 /** Reads the stream for all tabs, and asks where there is none. */
 function lead(channel: BroadcastChannel | undefined): void {
   let awaySince: number | undefined = performance.now();
+  let askedAt = Number.NEGATIVE_INFINITY;
   const pass = (news: Marks, next: LiveState) => {
     hear(news, next);
     channel?.postMessage({ kind: 'marks', marks: news, state: next } satisfies Told);
@@ -91,9 +93,11 @@ function lead(channel: BroadcastChannel | undefined): void {
   };
   open();
   setInterval(() => {
-    if (awaySince === undefined || performance.now() - awaySince < PATIENCE_MS) return;
+    const now = performance.now();
+    if (awaySince === undefined || now - awaySince < PATIENCE_MS || now - askedAt < ASK_EVERY_MS) return;
+    askedAt = now;
     void ask().then((asked) => awaySince !== undefined && pass(asked ?? {}, asked ? 'asking' : 'lost'));
-  }, ASK_EVERY_MS);
+  }, LOOK_EVERY_MS);
 }
 
 async function ask(): Promise<Marks | undefined> {
