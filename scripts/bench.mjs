@@ -36,6 +36,7 @@ await runScript(async () => {
   await buildIfStale(BUILD_FOLDER);
   await benchCompiled('tests/bench/takeOff.ts');
   await benchCompiled('tests/bench/method.ts');
+  await benchCompiled('tests/bench/drying.ts');
   const cluster = await startTemporaryCluster();
   const port = await freePort();
   const env = {
@@ -61,6 +62,12 @@ await runScript(async () => {
       env: { ...env, CHROMIUM: await needChromium() },
     });
     server.kill('SIGTERM');
+    const airPort = await freePort();
+    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/air.ts'), String(airPort)], {
+      show: true,
+      cwd: root,
+      env: { ...env, OAK_BUILD_DIR: BUILD_FOLDER },
+    });
   } finally {
     await cluster.stop();
   }

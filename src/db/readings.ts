@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { Air } from '../core/drying/air';
 import { type AirHour, SELDOM } from '../core/drying/airHours';
-import { isSameAir, JUMP, type KeptReading } from '../core/drying/reading';
+import { isSameReading, JUMP, type KeptReading } from '../core/drying/reading';
 import { lockHouse } from './houses';
 import { models } from './models';
 
@@ -96,7 +96,7 @@ async function conflictsOf(
   const known = new Map(rows.map((row) => [row.at.getTime(), row]));
   return readings.flatMap((reading) => {
     const row = known.get(reading.at);
-    return row && !isSameAir(row, reading) ? [reading.at] : [];
+    return row && !isSameReading(row, reading) ? [reading.at] : [];
   });
 }
 

@@ -6,21 +6,10 @@ import { buildSection } from '../../src/core/section/buildSection';
 import { USUAL_JOINT } from '../../src/core/section/joint';
 import { judgeSection } from '../../src/core/section/judgeSection';
 import { toleranceFor } from '../../src/core/section/tolerance';
-import { houseOfRooms, median } from './rooms';
+import { houseOfRooms } from './rooms';
+import { timeOf } from './timeOf';
 
-const RUNS = 15;
 const AIR = { temperature: 20, humidity: 50 };
-
-/** ms of a call, the median of several after as many unmeasured ones. */
-function timeOf(run: (turn: number) => unknown): number {
-  const once = (turn: number) => {
-    const start = performance.now();
-    run(turn);
-    return performance.now() - start;
-  };
-  for (let turn = 0; turn < RUNS; turn += 1) once(turn);
-  return median(Array.from({ length: RUNS }, (_, turn) => once(RUNS + turn)));
-}
 
 const method = usualMethod(4);
 const butts = coatsFor('butt', method);

@@ -12,13 +12,12 @@ export interface AirFrom {
  * room reads the same clock, so a step in the air splits exactly for all of them.
  */
 export interface AirClock<Step extends AirFrom = AirFrom> {
+  /** The first also holds for what lies before it, the last holds on. */
   readonly steps: readonly Step[];
-  /** When each step begins, ms since 1970; the first also holds for what lies before it, the last holds on. */
-  readonly from: Float64Array;
   /** Usual coats dried since the first step began, at the beginning of each. */
   readonly dried: Float64Array;
-  /** Usual coats dried per millisecond in each step. */
-  readonly rate: Float64Array;
+  /** Usual coats dried per millisecond in the last step. */
+  readonly lastRate: number;
 }
 
 const HOUR_MS = 3_600_000;
@@ -27,26 +26,28 @@ const HOUR_MS = 3_600_000;
  * @param steps in order of time, at least one
  */
 export function airClock<Step extends AirFrom>(steps: readonly Step[]): AirClock<Step> {
-  const from = new Float64Array(steps.length);
   const dried = new Float64Array(steps.length);
-  const rate = new Float64Array(steps.length);
-  let [sum, before, rateBefore] = [0, 0, 0];
+  let sum = 0;
+  let rate = 0;
+  let before: Step | undefined;
   for (let index = 0; index < steps.length; index += 1) {
     const step = steps[index];
     if (!step) continue;
-    if (index > 0) sum += (step.from - before) * rateBefore;
-    before = step.from;
-    rateBefore = 1 / (usualHours(step.air) * HOUR_MS);
-    from[index] = before;
+    if (before) sum += (step.from - before.from) * rate;
     dried[index] = sum;
-    rate[index] = rateBefore;
+    // A sensor mostly says what it said a minute ago.
+    if (!before || !isSameAir(before.air, step.air)) rate = 1 / (usualHours(step.air) * HOUR_MS);
+    before = step;
   }
-  return { steps, from, dried, rate };
+  return { steps, dried, lastRate: rate };
 }
 
+const isSameAir = (a: Air, b: Air): boolean =>
+  a.temperature === b.temperature && a.humidity === b.humidity && a.speed === b.speed;
+
 /** The step of the air in which an instant lies. */
-export function stepAt<Step extends AirFrom>({ steps, from }: AirClock<Step>, at: number): Step {
-  const step = steps[placeAt(from, at)];
+export function stepAt<Step extends AirFrom>({ steps }: AirClock<Step>, at: number): Step {
+  const step = steps[placeAt(steps, at)];
   if (!step) throw new Error('a clock has at least one step');
   return step;
 }
@@ -67,27 +68,38 @@ export const driedBetween = (clock: AirClock, start: number, end: number): numbe
  */
 export function whenDried(clock: AirClock, start: number, amount: number): number {
   const goal = driedUntil(clock, start) + amount;
-  const { from, dried, rate } = clock;
-  const index = Math.max(0, lastAtMost(dried, goal));
-  const speed = rate[index] ?? 0;
-  if (speed > 0) return (from[index] ?? 0) + (goal - (dried[index] ?? 0)) / speed;
-  return goal > (dried[index] ?? 0) ? Number.POSITIVE_INFINITY : Math.max(start, from[index] ?? 0);
+  const { steps, dried } = clock;
+  const index = Math.max(0, firstWhere(dried.length, (place) => (dried[place] ?? 0) > goal) - 1);
+  const rate = rateIn(clock, index);
+  const from = steps[index]?.from ?? 0;
+  if (rate > 0) return from + (goal - (dried[index] ?? 0)) / rate;
+  return goal > (dried[index] ?? 0) ? Number.POSITIVE_INFINITY : Math.max(start, from);
 }
 
-function driedUntil({ from, dried, rate }: AirClock, at: number): number {
-  const index = placeAt(from, at);
-  return (dried[index] ?? 0) + (at - (from[index] ?? 0)) * (rate[index] ?? 0);
+function driedUntil(clock: AirClock, at: number): number {
+  const index = placeAt(clock.steps, at);
+  return (clock.dried[index] ?? 0) + (at - (clock.steps[index]?.from ?? 0)) * rateIn(clock, index);
 }
 
-const placeAt = (from: Float64Array, at: number): number => Math.max(0, lastAtMost(from, at));
+/** Usual coats dried per millisecond in a step. */
+function rateIn({ steps, dried, lastRate }: AirClock, index: number): number {
+  const [step, next] = [steps[index], steps[index + 1]];
+  return step && next ? ((dried[index + 1] ?? 0) - (dried[index] ?? 0)) / (next.from - step.from) : lastRate;
+}
 
-/** The last place of sorted numbers that is at most a value; −1 before the first. */
-function lastAtMost(sorted: Float64Array, value: number): number {
-  let [low, high] = [0, sorted.length];
+const placeAt = (steps: readonly AirFrom[], at: number): number => Math.max(0, firstAfter(steps, at) - 1);
+
+/** The first of steps in order of time that begins after an instant. */
+export const firstAfter = (steps: readonly AirFrom[], at: number): number =>
+  firstWhere(steps.length, (place) => (steps[place]?.from ?? 0) > at);
+
+/** The first of so many places from which on something holds; their number where it holds nowhere. */
+function firstWhere(count: number, holds: (place: number) => boolean): number {
+  let [low, high] = [0, count];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((sorted[middle] ?? 0) <= value) low = middle + 1;
-    else high = middle;
+    if (holds(middle)) high = middle;
+    else low = middle + 1;
   }
-  return low - 1;
+  return low;
 }

@@ -48,14 +48,45 @@ const COLDEST_F = TABLE_FAHRENHEIT[0];
 const HOTTEST_F = TABLE_FAHRENHEIT[TABLE_FAHRENHEIT.length - 1] ?? COLDEST_F;
 const HUMIDITIES = TABLE_HOURS.map(({ humidity }) => humidity);
 const DAMPEST = HUMIDITIES.at(-1) ?? 0;
-// The house's clocks ask this for every reading of a week: the logarithms are taken once.
-const LOG_HOURS = Float64Array.from(TABLE_HOURS.flatMap(({ hours }) => hours.map(Math.log)));
+
+/**
+ * The logarithm of the table's hours at every whole degree from 32 °F and every whole percent from 0. The clocks of a house
+ * ask for every reading of a week; as the table's stops are whole numbers, the finer table says exactly the same.
+ */
+const LOG_HOURS = fineTable();
+const ROW = HOTTEST_F - COLDEST_F + 1;
+
+function fineTable(): Float64Array {
+  const degrees = Array.from({ length: HOTTEST_F - COLDEST_F + 1 }, (_, step) => COLDEST_F + step);
+  const percents = Array.from({ length: DAMPEST + 1 }, (_, percent) => percent);
+  return Float64Array.from(
+    percents.flatMap((humidity) => {
+      const row = cellOf(HUMIDITIES, humidity);
+      return degrees.map((fahrenheit) => {
+        const column = cellOf(TABLE_FAHRENHEIT, fahrenheit);
+        const log = (down: number, along: number) =>
+          Math.log(TABLE_HOURS[row.cell + down]?.hours[column.cell + along] ?? 0);
+        return mix(mix(log(0, 0), log(0, 1), column.part), mix(log(1, 0), log(1, 1), column.part), row.part);
+      });
+    }),
+  );
+}
+
+/** The cell of sorted stops that holds a value, and how far into it the value lies. */
+function cellOf(stops: readonly number[], value: number): { readonly cell: number; readonly part: number } {
+  const cell = Math.min(
+    stops.length - 2,
+    stops.findLastIndex((stop) => stop <= value),
+  );
+  const from = stops[cell] ?? 0;
+  return { cell, part: (value - from) / ((stops[cell + 1] ?? 1) - from) };
+}
 
 function stillAirHours(temperature: number, humidity: number): number {
   if (humidity >= 100) return Number.POSITIVE_INFINITY;
   const fahrenheit = fahrenheitFromCelsius(temperature);
-  const insideF = Math.min(HOTTEST_F, Math.max(COLDEST_F, fahrenheit));
-  const insideHumidity = Math.min(DAMPEST, Math.max(0, humidity));
+  const insideF = fahrenheit < COLDEST_F ? COLDEST_F : fahrenheit > HOTTEST_F ? HOTTEST_F : fahrenheit;
+  const insideHumidity = humidity < 0 ? 0 : humidity > DAMPEST ? DAMPEST : humidity;
   const table = tableHours(insideF, insideHumidity);
   if (insideF === fahrenheit && insideHumidity === humidity) return table;
   const border = { temperature: celsiusFromFahrenheit(insideF), humidity: insideHumidity };
@@ -69,27 +100,15 @@ function stillAirHours(temperature: number, humidity: number): number {
 export const lawHours = (air: Air): number => 20.35 * vapourDeficit(air) ** -0.939;
 
 function tableHours(fahrenheit: number, humidity: number): number {
-  const column = cellOf(TABLE_FAHRENHEIT, fahrenheit);
-  const row = cellOf(HUMIDITIES, humidity);
-  const along = partOf(TABLE_FAHRENHEIT, column, fahrenheit);
-  const down = partOf(HUMIDITIES, row, humidity);
-  const at = row * TABLE_FAHRENHEIT.length + column;
-  const below = at + TABLE_FAHRENHEIT.length;
+  const degree = Math.min(ROW - 2, (fahrenheit - COLDEST_F) | 0);
+  const percent = Math.min(DAMPEST - 1, humidity | 0);
+  const along = fahrenheit - COLDEST_F - degree;
+  const at = percent * ROW + degree;
   const top = mix(LOG_HOURS[at] ?? 0, LOG_HOURS[at + 1] ?? 0, along);
-  const bottom = mix(LOG_HOURS[below] ?? 0, LOG_HOURS[below + 1] ?? 0, along);
-  return Math.exp(mix(top, bottom, down));
+  const bottom = mix(LOG_HOURS[at + ROW] ?? 0, LOG_HOURS[at + ROW + 1] ?? 0, along);
+  return Math.exp(mix(top, bottom, humidity - percent));
 }
 
-/** The cell of sorted stops that holds a value within them. */
-function cellOf(stops: readonly number[], value: number): number {
-  let cell = 0;
-  while (cell < stops.length - 2 && (stops[cell + 1] ?? 0) <= value) cell += 1;
-  return cell;
+function mix(a: number, b: number, part: number): number {
+  return a + (b - a) * part;
 }
-
-function partOf(stops: readonly number[], cell: number, value: number): number {
-  const from = stops[cell] ?? 0;
-  return (value - from) / ((stops[cell + 1] ?? 1) - from);
-}
-
-const mix = (a: number, b: number, part: number): number => a + (b - a) * part;

@@ -1,6 +1,5 @@
 import { type Air, airWithVapour, vapourPressure } from './air';
-import type { AirFrom } from './airClock';
-import { firstAfter } from './roomAir';
+import { type AirFrom, firstAfter } from './airClock';
 
 const HOUR_MS = 3_600_000;
 const FITTED_MS = 72 * HOUR_MS;

@@ -2,9 +2,9 @@ import { nearRooms, SHARED_WALL_MM } from '../house/nearRooms';
 import type { Room } from '../house/schema';
 import type { LengthUnit } from '../measure/unit';
 import { ASSUMED_AIR } from './air';
-import { type AirClock, type AirFrom, airClock } from './airClock';
+import { type AirClock, type AirFrom, airClock, firstAfter } from './airClock';
 import { forecastAir } from './forecastAir';
-import { type AirTrack, type FanFrom, firstAfter, roomAir, type SourcedAir, withFans } from './roomAir';
+import { type AirTrack, type FanFrom, roomAir, type SourcedAir, withFans } from './roomAir';
 
 /** What was measured in a house and what is forecast around it, each in order of time. */
 export interface MeasuredAir {

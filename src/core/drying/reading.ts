@@ -82,14 +82,14 @@ export function sortReadings(sent: readonly unknown[], now: number): SortedReadi
     const reading = keptReading(parsed.data);
     const twin = kept.get(reading.at);
     if (!twin) kept.set(reading.at, { ...reading, index });
-    else if (isSameAir(twin, reading)) repeated += 1;
+    else if (isSameReading(twin, reading)) repeated += 1;
     else refused.push({ index, reason: `has the instant of reading ${twin.index} with other values` });
   }
   return { kept: [...kept.values()], repeated, refused };
 }
 
 /** Whether two readings of one instant say the same. */
-export const isSameAir = (
+export const isSameReading = (
   a: Pick<KeptReading, 'temperature' | 'humidity'>,
   b: Pick<KeptReading, 'temperature' | 'humidity'>,
 ): boolean => a.temperature === b.temperature && a.humidity === b.humidity;

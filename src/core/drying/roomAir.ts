@@ -1,4 +1,4 @@
-import type { AirFrom } from './airClock';
+import { type AirFrom, firstAfter } from './airClock';
 
 /** Where a room's air was read: in the room, in another one, for the house, nowhere; or it is what is to come. */
 export type AirSource =
@@ -71,17 +71,6 @@ function heldAt(tracks: readonly AirTrack[], at: number): SourcedAir | undefined
   const [best] = tracks;
   const first = best?.steps[0];
   return best && first && { from: at, air: first.air, source: best.source, readAt: first.from };
-}
-
-/** The first of steps in order of time that begins after an instant. */
-export function firstAfter(steps: readonly AirFrom[], at: number): number {
-  let [low, high] = [0, steps.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((steps[middle]?.from ?? 0) <= at) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** Air that was set moving over the walls of a room, m/s; 0 from when the fan was taken away. */

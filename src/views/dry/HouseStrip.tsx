@@ -8,6 +8,7 @@ import { HORIZON_MS, type StripRoom } from './dryRooms';
 /** A day of which less is shown has no room for its name. */
 const LABELLED_MS = 9 * 3_600_000;
 const LABELLED_BAR_MS = 4 * 3_600_000;
+const LABELLED_ON_PHONE_MS = 15 * 3_600_000;
 const NIGHT = { from: 20, to: 6 } as const;
 
 interface StripProps {
@@ -116,7 +117,11 @@ function Row({
       <div className="relative col-start-2 min-h-8" style={{ gridRow: row }} aria-hidden="true">
         {bars.map(({ kind, ...stretch }) => (
           <span key={kind} className={`strip-bar strip-${kind}`} style={place(stretch)}>
-            {kind === 'ready' || stretch.to - stretch.from < LABELLED_BAR_MS ? '' : barWords(kind, room, timeZone)}
+            {kind !== 'ready' && stretch.to - stretch.from >= LABELLED_BAR_MS && (
+              <span className={stretch.to - stretch.from < LABELLED_ON_PHONE_MS ? 'max-sm:hidden' : ''}>
+                {barWords(kind, room, timeZone)}
+              </span>
+            )}
           </span>
         ))}
         {bars.length === 0 && <span className="narrow absolute top-1.5 left-1 text-xs text-muted">{words}</span>}

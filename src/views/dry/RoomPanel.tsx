@@ -46,8 +46,10 @@ export function RoomPanel({ houseId, room, roomName, unit, now, timeZone, mayLog
             <thead>
               <tr>
                 <th scope="col">Wet on</th>
-                <th scope="col">Since</th>
-                <th scope="col" className="text-right">
+                <th scope="col" className="max-sm:hidden">
+                  Since
+                </th>
+                <th scope="col" className="max-sm:hidden text-right">
                   Thick
                 </th>
                 <th scope="col" className="text-right">
@@ -140,8 +142,8 @@ function WetRow({
           <span className="block font-normal text-warning">work it until {timeOf(line.setAt, timeZone)}</span>
         )}
       </th>
-      <td className="whitespace-nowrap">{instantWords(line.since, timeZone)}</td>
-      <td className="whitespace-nowrap text-right">{smallWords(line.thickness, unit)}</td>
+      <td className="max-sm:hidden whitespace-nowrap">{instantWords(line.since, timeZone)}</td>
+      <td className="max-sm:hidden whitespace-nowrap text-right">{smallWords(line.thickness, unit)}</td>
       <td className="whitespace-nowrap text-right">{Math.round(line.water * 100)} %</td>
       <td className="whitespace-nowrap text-right font-semibold">{untilWords(line.until, now, timeZone)}</td>
     </tr>

@@ -1,5 +1,5 @@
 import { celsiusFromFahrenheit } from '../../measure/unit';
-import { isSameAir, type KeptReading, keptReading, refusalOf } from '../reading';
+import { isSameReading, type KeptReading, keptReading, refusalOf } from '../reading';
 import type { AirMapping, AirTable } from './airTable';
 import { fileTime } from './fileTime';
 
@@ -61,7 +61,7 @@ export function readAirFile({ rows }: AirTable, mapping: AirMapping, now: number
     const twin = taken.get(kept.at);
     if (reason !== undefined) refused.push({ line: row.line, reason });
     else if (!twin) taken.set(kept.at, { ...kept, line: row.line });
-    else if (isSameAir(twin, kept)) repeated += 1;
+    else if (isSameReading(twin, kept)) repeated += 1;
     else refused.push({ line: row.line, reason: `has the time of line ${twin.line} with other values` });
   }
   return {
