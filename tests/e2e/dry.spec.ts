@@ -1,6 +1,9 @@
+import { spawn } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { expect, type Page, test } from '@playwright/test';
+import { serveArguments } from '../../scripts/setup/build.mjs';
+import { freePort } from '../../scripts/setup/ports.mjs';
 import { weatherReport } from '../../standins/weather';
 import { demoHouse, keepRoom, moveClock, signIn, watchErrors } from './site';
 
@@ -97,7 +100,9 @@ test('a sensor gets a key, sends with it, is moved and taken away', async ({ pag
   await expect(now).toContainText('measured here');
   await expect(now).toContainText('61 °F · 61 %');
 
-  await page.getByLabel('Where Loft clip hangs').selectOption({ label: 'Pantry' });
+  const place = page.getByLabel('Where Loft clip hangs');
+  await place.selectOption({ label: 'Pantry' });
+  await expect(place).toHaveValue('pantry');
   await send(page, key, [{ at: at(0), temperature: 14, humidity: 70 }]);
   const pantry = page.getByRole('region', { name: 'Rooms now' }).getByRole('listitem').filter({ hasText: 'Pantry' });
   await expect(pantry).toContainText('57 °F · 70 %');
@@ -249,4 +254,64 @@ test('a finisher reads the air and changes no sensor; a viewer neither', async (
   await builder.goto(`${house}/dry`);
   await expect(builder.getByRole('button', { name: 'Record the air' })).toHaveCount(0);
   await expect(builder.getByRole('button', { name: 'fan in the room' })).toBeDisabled();
+});
+
+test('a bead that was forgotten catches up with setting mud', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const house = await demoHouse(page);
+  await page.goto(`${house}/dry`);
+  const offer = page
+    .getByRole('region', { name: 'Catch up today' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Bunk room' });
+  await expect(offer).toContainText(/Corner bead hold the room up: their first fill in 45 min setting mud wins \d+ h/);
+  await offer.getByRole('link', { name: 'Log it on the board' }).click();
+  await page
+    .getByRole('region', { name: 'Bunk room' })
+    .getByRole('button', { name: /^Corner bead: Go/ })
+    .click();
+  await page.getByRole('button', { name: 'Use setting mud' }).click();
+  await expect(page.getByLabel('Mud')).toHaveValue('45');
+  await page.getByRole('button', { name: 'All done' }).click();
+  await expect(
+    page.getByRole('region', { name: 'Bunk room' }).getByRole('button', { name: /^Corner bead: First fill wet/ }),
+  ).toBeVisible();
+  moveClock(2);
+  await page.reload();
+  await expect(
+    page.getByRole('region', { name: 'Bunk room' }).getByRole('button', { name: /^Corner bead: Go: fill/ }),
+  ).toBeVisible();
+});
+
+test('a server that is told to stop does so with streams open', async ({ page }) => {
+  await signIn(page, 'Marit');
+  const cookie = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+  const database = new URL(process.env.OAK_CLUSTER_URL ?? '');
+  database.pathname = '/demo';
+  const port = await freePort();
+  const server = spawn(process.execPath, serveArguments(port), {
+    stdio: 'ignore',
+    env: {
+      ...process.env,
+      OAK_TEST_CLOCK: '',
+      DATABASE_URL: database.href,
+      NODE_ENV: 'production',
+      SESSION_SECRET: 'a secret for tests, of at least 32 characters',
+    },
+  });
+  const ended = new Promise((resolve) => server.on('exit', resolve));
+  const base = `http://127.0.0.1:${port}`;
+  await expect(async () => {
+    expect((await fetch(`${base}/api/health`)).ok).toBe(true);
+  }).toPass();
+  const stream = await fetch(`${base}/api/live`, { headers: { cookie } });
+  expect(stream.headers.get('content-type')).toContain('text/event-stream');
+  const reader = stream.body?.getReader();
+  const first = new TextDecoder().decode((await reader?.read())?.value);
+  expect(first).toContain('event: marks');
+  server.kill('SIGTERM');
+  const rest = async () => {
+    while (!(await reader?.read())?.done);
+  };
+  await Promise.all([rest(), ended]);
 });

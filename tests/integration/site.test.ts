@@ -137,7 +137,7 @@ describe('what pages make of the site', () => {
     };
     expect(standing('bunk-room', 'fill')).toMatchObject({
       kind: 'go',
-      coats: [{ class: 'flat' }, { class: 'angle', side: 'first' }, { class: 'bead' }, { class: 'fasteners' }],
+      coats: [{ class: 'flat' }, { class: 'angle', side: 'first' }, { class: 'fasteners' }],
     });
     expect(standing('galley', 'finish')).toMatchObject({ kind: 'wet' });
     expect(standing('landing', 'tape')).toMatchObject({ kind: 'stuck', why: expect.stringContaining('Electrician') });

@@ -85,8 +85,8 @@ function cellOf(stops: readonly number[], value: number): { readonly cell: numbe
 function stillAirHours(temperature: number, humidity: number): number {
   if (humidity >= 100) return Number.POSITIVE_INFINITY;
   const fahrenheit = fahrenheitFromCelsius(temperature);
-  const insideF = fahrenheit < COLDEST_F ? COLDEST_F : fahrenheit > HOTTEST_F ? HOTTEST_F : fahrenheit;
-  const insideHumidity = humidity < 0 ? 0 : humidity > DAMPEST ? DAMPEST : humidity;
+  const insideF = Math.min(HOTTEST_F, Math.max(COLDEST_F, fahrenheit));
+  const insideHumidity = Math.min(DAMPEST, Math.max(0, humidity));
   const table = tableHours(insideF, insideHumidity);
   if (insideF === fahrenheit && insideHumidity === humidity) return table;
   const border = { temperature: celsiusFromFahrenheit(insideF), humidity: insideHumidity };

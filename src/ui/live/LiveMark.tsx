@@ -1,11 +1,13 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
 import { type LiveState, listenToMarks, type Mark } from './liveMarks';
 
-/** What is only measured is shown anew at most so often; what somebody logged at once. */
+/** What is only measured is shown anew at most so often, where the air is looked at and elsewhere; what somebody logged at
+ * once. */
 const AIR_EVERY_MS = 10_000;
+const AIR_ELSEWHERE_MS = 60_000;
 const LOG_EVERY_MS = 1000;
 /** The clock on the page is never older than this. */
 const LONGEST_MS = 5 * 60_000;
@@ -38,6 +40,7 @@ export function LiveMark({
   readonly changesIn: number | undefined;
 }) {
   const router = useRouter();
+  const airEvery = usePathname().split('/')[3] === 'dry' ? AIR_EVERY_MS : AIR_ELSEWHERE_MS;
   const [, startTransition] = useTransition();
   const [state, setState] = useState<LiveState>('joining');
   const shownAt = useRef(Number.NEGATIVE_INFINITY);
@@ -48,6 +51,8 @@ export function LiveMark({
       clearTimeout(timer);
       timer = setTimeout(
         () => {
+          // Nobody looks; when somebody does again, what is new is asked for.
+          if (document.visibilityState === 'hidden') return;
           shownAt.current = performance.now();
           startTransition(() => router.refresh());
         },
@@ -58,13 +63,13 @@ export function LiveMark({
       setState(next);
       const news = marks[house];
       if (news && (news.seq > mark.seq || news.plan !== mark.plan)) showAfter(LOG_EVERY_MS);
-      else if (news && news.air > mark.air) showAfter(AIR_EVERY_MS);
+      else if (news && news.air > mark.air) showAfter(airEvery);
     });
     return () => {
       stop();
       clearTimeout(timer);
     };
-  }, [house, mark.seq, mark.air, mark.plan, router]);
+  }, [house, mark.seq, mark.air, mark.plan, airEvery, router]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: every page that was made starts the wait anew
   useEffect(() => {

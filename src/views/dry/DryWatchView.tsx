@@ -6,7 +6,7 @@ import { ArrivalList } from './ArrivalList';
 import { DryTabs } from './DryTabs';
 import type { DryRoom, StripRoom } from './dryRooms';
 import { HouseStrip } from './HouseStrip';
-import { RoomPanel } from './RoomPanel';
+import { CatchUpWords, RoomPanel } from './RoomPanel';
 
 interface DryWatchProps {
   readonly houseId: string;
@@ -40,6 +40,7 @@ export function DryWatchView({
   mayMeasure,
   recordAir,
 }: DryWatchProps) {
+  const lagging = rooms.flatMap((room) => room.catchUps.map((own) => ({ room, own })));
   return (
     <main className="flex-1 space-y-4 p-4 lg:px-5">
       <h1 className="sr-only">Dry watch</h1>
@@ -61,6 +62,21 @@ export function DryWatchView({
         </div>
         <aside className="min-w-0 space-y-4">
           <ArrivalList rooms={rooms} now={now} timeZone={timeZone} />
+          {lagging.length > 0 && (
+            <section className="sheet p-4" aria-label="Catch up today">
+              <h2>Catch up today</h2>
+              <ul className="mt-1 space-y-2 text-sm">
+                {lagging.map(({ room, own }) => (
+                  <li key={`${room.id} ${own.class}`}>
+                    <b className="font-semibold">{room.name}</b>
+                    <span className="block">
+                      <CatchUpWords own={own} href={`/h/${houseId}/board#${room.id}`} />
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
           <section className="sheet p-4">
             <h2>The air in the house</h2>
             {inside ? (

@@ -5,7 +5,7 @@ import { airWords } from '@/ui/airWords';
 import { smallWords } from '@/ui/lengthWords';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
-import type { DryRoom, WetLine } from './dryRooms';
+import type { CatchUpLine, DryRoom, WetLine } from './dryRooms';
 import { sourceWords } from './dryWords';
 import { FanChoice } from './FanChoice';
 import { LazyRoomChart } from './LazyRoomChart';
@@ -107,18 +107,27 @@ function Troubles({ room, houseId }: { readonly room: DryRoom; readonly houseId:
         </li>
       ))}
       {room.catchUps.map((own) => (
-        <li key={own.class} className="state">
-          <span aria-hidden="true" className="shape-go" />
-          <span>
-            {CLASS_NAMES[own.class]} hold the room up: their {own.coat.toLowerCase()} in {own.minutes} min setting mud
-            wins {spanWords(own.hoursWon)}.{' '}
-            <Link prefetch={false} href={`/h/${houseId}/board#${room.id}`} className="link text-primary">
-              Log it on the board
-            </Link>
-          </span>
+        <li key={own.class}>
+          <CatchUpWords own={own} href={`/h/${houseId}/board#${room.id}`} />
         </li>
       ))}
     </ul>
+  );
+}
+
+/** What setting mud would win, and the way to log it. */
+export function CatchUpWords({ own, href }: { readonly own: CatchUpLine; readonly href: string }) {
+  return (
+    <span className="state">
+      <span aria-hidden="true" className="shape-go" />
+      <span>
+        {CLASS_NAMES[own.class]} hold the room up: their {own.coat.toLowerCase()} in {own.minutes} min setting mud wins{' '}
+        {spanWords(own.hoursWon)}.{' '}
+        <Link prefetch={false} href={href} className="link text-primary">
+          Log it on the board
+        </Link>
+      </span>
+    </span>
   );
 }
 

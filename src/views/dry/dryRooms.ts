@@ -27,6 +27,8 @@ export interface StripRoom {
   /** When the first of its wet coats is ready, and when all are; undefined when nothing is wet. */
   readonly first: number | undefined;
   readonly all: number | undefined;
+  /** Classes that hold it up, which setting mud would catch up. */
+  readonly catchUps: readonly CatchUpLine[];
 }
 
 /** A wet coat as the panel of its room shows it. */
@@ -56,7 +58,6 @@ export interface CatchUpLine {
 /** One room in full. */
 export interface DryRoom extends StripRoom {
   readonly wet: readonly WetLine[];
-  readonly catchUps: readonly CatchUpLine[];
   readonly air: {
     readonly temperature: number;
     readonly humidity: number;
@@ -77,17 +78,24 @@ export interface DryRoom extends StripRoom {
 export const HORIZON_MS = 72 * 3_600_000;
 const BEFORE_MS = 24 * 3_600_000;
 
-export function stripRoom({ room, standing }: RoomSite): StripRoom {
+export function stripRoom(site: RoomSite, now: number): StripRoom {
+  const { room, standing } = site;
   const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-  const { now } = standing;
+  const { now: can } = standing;
   return {
     id: room.id,
     name: room.name,
-    stuck: now.kind === 'stuck' ? now.why : undefined,
-    done: now.kind === 'done' || now.kind === 'check' || now.kind === 'handOver' || now.kind === 'nothing',
+    stuck: can.kind === 'stuck' ? can.why : undefined,
+    done: can.kind === 'done' || can.kind === 'check' || can.kind === 'handOver' || can.kind === 'nothing',
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
     first: wet.length > 0 ? Math.min(...wet) : undefined,
     all: wet.length > 0 ? Math.max(...wet) : undefined,
+    catchUps: catchUps(site, now).map(({ class: kind, coat, minutes, hoursWon }) => ({
+      class: kind,
+      coat: coat.name,
+      minutes,
+      hoursWon,
+    })),
   };
 }
 
@@ -110,7 +118,7 @@ export function dryRoom(site: RoomSite, now: number): DryRoom {
   const wet = wetCoats(site, now);
   const from = Math.min(now - BEFORE_MS, ...wet.map(({ since }) => since));
   return {
-    ...stripRoom(site),
+    ...stripRoom(site, now),
     wet: wet.map(({ coat, curve, ...own }) => ({
       ...own,
       id: `${coat.class} ${coat.key} ${coat.side ?? ''}`,
@@ -118,12 +126,6 @@ export function dryRoom(site: RoomSite, now: number): DryRoom {
       side: coat.side,
       name: coat.name,
       curve: curve.map(({ at, left }) => [at, left] as const),
-    })),
-    catchUps: catchUps(site, now).map(({ class: kind, coat, minutes, hoursWon }) => ({
-      class: kind,
-      coat: coat.name,
-      minutes,
-      hoursWon,
     })),
     air: {
       temperature: air.temperature,
@@ -156,6 +158,7 @@ function historyOf({ air }: RoomSite, from: number, to: number): DryRoom['histor
 
 /** The room that was asked for, else the one that is wet for longest. */
 export function chosenRoom(rooms: readonly RoomSite[], id: string | undefined): RoomSite | undefined {
-  const until = (site: RoomSite) => stripRoom(site).all ?? 0;
+  const until = ({ standing }: RoomSite) =>
+    Math.max(0, ...standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : [])));
   return rooms.find(({ room }) => room.id === id) ?? rooms.toSorted((a, b) => until(b) - until(a))[0];
 }

@@ -22,7 +22,7 @@ export default async function DryWatchPage({
   return (
     <DryWatchView
       houseId={house}
-      rooms={site.rooms.map(stripRoom)}
+      rooms={site.rooms.map((room) => stripRoom(room, now))}
       chosen={chosen && dryRoom(chosen, now)}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}

@@ -10,13 +10,13 @@ export const metadata: Metadata = { title: 'Door tags' };
 export default async function DoorTagsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   await requirePerson();
-  const [{ site, timeZone }, sent] = await Promise.all([loadSite(house), headers()]);
+  const [{ site, now, timeZone }, sent] = await Promise.all([loadSite(house), headers()]);
   const host = sent.get('x-forwarded-host') ?? sent.get('host') ?? '127.0.0.1';
   return (
     <DoorTagsView
       houseId={house}
       houseName={site.house.name}
-      rooms={site.rooms.map(stripRoom)}
+      rooms={site.rooms.map((room) => stripRoom(room, now))}
       address={`${sent.get('x-forwarded-proto') ?? 'http'}://${host}`}
       timeZone={timeZone}
     />
