@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
+import type { SensorStanding } from '../core/drying/sensorStanding';
 import { models } from './models';
 
 /** A sensor that may send readings for a room, or for the house. */
@@ -8,21 +9,6 @@ export interface Device {
   readonly houseId: string;
   readonly roomId: string | null;
   readonly name: string;
-}
-
-/** A device with how it behaves. */
-export interface DeviceStanding extends Device {
-  /** Its last reading; ms since 1970. */
-  readonly lastAt: number | undefined;
-  readonly temperature: number | undefined;
-  readonly humidity: number | undefined;
-  /** Readings of the last week that jumped, and those that wait for somebody's word. */
-  readonly jumped: number;
-  readonly doubtful: number;
-  /** It has said the very same for twelve hours. */
-  readonly stuck: boolean;
-  /** Its newest readings keep arriving an hour old. */
-  readonly hourLate: boolean;
 }
 
 const hashOf = (key: string): string => createHash('sha256').update(key).digest('hex');
@@ -71,7 +57,7 @@ const isHourLate = (lags: readonly number[]): boolean =>
   lags.length === LAGS_KEPT && lags.every((lag) => lag > 3000 && lag < 4200);
 
 /** The devices of a house with how they behave. */
-export async function listDevices(houseId: string, now: number): Promise<readonly DeviceStanding[]> {
+export async function listDevices(houseId: string, now: number): Promise<readonly SensorStanding[]> {
   const rows = await models().sequelize.query<{
     id: string;
     room: string | null;
@@ -109,7 +95,6 @@ export async function listDevices(houseId: string, now: number): Promise<readonl
   );
   return rows.map(({ id, room, name, lags, at, temperature, humidity, jumped, doubtful, stuck }) => ({
     id,
-    houseId,
     roomId: room,
     name,
     lastAt: at?.getTime(),

@@ -1,14 +1,11 @@
 'use client';
 
-import { Chart, Filler, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
 import { dayOf } from '@/core/log/dayOf';
-import { fahrenheitFromCelsius, type LengthUnit } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import { dayWords, instantWords, timeOf } from '@/ui/when';
+import { airScales, degreesOf } from './airScales';
 import { useTones } from './useTones';
-
-Chart.register(LinearScale, LineElement, PointElement, Filler, Legend, Tooltip);
-Chart.defaults.font.family = "'Archivo Variable', sans-serif";
 
 /** A stretch of time with what was least, most and in the mean in it. */
 export interface AirPoint {
@@ -32,13 +29,12 @@ export function AirChart({
 }) {
   const tones = useTones();
   if (!tones) return <div className="h-72" />;
-  const { muted, grid, clay } = tones;
+  const { muted, clay } = tones;
   const blue = tones.lines[0] ?? muted;
   const first = Math.floor((points[0]?.at ?? 0) / HOUR_MS) * HOUR_MS;
   const hours = (at: number) => (at - first) / HOUR_MS;
   const length = (points.at(-1)?.at ?? first) - first;
-  const degrees = (celsius: number) => (unit === 'in' ? fahrenheitFromCelsius(celsius) : celsius);
-  const degreeWords = unit === 'in' ? '°F' : '°C';
+  const degrees = degreesOf(unit);
   const words = (at: number) => (length > 3 * DAY_MS ? dayWords(dayOf(at, timeZone)) : timeOf(at, timeZone));
   const band = (of: (point: AirPoint, part: 0 | 2) => number, tone: string, axis: string) =>
     ([0, 2] as const).map((part) => ({
@@ -67,9 +63,9 @@ export function AirChart({
         aria-label={`Temperature and humidity from ${instantWords(first, timeZone)} to ${instantWords(points.at(-1)?.at ?? first, timeZone)}`}
         data={{
           datasets: [
-            ...band((point, part) => degrees(point.temperature[part]), clay, 'degrees'),
+            ...band((point, part) => degrees.of(point.temperature[part]), clay, 'degrees'),
             ...band((point, part) => point.humidity[part], blue, 'y'),
-            line(`temperature, ${degreeWords}`, (point) => degrees(point.temperature[1]), clay, 'degrees', []),
+            line(`temperature, ${degrees.words}`, (point) => degrees.of(point.temperature[1]), clay, 'degrees', []),
             line('humidity, %', (point) => point.humidity[1], blue, 'y', [8, 4]),
           ],
         }}
@@ -77,31 +73,12 @@ export function AirChart({
           animation: false,
           maintainAspectRatio: false,
           interaction: { mode: 'index', intersect: false },
-          scales: {
-            x: {
-              type: 'linear',
-              ticks: {
-                color: muted,
-                maxRotation: 0,
-                stepSize: length > 3 * DAY_MS ? 24 : 3,
-                callback: (value) => words(first + Number(value) * HOUR_MS),
-              },
-              grid: { color: grid },
-            },
-            y: {
-              min: 0,
-              max: 100,
-              title: { display: true, text: '% humidity', color: muted },
-              ticks: { color: muted, stepSize: 25 },
-              grid: { color: grid },
-            },
-            degrees: {
-              position: 'right',
-              title: { display: true, text: degreeWords, color: muted },
-              ticks: { color: muted },
-              grid: { display: false },
-            },
-          },
+          scales: airScales(
+            tones,
+            first,
+            { percent: '% humidity', degrees: degrees.words, instant: words },
+            { step: length > 3 * DAY_MS ? 24 : 3 },
+          ),
           plugins: {
             legend: {
               position: 'bottom',

@@ -1,4 +1,5 @@
 import type { SourcedAir } from '@/core/drying/roomAir';
+import type { SensorStanding } from '@/core/drying/sensorStanding';
 import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
@@ -10,7 +11,7 @@ import { DryTabs } from './DryTabs';
 import { sourceWords } from './dryWords';
 import { LazyAirChart } from './LazyAirChart';
 import { SensorForm } from './SensorForm';
-import { type SensorLine, SensorList } from './SensorList';
+import { SensorList } from './SensorList';
 import { WeatherForm } from './WeatherForm';
 
 export interface AirViewProps {
@@ -23,7 +24,7 @@ export interface AirViewProps {
     readonly places: readonly { readonly id: string | null; readonly name: string }[];
     readonly points: readonly AirPoint[];
   };
-  readonly sensors: readonly SensorLine[];
+  readonly sensors: readonly SensorStanding[];
   readonly weather: {
     readonly url: string | null;
     readonly askedAt: number | undefined;

@@ -1,14 +1,11 @@
 'use client';
 
-import { Chart, Filler, Legend, LinearScale, LineElement, PointElement, Tooltip } from 'chart.js';
 import { Line } from 'react-chartjs-2';
-import { fahrenheitFromCelsius, type LengthUnit } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import { instantWords, timeOf } from '@/ui/when';
+import { airScales, degreesOf } from './airScales';
 import type { DryRoom } from './dryRooms';
 import { useTones } from './useTones';
-
-Chart.register(LinearScale, LineElement, PointElement, Filler, Legend, Tooltip);
-Chart.defaults.font.family = "'Archivo Variable', sans-serif";
 
 const DASHES: readonly (readonly number[])[] = [[], [8, 4], [3, 3], [12, 3, 3, 3]];
 const HOUR_MS = 3_600_000;
@@ -36,17 +33,16 @@ export function RoomChart({ lines, history, unit, now, timeZone }: RoomChartProp
   const ends = lines.map(({ curve }) => curve.at(-1)?.[0] ?? now);
   const end = Math.max(now + 24 * HOUR_MS, ...ends) + 2 * HOUR_MS;
   const shown = history.filter(({ at }) => at <= end);
-  const degrees = (celsius: number) => (unit === 'in' ? fahrenheitFromCelsius(celsius) : celsius);
+  const degrees = degreesOf(unit);
   const air = (of: (step: (typeof shown)[number]) => number) =>
     shown.map((step) => ({ x: hours(step.at), y: of(step) }));
-  const temperatures = shown.map(({ temperature }) => degrees(temperature));
+  const temperatures = shown.map(({ temperature }) => degrees.of(temperature));
   const forecastFrom = shown.find(({ forecast }) => forecast)?.at;
   /** What is only forecast is drawn dashed. */
   const segment = {
     borderDash: ({ p0 }: { p0: { parsed: { x: number | null } } }) =>
       forecastFrom !== undefined && (p0.parsed.x ?? 0) >= hours(forecastFrom) ? [2, 4] : undefined,
   };
-  const degreeWords = unit === 'in' ? '°F' : '°C';
   return (
     <div className="h-72">
       <Line
@@ -82,8 +78,8 @@ export function RoomChart({ lines, history, unit, now, timeZone }: RoomChartProp
               segment,
             },
             {
-              label: `temperature, ${degreeWords}`,
-              data: air(({ temperature }) => degrees(temperature)),
+              label: `temperature, ${degrees.words}`,
+              data: air(({ temperature }) => degrees.of(temperature)),
               borderColor: clay,
               backgroundColor: clay,
               borderWidth: 1.5,
@@ -108,35 +104,20 @@ export function RoomChart({ lines, history, unit, now, timeZone }: RoomChartProp
           animation: false,
           maintainAspectRatio: false,
           interaction: { mode: 'nearest', intersect: false },
-          scales: {
-            x: {
-              type: 'linear',
-              min: hours(shown[0]?.at ?? now),
-              max: hours(end),
-              ticks: {
-                color: muted,
-                maxRotation: 0,
-                stepSize: 6,
-                callback: (value) => timeOf(base + Number(value) * HOUR_MS, timeZone),
-              },
-              grid: { color: grid },
+          scales: airScales(
+            tones,
+            base,
+            {
+              percent: '% left to dry · % humidity',
+              degrees: degrees.words,
+              instant: (at) => timeOf(at, timeZone),
             },
-            y: {
-              min: 0,
-              max: 100,
-              title: { display: true, text: '% left to dry · % humidity', color: muted },
-              ticks: { color: muted, stepSize: 25 },
-              grid: { color: grid },
-            },
-            degrees: {
-              position: 'right',
+            { step: 6, min: hours(shown[0]?.at ?? now), max: hours(end) },
+            {
               suggestedMin: Math.min(...temperatures) - DEGREE_ROOM,
               suggestedMax: Math.max(...temperatures) + DEGREE_ROOM,
-              title: { display: true, text: degreeWords, color: muted },
-              ticks: { color: muted },
-              grid: { display: false },
             },
-          },
+          ),
           plugins: {
             legend: { position: 'bottom', labels: { color: muted, boxWidth: 30, boxHeight: 1 } },
             tooltip: {

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { SensorStanding } from '@/core/drying/sensorStanding';
 import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
@@ -9,23 +10,9 @@ import { SERVER_LOST } from '@/ui/useSubmit';
 import { spanWords } from '@/ui/when';
 import type { AirViewProps } from './AirView';
 
-/** A sensor with how it behaves. */
-export interface SensorLine {
-  readonly id: string;
-  readonly roomId: string | null;
-  readonly name: string;
-  readonly lastAt: number | undefined;
-  readonly temperature: number | undefined;
-  readonly humidity: number | undefined;
-  readonly jumped: number;
-  readonly doubtful: number;
-  readonly stuck: boolean;
-  readonly hourLate: boolean;
-}
-
 interface SensorListProps extends Pick<AirViewProps['actions'], 'moveSensor' | 'removeSensor' | 'trustSensor'> {
   readonly houseId: string;
-  readonly sensors: readonly SensorLine[];
+  readonly sensors: readonly SensorStanding[];
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly unit: LengthUnit;
   readonly now: number;
@@ -136,13 +123,16 @@ export function SensorList({
   );
 }
 
-function lastWords({ lastAt, temperature, humidity }: SensorLine, unit: LengthUnit, now: number): string {
+function lastWords({ lastAt, temperature, humidity }: SensorStanding, unit: LengthUnit, now: number): string {
   if (lastAt === undefined || temperature === undefined || humidity === undefined) return 'has not said anything yet';
   return `${airWords({ temperature, humidity }, unit)}, ${spanWords(Math.max(0, now - lastAt) / 3_600_000)} ago`;
 }
 
 /** What is wrong with a sensor, in words. */
-export function faultsOf({ lastAt, jumped, doubtful, stuck, hourLate }: SensorLine, now: number): readonly string[] {
+export function faultsOf(
+  { lastAt, jumped, doubtful, stuck, hourLate }: SensorStanding,
+  now: number,
+): readonly string[] {
   return [
     ...(lastAt !== undefined && now - lastAt > SILENT_MS ? ['silent: its room borrows the air of others'] : []),
     ...(stuck ? ['has said the very same for twelve hours: is it stuck?'] : []),

@@ -1,11 +1,10 @@
 import { type AirTrouble, airTroubles } from '@/core/drying/air';
 import { stepAt } from '@/core/drying/airClock';
-import type { CoatTrouble } from '@/core/drying/milestones';
 import type { AirSource } from '@/core/drying/roomAir';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { wetCoats } from '@/core/readiness/wetCoats';
+import { type WetCoat, wetCoats } from '@/core/readiness/wetCoats';
 import type { ClassNow } from '@/core/readiness/whatNow';
 
 /** When a class of a room can be worked on, and with what; at 0 when it can now. */
@@ -32,18 +31,11 @@ export interface StripRoom {
 }
 
 /** A wet coat as the panel of its room shows it. */
-export interface WetLine {
+export interface WetLine extends Omit<WetCoat, 'coat' | 'curve'> {
   readonly id: string;
   readonly class: CoatedClass;
   readonly side: Side | undefined;
   readonly name: string;
-  readonly share: number;
-  readonly since: number;
-  readonly until: number;
-  readonly setAt: number | undefined;
-  readonly water: number;
-  readonly thickness: number;
-  readonly troubles: readonly CoatTrouble[];
   readonly curve: readonly (readonly [at: number, left: number])[];
 }
 

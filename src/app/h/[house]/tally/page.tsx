@@ -42,7 +42,7 @@ export default async function TallyPage({
       <GlyphParts sections={sectionsOf(site)} />
       <TallyView
         // Another room, or the next new one, starts with a draft of its own.
-        key={`${opened ?? `new ${rooms.length}`}`}
+        key={opened ?? 'new'}
         houseId={house}
         houseVersion={version}
         house={site.house}
