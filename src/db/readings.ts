@@ -1,9 +1,8 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { Air } from '../core/drying/air';
-import { type AirHour, SELDOM } from '../core/drying/airHours';
-import { isSameReading, JUMP, type KeptReading } from '../core/drying/reading';
+import { isSameReading, type KeptReading } from '../core/drying/reading';
 import { lockHouse } from './houses';
 import { models } from './models';
+import { sumUpHours } from './readingHours';
 
 /** What became of readings: recorded now, known before, or refused because their instant is taken by another reading. */
 export interface RecordResult {
@@ -100,56 +99,6 @@ async function conflictsOf(
   });
 }
 
-/**
- * Least, most and mean of the hours in which some readings of a device lie. Doubtful readings do not count, nor do those
- * that jump away from the middle one of their hour.
- *
- * @param instants ms since 1970
- */
-async function sumUpHours(
-  houseId: string,
-  device: string,
-  instants: readonly number[],
-  batch: number,
-  transaction: Transaction,
-): Promise<void> {
-  await models().sequelize.query(
-    `WITH touched AS (
-       SELECT DISTINCT date_trunc('hour', at, 'UTC') AS hour FROM unnest($3::timestamptz[]) AS at
-     ), raw AS (
-       SELECT coalesce(room_id, '') AS room, hour, temperature, humidity, speed
-       FROM touched JOIN readings
-         ON house_id = $1 AND device = $2 AND at >= hour AND at < hour + interval '1 hour' AND doubt IS NULL
-     ), middle AS (
-       SELECT room, hour, count(*) AS count,
-         percentile_cont(0.5) WITHIN GROUP (ORDER BY temperature) AS temperature,
-         percentile_cont(0.5) WITHIN GROUP (ORDER BY humidity) AS humidity
-       FROM raw GROUP BY room, hour
-     ), judged AS (
-       SELECT raw.*, middle.count < 3 OR (abs(raw.temperature - middle.temperature) <= $5
-         AND abs(raw.humidity - middle.humidity) <= $6) AS counts
-       FROM raw JOIN middle USING (room, hour)
-     )
-     INSERT INTO reading_hours
-       SELECT $1, $2, room, hour, count(*) FILTER (WHERE counts), count(*) FILTER (WHERE NOT counts),
-         min(temperature) FILTER (WHERE counts), max(temperature) FILTER (WHERE counts),
-         avg(temperature) FILTER (WHERE counts), min(humidity) FILTER (WHERE counts),
-         max(humidity) FILTER (WHERE counts), avg(humidity) FILTER (WHERE counts),
-         avg(speed) FILTER (WHERE counts), $4
-       FROM judged GROUP BY room, hour HAVING count(*) FILTER (WHERE counts) > 0
-     ON CONFLICT (house_id, device, room_id, hour) DO UPDATE SET
-       count = excluded.count, left_out = excluded.left_out,
-       temperature_least = excluded.temperature_least, temperature_most = excluded.temperature_most,
-       temperature_mean = excluded.temperature_mean, humidity_least = excluded.humidity_least,
-       humidity_most = excluded.humidity_most, humidity_mean = excluded.humidity_mean,
-       speed_mean = excluded.speed_mean, batch = excluded.batch`,
-    {
-      transaction,
-      bind: [houseId, device, instants.map((at) => new Date(at).toISOString()), batch, JUMP.temperature, JUMP.humidity],
-    },
-  );
-}
-
 /** The doubtful readings of a device count from now on: somebody says that they are right. */
 export async function trustReadings(houseId: string, device: string): Promise<boolean> {
   const { sequelize } = models();
@@ -168,94 +117,3 @@ export async function trustReadings(houseId: string, device: string): Promise<bo
     return true;
   });
 }
-
-/**
- * The hours of a house that changed since a batch of readings, for the clocks of its rooms.
- *
- * @param since hours before it are left out; ms since 1970
- */
-export async function listAirHours(houseId: string, afterBatch: number, since: number): Promise<readonly AirHour[]> {
-  const rows = await models().sequelize.query<{
-    device: string;
-    room: string;
-    hour: number;
-    batch: number;
-    count: number;
-    temperature: number;
-    humidity: number;
-    speed: number | null;
-    points: readonly (readonly [number, number, number, number | null])[] | null;
-  }>(
-    `SELECT device, room_id AS room, extract(epoch FROM hour)::float8 * 1000 AS hour, batch, count,
-       temperature_mean AS temperature, humidity_mean AS humidity, speed_mean AS speed,
-       CASE WHEN count <= $4 OR hour = max(hour) OVER (PARTITION BY device, room_id) THEN (
-         SELECT json_agg(json_build_array(extract(epoch FROM at) * 1000, temperature, humidity, speed) ORDER BY at)
-         FROM readings WHERE house_id = hours.house_id AND device = hours.device AND doubt IS NULL
-           AND coalesce(room_id, '') = hours.room_id AND at >= hour AND at < hour + interval '1 hour'
-           AND temperature BETWEEN temperature_least AND temperature_most
-           AND humidity BETWEEN humidity_least AND humidity_most
-       ) END AS points
-     FROM reading_hours AS hours
-     WHERE house_id = $1 AND batch > $2 AND hour >= $3
-     ORDER BY hour, device`,
-    { type: QueryTypes.SELECT, bind: [houseId, afterBatch, new Date(since).toISOString(), SELDOM] },
-  );
-  return rows.map(({ device, room, hour, batch, count, temperature, humidity, speed, points }) => ({
-    device,
-    room,
-    hour,
-    batch,
-    count,
-    mean: airOf(temperature, humidity, speed),
-    ...(points && { readings: points.map(([from, ...air]) => ({ from, air: airOf(...air) })) }),
-  }));
-}
-
-const airOf = (temperature: number, humidity: number, speed: number | null): Air => ({
-  temperature,
-  humidity,
-  ...(speed === null ? {} : { speed }),
-});
-
-/** A stretch of a chart: what was least, most and in the mean in it. */
-export interface AirStretch {
-  /** ms since 1970 */
-  readonly at: number;
-  readonly temperature: readonly [least: number, mean: number, most: number];
-  readonly humidity: readonly [least: number, mean: number, most: number];
-}
-
-/**
- * The air of a room (null: of the house) thinned to so many stretches, each with its extremes.
- *
- * @param from to @param to ms since 1970
- */
-export async function chartAir(
-  houseId: string,
-  roomId: string | null,
-  from: number,
-  to: number,
-  most: number,
-): Promise<readonly AirStretch[]> {
-  const rows = await models().sequelize.query<Record<'at' | 'tl' | 'tm' | 'th' | 'hl' | 'hm' | 'hh', number>>(
-    `SELECT extract(epoch FROM min(hour))::float8 * 1000 AS at,
-       min(temperature_least) AS tl, sum(temperature_mean * count) / sum(count) AS tm, max(temperature_most) AS th,
-       min(humidity_least) AS hl, sum(humidity_mean * count) / sum(count) AS hm, max(humidity_most) AS hh
-     FROM reading_hours
-     WHERE house_id = $1 AND room_id = $2 AND hour >= $3 AND hour <= $4
-     GROUP BY floor(extract(epoch FROM hour) * 1000 / $5) ORDER BY 1`,
-    {
-      type: QueryTypes.SELECT,
-      bind: [
-        houseId,
-        roomId ?? '',
-        new Date(from).toISOString(),
-        new Date(to).toISOString(),
-        Math.max(HOUR_MS, (to - from) / most),
-      ],
-    },
-  );
-  return rows.map(({ at, tl, tm, th, hl, hm, hh }) => ({ at, temperature: [tl, tm, th], humidity: [hl, hm, hh] }));
-}
-
-const HOUR_MS = 3_600_000;

@@ -2,7 +2,7 @@ import { type AirHour, stepsOfHours } from '../core/drying/airHours';
 import { houseAir, type RoomAirClock } from '../core/drying/houseAir';
 import type { FanFrom } from '../core/drying/roomAir';
 import type { StoredHouse } from '../db/houses';
-import { listAirHours } from '../db/readings';
+import { listAirHours } from '../db/readingHours';
 import { listWeather, type Weather } from '../db/weather';
 
 /** The air of the rooms of a house, and the weather round it. */

@@ -4,7 +4,7 @@ import { connection } from '../../src/db/connection';
 import { addDevice } from '../../src/db/devices';
 import { addHouse } from '../../src/db/houses';
 import { models } from '../../src/db/models';
-import { chartAir } from '../../src/db/readings';
+import { chartAir } from '../../src/db/readingHours';
 import { houseOfRooms, median } from './rooms';
 
 const port = Number(process.argv[2]);

@@ -11,7 +11,8 @@ import { appendEntries } from '@/db/entries';
 import { addHouse, findHouse, listMarks, markOf, type StoredHouse, saveRoom } from '@/db/houses';
 import { migrate } from '@/db/migrate';
 import { addPerson, type Person } from '@/db/people';
-import { chartAir, listAirHours, recordReadings, trustReadings } from '@/db/readings';
+import { chartAir, listAirHours } from '@/db/readingHours';
+import { recordReadings, trustReadings } from '@/db/readings';
 import { saveWeather, setWeatherUrl } from '@/db/weather';
 import { rememberedAir } from '@/server/rememberedAir';
 

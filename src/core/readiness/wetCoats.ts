@@ -13,8 +13,9 @@ export interface WetCoat {
   readonly until: number;
   /** When setting mud of it is set. */
   readonly setAt: number | undefined;
-  /** The water in it now, 1 when it was put on, 0 when dry. */
+  /** The water in it now, 1 when it was put on, 0 when dry; of setting mud the reaction that is left too. */
   readonly water: number;
+  readonly reaction: number | undefined;
   readonly thickness: number;
   readonly troubles: readonly CoatTrouble[];
   /** What is left to dry, or to set where it waits for that, from being put on until ready; ms since 1970. */
@@ -38,7 +39,7 @@ export function wetCoats({ standing, state, air, method }: RoomSite, now: number
           since: on.at,
           until: readyAt,
           setAt,
-          water: wetnessAt(on, air, now).water,
+          ...wetnessAt(on, air, now),
           thickness: on.thickness,
           troubles,
           curve: curveOf(on, Number.isFinite(readyAt) ? readyAt : now, air),

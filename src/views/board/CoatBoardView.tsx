@@ -12,7 +12,8 @@ import { useLog } from '@/ui/useLog';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
 import { HoldButton } from './HoldButton';
-import { LogDialog, type Logged } from './LogDialog';
+import { LogDialog } from './LogDialog';
+import type { Logged } from './logged';
 
 interface CoatBoardProps {
   readonly houseId: string;

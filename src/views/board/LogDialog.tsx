@@ -3,9 +3,8 @@
 import { useEffect, useRef, useState } from 'react';
 import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
-import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
-import { type Coat, coatId } from '@/core/method/coat';
-import { coatsFor } from '@/core/method/coatsFor';
+import type { LengthUnit } from '@/core/measure/unit';
+import { coatId } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
@@ -13,12 +12,7 @@ import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
 import type { Said } from '@/ui/useLog';
 import { spanWords } from '@/ui/when';
-import type { BoardCell, BoardRow } from './boardRows';
-
-export interface Logged {
-  readonly row: BoardRow;
-  readonly cell: BoardCell;
-}
+import { amountWords, type Logged, openCoats, partOf } from './logged';
 
 const MUDS = [
   ['drying', 'drying mud'],
@@ -240,31 +234,4 @@ export function LogDialog({
       </div>
     </dialog>
   );
-}
-
-/** The coats of the cell that are not whole yet. */
-function openCoats({ row, cell }: Logged, method: Method): readonly { readonly coat: Coat; readonly share: number }[] {
-  const ladder = coatsFor(cell.class, { ...method, level: row.level });
-  return cell.coats.flatMap(({ key, side, share }) => {
-    const coat = ladder.find((candidate) => candidate.key === key && candidate.side === side);
-    return coat && share < 1 ? [{ coat, share }] : [];
-  });
-}
-
-function amountWords(cell: BoardCell): string {
-  const rounded = Math.round(cell.amount).toLocaleString('en-US');
-  if (cell.class === 'fasteners') return `${rounded} to spot`;
-  return cell.class === 'surface' ? `${rounded} ft²` : `${rounded} ft of joint`;
-}
-
-/** The part of the class that a typed length or number is. */
-function partOf(text: string, cell: BoardCell, unit: LengthUnit): number | { readonly reason: string } {
-  if (cell.class === 'fasteners') return checkedPart(Number(text) / cell.amount, text);
-  const reading = parseLength(text, unit);
-  return reading.ok ? checkedPart(reading.mm / MM_PER_FOOT / cell.amount, text) : { reason: reading.reason };
-}
-
-function checkedPart(part: number, text: string): number | { readonly reason: string } {
-  if (text.trim() === '' || Number.isNaN(part)) return { reason: 'how much?' };
-  return part > 0 && part < 1 ? part : { reason: part >= 1 ? 'that is all of it or more' : 'must be greater than 0' };
 }

@@ -4,19 +4,12 @@ import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
 import { type AirMapping, type AirTable, airTable, guessMapping } from '@/core/drying/airFile/airTable';
 import { readAirFile } from '@/core/drying/airFile/readAirFile';
-import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import { AirFilePreview } from './AirFilePreview';
+import type { AirActions } from './airActions';
 import { MappingFields } from './MappingFields';
-
-export type ImportAirAction = (input: {
-  house: string;
-  room: string | null;
-  text: string;
-  mapping: AirMapping;
-}) => Promise<Answer<{ readonly recorded: number; readonly known: number; readonly refused: number }>>;
 
 interface Opened {
   readonly name: string;
@@ -39,7 +32,7 @@ export function AirFileImport({
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly unit: LengthUnit;
   readonly timeZone: string;
-  readonly importAir: ImportAirAction;
+  readonly importAir: AirActions['importAir'];
 }) {
   const router = useRouter();
   const [opened, setOpened] = useState<Opened>();

@@ -1,11 +1,11 @@
 import type { SourcedAir } from '@/core/drying/roomAir';
 import type { SensorStanding } from '@/core/drying/sensorStanding';
-import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';
 import type { AirPoint } from './AirChart';
-import { AirFileImport, type ImportAirAction } from './AirFileImport';
+import { AirFileImport } from './AirFileImport';
+import type { AirActions } from './airActions';
 import { ChartChoice, type Range } from './ChartChoice';
 import { DryTabs } from './DryTabs';
 import { sourceWords } from './dryWords';
@@ -14,7 +14,7 @@ import { SensorForm } from './SensorForm';
 import { SensorList } from './SensorList';
 import { WeatherForm } from './WeatherForm';
 
-export interface AirViewProps {
+interface AirViewProps {
   readonly houseId: string;
   readonly rooms: readonly { readonly id: string; readonly name: string; readonly now: SourcedAir }[];
   /** The room (null: the house) and the time that the chart shows. */
@@ -35,18 +35,7 @@ export interface AirViewProps {
   readonly now: number;
   readonly timeZone: string;
   readonly mayEdit: boolean;
-  readonly actions: {
-    readonly importAir: ImportAirAction;
-    readonly addSensor: (input: {
-      house: string;
-      room: string | null;
-      name: string;
-    }) => Promise<Answer<{ readonly key: string }>>;
-    readonly moveSensor: (input: { house: string; device: string; room: string | null }) => Promise<Answer<null>>;
-    readonly removeSensor: (input: { house: string; device: string }) => Promise<Answer<null>>;
-    readonly trustSensor: (input: { house: string; device: string }) => Promise<Answer<null>>;
-    readonly setWeather: (input: { house: string; url: string }) => Promise<Answer<null>>;
-  };
+  readonly actions: AirActions;
 }
 
 /** The air of every room and where it comes from: sensors, files, the weather. */

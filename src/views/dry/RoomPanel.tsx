@@ -148,7 +148,9 @@ function WetRow({
         {lineName(line)}
         {line.share < 1 && <span className="text-muted"> ({Math.round(line.share * 100)} %)</span>}
         {line.setAt !== undefined && line.setAt > now && (
-          <span className="block font-normal text-warning">work it until {timeOf(line.setAt, timeZone)}</span>
+          <span className="block font-normal text-warning">
+            work it until {timeOf(line.setAt, timeZone)}, {Math.round((1 - (line.reaction ?? 0)) * 100)} % set
+          </span>
         )}
       </th>
       <td className="max-sm:hidden whitespace-nowrap">{instantWords(line.since, timeZone)}</td>

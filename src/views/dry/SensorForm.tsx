@@ -6,7 +6,7 @@ import { useForm } from 'react-hook-form';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { useSubmit } from '@/ui/useSubmit';
-import type { AirViewProps } from './AirView';
+import type { AirActions } from './airActions';
 
 /** A new sensor; its key is shown once. */
 export function SensorForm({
@@ -16,7 +16,7 @@ export function SensorForm({
 }: {
   readonly houseId: string;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
-  readonly addSensor: AirViewProps['actions']['addSensor'];
+  readonly addSensor: AirActions['addSensor'];
 }) {
   const router = useRouter();
   const form = useForm({ defaultValues: { name: '', room: rooms[0]?.id ?? '' } });

@@ -8,9 +8,9 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import { spanWords } from '@/ui/when';
-import type { AirViewProps } from './AirView';
+import type { AirActions } from './airActions';
 
-interface SensorListProps extends Pick<AirViewProps['actions'], 'moveSensor' | 'removeSensor' | 'trustSensor'> {
+interface SensorListProps extends Pick<AirActions, 'moveSensor' | 'removeSensor' | 'trustSensor'> {
   readonly houseId: string;
   readonly sensors: readonly SensorStanding[];
   readonly rooms: readonly { readonly id: string; readonly name: string }[];

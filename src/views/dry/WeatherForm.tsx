@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
 import { TextField } from '@/ui/TextField';
 import { useSubmit } from '@/ui/useSubmit';
-import type { AirViewProps } from './AirView';
+import type { AirActions } from './airActions';
 
 /** Where the weather is asked for. */
 export function WeatherForm({
@@ -14,7 +14,7 @@ export function WeatherForm({
 }: {
   readonly houseId: string;
   readonly url: string;
-  readonly setWeather: AirViewProps['actions']['setWeather'];
+  readonly setWeather: AirActions['setWeather'];
 }) {
   const router = useRouter();
   const form = useForm({ defaultValues: { url } });

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { stepAt } from '@/core/drying/airClock';
 import { listDevices } from '@/db/devices';
-import { chartAir } from '@/db/readings';
+import { chartAir } from '@/db/readingHours';
 import { mayAct } from '@/server/action';
 import { addSensor, importAir, moveSensor, removeSensor, setWeather, trustSensor } from '@/server/actions/air';
 import { loadSite } from '@/server/loadSite';
