@@ -11,10 +11,7 @@ export const readingSchema = z.object({
 export type NewReading = z.infer<typeof readingSchema>;
 
 /** A reading that is kept: `doubt` ones do not count until somebody says that they do. Instants in ms since 1970. */
-export interface KeptReading {
-  readonly at: number;
-  readonly temperature: number;
-  readonly humidity: number;
+export interface KeptReading extends ReadAir {
   readonly speed: number | undefined;
   readonly doubt: Doubt | undefined;
 }
@@ -29,15 +26,22 @@ const CLOCK_SLACK_MS = 2 * 60_000;
 const MINUTE_MS = 60_000;
 const EARLIEST = Date.UTC(2000, 0, 1);
 
+/** Air at an instant, ms since 1970. */
+export interface ReadAir {
+  readonly at: number;
+  readonly temperature: number;
+  readonly humidity: number;
+}
+
 /**
  * Why a reading cannot be kept, or undefined.
  *
  * @param now ms since 1970
  */
-export function refusalOf({ at, temperature, humidity }: NewReading, now: number): string | undefined {
-  const ahead = Date.parse(at) - now;
+export function refusalOf({ at, temperature, humidity }: ReadAir, now: number): string | undefined {
+  const ahead = at - now;
   if (ahead > CLOCK_SLACK_MS) return `lies ${aheadWords(ahead)} in the future: is the clock that far ahead?`;
-  if (Date.parse(at) < EARLIEST) return 'lies before the year 2000: the clock was never set';
+  if (at < EARLIEST) return 'lies before the year 2000: the clock was never set';
   if (!(humidity >= 0 && humidity <= 100)) return `${humidity} % is no relative humidity`;
   if (temperature > HOTTEST_C) return `${temperature} °C is no air that people work in: is it °F?`;
   if (temperature < COLDEST_C) return `${temperature} °C is no air that people work in`;
@@ -50,14 +54,9 @@ function aheadWords(ms: number): string {
   return minutes < 48 * 60 ? `${Math.round(minutes / 60)} h` : `${Math.round(minutes / 1440)} days`;
 }
 
-/** A reading that can be kept, with what makes it doubtful. */
-export const keptReading = ({ at, temperature, humidity, airSpeed }: NewReading): KeptReading => ({
-  at: Date.parse(at),
-  temperature,
-  humidity,
-  speed: airSpeed,
-  doubt: temperature > DOUBTFUL_C ? 'fahrenheit' : undefined,
-});
+/** What makes a reading that can be kept doubtful. */
+export const doubtOf = ({ temperature }: ReadAir): Doubt | undefined =>
+  temperature > DOUBTFUL_C ? 'fahrenheit' : undefined;
 
 /** What was sent, sorted: readings to keep with their place in it, and the others with the reason. */
 export interface SortedReadings {
@@ -74,25 +73,25 @@ export function sortReadings(sent: readonly unknown[], now: number): SortedReadi
   let repeated = 0;
   for (const [index, one] of sent.entries()) {
     const parsed = readingSchema.safeParse(one, { reportInput: true });
-    const reason = parsed.success ? refusalOf(parsed.data, now) : reasonOf(parsed.error);
-    if (!parsed.success || reason !== undefined) {
-      refused.push({ index, reason: reason ?? 'is no reading' });
+    if (!parsed.success) {
+      refused.push({ index, reason: reasonOf(parsed.error) });
       continue;
     }
-    const reading = keptReading(parsed.data);
-    const twin = kept.get(reading.at);
-    if (!twin) kept.set(reading.at, { ...reading, index });
-    else if (isSameReading(twin, reading)) repeated += 1;
+    const { at, temperature, humidity, airSpeed: speed } = parsed.data;
+    const air = { at: Date.parse(at), temperature, humidity };
+    const reason = refusalOf(air, now);
+    const twin = kept.get(air.at);
+    if (reason !== undefined) refused.push({ index, reason });
+    else if (!twin) kept.set(air.at, { ...air, speed, doubt: doubtOf(air), index });
+    else if (isSameReading(twin, air)) repeated += 1;
     else refused.push({ index, reason: `has the instant of reading ${twin.index} with other values` });
   }
   return { kept: [...kept.values()], repeated, refused };
 }
 
 /** Whether two readings of one instant say the same. */
-export const isSameReading = (
-  a: Pick<KeptReading, 'temperature' | 'humidity'>,
-  b: Pick<KeptReading, 'temperature' | 'humidity'>,
-): boolean => a.temperature === b.temperature && a.humidity === b.humidity;
+export const isSameReading = (a: Omit<ReadAir, 'at'>, b: Omit<ReadAir, 'at'>): boolean =>
+  a.temperature === b.temperature && a.humidity === b.humidity;
 
 function reasonOf(error: z.ZodError): string {
   const [problem] = problemsFromZod(error);

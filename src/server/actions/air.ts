@@ -4,7 +4,7 @@ import { revalidatePath } from 'next/cache';
 import { z } from 'zod';
 import { airTable, DATE_ORDERS, UNITS } from '../../core/drying/airFile/airTable';
 import { readAirFile } from '../../core/drying/airFile/readAirFile';
-import { keptReading, refusalOf } from '../../core/drying/reading';
+import { refusalOf } from '../../core/drying/reading';
 import { granted, refused } from '../../core/house/answer';
 import { addDevice, moveDevice, removeDevice } from '../../db/devices';
 import { findHouse, type StoredHouse } from '../../db/houses';
@@ -37,11 +37,11 @@ export const recordAir = action(
     if (!stored) return refused('notFound', GONE);
     if (!hasRoom(stored, input.room)) return refused('notFound', NO_ROOM);
     const { temperature, humidity } = input;
-    const reading = { at: new Date(now()).toISOString(), temperature, humidity };
-    const reason = refusalOf(reading, now());
+    const reading = { at: now(), temperature, humidity };
+    const reason = refusalOf(reading, reading.at);
     if (reason !== undefined) return refused('invalid', reason);
-    // What somebody read and typed themselves is no doubtful device.
-    const kept = { ...keptReading(reading), doubt: undefined };
+    // What somebody read and typed themselves is not doubted.
+    const kept = { ...reading, speed: undefined, doubt: undefined };
     await recordReadings(input.house, input.room === null ? 'typed' : `typed:${input.room}`, input.room, [kept]);
     changed(input.house);
     return granted(null);

@@ -16,29 +16,34 @@ export async function liveStream(request: Request): Promise<Response> {
   if (!(await signedIn())) return refuse(401, 'You are signed out.');
   const first = await listMarks();
   const encoder = new TextEncoder();
-  let end = () => undefined as undefined;
+  let gone = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       const send = (text: string) => controller.enqueue(encoder.encode(text));
       const tell = (marks: Marks) => send(`event: marks\ndata: ${JSON.stringify(marks)}\n\n`);
-      const beat = setInterval(() => send(': still here\n\n'), BEAT_MS);
-      const longest = setTimeout(() => close(), LONGEST_MS);
       let open = true;
-      const close = () => {
-        if (!open) return;
+      let stop = () => {};
+      const end = () => {
         open = false;
         clearInterval(beat);
         clearTimeout(longest);
         stop();
+      };
+      const close = () => {
+        if (!open) return;
+        end();
         controller.close();
       };
+      const beat = setInterval(() => send(': still here\n\n'), BEAT_MS);
+      const longest = setTimeout(close, LONGEST_MS);
+      gone = end;
       send(`retry: ${AGAIN_MS}\n\n`);
       tell(first);
-      const stop = listen({ tell, close });
       request.signal.addEventListener('abort', close);
-      end = () => void close();
+      stop = listen({ tell, close });
     },
-    cancel: () => end(),
+    // The reader has closed the stream already.
+    cancel: () => gone(),
   });
   return new Response(body, {
     headers: {

@@ -9,6 +9,7 @@ import { type LiveState, listenToMarks, type Mark } from './liveMarks';
 const AIR_EVERY_MS = 10_000;
 const AIR_ELSEWHERE_MS = 60_000;
 const LOG_EVERY_MS = 1000;
+const GATHER_MS = 300;
 /** The clock on the page is never older than this. */
 const LONGEST_MS = 5 * 60_000;
 const SLACK_MS = 1500;
@@ -56,7 +57,8 @@ export function LiveMark({
           shownAt.current = performance.now();
           startTransition(() => router.refresh());
         },
-        Math.max(0, shownAt.current + wait - performance.now()),
+        // Who logged something here sees it already by the time this comes.
+        Math.max(GATHER_MS, shownAt.current + wait - performance.now()),
       );
     };
     const stop = listenToMarks((marks, next) => {
@@ -78,12 +80,13 @@ export function LiveMark({
     return () => clearTimeout(timer);
   }, [made, changesIn, router]);
 
+  const isQuiet = state === 'live' || state === 'joining';
   return (
     <span
       role="status"
-      className={`narrow hidden items-center gap-1.5 text-sm sm:inline-flex ${state === 'live' ? 'text-muted' : 'text-warning'}`}
+      className={`narrow items-center gap-1.5 text-sm ${isQuiet ? 'hidden text-muted sm:inline-flex' : 'inline-flex text-warning'}`}
     >
-      <span aria-hidden="true" className={`${state === 'live' ? 'shape-go' : 'shape-wet'} mt-0`} />
+      <span aria-hidden="true" className={`${isQuiet ? 'shape-go' : 'shape-wet'} mt-0`} />
       {WORDS[state]}
     </span>
   );

@@ -1,24 +1,14 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useMemo, useState } from 'react';
-import { type AirMapping, type AirTable, airTable, guessMapping } from '@/core/drying/airFile/airTable';
-import { readAirFile } from '@/core/drying/airFile/readAirFile';
+import { useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { SERVER_LOST } from '@/ui/useSubmit';
 import { AirFilePreview } from './AirFilePreview';
 import type { AirActions } from './airActions';
 import { MappingFields } from './MappingFields';
-
-interface Opened {
-  readonly name: string;
-  readonly text: string;
-  readonly table: AirTable;
-  readonly openedAt: number;
-}
-
-const LARGEST = 4_000_000;
+import { useAirFile } from './useAirFile';
 
 /** A file of readings: which column says what, a look at what would be taken, and then it is taken. */
 export function AirFileImport({
@@ -35,41 +25,32 @@ export function AirFileImport({
   readonly importAir: AirActions['importAir'];
 }) {
   const router = useRouter();
-  const [opened, setOpened] = useState<Opened>();
-  const [mapping, setMapping] = useState<AirMapping>();
+  const file = useAirFile(timeZone);
+  const { opened } = file;
   const [room, setRoom] = useState('');
   const [busy, setBusy] = useState(false);
   const [told, setTold] = useState<{ readonly ok: boolean; readonly words: string }>();
-  const file = useMemo(
-    () => opened && mapping && readAirFile(opened.table, mapping, opened.openedAt),
-    [opened, mapping],
-  );
 
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
     setTold(undefined);
-    setOpened(undefined);
-    if (chosen.size > LARGEST)
-      return setTold({
-        ok: false,
-        words: 'The file is larger than 4 MB. Split it, and bring the parts in one by one.',
-      });
-    const text = await chosen.text();
-    const table = airTable(text);
-    if (!table || table.rows.length === 0)
-      return setTold({ ok: false, words: `${chosen.name} holds no table: one line per reading, columns set apart.` });
-    setOpened({ name: chosen.name, text, table, openedAt: Date.now() });
-    setMapping(guessMapping(table, timeZone));
+    const trouble = await file.open(chosen);
+    if (trouble !== undefined) setTold({ ok: false, words: trouble });
   };
   const take = async () => {
-    if (!opened || !mapping) return;
+    if (!opened) return;
     setBusy(true);
     try {
-      const answer = await importAir({ house: houseId, room: room === '' ? null : room, text: opened.text, mapping });
+      const answer = await importAir({
+        house: houseId,
+        room: room === '' ? null : room,
+        text: opened.text,
+        mapping: opened.mapping,
+      });
       if (!answer.ok) return setTold({ ok: false, words: answer.message });
       const { recorded, known, refused } = answer.value;
       setTold({ ok: true, words: `${recorded} readings taken, ${known} known before, ${refused} left out.` });
-      setOpened(undefined);
+      file.close();
       router.refresh();
     } catch {
       setTold({ ok: false, words: SERVER_LOST });
@@ -106,26 +87,32 @@ export function AirFileImport({
           {told.words}
         </p>
       )}
-      {opened && mapping && file && (
+      {opened && (
         <>
-          <MappingFields table={opened.table} mapping={mapping} change={setMapping} />
-          <AirFilePreview
-            name={opened.name}
-            file={file}
-            unit={unit}
-            timeZone={timeZone}
-            mend={(doubt) => setMapping({ ...mapping, unit: doubt === 'looksLikeFahrenheit' ? 'F' : 'C' })}
-          />
+          <MappingFields headers={opened.headers} mapping={opened.mapping} change={file.change} />
+          {opened.look ? (
+            <AirFilePreview
+              name={opened.name}
+              look={opened.look}
+              unit={unit}
+              timeZone={timeZone}
+              mend={(doubt) => file.change({ ...opened.mapping, unit: doubt === 'looksLikeFahrenheit' ? 'F' : 'C' })}
+            />
+          ) : (
+            <p role="status" className="text-muted">
+              Reading {opened.name} …
+            </p>
+          )}
           <div className="flex flex-wrap gap-2">
             <button
               type="button"
               className="btn btn-primary"
-              disabled={busy || file.readings.length === 0}
+              disabled={busy || !opened.look?.readings}
               onClick={() => void take()}
             >
-              Take {file.readings.length.toLocaleString('en-US')} readings
+              Take {(opened.look?.readings ?? 0).toLocaleString('en-US')} readings
             </button>
-            <button type="button" className="btn" disabled={busy} onClick={() => setOpened(undefined)}>
+            <button type="button" className="btn" disabled={busy} onClick={file.close}>
               Leave it
             </button>
           </div>

@@ -1,9 +1,9 @@
-import type { AirFile, AirFileDoubt } from '@/core/drying/airFile/readAirFile';
+import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
+import type { AirFileDoubt } from '@/core/drying/airFile/readAirFile';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';
 
-const SHOWN = 5;
 const DOUBTS: Readonly<Record<AirFileDoubt, string>> = {
   looksLikeFahrenheit: 'These temperatures look like °F, not °C.',
   looksLikeCelsius: 'These temperatures look like °C, not °F.',
@@ -13,25 +13,23 @@ const DOUBTS: Readonly<Record<AirFileDoubt, string>> = {
 /** What would be taken from a file, and what not. */
 export function AirFilePreview({
   name,
-  file,
+  look,
   unit,
   timeZone,
   mend,
 }: {
   readonly name: string;
-  readonly file: AirFile;
+  readonly look: AirFileLook;
   readonly unit: LengthUnit;
   readonly timeZone: string;
   readonly mend: (doubt: AirFileDoubt) => void;
 }) {
-  const { readings, refused, repeated, doubts } = file;
-  const times = readings.map(({ at }) => at);
-  const shown = readings.slice(0, SHOWN);
+  const { readings, refused, repeated, doubts, first, firstRefused, from, to } = look;
   return (
     <section className="space-y-3 rounded-xl border border-base-300 p-3" aria-label={`What ${name} says`}>
       <p className="font-semibold">
-        {readings.length.toLocaleString('en-US')} readings
-        {readings.length > 0 && `, ${instantWords(least(times), timeZone)} to ${instantWords(most(times), timeZone)}`}
+        {readings.toLocaleString('en-US')} readings
+        {from !== undefined && to !== undefined && `, ${instantWords(from, timeZone)} to ${instantWords(to, timeZone)}`}
         {repeated > 0 && `; ${repeated} said twice`}
       </p>
       {doubts.map((doubt) => (
@@ -47,7 +45,7 @@ export function AirFilePreview({
           </span>
         </p>
       ))}
-      {shown.length > 0 && (
+      {first.length > 0 && (
         <table className="table table-sm">
           <thead>
             <tr>
@@ -58,7 +56,7 @@ export function AirFilePreview({
             </tr>
           </thead>
           <tbody>
-            {shown.map((reading) => (
+            {first.map((reading) => (
               <tr key={reading.at}>
                 <td>{instantWords(reading.at, timeZone)}</td>
                 <td className="text-right">{airWords(reading, unit)}</td>
@@ -67,22 +65,19 @@ export function AirFilePreview({
           </tbody>
         </table>
       )}
-      {refused.length > 0 && (
+      {refused > 0 && (
         <div>
-          <p className="font-semibold text-error">{refused.length.toLocaleString('en-US')} lines are left out</p>
+          <p className="font-semibold text-error">{refused.toLocaleString('en-US')} lines are left out</p>
           <ul className="text-sm">
-            {refused.slice(0, SHOWN).map(({ line, reason }) => (
+            {firstRefused.map(({ line, reason }) => (
               <li key={line}>
                 line {line}: {reason}
               </li>
             ))}
-            {refused.length > SHOWN && <li>and {refused.length - SHOWN} more</li>}
+            {refused > firstRefused.length && <li>and {refused - firstRefused.length} more</li>}
           </ul>
         </div>
       )}
     </section>
   );
 }
-
-const least = (values: readonly number[]): number => values.reduce((a, b) => Math.min(a, b));
-const most = (values: readonly number[]): number => values.reduce((a, b) => Math.max(a, b));

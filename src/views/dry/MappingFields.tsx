@@ -1,4 +1,4 @@
-import { type AirMapping, type AirTable, DATE_ORDERS, type DateOrder, UNITS } from '@/core/drying/airFile/airTable';
+import { type AirMapping, DATE_ORDERS, type DateOrder, UNITS } from '@/core/drying/airFile/airTable';
 import { SelectField } from '@/ui/SelectField';
 
 const ORDERS: Readonly<Record<DateOrder, string>> = {
@@ -9,15 +9,15 @@ const ORDERS: Readonly<Record<DateOrder, string>> = {
 
 /** Which column of a file says what, and how it is written. */
 export function MappingFields({
-  table,
+  headers,
   mapping,
   change,
 }: {
-  readonly table: AirTable;
+  readonly headers: readonly string[];
   readonly mapping: AirMapping;
   readonly change: (mapping: AirMapping) => void;
 }) {
-  const columns = table.headers.map((header, index) => [String(index), header || `column ${index + 1}`] as const);
+  const columns = headers.map((header, index) => [String(index), header || `column ${index + 1}`] as const);
   const zones = [...new Set([mapping.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])];
   return (
     <div className="grid gap-3 sm:grid-cols-3">

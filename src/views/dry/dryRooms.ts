@@ -70,7 +70,8 @@ export interface DryRoom extends StripRoom {
 export const HORIZON_MS = 72 * 3_600_000;
 const BEFORE_MS = 24 * 3_600_000;
 
-export function stripRoom(site: RoomSite, now: number): StripRoom {
+/** A room as it stands at an instant, with when its classes become ready. */
+export function stripRoom(site: RoomSite, instant: number): StripRoom {
   const { room, standing } = site;
   const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   const { now: can } = standing;
@@ -82,7 +83,7 @@ export function stripRoom(site: RoomSite, now: number): StripRoom {
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
     first: wet.length > 0 ? Math.min(...wet) : undefined,
     all: wet.length > 0 ? Math.max(...wet) : undefined,
-    catchUps: catchUps(site, now).map(({ class: kind, coat, minutes, hoursWon }) => ({
+    catchUps: catchUps(site, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
       class: kind,
       coat: coat.name,
       minutes,

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { type AirMapping, airTable, guessMapping } from './airTable';
 import { fileTime } from './fileTime';
+import { lookAtFile } from './lookAtFile';
 import { readAirFile } from './readAirFile';
 
 const NOW = Date.parse('2031-12-01T00:00:00Z');
@@ -149,5 +150,17 @@ describe('a file of readings', () => {
     const file = read('time,temp,rh\n2031-05-06 07:00,19,0.55');
     expect(file.readings[0]?.humidity).toBe(55);
     expect(file.doubts).toEqual(['partsOfOne']);
+  });
+
+  it('is shown by its counts, its stretch of time, and the first of what is taken and left out', () => {
+    const lines = [7, 6, 5, 8, 9, 10, 11].map((hour) => `2031-05-06 ${String(hour).padStart(2, '0')}:00,19,50`);
+    const look = lookAtFile(read(['time,temp,rh', ...lines, 'x,19,50'].join('\n')));
+    expect(look).toMatchObject({ readings: 7, refused: 1, repeated: 0, doubts: [] });
+    expect(look.first).toHaveLength(5);
+    expect([look.from, look.to].map((at) => new Date(at ?? 0).toISOString())).toEqual([
+      '2031-05-06T09:00:00.000Z',
+      '2031-05-06T15:00:00.000Z',
+    ]);
+    expect(lookAtFile(read('time,temp,rh\nx,19,50')).from).toBeUndefined();
   });
 });

@@ -50,7 +50,7 @@ const hourOf = (hour: number, half: string | undefined): number =>
 function withOffset(local: number, named: string, zone: string): FileTime {
   const offset = /^(z|utc)$/i.test(named) ? 0 : offsetMinutes(named);
   const at = local - offset * MINUTE_MS;
-  return { ok: true, at, zone: tzOffset(zone, new Date(at)) === offset ? 'zone' : named.toUpperCase() };
+  return { ok: true, at, zone: offsetAt(zone, at) === offset ? 'zone' : named.toUpperCase() };
 }
 
 function offsetMinutes(text: string): number {
@@ -59,11 +59,29 @@ function offsetMinutes(text: string): number {
   return sign * (Number(digits.slice(0, 2)) * 60 + Number(digits.slice(2)));
 }
 
+const QUARTER_MS = 15 * MINUTE_MS;
+const MOST_REMEMBERED = 50_000;
+const offsets = new Map<string, Map<number, number>>();
+
+/** Minutes by which a zone is ahead at an instant. Zones change on quarters of an hour, so each is asked for once. */
+function offsetAt(zone: string, at: number): number {
+  const ofZone = offsets.get(zone) ?? new Map<number, number>();
+  offsets.set(zone, ofZone);
+  const quarter = Math.floor(at / QUARTER_MS);
+  let known = ofZone.get(quarter);
+  if (known === undefined) {
+    known = tzOffset(zone, new Date(at));
+    if (ofZone.size >= MOST_REMEMBERED) ofZone.clear();
+    ofZone.set(quarter, known);
+  }
+  return known;
+}
+
 /** An hour may come twice when clocks are put back, and is missing when they are put forward. */
 function inZone(local: number, zone: string, before: number | undefined, written: string): FileTime {
   const candidates = [local - 24 * HOUR_MS, local + 24 * HOUR_MS]
-    .map((near) => local - tzOffset(zone, new Date(near)) * MINUTE_MS)
-    .filter((at) => at + tzOffset(zone, new Date(at)) * MINUTE_MS === local)
+    .map((near) => local - offsetAt(zone, near) * MINUTE_MS)
+    .filter((at) => at + offsetAt(zone, at) * MINUTE_MS === local)
     .sort((a, b) => a - b);
   const at = candidates.find((candidate) => before === undefined || candidate >= before) ?? candidates[0];
   return at === undefined

@@ -1,5 +1,5 @@
 import { celsiusFromFahrenheit } from '../../measure/unit';
-import { isSameReading, type KeptReading, keptReading, refusalOf } from '../reading';
+import { doubtOf, isSameReading, type KeptReading, refusalOf } from '../reading';
 import type { AirMapping, AirTable } from './airTable';
 import { fileTime } from './fileTime';
 
@@ -52,16 +52,15 @@ export function readAirFile({ rows }: AirTable, mapping: AirMapping, now: number
     }
     const celsius = mapping.unit === 'F' ? celsiusFromFahrenheit(row.temperature) : row.temperature;
     const reading = {
-      at: new Date(row.at).toISOString(),
+      at: row.at,
       temperature: Math.round(celsius * 100) / 100,
       humidity: inParts ? Math.round(row.humidity * 10_000) / 100 : row.humidity,
     };
     const reason = refusalOf(reading, now);
-    const kept = keptReading(reading);
-    const twin = taken.get(kept.at);
+    const twin = taken.get(row.at);
     if (reason !== undefined) refused.push({ line: row.line, reason });
-    else if (!twin) taken.set(kept.at, { ...kept, line: row.line });
-    else if (isSameReading(twin, kept)) repeated += 1;
+    else if (!twin) taken.set(row.at, { ...reading, speed: undefined, doubt: doubtOf(reading), line: row.line });
+    else if (isSameReading(twin, reading)) repeated += 1;
     else refused.push({ line: row.line, reason: `has the time of line ${twin.line} with other values` });
   }
   return {

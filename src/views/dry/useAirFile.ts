@@ -1,0 +1,60 @@
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { AirMapping } from '@/core/drying/airFile/airTable';
+import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
+import type { AirFileWorker } from '@/workers/airFile.worker';
+
+interface Opened {
+  readonly name: string;
+  readonly text: string;
+  readonly headers: readonly string[];
+  readonly mapping: AirMapping;
+  readonly openedAt: number;
+  /** What the mapping makes of the file; undefined while it is read. */
+  readonly look: AirFileLook | undefined;
+}
+
+const LARGEST = 4_000_000;
+
+/**
+ * A file of readings that was opened: read in a worker, and anew when its mapping changes.
+ *
+ * @param timeZone of the house
+ */
+export function useAirFile(timeZone: string) {
+  const worker = useRef<Worker>(undefined);
+  const turn = useRef(0);
+  const [opened, setOpened] = useState<Opened>();
+  useEffect(() => () => worker.current?.terminate(), []);
+
+  function remote(): Remote<AirFileWorker> {
+    worker.current ??= new Worker(new URL('../../workers/airFile.worker.ts', import.meta.url), { type: 'module' });
+    return wrap<AirFileWorker>(worker.current);
+  }
+
+  async function look(file: Omit<Opened, 'look'>): Promise<void> {
+    turn.current += 1;
+    const asked = turn.current;
+    setOpened({ ...file, look: undefined });
+    const found = await remote().look(file.mapping, file.openedAt);
+    if (asked === turn.current) setOpened({ ...file, look: found });
+  }
+
+  /** Opens a file; returns why it cannot be read, or undefined. */
+  async function open(file: File): Promise<string | undefined> {
+    close();
+    if (file.size > LARGEST) return 'The file is larger than 4 MB. Split it, and bring the parts in one by one.';
+    const text = await file.text();
+    const table = await remote().open(text, timeZone);
+    if (!table) return `${file.name} holds no table: one line per reading, columns set apart.`;
+    await look({ name: file.name, text, ...table, openedAt: Date.now() });
+    return undefined;
+  }
+
+  function close(): void {
+    turn.current += 1;
+    setOpened(undefined);
+  }
+
+  return { opened, open, close, change: (mapping: AirMapping) => opened && void look({ ...opened, mapping }) };
+}
