@@ -1,6 +1,6 @@
 'use client';
 
-import { wrap } from 'comlink';
+import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Air } from '@/core/drying/air';
 import type { PricedMethod } from '@/core/estimate/priceAnswers';
@@ -20,7 +20,8 @@ export function usePrices(
   air: Air,
   scope: Scope,
 ): { readonly prices: PricedMethod | undefined; readonly stale: boolean; readonly failed: boolean } {
-  const worker = useRef<Worker>(undefined);
+  // The remote is kept: one that is thrown away takes the worker's ear with it.
+  const remote = useRef<Remote<PricesWorker>>(undefined);
   const asked = useRef(0);
   const last = useRef('');
   const [prices, setPrices] = useState<PricedMethod>();
@@ -29,15 +30,15 @@ export function usePrices(
   useEffect(() => {
     const started = new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' });
     started.onerror = () => setFailed(true);
-    worker.current = started;
+    remote.current = wrap<PricesWorker>(started);
     last.current = '';
     return () => {
-      worker.current = undefined;
+      remote.current = undefined;
       started.terminate();
     };
   }, []);
   useEffect(() => {
-    const current = worker.current;
+    const current = remote.current;
     if (!current) return;
     // The page sends the same house again after every change that was kept.
     const asking = rooms.map(({ room: { id, finish, method }, tally }) => ({ room: { id, finish, method }, tally }));
@@ -47,11 +48,11 @@ export function usePrices(
     asked.current += 1;
     const turn = asked.current;
     setStale(true);
-    wrap<PricesWorker>(current)
+    current
       .priceAnswers(house, asking, air, scope)
       .then((found) => {
         // An answer to an older question is no answer.
-        if (turn !== asked.current || worker.current !== current) return;
+        if (turn !== asked.current || remote.current !== current) return;
         setPrices(found);
         setStale(false);
         setFailed(false);

@@ -87,6 +87,11 @@ export function AirFileImport({
           {told.words}
         </p>
       )}
+      {file.failed && (
+        <p role="alert" className="text-error">
+          The file cannot be read here. Reload the page, then choose it again.
+        </p>
+      )}
       {opened && (
         <>
           <MappingFields headers={opened.headers} mapping={opened.mapping} change={file.change} />

@@ -22,14 +22,20 @@ const LARGEST = 4_000_000;
  * @param timeZone of the house
  */
 export function useAirFile(timeZone: string) {
-  const worker = useRef<Worker>(undefined);
+  // The remote is kept with its worker: one that is thrown away takes the worker's ear with it.
+  const started = useRef<{ readonly worker: Worker; readonly remote: Remote<AirFileWorker> }>(undefined);
   const turn = useRef(0);
   const [opened, setOpened] = useState<Opened>();
-  useEffect(() => () => worker.current?.terminate(), []);
+  const [failed, setFailed] = useState(false);
+  useEffect(() => () => started.current?.worker.terminate(), []);
 
   function remote(): Remote<AirFileWorker> {
-    worker.current ??= new Worker(new URL('../../workers/airFile.worker.ts', import.meta.url), { type: 'module' });
-    return wrap<AirFileWorker>(worker.current);
+    if (!started.current) {
+      const worker = new Worker(new URL('../../workers/airFile.worker.ts', import.meta.url), { type: 'module' });
+      worker.onerror = () => setFailed(true);
+      started.current = { worker, remote: wrap<AirFileWorker>(worker) };
+    }
+    return started.current.remote;
   }
 
   async function look(file: Omit<Opened, 'look'>): Promise<void> {
@@ -56,5 +62,5 @@ export function useAirFile(timeZone: string) {
     setOpened(undefined);
   }
 
-  return { opened, open, close, change: (mapping: AirMapping) => opened && void look({ ...opened, mapping }) };
+  return { opened, failed, open, close, change: (mapping: AirMapping) => opened && void look({ ...opened, mapping }) };
 }
