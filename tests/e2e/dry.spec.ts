@@ -19,13 +19,16 @@ const send = async (page: Page, key: string, readings: readonly object[]) => {
   return { status: answer.status(), ...(await answer.json()) };
 };
 
+/** The page's script has taken over, and hears what happens. */
+const isLive = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+
 test('a new reading and a new entry appear on open pages by themselves', async ({ page, browser }) => {
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
   const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=bath`);
   const panel = page.getByRole('region', { name: 'Bath, drying' });
-  await expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+  await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
   expect((await send(page, 'oak-demo-bath', [{ at: at(0), temperature: 23.3, humidity: 31 }])).recorded).toBe(1);
   await expect(panel).toContainText('74 °F · 31 %');
@@ -50,14 +53,14 @@ test('tabs of one browser share one stream, and a browser without it asks', asyn
   await signIn(page, 'Marit');
   const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=hall`);
-  await expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+  await isLive(page);
   const streams: string[] = [];
   context.on('request', (request) => {
     if (request.url().endsWith('/api/live')) streams.push(request.url());
   });
   const second = await context.newPage();
   await second.goto(`${house}/dry?room=hall`);
-  await expect(second.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
+  await isLive(second);
 
   const cutOff = await (await browser.newContext()).newPage();
   await signIn(cutOff, 'Ines');
@@ -74,6 +77,7 @@ test('a sensor gets a key, sends with it, is moved and taken away', async ({ pag
   await signIn(page, 'Marit');
   const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
+  await isLive(page);
   await page.getByLabel('Name of the sensor').fill('Loft clip');
   await page.getByLabel('Hangs in').selectOption({ label: 'Landing' });
   await page.getByRole('button', { name: 'Add it' }).click();
@@ -117,6 +121,7 @@ test('a file of readings is mapped, looked at, mended and taken once', async ({ 
   await signIn(page, 'Marit');
   const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
+  await isLive(page);
   const lines = Array.from(
     { length: 20 },
     (_, index) => `${at(60 * (index + 1)).slice(0, 16)}Z;${61 + (index % 3)};57`,
@@ -225,6 +230,7 @@ test('the weather is asked for, and a service that fails is told', async ({ page
   await signIn(page, 'Marit');
   const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
+  await isLive(page);
   const weather = page.getByRole('region', { name: 'Weather' });
   const address = weather.getByLabel('Address of the weather service');
   const ask = weather.getByRole('button', { name: 'Keep it and ask now' });
@@ -264,7 +270,9 @@ test('a bead that was forgotten catches up with setting mud', async ({ page }) =
     .getByRole('region', { name: 'Catch up today' })
     .getByRole('listitem')
     .filter({ hasText: 'Bunk room' });
-  await expect(offer).toContainText(/Corner bead hold the room up: their first fill in 45 min setting mud wins \d+ h/);
+  await expect(offer).toContainText(
+    /Corner bead: the room waits for this. The first fill in 45 min setting mud wins \d+ h/,
+  );
   await offer.getByRole('link', { name: 'Log it on the board' }).click();
   await page
     .getByRole('region', { name: 'Bunk room' })

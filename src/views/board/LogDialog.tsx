@@ -145,7 +145,7 @@ export function LogDialog({
             {cell.catchUp && mud === 'drying' && next.coat.key === cell.catchUp.key && (
               <p className="flex flex-wrap items-center gap-2 text-sm">
                 <span>
-                  These hold the room up. In {cell.catchUp.minutes} min setting mud they win{' '}
+                  The room waits for this. {cell.catchUp.minutes} min setting mud wins{' '}
                   {spanWords(cell.catchUp.hoursWon)}.
                 </span>
                 <button

@@ -44,7 +44,7 @@ export function ArrivalList({
           </select>
         </label>
       </div>
-      <p className="text-sm text-muted">{untilWords(arrival, now, timeZone)} can be worked on:</p>
+      <p className="text-sm text-muted">Ready for work {untilWords(arrival, now, timeZone)}:</p>
       {works.length === 0 && <p className="mt-2 font-semibold">Nothing will be ready by then.</p>}
       <ul className="mt-2 space-y-2">
         {works.map(({ pass, rooms: own }) => (

@@ -121,8 +121,8 @@ export function CatchUpWords({ own, href }: { readonly own: CatchUpLine; readonl
     <span className="state">
       <span aria-hidden="true" className="shape-go" />
       <span>
-        {CLASS_NAMES[own.class]} hold the room up: their {own.coat.toLowerCase()} in {own.minutes} min setting mud wins{' '}
-        {spanWords(own.hoursWon)}.{' '}
+        {CLASS_NAMES[own.class]}: the room waits for this. The {own.coat.toLowerCase()} in {own.minutes} min setting mud
+        wins {spanWords(own.hoursWon)}.{' '}
         <Link prefetch={false} href={href} className="link text-primary">
           Log it on the board
         </Link>
