@@ -8,6 +8,8 @@ import { root } from './setup/place.mjs';
 import { isFree } from './setup/ports.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 
+const LONGEST_STOP_MS = 10_000;
+
 await runScript(async () => {
   checkNode();
   const options = process.argv.slice(2);
@@ -28,7 +30,10 @@ await runScript(async () => {
   let server;
   const stop = () => {
     stopping = true;
-    if (server) server.kill('SIGTERM');
+    if (!server) return;
+    server.kill('SIGTERM');
+    // A browser that keeps a connection busy cannot hold it up; what was acknowledged is on disk.
+    setTimeout(() => server.kill('SIGKILL'), LONGEST_STOP_MS).unref();
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

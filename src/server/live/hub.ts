@@ -31,6 +31,9 @@ function hub(): Hub {
   return holder.oakHub;
 }
 
+/** Whether the server is on its way to stop. */
+export const isStopping = (): boolean => hub().closing;
+
 /**
  * Tells a listener how far houses have come whenever one changes. The database only wakes; what is told is read anew, so
  * nothing can be missed.

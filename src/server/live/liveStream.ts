@@ -1,18 +1,23 @@
 import { listMarks } from '../../db/houses';
 import { refuse } from '../reachable';
 import { signedIn } from '../session';
-import { listen, type Marks } from './hub';
+import { isStopping, listen, type Marks } from './hub';
 
 const BEAT_MS = 20_000;
 /** A stream ends after an hour; the browser opens another one, and who it is is asked again. */
 const LONGEST_MS = 3_600_000;
 const AGAIN_MS = 2000;
 
+/** A browser that asks again and again over a kept connection would keep a stopping server alive: it is closed. */
+const stopping = (): Response =>
+  Response.json({ message: 'The server stops.' }, { status: 503, headers: { connection: 'close' } });
+
 /**
  * `GET /api/live`: one stream of events for a browser. Each says how far houses have come; the first one says it of all,
  * so that a page that comes back knows what it missed.
  */
 export async function liveStream(request: Request): Promise<Response> {
+  if (isStopping()) return stopping();
   if (!(await signedIn())) return refuse(401, 'You are signed out.');
   const first = await listMarks();
   const encoder = new TextEncoder();
@@ -57,6 +62,7 @@ export async function liveStream(request: Request): Promise<Response> {
 
 /** `GET /api/live/marks`: the same once, for browsers that cannot keep a stream open. */
 export async function liveMarks(): Promise<Response> {
+  if (isStopping()) return stopping();
   if (!(await signedIn())) return refuse(401, 'You are signed out.');
   return Response.json(await listMarks(), { headers: { 'cache-control': 'no-store' } });
 }
