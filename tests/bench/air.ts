@@ -95,21 +95,23 @@ async function countOf(device: string): Promise<number> {
   return (rows[0] as { count: number }).count;
 }
 
-/** The hours of a year of 30 rooms, as minute readings leave them; the minutes themselves of one room. */
+/** The hours of a year of 30 sensors, as minute readings leave them; the minutes themselves of one of them. */
 async function fillYear(house: string): Promise<void> {
-  const replacements = [house, YEAR_DAYS];
-  await connection().query(
-    `INSERT INTO reading_hours SELECT ?, 'year', 'room-' || room, hour, 60, 0, 17, 21, 18 + room / 10.0, 40, 60, 50, NULL, 1
-     FROM generate_series(0, 29) AS room,
-       generate_series(date_trunc('hour', now()) - ? * interval '1 day', now(), interval '1 hour') AS hour`,
-    { replacements },
-  );
-  await connection().query(
-    `INSERT INTO readings (house_id, device, room_id, batch, at, temperature, humidity)
-     SELECT ?, 'year', 'room-2', 1, at, 18, 50
-     FROM generate_series(now() - ? * interval '1 day', now(), interval '1 minute') AS at`,
-    { replacements },
-  );
+  for (let room = 0; room < 30; room += 1) {
+    const { id } = await addDevice(house, `room-${room}`, `year ${room}`);
+    await connection().query(
+      `INSERT INTO reading_hours SELECT ?, ?, ?, hour, 60, 0, 17, 21, 19, 40, 60, 50, NULL, 1
+       FROM generate_series(date_trunc('hour', now()) - ? * interval '1 day', now(), interval '1 hour') AS hour`,
+      { replacements: [house, id, `room-${room}`, YEAR_DAYS] },
+    );
+    if (room === 2)
+      await connection().query(
+        `INSERT INTO readings (house_id, device, room_id, batch, at, temperature, humidity)
+         SELECT ?, ?, 'room-2', 1, at, 18, 50
+         FROM generate_series(now() - ? * interval '1 day', now(), interval '1 minute') AS at`,
+        { replacements: [house, id, YEAR_DAYS] },
+      );
+  }
   await connection().query('ANALYZE');
 }
 

@@ -21,6 +21,7 @@ export async function up(query: QueryInterface): Promise<void> {
     CREATE INDEX devices_of_house ON devices (house_id);
 
     ALTER TABLE readings ADD speed double precision, ADD doubt text, ADD batch integer NOT NULL DEFAULT 0;
+    CREATE INDEX doubtful_readings ON readings (house_id, device) WHERE doubt IS NOT NULL;
 
     CREATE TABLE reading_hours (
       house_id uuid NOT NULL REFERENCES houses ON DELETE CASCADE,
@@ -40,6 +41,7 @@ export async function up(query: QueryInterface): Promise<void> {
       PRIMARY KEY (house_id, device, room_id, hour)
     );
     CREATE INDEX reading_hours_by_batch ON reading_hours (house_id, batch);
+    CREATE INDEX reading_hours_of_device ON reading_hours (house_id, device, hour);
     CREATE INDEX reading_hours_of_room ON reading_hours (house_id, room_id, hour);
 
     INSERT INTO reading_hours
