@@ -1,6 +1,6 @@
 import { milestones } from '../drying/milestones';
 import { wetMudOf } from '../drying/wetMud';
-import { COAT_KEYS, type Coat, type CoatedClass, SETTING_RECOAT_FACTOR } from '../method/coat';
+import { COAT_KEYS, type Coat, type CoatedClass } from '../method/coat';
 import { choicesFor } from '../method/resolveMethod';
 import type { RoomSite } from './siteOf';
 import type { ClassStanding } from './whatNow';
@@ -11,14 +11,11 @@ export interface CatchUp {
   readonly coat: Coat;
   /** On the label. */
   readonly minutes: number;
-  /** When the coat could be coated again if it went on now; ms since 1970. */
-  readonly readyDrying: number;
-  readonly readySetting: number;
+  /** How much sooner the coat could be coated again, if it went on now. */
   readonly hoursWon: number;
 }
 
 const HOUR_MS = 3_600_000;
-const MINUTE_MS = 60_000;
 /** Less is not worth another pail. Common practice, no source. */
 const LEAST_WON_HOURS = 2;
 
@@ -36,21 +33,11 @@ export function catchUps({ standing, method, air }: RoomSite, now: number): read
     const others = joints.filter((other) => other !== lagging);
     if (coat.settingMinutes !== undefined || others.length === 0 || !others.every((other) => isPast(other, coat)))
       return [];
-    const drying = milestones({ ...wetMudOf(coat, method), at: now }, air).recoatAt;
     const { settingMinutes: minutes } = choicesFor(method, lagging.class);
-    const setting = now + minutes * SETTING_RECOAT_FACTOR * MINUTE_MS;
-    const hoursWon = (drying - setting) / HOUR_MS;
-    if (hoursWon < LEAST_WON_HOURS) return [];
-    return [
-      {
-        class: lagging.class,
-        coat,
-        minutes,
-        readyDrying: drying,
-        readySetting: setting,
-        hoursWon,
-      },
-    ];
+    const wet = { ...wetMudOf(coat, method), at: now };
+    const setting = { ...wet, mud: { kind: 'setting', minutes } as const };
+    const hoursWon = (milestones(wet, air).recoatAt - milestones(setting, air).recoatAt) / HOUR_MS;
+    return hoursWon < LEAST_WON_HOURS ? [] : [{ class: lagging.class, coat, minutes, hoursWon }];
   });
 }
 

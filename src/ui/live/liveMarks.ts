@@ -5,13 +5,10 @@ const marksSchema = z.record(z.string(), z.object({ seq: z.number(), air: z.numb
 export type Marks = Readonly<z.infer<typeof marksSchema>>;
 export type Mark = Marks[string];
 
-/** `live` while a stream brings changes at once, `asking` while they are asked for, `lost` while nobody answers. */
+/** `joining` at first; `live` while a stream brings changes at once, `asking` while they are asked for, `lost` while nobody answers. */
 export type LiveState = 'joining' | 'live' | 'asking' | 'lost';
 
-type Told =
-  | { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState }
-  | { readonly kind: 'state'; readonly state: LiveState }
-  | { readonly kind: 'hello' };
+type Told = { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState } | { readonly kind: 'hello' };
 type Listener = (marks: Marks, state: LiveState) => void;
 
 const NAME = 'oak-live';
@@ -53,7 +50,7 @@ function start(): void {
   channel.onmessage = ({ data }: MessageEvent<Told>) => {
     if (data.kind === 'hello') {
       if (leads) channel.postMessage({ kind: 'marks', marks, state } satisfies Told);
-    } else if (!leads) hear(data.kind === 'marks' ? data.marks : {}, data.state);
+    } else if (!leads) hear(data.marks, data.state);
   };
   channel.postMessage({ kind: 'hello' } satisfies Told);
   void navigator.locks.request(NAME, () => {

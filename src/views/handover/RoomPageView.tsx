@@ -69,7 +69,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
           <Fact term="Sanded">{mark(state.sanded)}</Fact>
           <Fact term="Checked in light">{mark(state.checked)}</Fact>
           <Fact term="Handed over">{mark(state.handedOver)}</Fact>
-          <Fact term="Air at the last reading">{air ? airWords(air, house.unit) : 'not measured'}</Fact>
+          <Fact term="Air when this page was made">{air ? airWords(air, house.unit) : 'not measured'}</Fact>
           <Fact term="Board">{areaWords(tally.boardArea, house.unit)}</Fact>
           <Fact term="Page made">{instantWords(now, timeZone)}</Fact>
         </dl>

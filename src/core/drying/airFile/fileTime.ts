@@ -8,7 +8,9 @@ const HOUR_MS = 60 * MINUTE_MS;
 export type FileTime =
   | {
       readonly ok: true;
-      readonly at: number /** The zone that it names: `zone` for the house's own. */;
+      /** ms since 1970 */
+      readonly at: number;
+      /** The zone that it names: `zone` for the house's own. */
       readonly zone: string;
     }
   | { readonly ok: false; readonly reason: string };
@@ -37,7 +39,13 @@ export function fileTime(text: string, order: DateOrder, zone: string, before: n
   const hour = hourOf(Number(hours), half);
   const local = Date.UTC(fullYear(year ?? 0), (month ?? 0) - 1, day ?? 0, hour, Number(minutes), Number(seconds));
   const date = new Date(local);
-  if (date.getUTCMonth() + 1 !== month || date.getUTCDate() !== day || hour > 23 || Number(minutes) > 59)
+  if (
+    date.getUTCMonth() + 1 !== month ||
+    date.getUTCDate() !== day ||
+    hour > 23 ||
+    Number(minutes) > 59 ||
+    Number(seconds) > 59
+  )
     return { ok: false, reason: `"${written}" is no date and time in this order` };
   return named ? withOffset(local, named, zone) : inZone(local, zone, before, written);
 }
