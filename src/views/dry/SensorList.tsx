@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { FRESH_MS } from '@/core/drying/roomAir';
 import type { SensorStanding } from '@/core/drying/sensorStanding';
 import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -133,11 +134,18 @@ export function faultsOf(
   { lastAt, jumped, doubtful, stuck, hourLate }: SensorStanding,
   now: number,
 ): readonly string[] {
+  const silent = lastAt === undefined ? 0 : now - lastAt;
   return [
-    ...(lastAt !== undefined && now - lastAt > SILENT_MS ? ['silent: its room borrows the air of others'] : []),
+    ...(silent > FRESH_MS
+      ? ['silent: its room borrows the air of others']
+      : silent > SILENT_MS
+        ? ['silent: its last reading still holds']
+        : []),
     ...(stuck ? ['has said the very same for twelve hours: is it stuck?'] : []),
     ...(hourLate ? ['its readings arrive an hour old: is its clock an hour behind?'] : []),
-    ...(doubtful > 0 ? [`${doubtful} readings look like °F sent as °C; they do not count`] : []),
-    ...(jumped > 0 ? [`${jumped} readings of this week jump away from their hour; they do not count`] : []),
+    ...(doubtful > 0
+      ? [`left out until somebody says that they are right, as they look like °F sent as °C: ${doubtful}`]
+      : []),
+    ...(jumped > 0 ? [`left out this week, as they jump away from their hour: ${jumped}`] : []),
   ];
 }

@@ -102,14 +102,18 @@ describe('the faults of a sensor', () => {
     expect(faultsOf({ ...sound, lastAt: undefined }, NOW)).toEqual([]);
   });
 
+  it('tell from when on its room goes by others', () => {
+    expect(faultsOf({ ...sound, lastAt: NOW - 7 * HOUR }, NOW)).toEqual(['silent: its room borrows the air of others']);
+  });
+
   it('are each said', () => {
     const all = { ...sound, lastAt: NOW - 3 * HOUR, jumped: 2, doubtful: 4, stuck: true, hourLate: true };
     expect(faultsOf(all, NOW)).toEqual([
-      'silent: its room borrows the air of others',
+      'silent: its last reading still holds',
       'has said the very same for twelve hours: is it stuck?',
       'its readings arrive an hour old: is its clock an hour behind?',
-      '4 readings look like °F sent as °C; they do not count',
-      '2 readings of this week jump away from their hour; they do not count',
+      'left out until somebody says that they are right, as they look like °F sent as °C: 4',
+      'left out this week, as they jump away from their hour: 2',
     ]);
   });
 });

@@ -146,6 +146,13 @@ describe('a file of readings', () => {
     expect(read('time,temp °F,rh\n2031-05-06 07:00,19,50').doubts).toEqual(['looksLikeCelsius']);
   });
 
+  it('that was looked at and taken counts, however hot it was', () => {
+    expect(read('time,temp,rh\n2031-05-06 07:00,45,50').readings[0]).toMatchObject({
+      temperature: 45,
+      doubt: undefined,
+    });
+  });
+
   it('takes humidity as a part of one a hundredfold, and says so', () => {
     const file = read('time,temp,rh\n2031-05-06 07:00,19,0.55');
     expect(file.readings[0]?.humidity).toBe(55);

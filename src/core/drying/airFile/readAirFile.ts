@@ -1,5 +1,5 @@
 import { celsiusFromFahrenheit } from '../../measure/unit';
-import { doubtOf, isSameReading, type KeptReading, refusalOf } from '../reading';
+import { isSameReading, type KeptReading, refusalOf } from '../reading';
 import type { AirMapping, AirTable } from './airTable';
 import { fileTime } from './fileTime';
 
@@ -59,7 +59,8 @@ export function readAirFile({ rows }: AirTable, mapping: AirMapping, now: number
     const reason = refusalOf(reading, now);
     const twin = taken.get(row.at);
     if (reason !== undefined) refused.push({ line: row.line, reason });
-    else if (!twin) taken.set(row.at, { ...reading, speed: undefined, doubt: doubtOf(reading), line: row.line });
+    // Somebody looks at a file before it is taken: what they take counts.
+    else if (!twin) taken.set(row.at, { ...reading, speed: undefined, doubt: undefined, line: row.line });
     else if (isSameReading(twin, reading)) repeated += 1;
     else refused.push({ line: row.line, reason: `has the time of line ${twin.line} with other values` });
   }
