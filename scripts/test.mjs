@@ -1,11 +1,12 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfStale } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
+import { endGroups, runGroup } from './setup/group.mjs';
 import { checkNode } from './setup/node.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { root } from './setup/place.mjs';
-import { freePort } from './setup/ports.mjs';
-import { run } from './setup/run.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 import { needChromium } from './setup/system.mjs';
 
@@ -17,37 +18,41 @@ await runScript(async () => {
   process.stdout.write('\nOak Tally, all checks\n');
   await installPackages();
   const chromium = await needChromium();
-  const cluster = await startTemporaryCluster();
-  const stop = () => void cluster.stop().finally(() => process.exit(130));
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
+  const folder = mkdtempSync(join(tmpdir(), 'oak-test-'));
+  let cluster;
+  const clear = async () => {
+    endGroups();
+    await cluster?.stop();
+    rmSync(folder, { recursive: true, force: true });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.once(signal, () => void clear().finally(() => process.exit(130)));
   try {
+    cluster = await startTemporaryCluster();
+    const env = { OAK_CLUSTER_URL: cluster.url('postgres'), OAK_TEST_FOLDER: folder, CHROMIUM: chromium };
     await Promise.all([
       step('types', 'typescript/bin/tsc', ['--noEmit']),
       step('lint', '@biomejs/biome/bin/biome', ['check', '.']),
     ]);
     await step('unit, reference, structure and integration tests', 'vitest/vitest.mjs', ['run'], {
+      ...env,
       DATABASE_URL: cluster.url('postgres'),
     });
     await buildIfStale(BUILD_FOLDER);
     await step('end-to-end tests', '@playwright/test/cli.js', ['test', '--config', 'tests/e2e/playwright.config.ts'], {
-      OAK_CLUSTER_URL: cluster.url('postgres'),
-      OAK_DEMO_PORT: String(await freePort()),
-      OAK_EMPTY_PORT: String(await freePort()),
+      ...env,
       OAK_BUILD_DIR: BUILD_FOLDER,
-      CHROMIUM: chromium,
     });
     say('Everything passes.');
   } finally {
-    await cluster.stop();
+    await clear();
   }
 });
 
 async function step(title, program, args, env = {}) {
   const started = Date.now();
   say(`${title} …`);
-  const { code } = await run(process.execPath, [join(root, 'node_modules', program), ...args], {
-    show: true,
+  const code = await runGroup(process.execPath, [join(root, 'node_modules', program), ...args], {
     cwd: root,
     env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
   });

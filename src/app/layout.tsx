@@ -11,8 +11,10 @@ export const viewport: Viewport = { width: 'device-width', initialScale: 1 };
 
 export default async function RootLayout({ children }: { readonly children: ReactNode }) {
   const theme = (await cookies()).get('oak-theme')?.value === 'oak-night' ? 'oak-night' : 'oak-day';
+  // Where the server's clock stands still, as in tests, the pages' clocks do so too.
+  const clock = process.env.OAK_TEST_CLOCK ? 'stopped' : undefined;
   return (
-    <html lang="en" data-theme={theme}>
+    <html lang="en" data-theme={theme} data-clock={clock}>
       <body className="min-h-dvh bg-base-100 text-base-content antialiased">{children}</body>
     </html>
   );

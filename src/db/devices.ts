@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { SensorStanding } from '../core/drying/sensorStanding';
+import { now } from './clock';
 import { models } from './models';
 
 /** A sensor that may send readings for a room, or for the house. */
@@ -20,7 +21,13 @@ export async function addDevice(
   name: string,
   key = `oak_${randomBytes(24).toString('base64url')}`,
 ): Promise<{ readonly id: string; readonly key: string }> {
-  const { id } = await models().DeviceRow.create({ houseId, roomId, name, keyHash: hashOf(key) });
+  const { id } = await models().DeviceRow.create({
+    houseId,
+    roomId,
+    name,
+    keyHash: hashOf(key),
+    madeAt: new Date(now()),
+  });
   return { id, key };
 }
 
@@ -57,7 +64,7 @@ const isHourLate = (lags: readonly number[]): boolean =>
   lags.length === LAGS_KEPT && lags.every((lag) => lag > 3000 && lag < 4200);
 
 /** The devices of a house with how they behave. */
-export async function listDevices(houseId: string, now: number): Promise<readonly SensorStanding[]> {
+export async function listDevices(houseId: string, instant: number): Promise<readonly SensorStanding[]> {
   const rows = await models().sequelize.query<{
     id: string;
     room: string | null;
@@ -90,7 +97,7 @@ export async function listDevices(houseId: string, now: number): Promise<readonl
      ORDER BY made_at, name`,
     {
       type: QueryTypes.SELECT,
-      bind: [houseId, new Date(now - 7 * DAY_MS).toISOString(), new Date(now - 13 * HOUR_MS).toISOString()],
+      bind: [houseId, new Date(instant - 7 * DAY_MS).toISOString(), new Date(instant - 13 * HOUR_MS).toISOString()],
     },
   );
   return rows.map(({ id, room, name, lags, at, temperature, humidity, jumped, doubtful, stuck }) => ({

@@ -1,9 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
 import { UniqueConstraintError } from 'sequelize';
 import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
+import type { Person, Role } from '../core/log/person';
+import { now } from './clock';
 import { lockHouse } from './houses';
-import { EntryRow, models, type Role } from './models';
-import type { Person } from './people';
+import { EntryRow, models } from './models';
 
 /** What became of entries sent: all recorded (some perhaps before), or none of them. */
 export type AppendResult =
@@ -86,6 +87,7 @@ function rowOf(entry: NewEntry, houseId: string, seq: number, by: { readonly id:
     by: by.id,
     role: by.role,
     payload: entry.payload,
+    recordedAt: new Date(now()),
   };
 }
 

@@ -1,8 +1,8 @@
-import { QueryTypes, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
 import { withMethod } from '../core/house/withMethod';
-import { type HouseRow, models } from './models';
+import { type HouseRow, models, type RoomRow } from './models';
 
 /** A house with its rooms and their versions. */
 export interface StoredHouse {
@@ -10,9 +10,10 @@ export interface StoredHouse {
   readonly head: HouseHead;
   readonly timeZone: string;
   readonly version: number;
-  /** The log and the readings have come so far. */
+  /** The log, the readings and the rooms have come so far. */
   readonly seq: number;
   readonly airSeq: number;
+  readonly roomsSeq: number;
   readonly weatherUrl: string | null;
   readonly rooms: readonly StoredRoom[];
 }
@@ -21,43 +22,23 @@ export interface StoredRoom {
   readonly version: number;
 }
 
-/** How far a house has come: its log, what was measured and forecast, and its plan. A page that knows less is behind. */
+/** How far a house has come: its log, what was measured and forecast, and its rooms. A page that knows less is behind. */
 export interface HouseMark {
   readonly seq: number;
   readonly air: number;
-  readonly plan: string;
+  readonly rooms: number;
 }
 
-export const markOf = ({ seq, airSeq, version, rooms }: StoredHouse): HouseMark => ({
-  seq,
-  air: airSeq,
-  plan: planMark(
-    version,
-    rooms.length,
-    rooms.reduce((sum, room) => sum + room.version, 0),
-  ),
-});
-
-const planMark = (version: number, rooms: number, versions: number): string => `${version}.${rooms}.${versions}`;
+export const markOf = ({ seq, airSeq, roomsSeq }: StoredHouse): HouseMark => ({ seq, air: airSeq, rooms: roomsSeq });
 
 /** How far houses have come: all of them, or one. */
 export async function listMarks(id?: string): Promise<Readonly<Record<string, HouseMark>>> {
-  const rows = await models().sequelize.query<{
-    id: string;
-    seq: number;
-    air: number;
-    version: number;
-    rooms: number;
-    versions: number;
-  }>(
-    `SELECT houses.id, next_seq - 1 AS seq, air_seq AS air, houses.version,
-       count(rooms.id)::int AS rooms, coalesce(sum(rooms.version), 0)::int AS versions
-     FROM houses LEFT JOIN rooms ON rooms.house_id = houses.id AND removed_at IS NULL
-     WHERE $1::uuid IS NULL OR houses.id = $1 GROUP BY houses.id`,
-    { type: QueryTypes.SELECT, bind: [id ?? null] },
-  );
+  const rows = await models().HouseRow.findAll({
+    attributes: ['id', 'nextSeq', 'airSeq', 'roomsSeq'],
+    ...(id === undefined ? {} : { where: { id } }),
+  });
   return Object.fromEntries(
-    rows.map((row) => [row.id, { seq: row.seq, air: row.air, plan: planMark(row.version, row.rooms, row.versions) }]),
+    rows.map((row) => [row.id, { seq: row.nextSeq - 1, air: row.airSeq, rooms: row.roomsSeq }]),
   );
 }
 
@@ -86,6 +67,7 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     version: row.version,
     seq: row.nextSeq - 1,
     airSeq: row.airSeq,
+    roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
     rooms: rooms.map(({ room, version }) => ({ room, version })),
   };
@@ -125,44 +107,55 @@ export async function saveHouseHead(
  * Saves a room over the version that its editor saw; a newer one is never overwritten. Its place on the plan and the way it
  * is finished stay: they are not the room's editor's to say.
  */
-export async function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
-  const { sequelize, RoomRow } = models();
-  return sequelize.transaction(async (transaction): Promise<RoomSave> => {
-    const row = await RoomRow.findOne({
-      where: { houseId, id: room.id, removedAt: null },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
-    if (!row) return { kind: 'gone' };
+export function saveRoom(houseId: string, version: number, room: Room): Promise<RoomSave> {
+  return saveOver(houseId, version, room.id, ({ at, method }) => ({
+    ...room,
+    ...(at && { at }),
+    ...(method && { method }),
+  }));
+}
+
+/** Saves how one room is finished over the version that was seen; without choices it goes by the house again. */
+export function saveRoomMethod(
+  houseId: string,
+  version: number,
+  id: string,
+  method: MethodChoices | null,
+): Promise<RoomSave> {
+  return saveOver(houseId, version, id, (room) => withMethod(room, method));
+}
+
+async function saveOver(
+  houseId: string,
+  version: number,
+  id: string,
+  change: (stored: Room) => Room,
+): Promise<RoomSave> {
+  const save = await withRoom(houseId, id, async (row, transaction): Promise<RoomSave> => {
     if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    const { at, method } = row.room;
-    const kept = { ...(at && { at }), ...(method && { method }) };
-    await row.update({ room: { ...room, ...kept }, version: version + 1 }, { transaction });
+    await row.update({ room: change(row.room), version: version + 1 }, { transaction });
     return { kind: 'saved', version: version + 1 };
   });
+  return save ?? { kind: 'gone' };
 }
 
 /** The house's row, locked until the transaction ends. */
 export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRow | null> =>
   models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
 
-/** Saves how one room is finished over the version that was seen; without choices it goes by the house again. */
-export async function saveRoomMethod(
+/**
+ * Runs on a room of a house while nobody else can change the house's rooms: every writer of a room takes the house's lock
+ * first, so that none writes an old copy back. Undefined when the room is gone.
+ */
+export async function withRoom<Value>(
   houseId: string,
-  version: number,
   id: string,
-  method: MethodChoices | null,
-): Promise<RoomSave> {
+  run: (row: RoomRow, transaction: Transaction) => Promise<Value>,
+): Promise<Value | undefined> {
   const { sequelize, RoomRow } = models();
-  return sequelize.transaction(async (transaction): Promise<RoomSave> => {
-    const row = await RoomRow.findOne({
-      where: { houseId, id, removedAt: null },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
-    if (!row) return { kind: 'gone' };
-    if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    await row.update({ room: withMethod(row.room, method), version: version + 1 }, { transaction });
-    return { kind: 'saved', version: version + 1 };
+  return sequelize.transaction(async (transaction) => {
+    if (!(await lockHouse(houseId, transaction))) return undefined;
+    const row = await RoomRow.findOne({ where: { houseId, id, removedAt: null }, transaction });
+    return row ? run(row, transaction) : undefined;
   });
 }

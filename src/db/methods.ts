@@ -21,8 +21,9 @@ export async function keepMethod(
   unit: LengthUnit,
   choices: MethodChoices,
   keptBy: string,
+  keptAt: Date,
 ): Promise<void> {
-  await models().MethodRow.upsert({ name, unit, choices, keptBy, keptAt: new Date() }, { conflictFields: ['name'] });
+  await models().MethodRow.upsert({ name, unit, choices, keptBy, keptAt }, { conflictFields: ['name'] });
 }
 
 /** @returns whether there was one */

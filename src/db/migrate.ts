@@ -5,6 +5,7 @@ import * as firstTables from './migrations/0001-first-tables';
 import * as removedRooms from './migrations/0002-removed-rooms';
 import * as keptMethods from './migrations/0003-kept-methods';
 import * as air from './migrations/0004-air';
+import * as roomsCursor from './migrations/0005-rooms-cursor';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
@@ -12,6 +13,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0002-removed-rooms': removedRooms,
   '0003-kept-methods': keptMethods,
   '0004-air': air,
+  '0005-rooms-cursor': roomsCursor,
 };
 
 /** Brings the database to the newest shape. Two application servers that start together wait for each other. */

@@ -9,11 +9,9 @@ import {
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { HouseHead, Room } from '../core/house/schema';
 import type { NewEntry } from '../core/log/entry';
+import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
 import { connection } from './connection';
-
-export const ROLES = ['lead', 'finisher', 'viewer'] as const;
-export type Role = (typeof ROLES)[number];
 
 export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
   declare id: CreationOptional<string>;
@@ -29,6 +27,7 @@ export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttr
   declare version: CreationOptional<number>;
   declare nextSeq: CreationOptional<number>;
   declare airSeq: CreationOptional<number>;
+  declare roomsSeq: CreationOptional<number>;
   declare weatherUrl: CreationOptional<string | null>;
 }
 
@@ -51,7 +50,7 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare by: string;
   declare role: Role;
   declare payload: NewEntry['payload'];
-  declare recordedAt: CreationOptional<Date>;
+  declare recordedAt: Date;
 }
 
 export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
@@ -60,7 +59,7 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
   declare roomId: string | null;
   declare name: string;
   declare keyHash: string;
-  declare madeAt: CreationOptional<Date>;
+  declare madeAt: Date;
   declare removedAt: CreationOptional<Date | null>;
   declare lags: CreationOptional<readonly number[]>;
 }
@@ -103,6 +102,7 @@ function bind(sequelize: Sequelize): void {
       version: { ...count(), defaultValue: 1 },
       nextSeq: { ...count(), defaultValue: 1 },
       airSeq: { ...count(), defaultValue: 0 },
+      roomsSeq: { ...count(), defaultValue: 0 },
       weatherUrl: DataTypes.TEXT,
     },
     { ...options, tableName: 'houses' },
@@ -129,7 +129,7 @@ function bind(sequelize: Sequelize): void {
       by: { type: DataTypes.UUID, allowNull: false },
       role: text(),
       payload: json(),
-      recordedAt: { ...instant(), defaultValue: DataTypes.NOW },
+      recordedAt: instant(),
     },
     { ...options, tableName: 'entries' },
   );
@@ -140,7 +140,7 @@ function bind(sequelize: Sequelize): void {
       roomId: DataTypes.TEXT,
       name: text(),
       keyHash: text(),
-      madeAt: { ...instant(), defaultValue: DataTypes.NOW },
+      madeAt: instant(),
       removedAt: DataTypes.DATE,
       lags: { type: DataTypes.ARRAY(DataTypes.DOUBLE), allowNull: false, defaultValue: [] },
     },

@@ -1,12 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
-import { models, type PersonRow, type Role } from './models';
-
-/** A person as everyone may see them. */
-export interface Person {
-  readonly id: string;
-  readonly name: string;
-  readonly role: Role;
-}
+import type { Person, Role } from '../core/log/person';
+import { models, type PersonRow } from './models';
 
 /** All people, by name. */
 export async function listPeople(): Promise<readonly Person[]> {

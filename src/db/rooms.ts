@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Room } from '../core/house/schema';
-import { lockHouse } from './houses';
+import { lockHouse, withRoom } from './houses';
 import { models, type RoomRow } from './models';
 
 /** Runs while nobody else can change which rooms a house has; undefined when the house is gone. */
@@ -47,8 +47,11 @@ export function addRooms(
 
 /** Removes a room, or brings it back; its entries stay in the log. False when there is no such room. */
 export async function setRemoved(houseId: string, id: string, removedAt: Date | null): Promise<boolean> {
-  const [count] = await models().RoomRow.update({ removedAt }, { where: { houseId, id } });
-  return count > 0;
+  const done = await withRooms(houseId, async (_rows, transaction) => {
+    const [count] = await models().RoomRow.update({ removedAt }, { where: { houseId, id }, transaction });
+    return count > 0;
+  });
+  return done ?? false;
 }
 
 /**
@@ -81,17 +84,11 @@ export async function arrangeRooms(
  * whoever edits the room says nothing of its place, and saving keeps it.
  */
 export async function placeRoom(houseId: string, id: string, at: readonly [number, number]): Promise<boolean> {
-  const { sequelize, RoomRow } = models();
-  return sequelize.transaction(async (transaction) => {
-    const row = await RoomRow.findOne({
-      where: { houseId, id, removedAt: null },
-      transaction,
-      lock: transaction.LOCK.UPDATE,
-    });
-    if (!row) return false;
+  const placed = await withRoom(houseId, id, async (row, transaction) => {
     await row.update({ room: { ...row.room, at: [at[0], at[1]] } }, { transaction });
     return true;
   });
+  return placed ?? false;
 }
 
 /** One statement, however many rooms move. */

@@ -9,12 +9,13 @@ import type { HouseHead, Room } from '../core/house/schema';
 import { takeOff } from '../core/joints/takeOff';
 import type { Tally } from '../core/joints/tally';
 import type { Entry } from '../core/log/entry';
+import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
+import { now } from '../db/clock';
 import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
-import { listPeople, type Person } from '../db/people';
-import { now } from './clock';
+import { listPeople } from '../db/people';
 import { type LoadedAir, rememberedAir } from './rememberedAir';
 
 /** A house as a page shows it: worked out at one instant. */

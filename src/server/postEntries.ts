@@ -1,13 +1,16 @@
 import { z } from 'zod';
 import { problemsFromZod, problemText } from '../core/house/problem';
 import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
-import { mayAct } from './action';
-import { now } from './clock';
+import { mayAct } from './mayAct';
+import { isOwnPage } from './ownPage';
 import { refuse } from './reachable';
+import { readJson } from './readJson';
 import { signedIn } from './session';
 
 const MOST_ENTRIES = 500;
+const MOST_BYTES = 1_000_000;
 const SLACK_MS = 5 * 60_000;
 
 const bodySchema = z.strictObject({
@@ -26,8 +29,9 @@ export async function postEntries(request: Request): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
-  const json: unknown = await request.json().catch(() => undefined);
-  const parsed = bodySchema.safeParse(json, { reportInput: true });
+  const body = await readJson(request, MOST_BYTES);
+  if (body.kind === 'tooLarge') return refuse(413, 'The body is larger than 1 MB; send fewer entries at once.');
+  const parsed = bodySchema.safeParse(body.kind === 'json' ? body.json : undefined, { reportInput: true });
   if (!parsed.success) {
     const problems = problemsFromZod(parsed.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
@@ -53,10 +57,4 @@ function answerTo(result: AppendResult): Response {
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');
   }
-}
-
-/** Browsers name the page that sends; one from elsewhere is refused. Scripts send no origin. */
-function isOwnPage(request: Request): boolean {
-  const origin = request.headers.get('origin');
-  return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
 }

@@ -1,12 +1,14 @@
 import { z } from 'zod';
 import { sortReadings } from '../core/drying/reading';
 import { problemsFromZod, problemText } from '../core/house/problem';
+import { now } from '../db/clock';
 import { findDevice, noteLag } from '../db/devices';
 import { recordReadings } from '../db/readings';
-import { now } from './clock';
 import { refuse } from './reachable';
+import { readJson } from './readJson';
 
 const MOST_READINGS = 10_000;
+const MOST_BYTES = 5_000_000;
 const TAKEN = 'is recorded already with other values';
 
 const bodySchema = z.strictObject({
@@ -26,9 +28,10 @@ export async function postReadings(request: Request): Promise<Response> {
   const device = key ? await findDevice(key) : undefined;
   if (!device)
     return refuse(401, key ? 'No device has this key.' : 'The device’s key is missing: Authorization: Bearer KEY.');
-  const json: unknown = await request.json().catch(() => undefined);
-  if (json === undefined) return refuse(400, 'The body is not JSON.');
-  const body = bodySchema.safeParse(json, { reportInput: true });
+  const sent = await readJson(request, MOST_BYTES);
+  if (sent.kind === 'tooLarge') return refuse(413, 'The body is larger than 5 MB; send fewer readings at once.');
+  if (sent.kind === 'broken') return refuse(400, 'The body is not JSON.');
+  const body = bodySchema.safeParse(sent.json, { reportInput: true });
   if (!body.success) {
     const problems = problemsFromZod(body.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);

@@ -2,7 +2,8 @@ import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
-import { findPerson, type Person } from '../db/people';
+import type { Person } from '../core/log/person';
+import { findPerson } from '../db/people';
 
 interface SessionContent {
   person?: string;

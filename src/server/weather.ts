@@ -1,7 +1,7 @@
 import type { AirFrom } from '../core/drying/airClock';
 import { hoursOf, weatherReportSchema } from '../core/drying/weatherReport';
+import { now } from '../db/clock';
 import { saveWeather } from '../db/weather';
-import { now } from './clock';
 
 const EVERY_MS = 3_600_000;
 const AFTER_FAILURE_MS = 10 * 60_000;

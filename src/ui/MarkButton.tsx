@@ -1,6 +1,6 @@
 'use client';
 
-import { type Said, useLog } from './useLog';
+import { type Said, useLog } from '@/client/useLog';
 
 /** A large button that writes one entry. */
 export function MarkButton({

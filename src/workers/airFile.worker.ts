@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { type AirMapping, type AirTable, airTable, guessMapping } from '../core/drying/airFile/airTable';
+import type { AirMapping } from '../core/drying/airFile/airMappingSchema';
+import { type AirTable, airTable, guessMapping } from '../core/drying/airFile/airTable';
 import { lookAtFile } from '../core/drying/airFile/lookAtFile';
 import { readAirFile } from '../core/drying/airFile/readAirFile';
 

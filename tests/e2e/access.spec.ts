@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
-import { demoHouse, signIn, watchErrors } from './site';
+
+import { expect, test, watchErrors } from './site';
 
 const VIEWS = [
   '',
@@ -19,12 +19,16 @@ const VIEWS = [
 ];
 
 for (const theme of ['oak-day', 'oak-night']) {
-  test(`every view is free of axe violations and browser errors in ${theme}`, async ({ page, context }) => {
+  test(`every view is free of axe violations and browser errors in ${theme}`, async ({
+    page,
+    context,
+    house,
+    signIn,
+  }) => {
     // Every view one after the other.
     test.slow();
     const errors = watchErrors(page);
     await signIn(page, 'Marit');
-    const house = await demoHouse(page);
     await context.addCookies([{ name: 'oak-theme', value: theme, url: new URL('/', page.url()).href }]);
     for (const path of [...VIEWS.map((view) => house + view), '/houses']) {
       await page.goto(path);
@@ -41,11 +45,11 @@ for (const theme of ['oak-day', 'oak-night']) {
   });
 }
 
-test('dialogs and the sign-in are free of axe violations', async ({ page }) => {
+test('dialogs and the sign-in are free of axe violations', async ({ page, house, signIn }) => {
   await page.goto('/signin');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await signIn(page, 'Marit');
-  await page.goto(`${await demoHouse(page)}/board`);
+  await page.goto(`${house}/board`);
   await page
     .getByRole('button', { name: /Log a coat/ })
     .first()
@@ -54,9 +58,9 @@ test('dialogs and the sign-in are free of axe violations', async ({ page }) => {
   expect((await new AxeBuilder({ page }).analyze()).violations.map(({ id }) => id)).toEqual([]);
 });
 
-test('the tabs of Coats are free of axe violations', async ({ page }) => {
+test('the tabs of Coats are free of axe violations', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${await demoHouse(page)}/coats`);
+  await page.goto(`${house}/coats`);
   for (const tab of ['Section', 'Coat ladder', 'Room by room']) {
     await page.getByRole('tab', { name: tab }).click();
     await expect(page.getByRole('tab', { name: tab })).toHaveAttribute('aria-selected', 'true');
@@ -64,10 +68,9 @@ test('the tabs of Coats are free of axe violations', async ({ page }) => {
   }
 });
 
-test('nothing runs off the side of a phone', async ({ page }) => {
+test('nothing runs off the side of a phone', async ({ page, house, signIn }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  const house = await demoHouse(page);
   for (const view of VIEWS) {
     await page.goto(house + view);
     const { scroll, client } = await page.evaluate(() => ({

@@ -1,9 +1,7 @@
-import { expect, test } from '@playwright/test';
-import { demoHouse, keepRoom, signIn } from './site';
+import { expect, keepRoom, test } from './site';
 
-test('a coat is logged all, half and some, and taken back', async ({ page }) => {
+test('a coat is logged all, half and some, and taken back', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
   await page.goto(`${house}/board`);
@@ -27,9 +25,8 @@ test('a coat is logged all, half and some, and taken back', async ({ page }) => 
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/50 % done/);
 });
 
-test('setting mud is ready within the hour where drying mud is not', async ({ page }) => {
+test('setting mud is ready within the hour where drying mud is not', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Lamp store: 6' x 5' x 8'");
   await page.goto(`${house}/board`);
@@ -51,9 +48,8 @@ test('setting mud is ready within the hour where drying mud is not', async ({ pa
   await expect(panel.getByText(/work it until/)).toBeVisible();
 });
 
-test('a coat that is logged late dries from when it was put on', async ({ page }) => {
+test('a coat that is logged late dries from when it was put on', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Late store: 6' x 5' x 8'");
   await page.goto(`${house}/board`);
@@ -64,9 +60,9 @@ test('a coat that is logged late dries from when it was put on', async ({ page }
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: fill coat/);
 });
 
-test('a room held for others is stuck until it is released', async ({ page }) => {
+test('a room held for others is stuck until it is released', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${await demoHouse(page)}/board`);
+  await page.goto(`${house}/board`);
   const room = page.getByRole('region', { name: 'Boot room' });
   await room.getByRole('button', { name: 'Hold Boot room' }).click();
   await page.getByLabel('Who has it, and until when').fill('Plumber until two');
@@ -76,9 +72,8 @@ test('a room held for others is stuck until it is released', async ({ page }) =>
   await expect(room.getByRole('button', { name: /^Flats: Go/ })).toBeVisible();
 });
 
-test('an entry whose answer was lost is recorded once', async ({ page }) => {
+test('an entry whose answer was lost is recorded once', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Oil store: 6' x 5' x 8'");
   await page.goto(`${house}/board`);
@@ -97,9 +92,8 @@ test('an entry whose answer was lost is recorded once', async ({ page }) => {
   await expect(page.getByText('Oil store: tape on flats, half')).toHaveCount(1);
 });
 
-test('a drier room is ready sooner: the air that is recorded moves the clock', async ({ page }) => {
+test('a drier room is ready sooner: the air that is recorded moves the clock', async ({ page, house, signIn }) => {
   await signIn(page, 'Ines');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=net-loft`);
   const card = page.getByRole('region', { name: 'Net loft, drying' });
   const hours = async () => {

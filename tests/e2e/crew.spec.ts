@@ -1,7 +1,6 @@
-import { expect, test } from '@playwright/test';
-import { demoHouse, signIn } from './site';
+import { expect, isLive, test } from './site';
 
-test('a lead adds a finisher, who signs in and finds nothing to do yet', async ({ page, browser }) => {
+test('a lead adds a finisher, who signs in and finds nothing to do yet', async ({ page, browser, signIn }) => {
   await signIn(page, 'Marit');
   await page.goto('/houses');
   const crew = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Crew' }) });
@@ -19,6 +18,7 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Signe');
+  await phone.goto('/');
   await expect(phone).toHaveURL(/\/my-day$/);
   await expect(phone.getByText('Nothing is handed to you for today, Signe.')).toBeVisible();
   await phone.getByRole('button', { name: /^Sign out/ }).click();
@@ -27,10 +27,13 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
   await expect(phone).toHaveURL(/\/signin$/);
 });
 
-test('a finisher’s day shows what can go, what waits, and logs part of it on the board', async ({ page }) => {
+test('a finisher’s day shows what can go, what waits, and logs part of it on the board', async ({
+  page,
+  house,
+  signIn,
+}) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  const house = await demoHouse(page);
   await page.goto(`${house}/my-day`);
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Bunk room');
   await expect(page.getByRole('list', { name: 'Then' })).toContainText('Bath, sand');
@@ -43,8 +46,10 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
   await expect(room.getByRole('button', { name: /^Fasteners:/ })).toHaveAccessibleName(/10 % done/);
 });
 
-test('day and night are remembered', async ({ page }) => {
+test('day and night are remembered', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
+  await page.goto(house);
+  await isLive(page);
   await page.getByRole('button', { name: 'Day or night' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'oak-night');
   await page.reload();

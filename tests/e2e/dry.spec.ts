@@ -1,16 +1,12 @@
-import { spawn } from 'node:child_process';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { expect, type Page, test } from '@playwright/test';
-import { serveArguments } from '../../scripts/setup/build.mjs';
+import type { Page } from '@playwright/test';
 import { freePort } from '../../scripts/setup/ports.mjs';
 import { weatherReport } from '../../standins/weather';
-import { demoHouse, keepRoom, moveClock, signIn, watchErrors } from './site';
+import { DEMO_INSTANT } from './instants';
+import { startServer } from './server';
+import { expect, isLive, keepRoom, keyOf, minutesBefore, test, watchErrors } from './site';
 
-test.afterEach(() => moveClock(0));
-
-const MINUTE = 60_000;
-const at = (minutesAgo: number) => new Date(Date.now() - minutesAgo * MINUTE).toISOString();
 const send = async (page: Page, key: string, readings: readonly object[]) => {
   const answer = await page.request.post('/api/readings', {
     data: { readings },
@@ -19,18 +15,16 @@ const send = async (page: Page, key: string, readings: readonly object[]) => {
   return { status: answer.status(), ...(await answer.json()) };
 };
 
-/** The page's script has taken over, and hears what happens. */
-const isLive = (page: Page) => expect(page.getByRole('status').filter({ hasText: 'live' })).toBeVisible();
-
-test('a new reading and a new entry appear on open pages by themselves', async ({ page, browser }) => {
+test('a new reading and a new entry appear on open pages by themselves', async ({ page, browser, house, signIn }) => {
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=bath`);
   const panel = page.getByRole('region', { name: 'Bath, drying' });
   await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
-  expect((await send(page, 'oak-demo-bath', [{ at: at(0), temperature: 23.3, humidity: 31 }])).recorded).toBe(1);
+  expect(
+    (await send(page, keyOf(house, 'bath'), [{ at: minutesBefore(0), temperature: 23.3, humidity: 31 }])).recorded,
+  ).toBe(1);
   await expect(panel).toContainText('74 °F · 31 %');
 
   // Another browser logs a coat: the strip of this one shows it.
@@ -49,9 +43,14 @@ test('a new reading and a new entry appear on open pages by themselves', async (
   expect(errors).toEqual([]);
 });
 
-test('tabs of one browser share one stream, and a browser without it asks', async ({ page, context, browser }) => {
+test('tabs of one browser share one stream, and a browser without it asks', async ({
+  page,
+  context,
+  browser,
+  house,
+  signIn,
+}) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=hall`);
   await isLive(page);
   const streams: string[] = [];
@@ -66,16 +65,15 @@ test('tabs of one browser share one stream, and a browser without it asks', asyn
   await signIn(cutOff, 'Ines');
   await cutOff.route('**/api/live', (route) => route.abort());
   await cutOff.goto(`${house}/dry?room=hall`);
-  await send(page, 'oak-demo-hall', [{ at: at(0), temperature: 25.5, humidity: 33 }]);
+  await send(page, keyOf(house, 'hall'), [{ at: minutesBefore(0), temperature: 25.5, humidity: 33 }]);
   await expect(second.getByRole('region', { name: 'Hall, drying' })).toContainText('78 °F · 33 %');
   expect(streams).toEqual([]);
-  await expect(cutOff.getByRole('status').filter({ hasText: 'asking' })).toBeVisible({ timeout: 20_000 });
+  await expect(cutOff.getByRole('status').filter({ hasText: 'asking' })).toBeVisible();
   await expect(cutOff.getByRole('region', { name: 'Hall, drying' })).toContainText('78 °F · 33 %');
 });
 
-test('a sensor gets a key, sends with it, is moved and taken away', async ({ page }) => {
+test('a sensor gets a key, sends with it, is moved and taken away', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
   await isLive(page);
   await page.getByLabel('Name of the sensor').fill('Loft clip');
@@ -87,12 +85,12 @@ test('a sensor gets a key, sends with it, is moved and taken away', async ({ pag
   const now = page.getByRole('region', { name: 'Rooms now' }).getByRole('listitem').filter({ hasText: 'Landing' });
   await expect(now).toContainText('borrowed from');
   // Late, out of order, twice, from the future, absurd: what is sound is kept.
-  const first = { at: at(3), temperature: 16, humidity: 61 };
+  const first = { at: minutesBefore(3), temperature: 16, humidity: 61 };
   const answer = await send(page, key, [
     first,
-    { at: at(50), temperature: 15, humidity: 62 },
-    { at: at(-90), temperature: 15, humidity: 62 },
-    { at: at(1), temperature: 61, humidity: 62 },
+    { at: minutesBefore(50), temperature: 15, humidity: 62 },
+    { at: minutesBefore(-90), temperature: 15, humidity: 62 },
+    { at: minutesBefore(1), temperature: 61, humidity: 62 },
     first,
   ]);
   expect(answer).toMatchObject({ status: 200, recorded: 2, known: 1 });
@@ -104,29 +102,26 @@ test('a sensor gets a key, sends with it, is moved and taken away', async ({ pag
   await expect(now).toContainText('measured here');
   await expect(now).toContainText('61 °F · 61 %');
 
-  const moved = page.waitForResponse(
-    (answer) => answer.request().method() === 'POST' && answer.url().includes('/dry/air'),
-  );
+  const moved = page.waitForResponse((answer) => answer.url().endsWith('/api/commands/moveSensor'));
   await page.getByLabel('Where Loft clip hangs').selectOption({ label: 'Pantry' });
   await moved;
-  await send(page, key, [{ at: at(0), temperature: 14, humidity: 70 }]);
+  await send(page, key, [{ at: minutesBefore(0), temperature: 14, humidity: 70 }]);
   const pantry = page.getByRole('region', { name: 'Rooms now' }).getByRole('listitem').filter({ hasText: 'Pantry' });
   await expect(pantry).toContainText('57 °F · 70 %');
   await page.getByRole('button', { name: 'Take Loft clip away' }).click();
   await expect(page.getByRole('region', { name: 'Sensors' })).not.toContainText('Loft clip');
   expect(await send(page, key, [first])).toMatchObject({ status: 401, message: 'No device has this key.' });
   expect((await page.request.post('/api/readings', { data: { readings: [] } })).status()).toBe(401);
-  expect((await send(page, 'oak-demo-hall', [])).status).toBe(400);
+  expect((await send(page, keyOf(house, 'hall'), [])).status).toBe(400);
 });
 
-test('a file of readings is mapped, looked at, mended and taken once', async ({ page }) => {
+test('a file of readings is mapped, looked at, mended and taken once', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
   await isLive(page);
   const lines = Array.from(
     { length: 20 },
-    (_, index) => `${at(60 * (index + 1)).slice(0, 16)}Z;${61 + (index % 3)};57`,
+    (_, index) => `${minutesBefore(60 * (index + 1)).slice(0, 16)}Z;${61 + (index % 3)};57`,
   );
   const text = ['logged;inside;damp', ...lines, '2026-01-01 10:00;61;57', 'nonsense;61;57'].join('\n');
   const importer = page.getByRole('region', { name: 'Bring in a file of readings' });
@@ -163,9 +158,8 @@ test('a file of readings is mapped, looked at, mended and taken once', async ({ 
   await expect(importer.getByRole('alert')).toContainText('note.txt holds no table');
 });
 
-test('a fan makes a room ready sooner, and is taken away again', async ({ page }) => {
+test('a fan makes a room ready sooner, and is taken away again', async ({ page, house, signIn }) => {
   await signIn(page, 'Petra');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry?room=net-loft`);
   const panel = page.getByRole('region', { name: 'Net loft, drying' });
   const water = panel.getByRole('row', { name: /^Corner bead: first fill/ });
@@ -182,9 +176,13 @@ test('a fan makes a room ready sooner, and is taken away again', async ({ page }
   await expect(panel.getByRole('button', { name: 'still air' })).toHaveAttribute('aria-pressed', 'true');
 });
 
-test('what can be coated when the crew arrives follows the hour that is asked', async ({ page }) => {
+test('what can be coated when the crew arrives follows the hour that is asked', async ({
+  page,
+  house,
+  signIn,
+  moveClock,
+}) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/tally?new`);
   await keepRoom(page, "Signal store: 6' x 5' x 8'");
   await page.goto(`${house}/board`);
@@ -198,12 +196,10 @@ test('what can be coated when the crew arrives follows the hour that is asked', 
   await isLive(page);
   const list = page.getByRole('region', { name: 'When the crew arrives' });
   const fill = list.getByRole('listitem').filter({ hasText: /^Signal store: flats$/ });
-  // The soonest hour, so that the coat is wet still, whenever this test runs.
-  const hour = new Date().getHours();
-  await list.getByLabel('at').selectOption(String([4, 6, 8, 10, 12].find((option) => option > hour) ?? 4));
+  await list.getByLabel('at').selectOption('4:00');
   await expect(list.getByText(/Signal store \(until/)).toBeVisible();
   await expect(fill).toHaveCount(0);
-  // A day later they are dry, whatever the hour.
+  // A day later they are dry.
   moveClock(30);
   await page.reload();
   await isLive(page);
@@ -211,9 +207,8 @@ test('what can be coated when the crew arrives follows the hour that is asked', 
   await expect(fill).toHaveCount(1);
 });
 
-test('door tags say until when, with a code, and print', async ({ page }) => {
+test('door tags say until when, with a code, and print', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry/tags`);
   const tag = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Net loft' }) });
   await expect(tag).toContainText(/Wet until\d+:\d\d/);
@@ -225,17 +220,16 @@ test('door tags say until when, with a code, and print', async ({ page }) => {
   expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
 });
 
-test('the weather is asked for, and a service that fails is told', async ({ page }) => {
+test('the weather is asked for, and a service that fails is told', async ({ page, house, signIn }) => {
   let broken = false;
   const service = createServer((_request, response) => {
     response
       .writeHead(broken ? 500 : 200, { 'content-type': 'application/json' })
-      .end(JSON.stringify(weatherReport(5, Date.now())));
+      .end(JSON.stringify(weatherReport(5, DEMO_INSTANT)));
   });
   await new Promise<void>((resolve) => service.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(service.address() as AddressInfo).port}/weather`;
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
   await isLive(page);
   const weather = page.getByRole('region', { name: 'Weather' });
@@ -255,9 +249,8 @@ test('the weather is asked for, and a service that fails is told', async ({ page
   service.close();
 });
 
-test('a finisher reads the air and changes no sensor; a viewer neither', async ({ page, browser }) => {
+test('a finisher reads the air and changes no sensor; a viewer neither', async ({ page, browser, house, signIn }) => {
   await signIn(page, 'Ines');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry/air`);
   await expect(page.getByRole('region', { name: 'Sensors' })).toContainText('Hall sensor');
   await expect(page.getByRole('button', { name: 'Take Hall sensor away' })).toHaveCount(0);
@@ -269,9 +262,8 @@ test('a finisher reads the air and changes no sensor; a viewer neither', async (
   await expect(builder.getByRole('button', { name: 'fan in the room' })).toBeDisabled();
 });
 
-test('a bead that was forgotten catches up with setting mud', async ({ page }) => {
+test('a bead that was forgotten catches up with setting mud', async ({ page, house, signIn, moveClock }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   await page.goto(`${house}/dry`);
   const offer = page
     .getByRole('region', { name: 'Catch up today' })
@@ -298,45 +290,28 @@ test('a bead that was forgotten catches up with setting mud', async ({ page }) =
   ).toBeVisible();
 });
 
-/** Another server on the demo's database, which a test may stop. */
-async function serverOn(port: number) {
-  const database = new URL(process.env.OAK_CLUSTER_URL ?? '');
-  database.pathname = '/demo';
-  const server = spawn(process.execPath, serveArguments(port), {
-    stdio: 'ignore',
-    env: {
-      ...process.env,
-      OAK_TEST_CLOCK: '',
-      DATABASE_URL: database.href,
-      NODE_ENV: 'production',
-      SESSION_SECRET: 'a secret for tests, of at least 32 characters',
-    },
-  });
-  const ended = new Promise((resolve) => server.on('exit', resolve));
-  await expect(async () => {
-    expect((await fetch(`http://127.0.0.1:${port}/api/health`)).ok).toBe(true);
-  }).toPass();
-  return { server, ended };
-}
-
 test('a server that is told to stop does so with streams open; pages come back with it and catch up', async ({
   page,
+  house,
+  signIn,
+  site,
 }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   const port = await freePort();
-  const base = `http://127.0.0.1:${port}`;
-  const first = await serverOn(port);
-  await page.goto(`${base}${house}/dry?room=galley`);
+  const first = await startServer(site.database, site.clock, port);
+  await page.goto(`${first.url}${house}/dry?room=galley`);
   await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
-  first.server.kill('SIGTERM');
-  await first.ended;
+  await first.stop();
   // Sent by way of the other server, while this page has none.
-  expect((await send(page, 'oak-demo-galley', [{ at: at(0), temperature: 26.1, humidity: 29 }])).recorded).toBe(1);
-  const second = await serverOn(port);
-  await expect(page.getByRole('region', { name: 'Galley, drying' })).toContainText('79 °F · 29 %', { timeout: 20_000 });
-  expect(await page.evaluate(() => 'neverReloaded' in window)).toBe(true);
-  second.server.kill('SIGTERM');
-  await second.ended;
+  expect(
+    (await send(page, keyOf(house, 'galley'), [{ at: minutesBefore(0), temperature: 26.1, humidity: 29 }])).recorded,
+  ).toBe(1);
+  const second = await startServer(site.database, site.clock, port);
+  try {
+    await expect(page.getByRole('region', { name: 'Galley, drying' })).toContainText('79 °F · 29 %');
+    expect(await page.evaluate(() => 'neverReloaded' in window)).toBe(true);
+  } finally {
+    await second.stop();
+  }
 });

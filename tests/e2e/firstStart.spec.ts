@@ -1,4 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './site';
+
+test.use({ template: 'empty' });
 
 test('an empty application asks for the lead’s account, once', async ({ page }) => {
   await page.goto('/');

@@ -1,7 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
-import { moveClock, signIn, watchErrors } from './site';
-
-test.afterEach(() => moveClock(0));
+import type { Page } from '@playwright/test';
+import { expect, startHouse, test, watchErrors } from './site';
 
 /** The lead hands a pass to Tobin for today. */
 async function hand(page: Page, house: string, pass: string): Promise<void> {
@@ -19,17 +17,12 @@ async function done(page: Page, house: string, title: RegExp): Promise<void> {
   await expect(page.getByText(/^Done: Chart room/)).toBeVisible();
 }
 
-test('one room, from the tape measure to the hand-over', async ({ page: lead, browser }) => {
+test('one room, from the tape measure to the hand-over', async ({ page: lead, browser, signIn, moveClock }) => {
   const errors = watchErrors(lead);
   await signIn(lead, 'Marit');
 
   // A house of its own, and its first room by the quick line.
-  await lead.goto('/houses');
-  await lead.getByLabel('Name of the house').fill('Heron Cottage');
-  await lead.getByRole('button', { name: 'Start it' }).click();
-  await lead.waitForURL(/\/tally\?new/);
-  const [house] = /\/h\/[^/]+/.exec(lead.url()) ?? [];
-  if (!house) throw new Error('a new house opens its tally');
+  const house = await startHouse(lead, 'Heron Cottage');
   await lead
     .getByLabel('Quick line')
     .fill("Chart room: 12' x 10' x 8', door 32x80 wall 1, window 36x48 @36 wall 2, ceiling along");

@@ -1,34 +1,21 @@
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
-
-const root = new URL('../..', import.meta.url).pathname;
-const demoPort = process.env.OAK_DEMO_PORT ?? '3100';
-const emptyPort = process.env.OAK_EMPTY_PORT ?? '3101';
-/** Holds the milliseconds by which the demo server's clock is ahead. */
-process.env.OAK_TEST_CLOCK ??= join(tmpdir(), `oak-clock-${process.pid}`);
-
-const server = (name: string, port: string, demo: boolean) => ({
-  command: `node tests/e2e/serve.mjs ${name} ${port}${demo ? ' --demo' : ''}`,
-  cwd: root,
-  url: `http://127.0.0.1:${port}/api/health`,
-  env: demo ? { OAK_TEST_CLOCK: process.env.OAK_TEST_CLOCK ?? '' } : { OAK_TEST_CLOCK: '' },
-  timeout: 60_000,
-  reuseExistingServer: false,
-  gracefulShutdown: { signal: 'SIGTERM' as const, timeout: 5_000 },
-});
+import { BASE_FOLDER, TIME_ZONE } from './instants';
 
 export default defineConfig({
   testDir: '.',
-  outputDir: join(tmpdir(), 'oak-e2e-results'),
-  // One database and one clock.
-  workers: 1,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  outputDir: join(BASE_FOLDER, 'results'),
+  globalSetup: './globalSetup.ts',
+  // Each worker has a server and a database of its own; a test's house is its own too.
+  workers: 2,
+  fullyParallel: true,
+  // For what hangs, not for what is slow.
+  timeout: 300_000,
+  expect: { timeout: 60_000 },
   reporter: [['list']],
   use: {
-    baseURL: `http://127.0.0.1:${demoPort}`,
     viewport: { width: 1280, height: 800 },
+    timezoneId: TIME_ZONE,
     trace: 'off',
     // Colours are judged when they have arrived.
     contextOptions: { reducedMotion: 'reduce' },
@@ -45,9 +32,4 @@ export default defineConfig({
       ],
     },
   },
-  projects: [
-    { name: 'demo', testIgnore: 'firstStart.spec.ts' },
-    { name: 'empty', testMatch: 'firstStart.spec.ts', use: { baseURL: `http://127.0.0.1:${emptyPort}` } },
-  ],
-  webServer: [server('demo', demoPort, true), server('empty_house', emptyPort, false)],
 });

@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import { expect, test } from '@playwright/test';
-import { demoHouse, signIn } from './site';
+
+import { expect, minutesBefore, test } from './site';
 
 const coat = (room = 'boot-room') => ({
   id: randomUUID(),
   room,
-  at: new Date().toISOString(),
+  at: minutesBefore(0),
   kind: 'coat',
   payload: { class: 'flat', key: 'tape', share: { of: 'half' } },
 });
@@ -18,62 +18,62 @@ test('signed out, pages lead to the sign-in and requests say so', async ({ page,
   expect((await request.get(`/h/${randomUUID()}/file`)).status()).toBe(401);
 });
 
-test('entries are refused with the place and the reason, and never with a fault', async ({ page }) => {
+test('entries are refused with the place and the reason, and never with a fault', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  const house = (await demoHouse(page)).split('/').at(-1);
+  const id = house.split('/').at(-1);
   const post = async (data: unknown) => {
     const answer = await page.request.post('/api/entries', { data });
     return [answer.status(), (await answer.json()).message];
   };
   const entry = coat();
-  expect((await post({ house, entries: [entry] }))[0]).toBe(200);
-  expect((await post({ house, entries: [entry] }))[0]).toBe(200);
-  expect((await post({ house, entries: [{ ...entry, room: 'bath' }] }))[0]).toBe(409);
+  expect((await post({ house: id, entries: [entry] }))[0]).toBe(200);
+  expect((await post({ house: id, entries: [entry] }))[0]).toBe(200);
+  expect((await post({ house: id, entries: [{ ...entry, room: 'bath' }] }))[0]).toBe(409);
   expect(
     await post({
-      house,
+      house: id,
       entries: [{ ...coat(), payload: { class: 'flat', key: 'tape', share: { of: 'some', part: 2 } } }],
     }),
   ).toEqual([400, 'entries[0].payload.share.part: must be less than the whole']);
-  expect(await post({ house, entries: [{ ...coat(), id: 'x' }] })).toEqual([400, 'entries[0].id: must be a UUID']);
-  expect(await post({ house, entries: [{ ...coat(), at: new Date(Date.now() + 3_600_000).toISOString() }] })).toEqual([
+  expect(await post({ house: id, entries: [{ ...coat(), id: 'x' }] })).toEqual([400, 'entries[0].id: must be a UUID']);
+  expect(await post({ house: id, entries: [{ ...coat(), at: minutesBefore(-60) }] })).toEqual([
     400,
     'entries[0].at: lies in the future',
   ]);
-  expect(await post({ house, entries: [coat('cellar')] })).toEqual([404, 'The house has no room "cellar".']);
+  expect(await post({ house: id, entries: [coat('cellar')] })).toEqual([404, 'The house has no room "cellar".']);
   expect(await post({ house: randomUUID(), entries: [coat()] })).toEqual([404, 'There is no such house.']);
   expect((await post('no json'))[0]).toBe(400);
-  expect((await post({ house, entries: [] }))[0]).toBe(400);
+  expect((await post({ house: id, entries: [] }))[0]).toBe(400);
   expect((await post(null))[0]).toBe(400);
   expect(
     (
       await page.request.post('/api/entries', {
-        data: { house, entries: [coat()] },
+        data: { house: id, entries: [coat()] },
         headers: { origin: 'http://elsewhere.example' },
       })
     ).status(),
   ).toBe(403);
 });
 
-test('a viewer records nothing, a finisher only their own work', async ({ page, browser }) => {
+test('a viewer records nothing, a finisher only their own work', async ({ page, browser, signIn, house }) => {
   await signIn(page, 'Builder');
-  const house = (await demoHouse(page)).split('/').at(-1);
-  expect((await page.request.post('/api/entries', { data: { house, entries: [coat()] } })).status()).toBe(403);
-  await page.goto(`/h/${house}/board`);
+  const id = house.split('/').at(-1);
+  expect((await page.request.post('/api/entries', { data: { house: id, entries: [coat()] } })).status()).toBe(403);
+  await page.goto(`${house}/board`);
   await expect(page.getByRole('button', { name: /Log a coat/ })).toHaveCount(0);
-  await page.goto(`/h/${house}/tally`);
+  await page.goto(`${house}/tally`);
   await expect(page.getByLabel('Quick line')).toHaveCount(0);
 
   const finisher = await browser.newPage();
   await signIn(finisher, 'Ines');
   const post = async (entry: object) =>
-    (await finisher.request.post('/api/entries', { data: { house, entries: [entry] } })).status();
+    (await finisher.request.post('/api/entries', { data: { house: id, entries: [entry] } })).status();
   expect(await post(coat())).toBe(200);
   expect(
     await post({
       id: randomUUID(),
       room: 'bath',
-      at: new Date().toISOString(),
+      at: minutesBefore(0),
       kind: 'checked',
       payload: { level: 4 },
     }),
@@ -82,16 +82,15 @@ test('a viewer records nothing, a finisher only their own work', async ({ page, 
     await post({
       id: randomUUID(),
       room: 'bath',
-      at: new Date().toISOString(),
+      at: minutesBefore(0),
       kind: 'assigned',
       payload: { pass: 'sand', person: null, day: '2031-05-06' },
     }),
   ).toBe(403);
 });
 
-test('unknown houses, rooms and pages are not found', async ({ page }) => {
+test('unknown houses, rooms and pages are not found', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   for (const path of [
     `/h/${randomUUID()}`,
     '/h/nonsense/board',
@@ -107,11 +106,15 @@ test('unknown houses, rooms and pages are not found', async ({ page }) => {
   expect((await page.request.get(`/h/${randomUUID()}/file`)).status()).toBe(404);
 });
 
-test('a house file goes out and comes in; a wrong one is refused whole', async ({ page }) => {
+test('a house file goes out and comes in; a wrong one is refused whole', async ({ page, house, signIn }, testInfo) => {
   await signIn(page, 'Marit');
-  const house = await demoHouse(page);
   const file = await (await page.request.get(`${house}/file`)).json();
-  expect(file).toMatchObject({ format: 'oak-tally-house', version: 1, unit: 'in', name: 'Gannet Point, plot 6' });
+  expect(file).toMatchObject({
+    format: 'oak-tally-house',
+    version: 1,
+    unit: 'in',
+    name: `Copy for ${testInfo.testId}`,
+  });
   const upload = (content: unknown, name: string) => {
     const buffer = Buffer.from(typeof content === 'string' ? content : JSON.stringify(content));
     return page.getByLabel('House file (JSON)').setInputFiles({ name, mimeType: 'application/json', buffer });

@@ -1,47 +1,122 @@
-import { writeFileSync } from 'node:fs';
-import { type BrowserContext, expect, type Page } from '@playwright/test';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
+import { DEMO_PEOPLE } from '../../src/db/demo/demoLog';
+import { type DemoIds, loadDemoHouse } from '../../src/db/demo/loadDemo';
+import { copyHouse } from './copyHouse';
+import { BASE_FOLDER, DEMO_INSTANT, TIME_ZONE } from './instants';
+import { type Server, startServer } from './server';
+import { query, urlOf } from './testDatabase';
+
+export { expect };
 
 const HOUR = 3_600_000;
+type Cookies = Awaited<ReturnType<BrowserContext['cookies']>>;
 
-/** Moves the server's clock to so many hours ahead of the real one. */
-export function moveClock(hours: number): void {
-  writeFileSync(process.env.OAK_TEST_CLOCK ?? '', String(hours * HOUR));
+/** A server of a worker's own, on a database of its own, by a clock that only its tests move. */
+interface Site extends Server {
+  readonly database: string;
+  readonly clock: string;
+  /** Sessions by person: the form is filled in once for each, the other tests take the session over. */
+  readonly sessions: Map<string, Cookies>;
 }
 
-type Cookies = Awaited<ReturnType<BrowserContext['cookies']>>;
-/** Sessions by person: the form is filled in once for each, the other tests take the session over. */
-const sessions = new Map<string, Cookies>();
-let demo: string | undefined;
+async function makeSite(template: string, worker: number): Promise<Site> {
+  const database = `${template}_${worker}`;
+  mkdirSync(BASE_FOLDER, { recursive: true });
+  const clock = join(BASE_FOLDER, `clock-${database}`);
+  writeFileSync(clock, new Date(DEMO_INSTANT).toISOString());
+  await query(`DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
+  await query(`CREATE DATABASE ${database} TEMPLATE template_${template}`);
+  return { ...(await startServer(database, clock)), database, clock, sessions: new Map() };
+}
 
-/** Signs in as one of the demo's people; returns the address of the first house. */
-export async function signIn(page: Page, name: string): Promise<string> {
+interface TestFixtures {
+  /** The path of a house that is this test's own: a copy of the demo's. */
+  readonly house: string;
+  /** Signs a page in as one of the demo's people. */
+  readonly signIn: (page: Page, name: string) => Promise<void>;
+  /** Loads the demo's house as it stands at an instant, and moves the clock there. */
+  readonly loadHouse: (at: number) => Promise<{ readonly house: string; readonly keyEnd: string }>;
+  /** Moves the clock to so many hours after the demo's instant. */
+  readonly moveClock: (hours: number) => void;
+}
+
+interface WorkerFixtures {
+  /** Which database the worker's is a copy of. */
+  readonly template: 'demo' | 'empty';
+  readonly site: Site;
+}
+
+export const test = base.extend<TestFixtures, WorkerFixtures>({
+  template: ['demo', { option: true, scope: 'worker' }],
+  site: [
+    async ({ template }, use, { workerIndex }) => {
+      const site = await makeSite(template, workerIndex);
+      await use(site);
+      await site.stop();
+    },
+    { scope: 'worker' },
+  ],
+  baseURL: async ({ site }, use) => use(site.url),
+  moveClock: [
+    async ({ site }, use) => {
+      const move = (hours: number) => writeFileSync(site.clock, new Date(DEMO_INSTANT + hours * HOUR).toISOString());
+      move(0);
+      await use(move);
+    },
+    { auto: true },
+  ],
+  loadHouse: async ({ site }, use) =>
+    use(async (at) => {
+      writeFileSync(site.clock, new Date(at).toISOString());
+      process.env.DATABASE_URL = urlOf(site.database);
+      process.env.OAK_TEST_CLOCK = site.clock;
+      const people = await query<{ id: string; name: string }>('SELECT id, name FROM people', site.database);
+      const ids = Object.fromEntries(
+        DEMO_PEOPLE.map(({ name }) => [name, people.find((person) => person.name === name)?.id]),
+      ) as DemoIds;
+      const keyEnd = `-${at}`;
+      return { house: `/h/${await loadDemoHouse(ids, new Date(at), TIME_ZONE, keyEnd)}`, keyEnd };
+    }),
+  signIn: async ({ site }, use) => use((page, name) => signIn(page, site, name)),
+  house: async ({ site }, use, { testId }) => use(`/h/${await copyHouse(site.database, `Copy for ${testId}`)}`),
+});
+
+/** The instant that the tests' clock shows at first, less so many minutes, as entries and readings write it. */
+export const minutesBefore = (minutes: number): string => new Date(DEMO_INSTANT - minutes * 60_000).toISOString();
+
+/** The key of a sensor of the demo, as the copy of its house has it. */
+export const keyOf = (house: string, room: string): string => `oak-demo-${room}-${house.split('/').at(-1)}`;
+
+async function signIn(page: Page, { sessions, url }: Site, name: string): Promise<void> {
   const session = sessions.get(name);
   if (session) {
     await page.context().addCookies(session);
-    await page.goto('/');
-  } else {
-    await page.goto('/signin');
-    await page.getByLabel('Name').fill(name);
-    await page.getByLabel('Password').fill('oak-demo');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    return;
   }
+  await page.goto(`${url}/signin`);
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password').fill('oak-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL(/\/h\//);
-  sessions.set(name, session ?? (await page.context().cookies()));
+  sessions.set(name, await page.context().cookies());
+}
+
+/** A house without rooms, in feet and inches; opens its Tally and returns its path. */
+export async function startHouse(page: Page, name: string): Promise<string> {
+  await page.goto('/houses');
+  await page.getByLabel('Name of the house').fill(name);
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.waitForURL(/\/tally\?new/);
   const [house] = /\/h\/[^/]+/.exec(page.url()) ?? [];
-  if (!house) throw new Error('signing in opens a house');
+  if (!house) throw new Error('a new house opens its tally');
   return house;
 }
 
-/** The demo house, also when another house comes before it in the list. */
-export async function demoHouse(page: Page): Promise<string> {
-  if (!demo) {
-    await page.goto('/houses');
-    demo =
-      (await page.getByRole('link', { name: 'Gannet Point, plot 6', exact: true }).getAttribute('href')) ?? undefined;
-  }
-  if (!demo) throw new Error('the demo house is listed');
-  return demo;
-}
+/** The page's script has taken over, and hears what happens. */
+export const isLive = (page: Page): Promise<void> =>
+  expect(page.getByRole('status').filter({ hasText: 'live' })).toBeAttached();
 
 /** Collects what the browser complains about. */
 export function watchErrors(page: Page): readonly string[] {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { House } from '@/core/house/schema';
 import type { NewEntry } from '@/core/log/entry';
+import type { Person } from '@/core/log/person';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -9,7 +10,7 @@ import { addHouse, findHouse, saveHouseHead, saveRoom, saveRoomMethod } from '@/
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
-import { addFirstLead, addPerson, authenticate, findPerson, type Person } from '@/db/people';
+import { addFirstLead, addPerson, authenticate, findPerson } from '@/db/people';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 
 let lead: Person;
@@ -45,6 +46,7 @@ describe('migrations', () => {
       { name: '0002-removed-rooms' },
       { name: '0003-kept-methods' },
       { name: '0004-air' },
+      { name: '0005-rooms-cursor' },
     ]);
   });
 });
@@ -102,8 +104,8 @@ describe('houses', () => {
     await addRooms(id, [copy, copy], first);
     expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
 
-    expect(await setRemoved(id, `${first}-2`, new Date())).toBe(true);
-    expect(await setRemoved(id, 'no-such-room', new Date())).toBe(false);
+    expect(await setRemoved(id, `${first}-2`, new Date('2031-05-06T07:30:00Z'))).toBe(true);
+    expect(await setRemoved(id, 'no-such-room', new Date('2031-05-06T07:30:00Z'))).toBe(false);
     expect(await names()).toEqual([first, `${first}-3`, second, ...rest]);
     await setRemoved(id, `${first}-2`, null);
     expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
@@ -175,8 +177,8 @@ describe('methods', () => {
 
   it('are kept under one name, replaced under it, and forgotten once', async () => {
     const name = `way ${randomUUID()}`;
-    await keepMethod(name, 'in', { tools: 'trowel' }, lead.id);
-    await keepMethod(name, 'in', { tools: 'boxes' }, lead.id);
+    await keepMethod(name, 'in', { tools: 'trowel' }, lead.id, new Date('2031-05-06T07:30:00Z'));
+    await keepMethod(name, 'in', { tools: 'boxes' }, lead.id, new Date('2031-05-06T07:31:00Z'));
     const own = (await listMethods()).filter((method) => method.name === name);
     expect(own.map(({ choices }) => choices)).toEqual([{ tools: 'boxes' }]);
     expect(await dropMethod(own[0]?.id ?? '')).toBe(true);

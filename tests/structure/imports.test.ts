@@ -24,11 +24,13 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   core: [],
   // The demo's readings come from the stand-ins.
   db: ['core', 'standins'],
-  server: ['db', 'core'],
-  ui: ['core'],
+  contract: ['core'],
+  server: ['db', 'contract', 'core'],
+  client: ['contract', 'core'],
+  ui: ['client', 'contract', 'core'],
   workers: ['core'],
-  views: ['ui', 'workers', 'core'],
-  app: ['server', 'db', 'views', 'ui', 'core'],
+  views: ['client', 'ui', 'workers', 'contract', 'core'],
+  app: ['server', 'db', 'views', 'ui', 'contract', 'core'],
   cli: ['core'],
 };
 

@@ -1,9 +1,7 @@
 import type { Metadata } from 'next';
 import { listHouses } from '@/db/houses';
 import { listPeople } from '@/db/people';
-import { mayAct } from '@/server/action';
-import { createHouse, importHouse } from '@/server/actions/houses';
-import { invite, signOut } from '@/server/actions/people';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { Header } from '@/ui/shell/Header';
 import { HousesView } from '@/views/houses/HousesView';
@@ -15,15 +13,8 @@ export default async function HousesPage() {
   const [houses, people] = await Promise.all([listHouses(), listPeople()]);
   return (
     <>
-      <Header house={undefined} person={person} signOut={signOut} />
-      <HousesView
-        houses={houses}
-        people={people}
-        mayEdit={mayAct(person, 'lead')}
-        createHouse={createHouse}
-        importHouse={importHouse}
-        invite={invite}
-      />
+      <Header house={undefined} person={person} />
+      <HousesView houses={houses} people={people} mayEdit={mayAct(person, 'lead')} />
     </>
   );
 }

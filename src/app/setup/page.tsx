@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { anyPeople } from '@/db/people';
-import { setUp } from '@/server/actions/people';
 import { SignInView } from '@/views/signin/SignInView';
 
 export const dynamic = 'force-dynamic';
@@ -9,5 +8,5 @@ export const metadata: Metadata = { title: 'First start' };
 
 export default async function SetUpPage() {
   if (await anyPeople()) redirect('/signin');
-  return <SignInView purpose="setUp" submit={setUp} />;
+  return <SignInView purpose="setUp" />;
 }

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
 import { anyPeople } from '@/db/people';
-import { signIn } from '@/server/actions/people';
 import { SignInView } from '@/views/signin/SignInView';
 
 export const dynamic = 'force-dynamic';
@@ -9,5 +8,5 @@ export const metadata: Metadata = { title: 'Sign in' };
 
 export default async function SignInPage() {
   if (!(await anyPeople())) redirect('/setup');
-  return <SignInView purpose="signIn" submit={signIn} />;
+  return <SignInView purpose="signIn" />;
 }

@@ -15,8 +15,8 @@ export interface Board {
   readonly highEdge: EdgeKind;
   /** Its ends were hung over a recessing backer. */
   readonly backed: boolean;
-  /** The sheet it is cut from, before off-cuts are used again; mm. */
-  readonly stock: { readonly width: number; readonly length: number };
+  /** What it is cut from: sheets of one width in the lengths that they come in; mm. */
+  readonly stock: { readonly width: number; readonly lengths: readonly number[] };
 }
 
 /** What a mm of each joint costs to finish, in the same measure; see `usualJointPrices`. */

@@ -5,7 +5,7 @@ import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
 import { addParts, type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
 import type { Course } from './courses';
-import { boardAcross, type Strip, stretchesOf } from './strip';
+import { finishedAcross, type Strip, stretchesOf } from './strip';
 
 /** One way to break a course into boards. */
 export interface Choice {
@@ -67,7 +67,7 @@ export function courseChoices(
     (way): Choice => ({
       butts: way.butts,
       pieces: way.pieces,
-      after: ways.length > 1 ? wholeCost(after, partsOf(way)) : 0,
+      after: wholeCost(after, partsOf(way)),
     }),
   );
   return { choices, partsOf };
@@ -107,7 +107,7 @@ export function boardsOf(
     backed,
     lowEdge: course.lowEdge,
     highEdge: course.highEdge,
-    stock: { width: course.stock.width, length: stockLength(course, to - from) },
+    stock: course.stock,
   }));
 }
 
@@ -145,7 +145,7 @@ function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): 
   return (at) => {
     let cost = known.get(at);
     if (!cost) {
-      const work = prices.butt * boardAcross(strip, course, at);
+      const work = prices.butt * finishedAcross(strip, course, at);
       cost = { work, corners: cornersUnder(strip, course, at), stagger: 0, sheets: 0, waste: 0 };
       known.set(at, cost);
     }

@@ -12,62 +12,97 @@ export interface Course {
   readonly stock: HangPlan['boards'][number];
 }
 
-const MOST_LAYOUTS = 256;
+/** Courses by the line at which they start; the last line has none. Every way from the first line to the last fills the face. */
+export interface CourseNet {
+  /** The lines, in order across the face; mm. */
+  readonly lines: readonly number[];
+  /** From each line, the courses that may lie there, and the line that each reaches. */
+  readonly from: readonly (readonly { readonly course: Course; readonly to: number }[])[];
+}
 
 /**
- * Every way to fill a breadth with courses, full boards first and a rip last. A rip keeps its taper toward the seam and
- * its cut edge to the floor or corner. A face narrower than the widest board is one strip.
+ * Every way to fill a breadth with courses: full boards of any stock, and a rip at the end, or at the start where that is
+ * asked. A rip keeps its taper toward the seam and its cut edge to the floor or corner; it is cut from the narrowest board
+ * that holds it. A face narrower than the widest board may be one strip.
  *
  * @param across the breadth of the face, mm
- * @param startHigh the first full board lies at the far side instead
+ * @param firstRip the breadth of a rip that the face starts with; 0 for none
  */
-export function courseLayouts(
-  across: Span,
-  boards: HangPlan['boards'],
-  startHigh = false,
-): readonly (readonly Course[])[] {
-  const breadth = across.to - across.from;
+export function courseNet(across: Span, boards: HangPlan['boards'], firstRip = 0): CourseNet {
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
-  const layouts: (readonly Course[])[] = [];
-  const fill = (laid: readonly Course[], from: number) => {
-    if (layouts.length >= MOST_LAYOUTS) return;
-    const left = breadth - from;
+  const end = across.to - across.from;
+  const lines: number[] = [];
+  const steps: { readonly at: number; readonly to: number; readonly course: Course }[] = [];
+  const waiting: number[] = [];
+  const lineAt = (at: number): number => {
+    const known = lines.findIndex((line) => Math.abs(line - at) <= TOLERANCE_MM);
+    if (known >= 0) return known;
+    waiting.push(lines.length);
+    return lines.push(at) - 1;
+  };
+  const add = (
+    from: number,
+    at: number,
+    breadth: number,
+    stock: Course['stock'],
+    lowEdge: EdgeKind,
+    highEdge: EdgeKind,
+  ) => {
+    const t0 = at + across.from;
+    steps.push({ at: from, to: lineAt(at + breadth), course: { t0, t1: t0 + breadth, lowEdge, highEdge, stock } });
+  };
+  lineAt(0);
+  while (waiting.length > 0) {
+    const from = waiting.shift() ?? 0;
+    const at = lines[from] ?? 0;
+    const left = end - at;
+    if (left <= TOLERANCE_MM) continue;
+    if (at === 0 && firstRip > 0) {
+      const stock = narrowestFirst.find(({ width }) => width >= firstRip - TOLERANCE_MM);
+      if (stock && firstRip < left - TOLERANCE_MM) add(from, at, firstRip, stock, 'square', 'tapered');
+      continue;
+    }
     const rip = narrowestFirst.find(({ width }) => width >= left - TOLERANCE_MM);
     if (rip) {
       const full = Math.abs(rip.width - left) <= TOLERANCE_MM;
-      layouts.push([
-        ...laid,
-        {
-          t0: from,
-          t1: breadth,
-          lowEdge: laid.length > 0 || full ? 'tapered' : 'square',
-          highEdge: full ? 'tapered' : 'square',
-          stock: rip,
-        },
-      ]);
+      add(from, at, left, rip, at > 0 || full ? 'tapered' : 'square', full ? 'tapered' : 'square');
     }
-    for (const stock of narrowestFirst) {
-      if (stock.width < left - TOLERANCE_MM)
-        fill(
-          [...laid, { t0: from, t1: from + stock.width, lowEdge: 'tapered', highEdge: 'tapered', stock }],
-          from + stock.width,
-        );
-    }
-  };
-  fill([], 0);
-  const turned = startHigh
-    ? layouts.map((layout) => layout.map((course) => flipped(course, breadth)).reverse())
-    : layouts;
-  return turned.map((layout) => layout.map((course) => shifted(course, across.from)));
+    for (const stock of narrowestFirst)
+      if (stock.width < left - TOLERANCE_MM) add(from, at, stock.width, stock, 'tapered', 'tapered');
+  }
+  return sorted(lines, steps, across.from);
 }
 
-const shifted = (course: Course, by: number): Course =>
-  by === 0 ? course : { ...course, t0: course.t0 + by, t1: course.t1 + by };
+function sorted(
+  lines: readonly number[],
+  steps: readonly { readonly at: number; readonly to: number; readonly course: Course }[],
+  start: number,
+): CourseNet {
+  const order = lines.map((_, index) => index).sort((a, b) => (lines[a] ?? 0) - (lines[b] ?? 0));
+  const place = new Map(order.map((line, index) => [line, index]));
+  const from = order.map((line) =>
+    steps.filter(({ at }) => at === line).map(({ to, course }) => ({ course, to: place.get(to) ?? 0 })),
+  );
+  return { lines: order.map((line) => start + (lines[line] ?? 0)), from };
+}
 
-const flipped = (course: Course, breadth: number): Course => ({
-  ...course,
-  t0: breadth - course.t1,
-  t1: breadth - course.t0,
-  lowEdge: course.highEdge,
-  highEdge: course.lowEdge,
-});
+/** A net seen from the other side: what started a face ends it. */
+export function turnedNet({ lines, from }: CourseNet, across: Span): CourseNet {
+  const last = lines.length - 1;
+  const flip = (t: number) => across.from + across.to - t;
+  const turned: { course: Course; to: number }[][] = lines.map(() => []);
+  from.forEach((courses, line) => {
+    for (const { course, to } of courses)
+      turned[last - to]?.push({
+        to: last - line,
+        course: {
+          ...course,
+          t0: flip(course.t1),
+          t1: flip(course.t0),
+          lowEdge: course.highEdge,
+          highEdge: course.lowEdge,
+        },
+      });
+  });
+  return { lines: lines.map(flip).reverse(), from: turned };
+}

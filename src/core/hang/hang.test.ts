@@ -3,13 +3,13 @@ import { plainWall } from '../../../tests/houses/plainWall';
 import type { Face } from '../house/faces/face';
 import { resolveHang } from '../house/resolveHang';
 import { cheapestButts } from './buttSets';
-import { courseLayouts } from './courses';
+import { courseNet, turnedNet } from './courses';
 import { hangFace } from './hangFace';
 import { sheetsFor } from './sheetsFor';
 
 const IN = 25.4;
 const PLAN = resolveHang({ unit: 'in', hang: {} }, {});
-const ACROSS = { long: ['u'], searchStart: false } as const;
+const ACROSS = { long: ['u'], searchStart: false, byLegs: false } as const;
 
 const wall = (
   width: number,
@@ -38,8 +38,9 @@ describe('courses', () => {
   });
 
   it('of a ceiling may start at the far side, where the rip then comes first', () => {
-    const [layout] = courseLayouts({ from: 0, to: 120 * IN }, PLAN.boards, true);
-    expect(layout?.map(({ t0, t1, lowEdge }) => [inches(t0), inches(t1), lowEdge])).toEqual([
+    const across = { from: 0, to: 120 * IN };
+    const courses = turnedNet(courseNet(across, PLAN.boards), across).from.flatMap((own) => own);
+    expect(courses.map(({ course: { t0, t1, lowEdge } }) => [inches(t0), inches(t1), lowEdge])).toEqual([
       [0, 24, 'square'],
       [24, 72, 'tapered'],
       [72, 120, 'tapered'],

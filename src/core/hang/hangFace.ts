@@ -1,26 +1,40 @@
 import type { Face } from '../house/faces/face';
 import type { HangPlan } from '../house/resolveHang';
 import { boxOf } from '../measure/polygon';
-import { TOLERANCE_MM } from '../measure/unit';
+import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
 import { type Board, type JointPrices, usualJointPrices } from './board';
-import { compareCosts, type RankedCost } from './cost';
-import { courseLayouts } from './courses';
+import { compareCosts, RANKINGS, type RankedCost } from './cost';
+import { type CourseNet, courseNet, turnedNet } from './courses';
 import { layCourses } from './layCourses';
-import { stripOf } from './strip';
+import { hangLegs } from './legs';
+import { finishedAlong, type Strip, stripOf } from './strip';
 
 /** The ways a face may be hung; the cheapest wins, the first named where they cost the same. */
 export interface FaceHanging {
   readonly long: readonly ('u' | 'v')[];
-  /** Whether the first full board may also lie at the far side. */
+  /** Whether the first full board may also lie at the far side, or after a rip. */
   readonly searchStart: boolean;
+  /** Whether a face that runs round corners may be hung leg by leg. */
+  readonly byLegs: boolean;
 }
+
+/** Boards of a face and what they cost. */
+export interface Hanging {
+  readonly cost: RankedCost;
+  readonly boards: readonly Board[];
+}
+
+/** Nobody starts with a rip narrower than this. Common practice, no source. */
+const NARROWEST_RIP_MM = 6 * MM_PER_INCH;
+/** More starts than these are not compared. */
+const MOST_STARTS = 32;
 
 /**
  * Hangs boards on one face so that finishing costs least: every direction, start and row of board widths, and for each
  * the cheapest butts (see `layCourses`). A face narrower than a board takes one strip lengthwise whatever was asked.
  *
  * @returns the boards, course by course
- * @example hangFace(wall20ft, plan, { long: ['u'], searchStart: false })  // two courses with one butt each
+ * @example hangFace(wall20ft, plan, { long: ['u'], searchStart: false, byLegs: false })  // two courses with one butt each
  */
 export function hangFace(
   face: Face,
@@ -33,20 +47,55 @@ export function hangFace(
   const box = boxOf(face.loops);
   const narrow = Math.min(box.u1 - box.u0, box.v1 - box.v0) < widest - TOLERANCE_MM;
   const directions: readonly ('u' | 'v')[] = narrow ? [box.u1 - box.u0 >= box.v1 - box.v0 ? 'u' : 'v'] : hanging.long;
-  let best: { readonly cost: RankedCost; readonly boards: readonly Board[] } | undefined;
+  const aimsAtWork = RANKINGS[plan.aim][0] === 'work';
+  let best: Hanging | undefined;
   for (const long of directions) {
     const strip = stripOf(face, long);
-    // On a plain rectangle the two starts mirror each other and cost the same.
-    const starts = hanging.searchStart && !strip.plain ? [false, true] : [false];
-    for (const startHigh of starts) {
-      for (const courses of courseLayouts(strip.breadth, plan.boards, startHigh)) {
-        const laid = layCourses(strip, courses, plan, prices);
-        if (!best || compareCosts(laid.cost, best.cost) < 0) best = laid;
-      }
+    for (const net of netsOf(strip, plan, hanging.searchStart)) {
+      if (best && aimsAtWork && leastSeams(strip, net, prices) > (best.cost[0] ?? 0) + 1) continue;
+      const laid = layCourses(strip, net, plan, prices);
+      if (!best || compareCosts(laid.cost, best.cost) < 0) best = laid;
     }
+  }
+  if (hanging.byLegs && !narrow) {
+    const legs = hangLegs(face, plan, prices);
+    if (legs && (!best || compareCosts(legs.cost, best.cost) < 0)) return legs.boards;
   }
   if (!best) throw new RangeError('a face takes at least one course');
   return face.mirrored ? best.boards.map((board) => mirroredBoard(board, face.width)) : best.boards;
+}
+
+/** The ways to lay courses over a strip: from its start; where it may be searched also from its end, and after rips. */
+function netsOf(strip: Strip, plan: HangPlan, searchStart: boolean): readonly CourseNet[] {
+  const plain = courseNet(strip.breadth, plan.boards);
+  // On a plain rectangle all starts cost the same.
+  if (!searchStart || strip.plain) return [plain];
+  return [
+    plain,
+    turnedNet(plain, strip.breadth),
+    ...firstRips(strip, plan).map((rip) => courseNet(strip.breadth, plan.boards, rip)),
+  ];
+}
+
+/** Rips to start with that bring a seam in line with a corner of the face, where seams get shorter. */
+function firstRips({ loops, breadth }: Strip, { boards }: HangPlan): readonly number[] {
+  const corners = [...new Set(loops.flat().map(([, t]) => Math.round(t * 10) / 10))];
+  const rips = boards.flatMap(({ width }) =>
+    corners.flatMap((t) => {
+      const rip = (t - breadth.from) % width;
+      return rip >= NARROWEST_RIP_MM && rip < width - TOLERANCE_MM ? [rip] : [];
+    }),
+  );
+  return rips
+    .sort((a, b) => a - b)
+    .filter((rip, index) => index === 0 || rip - (rips[index - 1] ?? 0) > 1)
+    .slice(0, MOST_STARTS);
+}
+
+/** What the seams of a net cost at least; the butts come on top. */
+function leastSeams(strip: Strip, net: CourseNet, prices: JointPrices): number {
+  if (net.from.some((courses) => courses.length > 1)) return 0;
+  return net.lines.slice(1, -1).reduce((sum, line) => sum + prices.flat * finishedAlong(strip, line), 0);
 }
 
 /** Back from the mirror image in which the face was hung. */

@@ -31,10 +31,15 @@ export function hangRoom(
   return ways.reduce((best, way) => (way.takes < best.takes ? way : best)).hung;
 }
 
-const sheetsOf = (hung: readonly HungFace[]) => sheetsFor(hung.flatMap(({ boards }) => boards));
-const sheetCount = (hung: readonly HungFace[]): number => sheetsOf(hung).reduce((sum, { count }) => sum + count, 0);
+const sheetsOf = (hung: readonly HungFace[], aim: HangPlan['aim']) =>
+  sheetsFor(
+    hung.flatMap(({ boards }) => boards),
+    aim,
+  );
+const sheetCount = (hung: readonly HungFace[]): number =>
+  sheetsOf(hung, 'boards').reduce((sum, { count }) => sum + count, 0);
 const sheetArea = (hung: readonly HungFace[]): number =>
-  sheetsOf(hung).reduce((sum, { width, length, count }) => sum + width * length * count, 0);
+  sheetsOf(hung, 'waste').reduce((sum, { width, length, count }) => sum + width * length * count, 0);
 
 function hangFaces(faces: readonly Face[], plan: HangPlan, prices: JointPrices): readonly HungFace[] {
   return faces.map((face) => {
@@ -44,16 +49,21 @@ function hangFaces(faces: readonly Face[], plan: HangPlan, prices: JointPrices):
 }
 
 function hangingOf(face: Face, plan: HangPlan): FaceHanging {
+  const whole = { searchStart: false, byLegs: false };
   switch (face.kind) {
     case 'wall':
     case 'column':
-      return { long: [plan.walls === 'across' ? 'u' : 'v'], searchStart: false };
+      return { ...whole, long: [plan.walls === 'across' ? 'u' : 'v'] };
     case 'ceiling':
-      return { long: plan.ceiling === 'auto' ? ['u', 'v'] : [plan.ceiling === 'along' ? 'u' : 'v'], searchStart: true };
+      return {
+        ...whole,
+        long: plan.ceiling === 'auto' ? ['u', 'v'] : [plan.ceiling === 'along' ? 'u' : 'v'],
+        searchStart: true,
+      };
     case 'soffit':
-      return { long: ['u', 'v'], searchStart: false };
+      return { ...whole, long: ['u', 'v'], byLegs: true };
     case 'niche':
     case 'return':
-      return { long: ['u'], searchStart: false };
+      return { ...whole, long: ['u'] };
   }
 }

@@ -1,66 +1,147 @@
 import type { HangPlan } from '../house/resolveHang';
-import { totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
-import { addParts, type CostParts, NO_COST, RANKINGS, type RankedCost, rankedCost, wholeCost } from './cost';
+import {
+  addParts,
+  type CostParts,
+  compareCosts,
+  NO_COST,
+  RANKINGS,
+  type RankedCost,
+  rankedCost,
+  wholeCost,
+} from './cost';
 import { boardsOf, type Choice, type CourseChoices, courseChoices } from './courseChoices';
-import type { Course } from './courses';
-import { alongAt, type Strip } from './strip';
+import type { Course, CourseNet } from './courses';
+import { finishedAlong, type Strip } from './strip';
 
 /** Butts of neighbouring courses keep this many bays of framing between them: common practice, no source. */
 const STAGGER_BAYS = 2;
 
+/** One course of a net with the ways to break it, and what it costs whichever is taken, its seam to the course before too. */
+interface Laid {
+  readonly course: Course;
+  readonly to: number;
+  readonly ways: CourseChoices;
+  readonly parts: CostParts;
+}
+
 /** The cheapest way to hang the courses so far that ends in a certain choice. */
 interface Step {
-  /** In the stagger and the ranks after it: all in which ways to hang the same courses can differ. */
+  /** In the stagger and the ranks after it: what is before them does not depend on the choices. */
   readonly cost: number;
+  readonly laid: Laid;
   readonly choice: Choice;
   readonly before: Step | undefined;
 }
 
 /**
- * The cheapest butts for given courses. Stagger couples each course with the next, so this is a layered shortest path
- * over each course's choices; costs are ranked by the aim of the plan.
+ * The cheapest courses of a net with the cheapest butts in them. Stagger couples a course with its neighbour and nothing
+ * else does: so the net is first thinned out to the ways that cost least in the ranks before the stagger, and then a
+ * layered shortest path over each course's choices finds the least of those.
  */
 export function layCourses(
   strip: Strip,
-  courses: readonly Course[],
+  net: CourseNet,
   plan: HangPlan,
   prices: JointPrices,
 ): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
   const ranking = RANKINGS[plan.aim];
+  const staggerAt = ranking.indexOf('stagger');
+  const [alone, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt)];
   const least = STAGGER_BAYS * plan.framing - TOLERANCE_MM;
-  const perStagger = wholeCost(ranking.slice(ranking.indexOf('stagger')), { ...NO_COST, stagger: 1 });
-  const perCourse: CourseChoices[] = [];
-  let steps: readonly Step[] = [];
-  for (const [index, course] of courses.entries()) {
-    const known = strip.plain ? courses.findIndex((other, at) => at < index && isAlike(other, course)) : -1;
-    const found = perCourse[known] ?? courseChoices(strip, course, plan, prices, ranking);
-    perCourse.push(found);
-    const before = steps;
+  const perStagger = wholeCost(after, { ...NO_COST, stagger: 1 });
+  const thin = thinned(laidCourses(strip, net, plan, prices), (parts) => rankedCost(alone, parts));
+
+  const reached: Step[][] = net.lines.map(() => []);
+  thin.forEach((courses, line) => {
+    const before = reached[line] ?? [];
+    // No cheapest way leads to this line.
+    if (line > 0 && before.length === 0) return;
     const lowest = before.reduce((low, { cost }) => Math.min(low, cost), Infinity);
-    steps = found.choices.map((choice) => stepTo(choice, before, lowest, least, perStagger));
-  }
-  const best = steps.reduce((a, b) => (b.cost < a.cost ? b : a));
-  const chosen = choicesUpTo(best);
-  const boards: Board[] = [];
-  let parts: CostParts = { ...NO_COST, work: seamWork(strip, courses, prices) };
-  for (const [index, course] of courses.entries()) {
-    const choice = chosen[index];
-    if (!choice) continue;
-    boards.push(...boardsOf(choice.pieces, strip, course, index, plan.backed));
-    parts = addParts(parts, perCourse[index]?.partsOf(choice) ?? NO_COST);
-    parts = { ...parts, stagger: parts.stagger + tooClose(chosen[index - 1]?.butts ?? [], choice.butts, least) };
-  }
-  return { cost: rankedCost(ranking, parts), boards };
+    for (const laid of courses)
+      for (const choice of laid.ways.choices)
+        reached[laid.to]?.push(stepTo(choice, laid, before, lowest, least, perStagger));
+  });
+  const ends = reached.at(-1) ?? [];
+  const [first] = ends;
+  if (!first) throw new RangeError('a face takes at least one course');
+  return hangingOf(
+    ends.reduce((a, b) => (b.cost < a.cost ? b : a), first),
+    strip,
+    plan,
+    least,
+  );
 }
 
-/** Where neither opening nor slope tells them apart, courses of one stock and breadth have the same choices. */
+/** Every course of a net with the ways to break it. */
+function laidCourses(
+  strip: Strip,
+  { lines, from }: CourseNet,
+  plan: HangPlan,
+  prices: JointPrices,
+): readonly (readonly Laid[])[] {
+  const known: { readonly course: Course; readonly ways: CourseChoices }[] = [];
+  const waysOf = (course: Course): CourseChoices => {
+    // Where neither opening, slope nor zone tells them apart, courses of one stock and breadth have the same choices.
+    const alike = strip.plain ? known.find((other) => isAlike(other.course, course)) : undefined;
+    if (alike) return alike.ways;
+    const ways = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
+    known.push({ course, ways });
+    return ways;
+  };
+  return from.map((courses, line) => {
+    // Between two courses of a net lie two tapered edges.
+    const seam = line === 0 || courses.length === 0 ? 0 : prices.flat * finishedAlong(strip, lines[line] ?? 0);
+    return courses.map(({ course, to }) => {
+      const ways = waysOf(course);
+      const [any] = ways.choices;
+      const parts = any ? ways.partsOf(any) : NO_COST;
+      return { course, to, ways, parts: { ...parts, work: parts.work + seam } };
+    });
+  });
+}
+
 const isAlike = (a: Course, b: Course): boolean =>
   a.stock.width === b.stock.width && Math.abs(a.t1 - a.t0 - (b.t1 - b.t0)) <= TOLERANCE_MM;
 
+/** The courses that are part of a way from the first line to the last that costs least, in the ranks that are looked at. */
+function thinned(
+  net: readonly (readonly Laid[])[],
+  rank: (parts: CostParts) => RankedCost,
+): readonly (readonly Laid[])[] {
+  if (net.every((courses) => courses.length <= 1)) return net;
+  const last = net.length - 1;
+  const rest: (CostParts | undefined)[] = net.map((_, line) => (line === last ? NO_COST : undefined));
+  const through = ({ to, parts }: Laid): CostParts | undefined => {
+    const onward = rest[to];
+    return onward && addParts(parts, onward);
+  };
+  for (let line = last - 1; line >= 0; line -= 1) {
+    for (const laid of net[line] ?? []) {
+      const cost = through(laid);
+      const best = rest[line];
+      if (cost && (!best || compareCosts(rank(cost), rank(best)) < 0)) rest[line] = cost;
+    }
+  }
+  return net.map((courses, line) => {
+    const best = rest[line];
+    return courses.filter((laid) => {
+      const cost = through(laid);
+      return cost && best && compareCosts(rank(cost), rank(best)) <= 0;
+    });
+  });
+}
+
 /** @param lowest the least that any of the steps costs: nothing after one that is reached at it can be better */
-function stepTo(choice: Choice, steps: readonly Step[], lowest: number, least: number, perStagger: number): Step {
+function stepTo(
+  choice: Choice,
+  laid: Laid,
+  steps: readonly Step[],
+  lowest: number,
+  least: number,
+  perStagger: number,
+): Step {
   let before: Step | undefined;
   let cost = 0;
   for (const step of steps) {
@@ -70,22 +151,31 @@ function stepTo(choice: Choice, steps: readonly Step[], lowest: number, least: n
     cost = reached;
     if (cost === lowest) break;
   }
-  return { cost: cost + choice.after, choice, before };
+  return { cost: cost + choice.after, laid, choice, before };
 }
 
-function choicesUpTo(last: Step): readonly Choice[] {
-  const choices: Choice[] = [];
-  for (let step: Step | undefined = last; step; step = step.before) choices.push(step.choice);
-  return choices.reverse();
+/** The boards of the way that ends in a step, and what it costs. */
+function hangingOf(
+  last: Step,
+  strip: Strip,
+  plan: HangPlan,
+  least: number,
+): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
+  const steps: Step[] = [];
+  for (let step: Step | undefined = last; step; step = step.before) steps.unshift(step);
+  let parts: CostParts = NO_COST;
+  const boards = steps.flatMap(({ laid, choice }, index) => {
+    const own = laid.ways.partsOf(choice);
+    const stagger = tooClose(steps[index - 1]?.choice.butts ?? [], choice.butts, least);
+    parts = addParts(parts, { ...own, work: own.work + seamOf(laid), stagger });
+    return boardsOf(choice.pieces, strip, laid.course, index, plan.backed);
+  });
+  return { cost: rankedCost(RANKINGS[plan.aim], parts), boards };
 }
 
-function seamWork(strip: Strip, courses: readonly Course[], prices: JointPrices): number {
-  return courses.slice(1).reduce((work, course, index) => {
-    const tapers = [courses[index]?.highEdge, course.lowEdge].filter((edge) => edge === 'tapered').length;
-    const price = tapers === 2 ? prices.flat : tapers === 1 ? prices.mixed : prices.butt;
-    return work + price * totalLength(alongAt(strip, course.t0));
-  }, 0);
-}
+/** What the seam to the course before costs: all that a course costs beside its butts. */
+const seamOf = ({ ways, parts }: Laid): number =>
+  parts.work - (ways.choices[0] ? ways.partsOf(ways.choices[0]).work : 0);
 
 // Plain loops: this runs for every pair of choices of neighbouring courses.
 function tooClose(above: readonly number[], below: readonly number[], least: number): number {

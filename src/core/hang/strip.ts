@@ -1,7 +1,8 @@
+import { hiddenOn } from '../house/faces/covered';
 import type { Face } from '../house/faces/face';
 import { type Axis, chordsAt, reachIn } from '../measure/chords';
 import { boxOf, isUprightBox } from '../measure/polygon';
-import { lengthWithin, type Span } from '../measure/span';
+import { lengthWithin, type Span, subtractSpans, totalLength } from '../measure/span';
 import type { Loop, Point } from '../measure/vector';
 import type { Course } from './courses';
 
@@ -12,10 +13,12 @@ export interface Strip {
   readonly loops: readonly Loop[];
   /** How far it reaches across the courses. */
   readonly breadth: Span;
-  /** Whether the face is nothing but an upright rectangle. */
+  /** Whether the face is nothing but an upright rectangle, finished all over: every place across it is like every other. */
   readonly plain: boolean;
   /** The boxes around openings, whose corners butts keep away from. */
   readonly holes: readonly { readonly s: Span; readonly t: Span }[];
+  /** What zones hide of a straight line between two points (s, t); mm from its start. */
+  readonly hidden: ((from: Point, to: Point) => readonly Span[]) | undefined;
 }
 
 /** A mirrored face is seen from its far end, so that it is hung as the mirror image of the other one. */
@@ -28,7 +31,16 @@ export function stripOf(face: Face, long: Axis): Strip {
     return long === 'u' ? { s: u, t: v } : { s: v, t: u };
   });
   const box = boxOf(loops);
-  return { long, loops, breadth: { from: box.v0, to: box.v1 }, plain: isUprightBox(loops), holes };
+  const onFace = ([s, t]: Point): Point => (long === 'u' ? [flip(s), t] : [flip(t), s]);
+  const covered = face.covers.length > 0;
+  return {
+    long,
+    loops,
+    breadth: { from: box.v0, to: box.v1 },
+    plain: !covered && isUprightBox(loops),
+    holes,
+    hidden: covered ? (from, to) => hiddenOn(face, onFace(from), onFace(to)).all : undefined,
+  };
 }
 
 function turnedLoops(face: Face, long: Axis, flip: (u: number) => number): readonly Loop[] {
@@ -42,9 +54,26 @@ function turnedLoops(face: Face, long: Axis, flip: (u: number) => number): reado
 /** The stretches of a course that hang together, whatever openings and slopes leave. */
 export const stretchesOf = ({ loops }: Strip, { t0, t1 }: Course): readonly Span[] => reachIn(loops, 'v', t0, t1);
 
-/** How much board lies on both sides of a line across a course; mm. */
-export const boardAcross = ({ plain, loops }: Strip, { t0, t1 }: Course, s: number): number =>
-  plain ? t1 - t0 : lengthWithin(chordsAt(loops, 'u', s), t0, t1);
+/** How much joint would be finished on a line across a course: where board lies on both sides and no zone hides it; mm. */
+export function finishedAcross({ plain, loops, hidden }: Strip, { t0, t1 }: Course, s: number): number {
+  if (plain) return t1 - t0;
+  const boarded = chordsAt(loops, 'u', s);
+  return hidden ? finished(boarded, { from: t0, to: t1 }, hidden([s, t0], [s, t1])) : lengthWithin(boarded, t0, t1);
+}
 
-/** Where board lies on both sides of a line along the courses. */
-export const alongAt = ({ loops }: Strip, t: number): readonly Span[] => chordsAt(loops, 'v', t);
+/** The same on a line along the courses. */
+export function finishedAlong({ loops, hidden }: Strip, t: number): number {
+  const boarded = chordsAt(loops, 'v', t);
+  const [first, last] = [boarded[0], boarded.at(-1)];
+  if (!hidden || !first || !last) return totalLength(boarded);
+  return finished(boarded, { from: first.from, to: last.to }, hidden([first.from, t], [last.to, t]));
+}
+
+/** What of the boarded stretches lies within a line and is not hidden; `hidden` is measured from the line's start. */
+function finished(boarded: readonly Span[], line: Span, hidden: readonly Span[]): number {
+  const covered = hidden.map(({ from, to }) => ({ from: line.from + from, to: line.from + to }));
+  return boarded.reduce((sum, span) => {
+    const within = { from: Math.max(span.from, line.from), to: Math.min(span.to, line.to) };
+    return within.to > within.from ? sum + totalLength(subtractSpans(within, covered)) : sum;
+  }, 0);
+}

@@ -1,13 +1,13 @@
 import type { Board } from '../hang/board';
+import type { RoomEdge } from '../house/faces/corners';
 import { inRoom } from '../house/faces/face';
 import { overlaps, type Span, totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { dot } from '../measure/vector';
 import { NO_FACTORY_EDGE } from './joint';
-import type { RoomEdge } from './roomEdge';
 
 /** The stretches of an edge where a board's tapered edge lies along it. */
-export function taperedSpans({ hung: { face, boards }, edge, direction }: RoomEdge): readonly Span[] {
+export function taperedSpans({ face, edge, direction }: RoomEdge, boards: readonly Board[]): readonly Span[] {
   const [wide, tall] = [Math.abs(edge.to[0] - edge.from[0]), Math.abs(edge.to[1] - edge.from[1])];
   // Along a slope, or round an arch, no factory edge can lie.
   if (face.bent || Math.min(wide, tall) > TOLERANCE_MM) return [];

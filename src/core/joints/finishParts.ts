@@ -1,5 +1,6 @@
 import type { HungFace } from '../hang/hangRoom';
-import { areaOf } from '../house/faces/face';
+import { coveredArea } from '../house/faces/covered';
+import { areaOf, type Face } from '../house/faces/face';
 import type { Room } from '../house/schema';
 import type { Joint, JointClass } from './joint';
 
@@ -12,7 +13,8 @@ export interface FinishPart {
   readonly faces: readonly string[];
   readonly classes: Readonly<Partial<Record<JointClass, number>>>;
   readonly fasteners: number;
-  readonly boardArea: number;
+  /** What is painted: not behind tile, cabinets or trim. */
+  readonly paintedArea: number;
 }
 
 /**
@@ -34,7 +36,7 @@ export function partsByFinish(
   const partOn = (faces: readonly string[]) => {
     const names = [...new Set(faces.map(nameOf))].sort();
     const key = names.join('~');
-    const part = parts.get(key) ?? { faces: names, classes: {}, fasteners: 0, boardArea: 0 };
+    const part = parts.get(key) ?? { faces: names, classes: {}, fasteners: 0, paintedArea: 0 };
     parts.set(key, part);
     return part;
   };
@@ -46,7 +48,11 @@ export function partsByFinish(
   for (const { face } of hungFaces) {
     const part = partOn([face.id]);
     part.fasteners += spotted.get(face.id) ?? 0;
-    part.boardArea += face.existing ? 0 : areaOf(face);
+    part.paintedArea += paintedAreaOf(face);
   }
   return [...parts.values()];
 }
+
+/** The new board of a face that will be painted; mm². */
+export const paintedAreaOf = (face: Face): number =>
+  face.existing ? 0 : Math.max(0, areaOf(face) - coveredArea(face));

@@ -7,7 +7,7 @@ import type { Room } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import { countScrews } from './countScrews';
-import { type FinishPart, OTHER_FACES, partsByFinish } from './finishParts';
+import { type FinishPart, OTHER_FACES, paintedAreaOf, partsByFinish } from './finishParts';
 import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
 
 /** What there is of one class: mm and maximal straight runs. */
@@ -31,6 +31,8 @@ export interface Tally {
   readonly screws: number;
   readonly factoryEdgeInAngle: { readonly one: number; readonly both: number };
   readonly boardArea: number;
+  /** Of it what is painted: not behind tile, cabinets or trim. */
+  readonly paintedArea: number;
   readonly boards: readonly SheetCount[];
   /** The room in parts of one level each, where faces have levels of their own. */
   readonly parts?: readonly FinishPart[];
@@ -72,7 +74,11 @@ export function tallyRoom(
     screws: screws.driven,
     factoryEdgeInAngle,
     boardArea: hungFaces.reduce((sum, { face }) => sum + (face.existing ? 0 : areaOf(face)), 0),
-    boards: sheetsFor(hungFaces.flatMap(({ boards }) => boards)),
+    paintedArea: hungFaces.reduce((sum, { face }) => sum + paintedAreaOf(face), 0),
+    boards: sheetsFor(
+      hungFaces.flatMap(({ boards }) => boards),
+      plan.aim,
+    ),
     ...(parts ? { parts } : {}),
   };
 }
@@ -81,7 +87,7 @@ export function tallyRoom(
 export function finishParts(tally: Tally): readonly FinishPart[] {
   if (tally.parts) return tally.parts;
   const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, tally.classes[kind].length]));
-  return [{ faces: [OTHER_FACES], classes, fasteners: tally.fasteners, boardArea: tally.boardArea }];
+  return [{ faces: [OTHER_FACES], classes, fasteners: tally.fasteners, paintedArea: tally.paintedArea }];
 }
 
 const NOTHING: ClassTotal = { length: 0, count: 0 };
@@ -121,6 +127,7 @@ export function addTallies(tallies: readonly Tally[]): Tally {
       both: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.both),
     },
     boardArea: sum(({ boardArea }) => boardArea),
+    paintedArea: sum(({ paintedArea }) => paintedArea),
     boards: [...sheets.values()].sort((a, b) => a.width - b.width || a.length - b.length),
   };
 }

@@ -3,6 +3,7 @@ import { SUBSTRATES } from '../drying/dryingHours';
 import { levelSchema } from '../house/levelSchema';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
+import type { Role } from './person';
 
 const instant = z.iso.datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' });
 const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be at most 500 characters');
@@ -86,7 +87,7 @@ export type EntryKind = NewEntry['kind'];
 export type Entry = NewEntry & {
   readonly seq: number;
   readonly by: string;
-  readonly role: 'lead' | 'finisher' | 'viewer';
+  readonly role: Role;
   readonly recordedAt: string;
 };
 export type CoatEntry = Extract<Entry, { kind: 'coat' }>;

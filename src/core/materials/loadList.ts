@@ -89,7 +89,7 @@ export function mudOf(coat: RoomCoat, method: Method): number {
 export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, all }: Method): number {
   if (all.last !== 'seal' || level < 3) return 0;
   const skimmed = coats.reduce((sum, { key, amount }) => (key === 'skim' ? sum + amount : sum), 0);
-  return Math.max(0, tally.boardArea - skimmed);
+  return Math.max(0, tally.paintedArea - skimmed);
 }
 
 /** Litres of sealer for a room, without waste. */

@@ -42,7 +42,7 @@ export function subtractSpans(span: Span, cuts: readonly Span[], tolerance = TOL
   return left;
 }
 
-/** What two lists of spans, each in order, share. */
+/** What two lists of spans share. */
 export function overlaps(a: readonly Span[], b: readonly Span[]): readonly Span[] {
   const shared: Span[] = [];
   // Plain loops: this runs for every line of screws of a house.

@@ -87,7 +87,7 @@ describe('a face with a level of its own', () => {
     const { tally } = coatsAt({ faces: { c0: { level: 5 }, w2: { level: 3 } } });
     const parts = tally.parts ?? [];
     expect(parts.length).toBeGreaterThan(2);
-    expect(parts.reduce((sum, part) => sum + part.boardArea, 0)).toBeCloseTo(tally.boardArea, 3);
+    expect(parts.reduce((sum, part) => sum + part.paintedArea, 0)).toBeCloseTo(tally.paintedArea, 3);
     expect(parts.reduce((sum, part) => sum + part.fasteners, 0)).toBe(tally.fasteners);
     for (const kind of ['flat', 'butt', 'angle', 'bead'] as const)
       expect(parts.reduce((sum, part) => sum + (part.classes[kind] ?? 0), 0)).toBeCloseTo(

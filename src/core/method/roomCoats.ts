@@ -18,7 +18,7 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
   return [
     ...joints,
     ...(tally.fasteners > 0 ? (['fasteners'] as const) : []),
-    ...(tally.boardArea > 0 ? (['surface'] as const) : []),
+    ...(tally.paintedArea > 0 ? (['surface'] as const) : []),
   ];
 }
 
@@ -51,7 +51,7 @@ function methodOfPart({ faces }: FinishPart, method: Method, finish: Room['finis
 
 function amountIn(part: FinishPart, kind: CoatedClass): number {
   if (kind === 'fasteners') return part.fasteners;
-  return kind === 'surface' ? part.boardArea : (part.classes[kind] ?? 0);
+  return kind === 'surface' ? part.paintedArea : (part.classes[kind] ?? 0);
 }
 
 /** The rounds that a room needs, in order. */

@@ -53,7 +53,7 @@ const sidesOf = (coat: Coat, coats: readonly Coat[]): number =>
 
 function sandingHours(tally: Tally, coats: readonly RoomCoat[], method: Method): number {
   const skim = coats.find(({ key }) => key === 'skim');
-  const skimmed = skim ? skim.amount / tally.boardArea : 0;
+  const skimmed = skim ? skim.amount / tally.paintedArea : 0;
   const joints = coatedClassesOf(tally).reduce((sum, kind) => {
     if (kind === 'surface' || choicesFor(method, kind).hard === 'trim') return sum;
     const amount = kind === 'fasteners' ? tally.fasteners : tally.classes[kind].length / MM_PER_FOOT;

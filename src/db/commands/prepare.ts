@@ -1,3 +1,4 @@
+import { now } from '../clock';
 import { connection } from '../connection';
 import { DEMO_PEOPLE } from '../demo/demoLog';
 import { clearDatabase, DEMO_PASSWORD, isEmpty, loadDemo } from '../demo/loadDemo';
@@ -13,7 +14,7 @@ async function prepare(options: readonly string[]): Promise<void> {
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   if (options.includes('--reset-demo')) await clearDatabase();
   if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty())))
-    await loadDemo(new Date(), timeZone);
+    await loadDemo(new Date(now()), timeZone);
   const people = await models().PersonRow.findAll({ attributes: ['name'] });
   const demo = DEMO_PEOPLE.filter(({ name }) => people.some((person) => person.name === name));
   if (demo.length !== DEMO_PEOPLE.length) return;

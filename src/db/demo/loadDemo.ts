@@ -19,8 +19,15 @@ export const DEMO_PASSWORD = 'oak-demo';
 const WEEK_MS = 7 * 86_400_000;
 const EVERY_MS = 10 * 60_000;
 
-/** Puts the demo's people, house, log, sensors and a week of their readings into an empty database. */
+/** The demo's people in a database, by name. */
+export type DemoIds = Readonly<Record<DemoName, string>>;
+
+/** Puts the demo into an empty database. */
 export async function loadDemo(now: Date, timeZone: string): Promise<void> {
+  await loadDemoHouse(await addDemoPeople(), now, timeZone);
+}
+
+export async function addDemoPeople(): Promise<DemoIds> {
   const ids: Partial<Record<DemoName, string>> = {};
   for (const { name, role } of DEMO_PEOPLE) ids[name] = (await addPerson(name, role, DEMO_PASSWORD))?.id;
   const idOf = (name: DemoName): string => {
@@ -28,9 +35,7 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
     if (id === undefined) throw new Error(`there is a person called ${name} already`);
     return id;
   };
-  const house = demoHouse();
-  const houseId = await addHouse(house, timeZone);
-  const everyone = {
+  return {
     Marit: idOf('Marit'),
     Tobin: idOf('Tobin'),
     Ines: idOf('Ines'),
@@ -38,20 +43,38 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
     Petra: idOf('Petra'),
     Builder: idOf('Builder'),
   };
-  const log = demoLog(house, everyone, now, timeZone);
+}
+
+/**
+ * The demo's house in the middle of the job, its log, sensors and a week of their readings.
+ *
+ * @param keyEnd what the keys of its sensors end with, where there is more than one such house
+ * @returns the id of the house
+ */
+export async function loadDemoHouse(people: DemoIds, now: Date, timeZone: string, keyEnd = ''): Promise<string> {
+  const house = demoHouse();
+  const houseId = await addHouse(house, timeZone);
+  const log = demoLog(house, people, now, timeZone);
   for (const [index, { by, entry }] of log.entries()) {
     const role = DEMO_PEOPLE.find(({ name }) => name === by)?.role ?? 'finisher';
-    const result = await appendEntries(houseId, { id: everyone[by], role }, [entry]);
+    const result = await appendEntries(houseId, { id: people[by], role }, [entry]);
     if (result.kind !== 'recorded') throw new Error(`entry ${index} of the demo was refused: ${result.kind}`);
   }
-  await measureDemo(houseId, house, log, now);
+  await measureDemo(houseId, house, log, now, keyEnd);
+  return houseId;
 }
 
 /** A week of readings and the weather, as the stand-ins send them, sorted and recorded as those of real devices. */
-async function measureDemo(houseId: string, house: House, log: readonly DemoEntry[], now: Date): Promise<void> {
+async function measureDemo(
+  houseId: string,
+  house: House,
+  log: readonly DemoEntry[],
+  now: Date,
+  keyEnd: string,
+): Promise<void> {
   for (const { room, key, sim } of DEMO_SENSORS) {
     const name = house.rooms.find(({ id }) => id === room)?.name ?? room;
-    const { id } = await addDevice(houseId, room, `${name} sensor`, key);
+    const { id } = await addDevice(houseId, room, `${name} sensor`, key + keyEnd);
     const own = log.filter(({ entry }) => entry.room === room && entry.kind === 'coat');
     const wetAt = [...new Set(own.map(({ entry }) => Date.parse(entry.at)))];
     const sent = readings({ ...sim, wetAt }, now.getTime() - WEEK_MS, now.getTime(), EVERY_MS);

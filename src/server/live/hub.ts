@@ -1,5 +1,5 @@
-import { listenForChanges } from '../../db/changes';
 import { type HouseMark, listMarks } from '../../db/houses';
+import { listenForChanges } from '../../db/listenForChanges';
 
 export type Marks = Readonly<Record<string, HouseMark>>;
 

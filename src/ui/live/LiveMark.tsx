@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter } from 'next/navigation';
 import { useEffect, useRef, useState, useTransition } from 'react';
-import { type LiveState, listenToMarks, type Mark } from './liveMarks';
+import { type LiveState, listenToMarks, type Mark } from '@/client/liveMarks';
 
 /** What is only measured is shown anew at most so often, where the air is looked at and elsewhere; what somebody logged at
  * once. */
@@ -22,7 +22,7 @@ const WORDS: Readonly<Record<LiveState, string>> = {
 };
 
 /**
- * Keeps the page of a house true: shows it anew when the log, the air or the plan went on, and when a coat has become ready
+ * Keeps the page of a house true: shows it anew when the log, the air or the rooms went on, and when a coat has become ready
  * by itself.
  *
  * @param mark how far the house had come when the page was made
@@ -64,14 +64,14 @@ export function LiveMark({
     const stop = listenToMarks((marks, next) => {
       setState(next);
       const news = marks[house];
-      if (news && (news.seq > mark.seq || news.plan !== mark.plan)) showAfter(LOG_EVERY_MS);
+      if (news && (news.seq > mark.seq || news.rooms > mark.rooms)) showAfter(LOG_EVERY_MS);
       else if (news && news.air > mark.air) showAfter(airEvery);
     });
     return () => {
       stop();
       clearTimeout(timer);
     };
-  }, [house, mark.seq, mark.air, mark.plan, airEvery, router]);
+  }, [house, mark.seq, mark.air, mark.rooms, airEvery, router]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: every page that was made starts the wait anew
   useEffect(() => {

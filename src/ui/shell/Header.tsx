@@ -1,6 +1,5 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
-import type { Answer } from '@/core/house/answer';
 import { Sign } from '../Sign';
 import { KeysButton } from './KeysButton';
 import { SignOutButton } from './SignOutButton';
@@ -12,14 +11,12 @@ export function Header({
   air,
   time,
   person,
-  signOut,
   live,
 }: {
   readonly house: { readonly id: string; readonly name: string } | undefined;
   readonly air?: string;
   readonly time?: string;
   readonly person: { readonly name: string; readonly role: string };
-  readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
   readonly live?: ReactNode;
 }) {
   return (
@@ -46,7 +43,7 @@ export function Header({
       )}
       <KeysButton />
       <ThemeButton />
-      <SignOutButton {...person} signOut={signOut} />
+      <SignOutButton {...person} />
     </header>
   );
 }

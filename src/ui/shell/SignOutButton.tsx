@@ -2,21 +2,13 @@
 
 import { LogOut } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import type { Answer } from '@/core/house/answer';
+import { sendCommand } from '@/client/sendCommand';
 
 /** Who is signed in, and the way out. */
-export function SignOutButton({
-  name,
-  role,
-  signOut,
-}: {
-  readonly name: string;
-  readonly role: string;
-  readonly signOut: (input: Record<string, never>) => Promise<Answer<null>>;
-}) {
+export function SignOutButton({ name, role }: { readonly name: string; readonly role: string }) {
   const router = useRouter();
   const leave = async () => {
-    await signOut({});
+    await sendCommand('signOut', {});
     router.push('/signin');
     router.refresh();
   };

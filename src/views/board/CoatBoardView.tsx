@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { useLog } from '@/client/useLog';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
@@ -8,7 +9,6 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { useKey } from '@/ui/useKey';
-import { useLog } from '@/ui/useLog';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
 import { HoldButton } from './HoldButton';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { Said } from '@/client/useLog';
 import { TextField } from '@/ui/TextField';
-import type { Said } from '@/ui/useLog';
 import type { BoardRow } from './boardRows';
 
 interface HoldProps {

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import type { Said } from '@/client/useLog';
 import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -10,7 +11,6 @@ import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
-import type { Said } from '@/ui/useLog';
 import { spanWords } from '@/ui/when';
 import { amountWords, type Logged, openCoats, partOf } from './logged';
 

@@ -4,7 +4,6 @@ import { useMemo, useState } from 'react';
 import type { Air } from '@/core/drying/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
-import type { Answer } from '@/core/house/answer';
 import { METHOD_CLASSES, type MethodChoices } from '@/core/house/methodSchema';
 import type { Room } from '@/core/house/schema';
 import { COATED_CLASSES } from '@/core/method/coat';
@@ -15,12 +14,12 @@ import { ConflictList } from './ConflictList';
 import { KnifeCheck } from './KnifeCheck';
 import { Ladder } from './Ladder';
 import { LevelChoice } from './LevelChoice';
-import { type KeepActions, type KeptMethodRow, MethodStart } from './MethodStart';
+import { type KeptMethodRow, MethodStart } from './MethodStart';
 import { litresWords } from './priceWords';
 import { QuestionList } from './QuestionList';
 import { RoomFinishes } from './RoomFinishes';
 import { SectionPanel } from './SectionPanel';
-import { type MethodActions, type MethodHouse, type MethodRoom, useMethod } from './useMethod';
+import { type MethodHouse, type MethodRoom, useMethod } from './useMethod';
 import { usePrices } from './usePrices';
 
 export interface CoatsRoom extends MethodRoom {
@@ -29,7 +28,7 @@ export interface CoatsRoom extends MethodRoom {
   readonly room: Room;
 }
 
-interface CoatsViewProps extends MethodActions, KeepActions {
+interface CoatsViewProps {
   readonly houseId: string;
   readonly version: number;
   readonly house: MethodHouse;
@@ -37,11 +36,6 @@ interface CoatsViewProps extends MethodActions, KeepActions {
   readonly air: Air;
   readonly kept: readonly KeptMethodRow[];
   readonly mayEdit: boolean;
-  readonly saveRoom: (input: {
-    house: string;
-    version: number;
-    room: Room;
-  }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
 }
 
 const TABS = [
@@ -54,8 +48,8 @@ type Tab = (typeof TABS)[number][0];
 
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
-  const { houseId, version, air, kept, mayEdit, saveRoom, keepMethod, dropMethod } = props;
-  const method = useMethod(houseId, version, props.house, props.rooms, air, props);
+  const { houseId, version, air, kept, mayEdit } = props;
+  const method = useMethod(houseId, version, props.house, props.rooms, air);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
   const { prices, stale, failed } = usePrices(house, rooms, air, scope);
@@ -182,8 +176,6 @@ export function CoatsView(props: CoatsViewProps) {
               kept={kept}
               mayEdit={mayEdit}
               start={(started: MethodChoices) => method.setHouse({ ...started, level })}
-              keepMethod={keepMethod}
-              dropMethod={dropMethod}
             />
           </div>
         )}
@@ -239,13 +231,7 @@ export function CoatsView(props: CoatsViewProps) {
             <p className="mb-1 text-sm text-muted">
               What will cover it and what lights it say which level it asks for.
             </p>
-            <RoomFinishes
-              houseId={houseId}
-              houseLevel={level}
-              rooms={props.rooms}
-              mayEdit={mayEdit}
-              saveRoom={saveRoom}
-            />
+            <RoomFinishes houseId={houseId} houseLevel={level} rooms={props.rooms} mayEdit={mayEdit} />
           </section>
         )}
       </div>

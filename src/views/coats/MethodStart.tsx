@@ -1,23 +1,17 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { useCommand } from '@/client/useCommand';
 import type { MethodChoices } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
 import { sortedText } from '@/ui/sortedText';
-import { SERVER_LOST } from '@/ui/useSubmit';
 
 export interface KeptMethodRow {
   readonly id: string;
   readonly name: string;
   readonly unit: LengthUnit;
   readonly choices: MethodChoices;
-}
-export interface KeepActions {
-  readonly keepMethod: (input: { name: string; unit: LengthUnit; choices: MethodChoices }) => Promise<Answer<null>>;
-  readonly dropMethod: (input: { id: string }) => Promise<Answer<null>>;
 }
 
 /** Starting from a complete method: those that ship, and those that a lead kept. */
@@ -27,29 +21,18 @@ export function MethodStart({
   kept,
   mayEdit,
   start,
-  keepMethod,
-  dropMethod,
-}: KeepActions & {
+}: {
   readonly unit: LengthUnit;
   readonly choices: MethodChoices;
   readonly kept: readonly KeptMethodRow[];
   readonly mayEdit: boolean;
   readonly start: (choices: MethodChoices) => void;
 }) {
-  const router = useRouter();
   const [name, setName] = useState('');
-  const [message, setMessage] = useState<string>();
+  const { run, busy, message } = useCommand();
   const usable = kept.filter((method) => method.unit === unit);
-  const tell = async (answer: Promise<Answer<null>>, done: () => void) => {
-    setMessage(undefined);
-    try {
-      const given = await answer;
-      if (!given.ok) return setMessage(given.message);
-      done();
-      router.refresh();
-    } catch {
-      setMessage(SERVER_LOST);
-    }
+  const keep = async () => {
+    if ((await run('keepMethod', { name, unit, choices })) !== undefined) setName('');
   };
   const same = (other: MethodChoices) => sortedText(other) === sortedText(choices);
   return (
@@ -81,7 +64,7 @@ export function MethodStart({
                 type="button"
                 className="btn btn-ghost h-auto"
                 aria-label={`Forget ${method.name}`}
-                onClick={() => void tell(dropMethod({ id: method.id }), () => {})}
+                onClick={() => void run('dropMethod', { id: method.id })}
               >
                 Forget
               </button>
@@ -94,7 +77,7 @@ export function MethodStart({
           className="flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void tell(keepMethod({ name, unit, choices }), () => setName(''));
+            void keep();
           }}
         >
           <label className="flex-1 text-sm font-semibold">
@@ -106,7 +89,7 @@ export function MethodStart({
               onChange={(event) => setName(event.target.value)}
             />
           </label>
-          <button type="submit" className="btn" disabled={name.trim() === ''}>
+          <button type="submit" className="btn" disabled={busy || name.trim() === ''}>
             Keep
           </button>
         </form>

@@ -2,13 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { LIGHTS, SURFACES } from '@/core/house/kinds';
 import { LEVELS, type Level } from '@/core/house/level';
 import type { Room } from '@/core/house/schema';
 import { levelFor } from '@/core/section/tolerance';
 import { faceWords } from '@/ui/room/faceWords';
-import { SERVER_LOST } from '@/ui/useSubmit';
 
 type Finish = NonNullable<Room['finish']>;
 
@@ -18,17 +17,11 @@ export function RoomFinishes({
   houseLevel,
   rooms,
   mayEdit,
-  saveRoom,
 }: {
   readonly houseId: string;
   readonly houseLevel: Level;
   readonly rooms: readonly { readonly room: Room; readonly version: number; readonly faces: readonly string[] }[];
   readonly mayEdit: boolean;
-  readonly saveRoom: (input: {
-    house: string;
-    version: number;
-    room: Room;
-  }) => Promise<Answer<{ readonly kind: 'saved' | 'stale' }>>;
 }) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
@@ -37,7 +30,7 @@ export function RoomFinishes({
     setBusy(true);
     setMessage(undefined);
     try {
-      const answer = await saveRoom({ house: houseId, version, room: { ...room, finish } });
+      const answer = await sendCommand('saveRoom', { house: houseId, version, room: { ...room, finish } });
       if (!answer.ok) setMessage(answer.message);
       else if (answer.value.kind === 'stale')
         setMessage(`Somebody changed ${room.name} in the meantime. Choose again.`);

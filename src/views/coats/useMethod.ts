@@ -2,17 +2,18 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { sendInOrder } from '@/client/sendInOrder';
+import type { Answer } from '@/contract/answer';
 import type { Air } from '@/core/drying/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { conflictsIn, newlyForbidden } from '@/core/estimate/conflictsIn';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { patched } from '@/core/estimate/scope';
-import type { Answer } from '@/core/house/answer';
 import type { MethodChoices } from '@/core/house/methodSchema';
 import type { HouseHead, Room } from '@/core/house/schema';
 import { withMethod } from '@/core/house/withMethod';
 import type { Tally } from '@/core/joints/tally';
-import { SERVER_LOST } from '@/ui/useSubmit';
 
 export type MethodHouse = Pick<HouseHead, 'unit' | 'method'>;
 export interface MethodRoom {
@@ -20,21 +21,8 @@ export interface MethodRoom {
   readonly version: number;
   readonly tally: Tally;
 }
-export interface MethodActions {
-  readonly saveMethod: (input: {
-    house: string;
-    version: number;
-    method: HouseHead['method'];
-  }) => Promise<Answer<{ version: number }>>;
-  readonly saveRoomMethod: (input: {
-    house: string;
-    room: string;
-    version: number;
-    method: MethodChoices | null;
-  }) => Promise<Answer<{ version: number }>>;
-}
 
-type Send = (version: number) => Promise<Answer<{ version: number }>>;
+type Send = (version: number) => Promise<Answer<{ readonly version: number }>>;
 
 /** A change that is made on the page and perhaps kept already, until the page shows it by itself. */
 interface Edit<Value> {
@@ -56,13 +44,11 @@ export function useMethod(
   stored: MethodHouse,
   storedRooms: readonly MethodRoom[],
   air: Air,
-  actions: MethodActions,
 ) {
   const router = useRouter();
   const [edits, setEdits] = useState<Edits>({ house: undefined, rooms: {} });
   const [message, setMessage] = useState<string>();
   const [lost, setLost] = useState(false);
-  const queue = useRef<Promise<void>>(Promise.resolve());
   const versions = useRef<Record<string, number>>({});
   const standing = <Value>(edit: Edit<Value> | undefined, shown: number) =>
     edit && (edit.keptAs === undefined || edit.keptAs > shown) ? edit : undefined;
@@ -86,9 +72,11 @@ export function useMethod(
   const keep = (key: string, shown: number, send: Send, refused: () => void, done: (version: number) => void) => {
     setMessage(undefined);
     setLost(false);
-    queue.current = queue.current.then(async () => {
-      try {
-        const answer = await send(Math.max(shown, versions.current[key] ?? 0));
+    const sent = sendInOrder(`method of ${houseId} ${key}`, (ahead) =>
+      send(Math.max(shown, versions.current[key] ?? 0) + ahead),
+    );
+    void sent.then(
+      (answer) => {
         if (!answer.ok) {
           setMessage(answer.message);
           return refused();
@@ -96,11 +84,12 @@ export function useMethod(
         versions.current[key] = answer.value.version;
         done(answer.value.version);
         router.refresh();
-      } catch {
+      },
+      () => {
         setMessage(SERVER_LOST);
         setLost(true);
-      }
-    });
+      },
+    );
   };
   const before = useMemo(() => conflictsIn(stored, storedRooms, air), [stored, storedRooms, air]);
   const mayKeep = (next: readonly Conflict[]) => newlyForbidden(before, next) === undefined;
@@ -111,7 +100,7 @@ export function useMethod(
     keep(
       '',
       version,
-      (at) => actions.saveMethod({ house: houseId, version: at, method }),
+      (at) => sendCommand('saveMethod', { house: houseId, version: at, method }),
       () => setEdits((now) => (now.house === edit ? { ...now, house: undefined } : now)),
       (keptAs) => setEdits((now) => (now.house === edit ? { ...now, house: { ...edit, keptAs } } : now)),
     );
@@ -126,7 +115,7 @@ export function useMethod(
     keep(
       id,
       taken.version,
-      (at) => actions.saveRoomMethod({ house: houseId, room: id, version: at, method }),
+      (at) => sendCommand('saveRoomMethod', { house: houseId, room: id, version: at, method }),
       () =>
         setEdits((now) => {
           const { [id]: own, ...others } = now.rooms;

@@ -2,11 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
-import { SERVER_LOST } from '@/ui/useSubmit';
 import { AirFilePreview } from './AirFilePreview';
-import type { AirActions } from './airActions';
 import { MappingFields } from './MappingFields';
 import { useAirFile } from './useAirFile';
 
@@ -16,16 +15,16 @@ export function AirFileImport({
   rooms,
   unit,
   timeZone,
-  importAir,
+  now,
 }: {
   readonly houseId: string;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly unit: LengthUnit;
   readonly timeZone: string;
-  readonly importAir: AirActions['importAir'];
+  readonly now: number;
 }) {
   const router = useRouter();
-  const file = useAirFile(timeZone);
+  const file = useAirFile(timeZone, now);
   const { opened } = file;
   const [room, setRoom] = useState('');
   const [busy, setBusy] = useState(false);
@@ -41,7 +40,7 @@ export function AirFileImport({
     if (!opened) return;
     setBusy(true);
     try {
-      const answer = await importAir({
+      const answer = await sendCommand('importAir', {
         house: houseId,
         room: room === '' ? null : room,
         text: opened.text,

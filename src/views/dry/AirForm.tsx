@@ -2,11 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
-import type { Answer } from '@/core/house/answer';
+import { useSubmit } from '@/client/useSubmit';
 import { celsiusFromFahrenheit, type LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { useSubmit } from '@/ui/useSubmit';
 
 interface AirTexts {
   room: string;
@@ -19,21 +18,14 @@ export function AirForm({
   houseId,
   unit,
   rooms,
-  recordAir,
 }: {
   readonly houseId: string;
   readonly unit: LengthUnit;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
-  readonly recordAir: (input: {
-    house: string;
-    room: string | null;
-    temperature: number;
-    humidity: number;
-  }) => Promise<Answer<null>>;
 }) {
   const router = useRouter();
   const form = useForm<AirTexts>({ defaultValues: { room: '', temperature: '', humidity: '' } });
-  const { send, busy, message } = useSubmit(recordAir, form);
+  const { send, busy, message } = useSubmit('recordAir', form);
   const isNumber = (text: string) =>
     (text.trim() !== '' && Number.isFinite(Number(text.replace(',', '.')))) || 'must be a number';
   const number = (text: string) => Number(text.replace(',', '.'));

@@ -5,7 +5,6 @@ import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';
 import type { AirPoint } from './AirChart';
 import { AirFileImport } from './AirFileImport';
-import type { AirActions } from './airActions';
 import { ChartChoice, type Range } from './ChartChoice';
 import { DryTabs } from './DryTabs';
 import { sourceWords } from './dryWords';
@@ -35,22 +34,10 @@ interface AirViewProps {
   readonly now: number;
   readonly timeZone: string;
   readonly mayEdit: boolean;
-  readonly actions: AirActions;
 }
 
 /** The air of every room and where it comes from: sensors, files, the weather. */
-export function AirView({
-  houseId,
-  rooms,
-  chart,
-  sensors,
-  weather,
-  unit,
-  now,
-  timeZone,
-  mayEdit,
-  actions,
-}: AirViewProps) {
+export function AirView({ houseId, rooms, chart, sensors, weather, unit, now, timeZone, mayEdit }: AirViewProps) {
   const roomName = (id: string) => rooms.find((room) => room.id === id)?.name ?? 'another room';
   const choices = rooms.map(({ id, name }) => ({ id, name }));
   return (
@@ -67,26 +54,8 @@ export function AirView({
               <LazyAirChart points={chart.points} unit={unit} timeZone={timeZone} />
             )}
           </section>
-          <SensorList
-            houseId={houseId}
-            sensors={sensors}
-            rooms={choices}
-            unit={unit}
-            now={now}
-            mayEdit={mayEdit}
-            moveSensor={actions.moveSensor}
-            removeSensor={actions.removeSensor}
-            trustSensor={actions.trustSensor}
-          />
-          {mayEdit && (
-            <AirFileImport
-              houseId={houseId}
-              rooms={choices}
-              unit={unit}
-              timeZone={timeZone}
-              importAir={actions.importAir}
-            />
-          )}
+          <SensorList houseId={houseId} sensors={sensors} rooms={choices} unit={unit} now={now} mayEdit={mayEdit} />
+          {mayEdit && <AirFileImport houseId={houseId} rooms={choices} unit={unit} timeZone={timeZone} now={now} />}
         </div>
         <aside className="min-w-0 space-y-4">
           <section className="sheet p-4" aria-label="Rooms now">
@@ -105,7 +74,7 @@ export function AirView({
               ))}
             </ul>
           </section>
-          {mayEdit && <SensorForm houseId={houseId} rooms={choices} addSensor={actions.addSensor} />}
+          {mayEdit && <SensorForm houseId={houseId} rooms={choices} />}
           <section className="sheet space-y-3 p-4" aria-label="Weather">
             <h2>Weather</h2>
             <p className="text-sm">
@@ -119,7 +88,7 @@ export function AirView({
                 <span>The weather service: {weather.failure}. What it said before still counts.</span>
               </p>
             )}
-            {mayEdit && <WeatherForm houseId={houseId} url={weather.url ?? ''} setWeather={actions.setWeather} />}
+            {mayEdit && <WeatherForm houseId={houseId} url={weather.url ?? ''} />}
           </section>
         </aside>
       </div>

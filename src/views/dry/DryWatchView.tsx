@@ -1,4 +1,3 @@
-import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { AirForm } from './AirForm';
@@ -19,12 +18,6 @@ interface DryWatchProps {
   readonly now: number;
   readonly timeZone: string;
   readonly mayMeasure: boolean;
-  readonly recordAir: (input: {
-    house: string;
-    room: string | null;
-    temperature: number;
-    humidity: number;
-  }) => Promise<Answer<null>>;
 }
 
 /** What is wet, until when, and in which air; what can be worked on when the crew arrives. */
@@ -38,7 +31,6 @@ export function DryWatchView({
   now,
   timeZone,
   mayMeasure,
-  recordAir,
 }: DryWatchProps) {
   const lagging = rooms.flatMap((room) => room.catchUps.map((own) => ({ room, own })));
   return (
@@ -90,12 +82,7 @@ export function DryWatchView({
               </p>
             )}
             {mayMeasure && (
-              <AirForm
-                houseId={houseId}
-                unit={unit}
-                rooms={rooms.map(({ id, name }) => ({ id, name }))}
-                recordAir={recordAir}
-              />
+              <AirForm houseId={houseId} unit={unit} rooms={rooms.map(({ id, name }) => ({ id, name }))} />
             )}
           </section>
           <p className="px-1 text-sm text-muted">

@@ -1,6 +1,6 @@
 'use client';
 
-import { useLog } from '@/ui/useLog';
+import { useLog } from '@/client/useLog';
 import { FANS } from './dryWords';
 
 /** Says how the air moves in a room; the clock goes by it from now on. */

@@ -3,24 +3,21 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { useSubmit } from '@/client/useSubmit';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { useSubmit } from '@/ui/useSubmit';
-import type { AirActions } from './airActions';
 
 /** A new sensor; its key is shown once. */
 export function SensorForm({
   houseId,
   rooms,
-  addSensor,
 }: {
   readonly houseId: string;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
-  readonly addSensor: AirActions['addSensor'];
 }) {
   const router = useRouter();
   const form = useForm({ defaultValues: { name: '', room: rooms[0]?.id ?? '' } });
-  const { send, busy, message } = useSubmit(addSensor, form);
+  const { send, busy, message } = useSubmit('addSensor', form);
   const [made, setMade] = useState<{ readonly name: string; readonly key: string }>();
   return (
     <section className="sheet p-4" aria-label="Add a sensor">

@@ -1,17 +1,13 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useCommand } from '@/client/useCommand';
 import { FRESH_MS } from '@/core/drying/roomAir';
 import type { SensorStanding } from '@/core/drying/sensorStanding';
-import type { Answer } from '@/core/house/answer';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
-import { SERVER_LOST } from '@/ui/useSubmit';
 import { spanWords } from '@/ui/when';
-import type { AirActions } from './airActions';
 
-interface SensorListProps extends Pick<AirActions, 'moveSensor' | 'removeSensor' | 'trustSensor'> {
+interface SensorListProps {
   readonly houseId: string;
   readonly sensors: readonly SensorStanding[];
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
@@ -23,33 +19,8 @@ interface SensorListProps extends Pick<AirActions, 'moveSensor' | 'removeSensor'
 const SILENT_MS = 2 * 3_600_000;
 
 /** The sensors of the house: what they last said, what is wrong with them, where they hang. */
-export function SensorList({
-  houseId,
-  sensors,
-  rooms,
-  unit,
-  now,
-  mayEdit,
-  moveSensor,
-  removeSensor,
-  trustSensor,
-}: SensorListProps) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const [message, setMessage] = useState<string>();
-  const run = async (act: () => Promise<Answer<null>>) => {
-    setBusy(true);
-    setMessage(undefined);
-    try {
-      const answer = await act();
-      if (answer.ok) router.refresh();
-      else setMessage(answer.message);
-    } catch {
-      setMessage(SERVER_LOST);
-    } finally {
-      setBusy(false);
-    }
-  };
+export function SensorList({ houseId, sensors, rooms, unit, now, mayEdit }: SensorListProps) {
+  const { run, busy, message } = useCommand();
   return (
     <section className="sheet p-4" aria-label="Sensors">
       <h2>
@@ -85,7 +56,7 @@ export function SensorList({
                     type="button"
                     className="btn btn-sm min-h-10"
                     disabled={busy}
-                    onClick={() => void run(() => trustSensor({ house: houseId, device: sensor.id }))}
+                    onClick={() => void run('trustSensor', { house: houseId, device: sensor.id })}
                   >
                     They are right
                   </button>
@@ -96,7 +67,7 @@ export function SensorList({
                   disabled={busy}
                   value={sensor.roomId ?? ''}
                   onChange={(event) =>
-                    void run(() => moveSensor({ house: houseId, device: sensor.id, room: event.target.value || null }))
+                    void run('moveSensor', { house: houseId, device: sensor.id, room: event.target.value || null })
                   }
                 >
                   {rooms.map(({ id, name }) => (
@@ -111,7 +82,7 @@ export function SensorList({
                   className="btn btn-sm min-h-10"
                   disabled={busy}
                   aria-label={`Take ${sensor.name} away`}
-                  onClick={() => void run(() => removeSensor({ house: houseId, device: sensor.id }))}
+                  onClick={() => void run('removeSensor', { house: houseId, device: sensor.id })}
                 >
                   Take away
                 </button>

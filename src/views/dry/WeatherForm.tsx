@@ -2,23 +2,14 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
+import { useSubmit } from '@/client/useSubmit';
 import { TextField } from '@/ui/TextField';
-import { useSubmit } from '@/ui/useSubmit';
-import type { AirActions } from './airActions';
 
 /** Where the weather is asked for. */
-export function WeatherForm({
-  houseId,
-  url,
-  setWeather,
-}: {
-  readonly houseId: string;
-  readonly url: string;
-  readonly setWeather: AirActions['setWeather'];
-}) {
+export function WeatherForm({ houseId, url }: { readonly houseId: string; readonly url: string }) {
   const router = useRouter();
   const form = useForm({ defaultValues: { url } });
-  const { send, busy, message } = useSubmit(setWeather, form);
+  const { send, busy, message } = useSubmit('setWeather', form);
   return (
     <form
       noValidate

@@ -1,6 +1,6 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { AirMapping } from '@/core/drying/airFile/airTable';
+import type { AirMapping } from '@/core/drying/airFile/airMappingSchema';
 import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
 import type { AirFileWorker } from '@/workers/airFile.worker';
 
@@ -20,8 +20,9 @@ const LARGEST = 4_000_000;
  * A file of readings that was opened: read in a worker, and anew when its mapping changes.
  *
  * @param timeZone of the house
+ * @param now the server's time, ms since 1970: what lies after it is no reading yet
  */
-export function useAirFile(timeZone: string) {
+export function useAirFile(timeZone: string, now: number) {
   // The remote is kept with its worker: one that is thrown away takes the worker's ear with it.
   const started = useRef<{ readonly worker: Worker; readonly remote: Remote<AirFileWorker> }>(undefined);
   const turn = useRef(0);
@@ -53,7 +54,7 @@ export function useAirFile(timeZone: string) {
     const text = await file.text();
     const table = await remote().open(text, timeZone);
     if (!table) return `${file.name} holds no table: one line per reading, columns set apart.`;
-    await look({ name: file.name, text, ...table, openedAt: Date.now() });
+    await look({ name: file.name, text, ...table, openedAt: now });
     return undefined;
   }
 

@@ -1,13 +1,13 @@
 import Link from 'next/link';
 import type { Air } from '@/core/drying/air';
 import type { HouseHead } from '@/core/house/schema';
+import type { Person } from '@/core/log/person';
 import { COATED_CLASSES, coatId } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { MarkButton } from '@/ui/MarkButton';
 import { PrintButton } from '@/ui/PrintButton';
-import type { Person } from '@/ui/person';
 import { Sign } from '@/ui/Sign';
 import { CLASS_NAMES, isJoint, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';

@@ -2,32 +2,22 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
-import type { Answer } from '@/core/house/answer';
-import type { Person } from '@/ui/person';
+import { useSubmit } from '@/client/useSubmit';
+import type { Person } from '@/core/log/person';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { useSubmit } from '@/ui/useSubmit';
 
 interface NewPerson {
   name: string;
   role: Person['role'];
   password: string;
 }
-export type InviteAction = (input: NewPerson) => Promise<Answer<null>>;
 
 /** The crew, and adding to it. */
-export function CrewCard({
-  people,
-  mayEdit,
-  invite,
-}: {
-  readonly people: readonly Person[];
-  readonly mayEdit: boolean;
-  readonly invite: InviteAction;
-}) {
+export function CrewCard({ people, mayEdit }: { readonly people: readonly Person[]; readonly mayEdit: boolean }) {
   const router = useRouter();
   const form = useForm<NewPerson>({ defaultValues: { name: '', role: 'finisher', password: '' } });
-  const { send, busy, message } = useSubmit(invite, form);
+  const { send, busy, message } = useSubmit('invite', form);
   const { errors } = form.formState;
   return (
     <section className="sheet space-y-4 p-5 lg:col-span-2">

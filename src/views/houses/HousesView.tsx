@@ -4,36 +4,25 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Answer } from '@/core/house/answer';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { useSubmit } from '@/client/useSubmit';
 import type { Problem } from '@/core/house/problem';
+import type { Person } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { Person } from '@/ui/person';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { SERVER_LOST, useSubmit } from '@/ui/useSubmit';
-import { CrewCard, type InviteAction } from './CrewCard';
+import { CrewCard } from './CrewCard';
 
 interface HousesViewProps {
   readonly houses: readonly { readonly id: string; readonly name: string }[];
   readonly people: readonly Person[];
   readonly mayEdit: boolean;
-  readonly createHouse: (input: {
-    name: string;
-    unit: LengthUnit;
-    timeZone: string;
-  }) => Promise<Answer<{ readonly id: string }>>;
-  readonly importHouse: (input: {
-    text: string;
-    turn: boolean;
-    timeZone: string;
-  }) => Promise<Answer<{ readonly id: string }>>;
-  readonly invite: InviteAction;
 }
 
 const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** All houses: open one, start one, bring one in from a file; and the crew. */
-export function HousesView({ houses, people, mayEdit, createHouse, importHouse, invite }: HousesViewProps) {
+export function HousesView({ houses, people, mayEdit }: HousesViewProps) {
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
       <section className="sheet p-5 lg:col-span-2">
@@ -61,17 +50,17 @@ export function HousesView({ houses, people, mayEdit, createHouse, importHouse, 
           ))}
         </ul>
       </section>
-      {mayEdit && <NewHouse createHouse={createHouse} />}
-      {mayEdit && <ImportHouse importHouse={importHouse} />}
-      <CrewCard people={people} mayEdit={mayEdit} invite={invite} />
+      {mayEdit && <NewHouse />}
+      {mayEdit && <ImportHouse />}
+      <CrewCard people={people} mayEdit={mayEdit} />
     </main>
   );
 }
 
-function NewHouse({ createHouse }: Pick<HousesViewProps, 'createHouse'>) {
+function NewHouse() {
   const router = useRouter();
   const form = useForm<{ name: string; unit: LengthUnit }>({ defaultValues: { name: '', unit: 'in' } });
-  const { send, busy, message } = useSubmit(createHouse, form);
+  const { send, busy, message } = useSubmit('createHouse', form);
   return (
     <form
       noValidate
@@ -108,7 +97,7 @@ function NewHouse({ createHouse }: Pick<HousesViewProps, 'createHouse'>) {
 
 const SHOWN_PROBLEMS = 12;
 
-function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
+function ImportHouse() {
   const router = useRouter();
   const [refusal, setRefusal] = useState<{
     readonly file: File;
@@ -123,7 +112,7 @@ function ImportHouse({ importHouse }: Pick<HousesViewProps, 'importHouse'>) {
     setBusy(true);
     setRefusal(undefined);
     try {
-      const answer = await importHouse({ text: await file.text(), turn, timeZone: hereZone() });
+      const answer = await sendCommand('importHouse', { text: await file.text(), turn, timeZone: hereZone() });
       if (answer.ok) router.push(`/h/${answer.value.id}`);
       else setRefusal({ file, message: answer.message, problems: answer.problems });
     } catch {

@@ -1,9 +1,9 @@
 'use client';
 
+import { type Said, useLog } from '@/client/useLog';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Coat } from '@/core/method/coat';
 import type { Pass } from '@/core/plan/tasksOf';
-import { type Said, useLog } from '@/ui/useLog';
 
 /** A coat that can go, with the mud as its method puts it on. */
 export interface ReadyCoat {

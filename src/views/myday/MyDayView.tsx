@@ -193,5 +193,5 @@ function amountWords(coat: Coat, { coats, tally }: RoomSite, site: Site): string
   const amount = coats.find((own) => coatId(own) === coatId(coat))?.amount ?? 0;
   if (coat.class === 'fasteners') return `${amount} fasteners`;
   if (isJoint(coat.class)) return `${roughLength(amount, site.house.unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
-  return amount < tally.boardArea * 0.999 ? areaWords(amount, site.house.unit) : 'the whole surface';
+  return amount < tally.paintedArea * 0.999 ? areaWords(amount, site.house.unit) : 'the whole surface';
 }

@@ -1,10 +1,10 @@
 'use client';
 
 import { useState } from 'react';
+import { useLog } from '@/client/useLog';
+import type { Person } from '@/core/log/person';
 import type { Pass } from '@/core/plan/tasksOf';
-import type { Person } from '@/ui/person';
 import { PASS_NAMES } from '@/ui/state/words';
-import { useLog } from '@/ui/useLog';
 import { dayWords } from '@/ui/when';
 
 /** Hands one pass of one room to a person for a day; each choice is recorded at once. */

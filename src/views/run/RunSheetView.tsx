@@ -1,9 +1,9 @@
 import { dayOf } from '@/core/log/dayOf';
+import type { Person } from '@/core/log/person';
 import { dayListOf } from '@/core/plan/dayListOf';
 import { PASSES, type Task } from '@/core/plan/tasksOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import type { Person } from '@/ui/person';
 import { StateMark } from '@/ui/state/StateMark';
 import { PASS_NAMES, roomWords } from '@/ui/state/words';
 import { dayAfter, dayWords, spanWords } from '@/ui/when';

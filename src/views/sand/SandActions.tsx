@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { useLog } from '@/client/useLog';
 import { TextField } from '@/ui/TextField';
-import { useLog } from '@/ui/useLog';
 
 /** Closes an open item. */
 export function CloseItem({

@@ -1,6 +1,6 @@
+import type { Person } from '@/core/log/person';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { MarkButton } from '@/ui/MarkButton';
-import type { Person } from '@/ui/person';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';

@@ -2,10 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
-import type { Answer } from '@/core/house/answer';
+import { useSubmit } from '@/client/useSubmit';
 import { Sign } from '@/ui/Sign';
 import { TextField } from '@/ui/TextField';
-import { useSubmit } from '@/ui/useSubmit';
 
 interface Credentials {
   name: string;
@@ -22,17 +21,11 @@ const WORDS = {
 } as const;
 
 /** Signing in, and making the first account; the two differ in words only. */
-export function SignInView({
-  purpose,
-  submit,
-}: {
-  readonly purpose: keyof typeof WORDS;
-  readonly submit: (input: Credentials) => Promise<Answer<null>>;
-}) {
+export function SignInView({ purpose }: { readonly purpose: keyof typeof WORDS }) {
   const words = WORDS[purpose];
   const router = useRouter();
   const form = useForm<Credentials>({ defaultValues: { name: '', password: '' } });
-  const { send, busy, message } = useSubmit(submit, form);
+  const { send, busy, message } = useSubmit(purpose, form);
   return (
     <main className="grid min-h-dvh place-items-center p-4">
       <form

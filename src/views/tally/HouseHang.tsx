@@ -2,23 +2,20 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { hangText, readHangText } from '@/core/house/line/hangText';
-import type { HangChoices, HouseHead } from '@/core/house/schema';
+import type { HouseHead } from '@/core/house/schema';
 import { TextField } from '@/ui/TextField';
-import { SERVER_LOST } from '@/ui/useSubmit';
 
 /** How every room is hung unless it says otherwise, in the words of the quick line. */
 export function HouseHang({
   houseId,
   version,
   house,
-  saveHang,
 }: {
   readonly houseId: string;
   readonly version: number;
   readonly house: HouseHead;
-  readonly saveHang: (input: { house: string; version: number; hang: HangChoices }) => Promise<Answer<null>>;
 }) {
   const router = useRouter();
   const kept = hangText(house.hang, house.unit);
@@ -36,7 +33,7 @@ export function HouseHang({
     if (!reading.ok || busy) return;
     setBusy(true);
     try {
-      const answer = await saveHang({ house: houseId, version: opened.version, hang: reading.hang });
+      const answer = await sendCommand('saveHang', { house: houseId, version: opened.version, hang: reading.hang });
       setSaid(answer.ok ? 'Kept.' : answer.message);
       if (!answer.ok) return;
       setOpened({ ...opened, text });

@@ -3,23 +3,10 @@
 import { Copy, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { useCommand } from '@/client/useCommand';
 import { MIRRORINGS, type Mirroring } from '@/core/house/copyRoom';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { SERVER_LOST } from '@/ui/useSubmit';
-
-/** What can be done with a whole room. */
-export interface RoomActions {
-  readonly copyRoom: (input: {
-    house: string;
-    room: string;
-    times: number;
-    mirror: Mirroring;
-  }) => Promise<Answer<{ readonly ids: readonly string[] }>>;
-  readonly removeRoom: (input: { house: string; room: string }) => Promise<Answer<null>>;
-  readonly restoreRoom: (input: { house: string; room: string }) => Promise<Answer<null>>;
-}
 
 const MIRROR_WORDS: Readonly<Record<Mirroring, string>> = {
   none: 'as it is',
@@ -31,9 +18,7 @@ const MIRROR_WORDS: Readonly<Record<Mirroring, string>> = {
 export function RoomTools({
   houseId,
   room,
-  copyRoom,
-  removeRoom,
-}: Omit<RoomActions, 'restoreRoom'> & {
+}: {
   readonly houseId: string;
   readonly room: { readonly id: string; readonly name: string };
 }) {
@@ -41,39 +26,20 @@ export function RoomTools({
   const dialog = useRef<HTMLDialogElement>(null);
   const [times, setTimes] = useState('1');
   const [mirror, setMirror] = useState<Mirroring>('none');
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string>();
+  const { run, busy, message: error, setMessage: setError } = useCommand();
 
-  async function send<Value>(ask: () => Promise<Answer<Value>>, done: (value: Value) => void): Promise<void> {
-    if (busy) return;
-    setBusy(true);
-    setError(undefined);
-    try {
-      const answer = await ask();
-      if (answer.ok) done(answer.value);
-      else setError(answer.problems[0]?.reason ?? answer.message);
-    } catch {
-      setError(SERVER_LOST);
-    } finally {
-      setBusy(false);
-    }
-  }
-  const copy = () => {
+  const copy = async () => {
     const count = Number(times);
     if (!Number.isInteger(count) || count < 1) return setError('how many is a whole number from 1 to 60');
-    void send(
-      () => copyRoom({ house: houseId, room: room.id, times: count, mirror }),
-      ({ ids }) => {
-        dialog.current?.close();
-        router.push(`/h/${houseId}/tally?room=${ids[0] ?? room.id}`);
-      },
-    );
+    const copied = await run('copyRoom', { house: houseId, room: room.id, times: count, mirror });
+    if (!copied) return;
+    dialog.current?.close();
+    router.push(`/h/${houseId}/tally?room=${copied.ids[0] ?? room.id}`);
   };
-  const remove = () =>
-    void send(
-      () => removeRoom({ house: houseId, room: room.id }),
-      () => router.push(`/h/${houseId}/tally?removed=${room.id}`),
-    );
+  const remove = async () => {
+    const done = await run('removeRoom', { house: houseId, room: room.id });
+    if (done !== undefined) router.push(`/h/${houseId}/tally?removed=${room.id}`);
+  };
 
   return (
     <>
@@ -85,7 +51,7 @@ export function RoomTools({
         className="btn btn-square"
         aria-label={`Remove ${room.name}`}
         title="Remove"
-        onClick={remove}
+        onClick={() => void remove()}
         disabled={busy}
       >
         <Trash2 className="size-5" aria-hidden="true" />
@@ -115,7 +81,7 @@ export function RoomTools({
             <button type="submit" className="btn">
               Cancel
             </button>
-            <button type="button" className="btn btn-primary" onClick={copy} disabled={busy}>
+            <button type="button" className="btn btn-primary" onClick={() => void copy()} disabled={busy}>
               {busy ? 'Copying …' : 'Copy'}
             </button>
           </form>

@@ -2,7 +2,6 @@
 
 import { useRouter } from 'next/navigation';
 import {
-  type ComponentProps,
   startTransition,
   useCallback,
   useDeferredValue,
@@ -12,14 +11,15 @@ import {
   useRef,
   useState,
 } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { sendInOrder } from '@/client/sendInOrder';
+import type { Answer } from '@/contract/answer';
 import type { HouseHead, QuickRoom, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
-import { SERVER_LOST } from '@/ui/useSubmit';
 import { type ListedRoom, levelsOf } from './arrange';
 import { HouseHang } from './HouseHang';
 import { HouseTally, type LevelTally } from './HouseTally';
@@ -30,13 +30,13 @@ import { RemovedNotice } from './RemovedNotice';
 import { RoomForm } from './RoomForm';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
-import { type RoomActions, RoomTools } from './RoomTools';
+import { RoomTools } from './RoomTools';
 import { StaleNotice } from './StaleNotice';
 import { TallyTable } from './TallyTable';
 import { useDraft } from './useDraft';
-import { type KeepActions, useKeep } from './useKeep';
+import { useKeep } from './useKeep';
 
-interface TallyViewProps extends KeepActions, RoomActions {
+interface TallyViewProps {
   readonly houseId: string;
   readonly houseVersion: number;
   readonly house: HouseHead;
@@ -48,9 +48,6 @@ interface TallyViewProps extends KeepActions, RoomActions {
   /** A room that was just removed and may be brought back. */
   readonly removed: string | undefined;
   readonly mayEdit: boolean;
-  readonly arrangeRooms: (input: { house: string; order: { room: string; level: string }[] }) => Promise<Answer<null>>;
-  readonly saveHang: ComponentProps<typeof HouseHang>['saveHang'];
-  readonly placeRoom: (input: { house: string; room: string; at: [number, number] }) => Promise<Answer<null>>;
 }
 
 /** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
@@ -64,7 +61,6 @@ export function TallyView({
   opened,
   removed,
   mayEdit,
-  ...actions
 }: TallyViewProps) {
   const router = useRouter();
   const current = rooms.find(({ id }) => id === opened);
@@ -81,7 +77,7 @@ export function TallyView({
   const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
   const asked = useMemo(() => shown && { ...shown, id: opened ?? 'new' }, [shown, opened]);
   const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
-  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft, ...actions });
+  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
   useKey('/n', (key) => {
@@ -94,19 +90,19 @@ export function TallyView({
 
   /** Shows rooms as they will be while the server is asked, and as they are again when it refuses. */
   const change = useCallback(
-    (next: typeof rooms, ask: () => Promise<Answer<null>>) =>
+    (next: typeof rooms, sent: Promise<Answer<null>>) =>
       startTransition(async () => {
         showRooms(next);
         try {
-          const answer = await ask();
+          const answer = await sent;
           setTrouble(answer.ok ? undefined : answer.message);
         } catch {
           setTrouble(SERVER_LOST);
         }
+        startTransition(() => router.refresh());
       }),
-    [showRooms],
+    [showRooms, router],
   );
-  const { arrangeRooms } = actions;
   // The list of a large house is not drawn again for every character that is typed.
   const arrange = useCallback(
     (next: readonly ListedRoom[]) => {
@@ -115,14 +111,17 @@ export function TallyView({
         const room = rooms.find((candidate) => candidate.id === id);
         return room ? [{ ...room, level }] : [];
       });
-      change(arranged, () => arrangeRooms({ house: houseId, order }));
+      change(
+        arranged,
+        sendInOrder(`order of ${houseId}`, () => sendCommand('arrangeRooms', { house: houseId, order })),
+      );
     },
-    [rooms, houseId, change, arrangeRooms],
+    [rooms, houseId, change],
   );
   const place = (id: string, at: [number, number]) =>
     change(
       shownRooms.map((entry) => (entry.id === id ? { ...entry, room: { ...entry.room, at } } : entry)),
-      () => actions.placeRoom({ house: houseId, room: id, at }),
+      sendInOrder(`place of ${houseId} ${id}`, () => sendCommand('placeRoom', { house: houseId, room: id, at })),
     );
   const level = levelsOf(shownRooms).find((candidate) => candidate.level === (current?.level ?? shownRooms[0]?.level));
 
@@ -138,7 +137,7 @@ export function TallyView({
         onArrange={arrange}
       />
       <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
-        {removed && mayEdit && <RemovedNotice houseId={houseId} room={removed} restoreRoom={actions.restoreRoom} />}
+        {removed && mayEdit && <RemovedNotice houseId={houseId} room={removed} />}
         {mayEdit && <QuickLine draft={draft} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
@@ -156,7 +155,7 @@ export function TallyView({
           )}
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Plan" on={onPlan} onToggle={setOnPlan} />}
-          {mayEdit && current && <RoomTools houseId={houseId} room={current} {...actions} />}
+          {mayEdit && current && <RoomTools houseId={houseId} room={current} />}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
             {trouble ?? state.message ?? summary(result?.tally, draft.room)}
@@ -172,9 +171,7 @@ export function TallyView({
           />
         )}
         {asForm && <RoomForm draft={draft} house={house} />}
-        {layouts && mayEdit && (
-          <HouseHang houseId={houseId} version={houseVersion} house={house} saveHang={actions.saveHang} />
-        )}
+        {layouts && mayEdit && <HouseHang houseId={houseId} version={houseVersion} house={house} />}
         {layouts && (
           <LayoutsPanel
             house={house}

@@ -2,34 +2,19 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import type { Answer } from '@/core/house/answer';
+import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import type { VersionedRoom } from '@/contract/commands';
 import { formatQuickLine } from '@/core/house/line/formatQuickLine';
 import { keepPlace } from '@/core/house/line/keepPlace';
-import type { Room } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
-import { SERVER_LOST } from '@/ui/useSubmit';
 import type { Draft } from './useDraft';
-
-interface Stored {
-  readonly room: Room;
-  readonly version: number;
-}
-type SaveResult =
-  | { readonly kind: 'saved'; readonly version: number }
-  | { readonly kind: 'stale'; readonly theirs: Stored };
-
-/** What the tally needs of the server. */
-export interface KeepActions {
-  readonly addRoom: (input: { house: string; room: Omit<Room, 'id'> }) => Promise<Answer<{ readonly id: string }>>;
-  readonly saveRoom: (input: { house: string; version: number; room: Room }) => Promise<Answer<SaveResult>>;
-}
 
 interface KeepState {
   readonly busy: boolean;
   readonly failed: boolean;
   readonly message: string | undefined;
   /** The newer version that stopped a save. */
-  readonly theirs: Stored | undefined;
+  readonly theirs: VersionedRoom | undefined;
   readonly takeTheirs: () => void;
 }
 
@@ -39,18 +24,16 @@ export function useKeep({
   unit,
   current,
   draft,
-  addRoom,
-  saveRoom,
-}: KeepActions & {
+}: {
   readonly houseId: string;
   readonly unit: LengthUnit;
-  readonly current: Stored | undefined;
+  readonly current: VersionedRoom | undefined;
   readonly draft: Draft;
 }) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
-  const [theirs, setTheirs] = useState<Stored>();
+  const [theirs, setTheirs] = useState<VersionedRoom>();
   const [version, setVersion] = useState(current?.version ?? 0);
 
   // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
@@ -75,7 +58,7 @@ export function useKeep({
     setBusy(true);
     try {
       const answer = current
-        ? await saveRoom({
+        ? await sendCommand('saveRoom', {
             house: houseId,
             version: overVersion,
             // The line says everything but which room it is and where it stands.
@@ -85,7 +68,7 @@ export function useKeep({
               ...keepPlace(current.room, room, unit),
             },
           })
-        : await addRoom({ house: houseId, room });
+        : await sendCommand('addRoom', { house: houseId, room });
       if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
       if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
       if (answer.value.kind === 'stale') return setTheirs(answer.value.theirs);

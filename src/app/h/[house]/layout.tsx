@@ -1,6 +1,5 @@
 import { after } from 'next/server';
 import type { ReactNode } from 'react';
-import { signOut } from '@/server/actions/people';
 import { loadSite } from '@/server/loadSite';
 import { requirePerson } from '@/server/session';
 import { refreshWeather } from '@/server/weather';
@@ -29,7 +28,6 @@ export default async function HouseLayout({
         air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
         time={instantWords(now, timeZone)}
         person={person}
-        signOut={signOut}
         live={
           <LiveMark
             house={house}

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type AirMapping, airTable, guessMapping } from './airTable';
+import type { AirMapping } from './airMappingSchema';
+import { airTable, guessMapping } from './airTable';
 import { fileTime } from './fileTime';
 import { lookAtFile } from './lookAtFile';
 import { readAirFile } from './readAirFile';

@@ -1,6 +1,7 @@
 import { celsiusFromFahrenheit } from '../../measure/unit';
 import { isSameReading, type KeptReading, refusalOf } from '../reading';
-import type { AirMapping, AirTable } from './airTable';
+import type { AirMapping } from './airMappingSchema';
+import type { AirTable } from './airTable';
 import { fileTime } from './fileTime';
 
 /** What a file of readings says by a mapping. Lines count from 1, without the headers. */

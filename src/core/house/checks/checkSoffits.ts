@@ -1,14 +1,18 @@
 import { formatLength } from '../../measure/formatLength';
-import { areaOfLoops, stepsOf } from '../../measure/polygon';
-import { tidyLoops } from '../../measure/tidyLoops';
+import { areaOfLoops } from '../../measure/polygon';
+import { overlapOf } from '../../measure/span';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
-import type { Loop } from '../../measure/vector';
-import type { SoffitBody } from '../faces/soffits';
+import { dot } from '../../measure/vector';
+import { distanceFrom } from '../faces/roof';
+import { meetOnPlan, type SoffitBody } from '../faces/soffits';
 import type { Problem } from '../problem';
-import type { Room } from '../schema';
+import type { Room, Soffit } from '../schema';
 import type { Wall } from '../walls';
 import { noSuchWall } from './checkCeiling';
 import { wallName } from './checkOutline';
+
+/** Walls face each other when they are turned against each other by more than 120°. */
+const FACING = 0.5;
 
 /** Whether soffits fit their walls, the ceiling and each other. */
 export function checkSoffits(
@@ -19,7 +23,8 @@ export function checkSoffits(
 ): readonly Problem[] {
   const mm = (length: number) => toMm(length, unit);
   const soffits = room.soffits ?? [];
-  const found = soffits.flatMap(({ wall: index, from, to, depth }, at): readonly Problem[] => {
+  const found = soffits.flatMap((soffit, at): readonly Problem[] => {
+    const { wall: index, from, to, depth } = soffit;
     const path = `soffits[${at}]`;
     const wall = walls[index];
     if (!wall) return [{ path: `${path}.wall`, reason: noSuchWall(walls) }];
@@ -30,7 +35,7 @@ export function checkSoffits(
     }
     if (room.ceiling.shape === 'tray' && depth > room.ceiling.inset)
       return [{ path: `${path}.depth`, reason: 'the soffit reaches in under the tray' }];
-    return [];
+    return checkDepth(soffit, path, walls, unit);
   });
   if (found.length > 0) return found;
   const whole = areaOfLoops([walls.map(({ from }) => from)]);
@@ -45,19 +50,42 @@ export function checkSoffits(
 
 /** Bodies at different heights that share ground or a side would need a step between them. */
 function checkApart(bodies: readonly SoffitBody[]): readonly Problem[] {
-  const rim = (loops: readonly Loop[]) =>
-    loops.flatMap(stepsOf).reduce((length, [[ax, ay], [bx, by]]) => length + Math.hypot(bx - ax, by - ay), 0);
   for (const [index, body] of bodies.entries()) {
-    for (const other of bodies.slice(0, index)) {
-      const [apart, together] = [[...body.plan, ...other.plan], tidyLoops([...body.plan, ...other.plan])];
-      if (Math.abs(rim(apart) - rim(together)) > 1 || areaOfLoops(together) < areaOfLoops(apart) - 1)
-        return [
-          {
-            path: `soffits[${body.index}].drop`,
-            reason: `the soffit meets soffit ${other.index + 1}, which hangs at another height`,
-          },
-        ];
-    }
+    const other = bodies.slice(0, index).find(({ plan }) => meetOnPlan(body.plan, plan));
+    if (other)
+      return [
+        {
+          path: `soffits[${body.index}].drop`,
+          reason: `the soffit meets soffit ${other.index + 1}, which hangs at another height`,
+        },
+      ];
   }
   return [];
+}
+
+/** A soffit that no longer has its depth before a wall that faces its own is deeper than the room is there. */
+function checkDepth(soffit: Soffit, path: string, walls: readonly Wall[], unit: LengthUnit): readonly Problem[] {
+  const wall = walls[soffit.wall];
+  if (!wall) return [];
+  const depth = toMm(soffit.depth, unit);
+  const facing = walls.filter(({ inward }) => dot(inward, wall.inward) < -FACING);
+  const before = facing.flatMap((other) => {
+    const ends = [other.from, other.to].map(
+      ([x, y]) => (x - wall.from[0]) * wall.along[0] + (y - wall.from[1]) * wall.along[1],
+    );
+    const beside = overlapOf(
+      { from: Math.min(...ends), to: Math.max(...ends) },
+      { from: toMm(soffit.from, unit), to: toMm(soffit.to, unit) },
+    );
+    const away = Math.min(distanceFrom(wall, other.from), distanceFrom(wall, other.to));
+    return beside && away > TOLERANCE_MM && away < depth - TOLERANCE_MM ? [away] : [];
+  });
+  return before.length > 0
+    ? [
+        {
+          path: `${path}.depth`,
+          reason: `the soffit is deeper than the room is there (${formatLength(Math.min(...before), unit)})`,
+        },
+      ]
+    : [];
 }

@@ -1,3 +1,4 @@
+import type { Box } from '../../measure/boxes';
 import { areaOfLoops } from '../../measure/polygon';
 import { add, type Loop, type Point, times, unit, type Vector } from '../../measure/vector';
 import type { Zone } from '../schema';
@@ -32,12 +33,8 @@ export interface Arch {
 }
 
 /** A stretch of the face behind which nothing is finished. */
-export interface Cover {
+export interface Cover extends Box {
   readonly cover: Zone['cover'];
-  readonly u0: number;
-  readonly u1: number;
-  readonly v0: number;
-  readonly v1: number;
 }
 
 /**
@@ -55,6 +52,8 @@ export interface Face {
   readonly loops: readonly Loop[];
   readonly holes: readonly Hole[];
   readonly covers: readonly Cover[];
+  /** Where there is no board of this face: openings below their springing, niches, soffits against it. */
+  readonly gaps: readonly Box[];
   /** An old wall: nothing new is hung on it. */
   readonly existing: boolean;
   /** The framing is counted from the far end of `u`. */

@@ -1,5 +1,5 @@
 import { isInside } from '../../measure/chords';
-import { cutLoops, reversed } from '../../measure/polygon';
+import { boxOf, cutLoops, isUprightBox, reversed } from '../../measure/polygon';
 import { type LengthUnit, toMm } from '../../measure/unit';
 import type { Loop, Point } from '../../measure/vector';
 import type { Room } from '../schema';
@@ -32,7 +32,7 @@ export function facesOf(room: Room, houseUnit: LengthUnit): readonly Face[] {
   const returns = room.openings.flatMap((opening, index) => {
     const wall = wallFaces[opening.wall];
     const hole = wall?.holes.find((candidate) => candidate.opening === index);
-    return wall && hole && opening.edge === 'bead' && !wall.existing ? returnFaces(wall, hole, opening, houseUnit) : [];
+    return wall && hole && opening.edge === 'bead' ? returnFaces(wall, hole, opening, houseUnit) : [];
   });
   const faces = [
     ...wallFaces,
@@ -72,6 +72,10 @@ function wallFace(
     loops: cutLoops(face.loops, [...hidden, ...holes.map(({ loop }) => loop), ...niches]),
     holes,
     covers: coversOf(room, wall, top, houseUnit),
+    gaps: [
+      ...holes.map(({ u0, u1, v0, v1, arch }) => ({ u0, u1, v0: arch?.curve[0]?.[1] ?? v0, v1 })),
+      ...[...niches, ...hidden.filter((loop) => isUprightBox([loop]))].map((loop) => boxOf([loop])),
+    ],
     existing: room.existing?.includes(wall.index) ?? false,
   };
 }

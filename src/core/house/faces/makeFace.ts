@@ -17,6 +17,7 @@ export function plainFace(
     height: Math.max(0, box.v1),
     holes: [],
     covers: [],
+    gaps: [],
     existing: false,
     mirrored: false,
     bent: undefined,

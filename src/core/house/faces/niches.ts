@@ -38,8 +38,8 @@ export function nicheFaces(index: number, niche: Niche, wall: Face, houseUnit: L
     const bottomLeft = inRoom(wall, [u0, v1]);
     const behind = (place: typeof topLeft) => add(place, times(outward, depth));
     const [wide, tall] = [u1 - u0, v1 - v0];
-    const face = (part: string, place: Parameters<typeof rectangularFace>[2], width: number, height: number) =>
-      rectangularFace(`${name}.${part}`, 'niche', place, width, height);
+    const face = (side: string, place: Parameters<typeof rectangularFace>[2], width: number, height: number) =>
+      rectangularFace(`${name}.${side}`, 'niche', place, width, height);
     return [
       face('back', { origin: behind(topLeft), u: wall.u, v: DOWN, normal: wall.normal }, wide, tall),
       face('left', { origin: topLeft, u: outward, v: DOWN, normal: wall.u }, depth, tall),
@@ -50,7 +50,10 @@ export function nicheFaces(index: number, niche: Niche, wall: Face, houseUnit: L
         tall,
       ),
       face('top', { origin: topLeft, u: wall.u, v: outward, normal: DOWN }, wide, depth),
-      face('bottom', { origin: bottomLeft, u: wall.u, v: outward, normal: UP }, wide, depth),
+      // A niche that starts at the floor has no board below.
+      ...(part === 0 && niche.bottom <= 0
+        ? []
+        : [face('bottom', { origin: bottomLeft, u: wall.u, v: outward, normal: UP }, wide, depth)]),
     ];
   });
 }

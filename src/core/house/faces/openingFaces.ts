@@ -28,8 +28,7 @@ export function holesOf(
     const [u0, u1] = [left < SLIVER_MM ? 0 : left, right > length - SLIVER_MM ? length : right];
     const [v0, v1] = [top - mm(opening.sill + opening.height), top - mm(opening.sill)];
     const rise = mm(opening.head?.arch ?? 0);
-    const old = room.existing?.includes(wallIndex) ?? false;
-    const lining = opening.edge === 'bead' && !old ? `w${wallIndex}.o${index}.head` : undefined;
+    const lining = opening.edge === 'bead' ? `w${wallIndex}.o${index}.head` : undefined;
     const arch = rise > 0 ? archOver(u0, u1, v0, rise, lining) : undefined;
     const loop: Loop = arch ? [...arch.curve, [u1, v1], [u0, v1]] : rectangle(u0, u1, v0, v1);
     return [{ opening: index, kind: opening.kind, u0, u1, v0, v1, loop, arch }];

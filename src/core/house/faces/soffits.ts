@@ -11,7 +11,7 @@ import {
 import { subtractSpans } from '../../measure/span';
 import { tidyLoops } from '../../measure/tidyLoops';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
-import type { Loop, Point } from '../../measure/vector';
+import { cross, type Loop, type Point } from '../../measure/vector';
 import type { Room, Soffit } from '../schema';
 import type { Wall } from '../walls';
 import type { Face } from './face';
@@ -26,11 +26,13 @@ export interface SoffitBody {
   readonly bottom: number;
   /** What it covers of the plan, loop by loop clockwise; mm. */
   readonly plan: readonly Loop[];
+  /** Its ends at outside corners, flush with the next wall: they are not boarded. House file, convention 2. */
+  readonly flush: readonly Step[];
 }
 
 /**
  * The bodies that a room's soffits make. A soffit that reaches an end of its wall runs on to the wall that stands there,
- * however that is turned.
+ * however that is turned; at an outside corner it ends with its wall.
  */
 export function soffitBodies(
   { soffits = [] }: Pick<Room, 'soffits'>,
@@ -39,18 +41,23 @@ export function soffitBodies(
   houseUnit: LengthUnit,
 ): readonly SoffitBody[] {
   const bodies: SoffitBody[] = [];
-  const outline = walls.map(({ from }) => from);
   soffits.forEach((soffit, index) => {
     const wall = walls[soffit.wall];
     if (!wall) return;
     const bottom = undersideOf(soffit, wall, slopes, houseUnit);
-    const plan = planOf(soffit, wall, outline, houseUnit);
+    const plan = planOf(soffit, wall, walls, houseUnit);
     const found = bodies.findIndex(
-      (body) => Math.abs(body.bottom - bottom) <= TOLERANCE_MM && touches(body.plan, plan),
+      (body) => Math.abs(body.bottom - bottom) <= TOLERANCE_MM && meetOnPlan(body.plan, plan),
     );
     const body = bodies[found];
-    if (body) bodies[found] = { ...body, plan: united(body.plan, plan, soffit, wall, houseUnit) };
-    else bodies.push({ index, bottom, plan });
+    const flush = flushEnds(soffit, wall, walls, houseUnit);
+    if (body)
+      bodies[found] = {
+        ...body,
+        plan: united(body.plan, plan, soffit, wall, walls, houseUnit),
+        flush: [...body.flush, ...flush],
+      };
+    else bodies.push({ index, bottom, plan, flush });
   });
   return bodies;
 }
@@ -62,23 +69,58 @@ function undersideOf({ from, to, drop }: Soffit, wall: Wall, slopes: readonly Sl
   return Math.min(...ends) - toMm(drop, houseUnit);
 }
 
-function planesOf({ from, to, depth }: Soffit, wall: Wall, houseUnit: LengthUnit): readonly HalfPlane[] {
+/** The half-planes around a soffit: its wall, its depth, and the ends at which it does not run on to another wall. */
+export function planesOf(
+  { from, to, depth }: Soffit,
+  wall: Wall,
+  walls: readonly Wall[],
+  houseUnit: LengthUnit,
+): readonly HalfPlane[] {
   const mm = (length: number) => toMm(length, houseUnit);
   const [ax, ay] = wall.along;
   const [nx, ny] = wall.inward;
   const start = ax * wall.from[0] + ay * wall.from[1];
   const line = nx * wall.from[0] + ny * wall.from[1];
+  const before = walls[(wall.index + walls.length - 1) % walls.length];
+  const after = walls[(wall.index + 1) % walls.length];
+  const runsOnAtStart = mm(from) <= TOLERANCE_MM && isInsideCorner(before, wall);
+  const runsOnAtEnd = mm(to) >= wall.length - TOLERANCE_MM && isInsideCorner(wall, after);
   return [
     { normal: [nx, ny], offset: line },
     { normal: [-nx, -ny], offset: -line - mm(depth) },
-    ...(mm(from) <= TOLERANCE_MM ? [] : [{ normal: [ax, ay] as Point, offset: start + mm(from) }]),
-    ...(mm(to) >= wall.length - TOLERANCE_MM ? [] : [{ normal: [-ax, -ay] as Point, offset: -start - mm(to) }]),
+    ...(runsOnAtStart ? [] : [{ normal: [ax, ay] as Point, offset: start + mm(from) }]),
+    ...(runsOnAtEnd ? [] : [{ normal: [-ax, -ay] as Point, offset: -start - mm(to) }]),
   ];
 }
 
+/** The ends of a soffit that reach an end of its wall at an outside corner. */
+function flushEnds(
+  { from, to, depth }: Soffit,
+  wall: Wall,
+  walls: readonly Wall[],
+  houseUnit: LengthUnit,
+): readonly Step[] {
+  const mm = (length: number) => toMm(length, houseUnit);
+  const before = walls[(wall.index + walls.length - 1) % walls.length];
+  const after = walls[(wall.index + 1) % walls.length];
+  const across = ([x, y]: Point): Step => [
+    [x, y],
+    [x + wall.inward[0] * mm(depth), y + wall.inward[1] * mm(depth)],
+  ];
+  return [
+    ...(mm(from) <= TOLERANCE_MM && !isInsideCorner(before, wall) ? [across(wall.from)] : []),
+    ...(mm(to) >= wall.length - TOLERANCE_MM && !isInsideCorner(wall, after) ? [across(wall.to)] : []),
+  ];
+}
+
+/** Whether the room turns inward where one wall follows another, as in a plain room it does at every corner. */
+const isInsideCorner = (wall: Wall | undefined, next: Wall | undefined): boolean =>
+  wall !== undefined && next !== undefined && cross(wall.along, next.along)[2] > 0;
+
 /** The piece of the room that lies under the soffit and against its wall. */
-function planOf(soffit: Soffit, wall: Wall, outline: Loop, houseUnit: LengthUnit): readonly Loop[] {
-  const pieces = piecesOf(clipToAll([outline], planesOf(soffit, wall, houseUnit)));
+function planOf(soffit: Soffit, wall: Wall, walls: readonly Wall[], houseUnit: LengthUnit): readonly Loop[] {
+  const outline = walls.map(({ from }) => from);
+  const pieces = piecesOf(clipToAll([outline], planesOf(soffit, wall, walls, houseUnit)));
   const middle = (toMm(soffit.from, houseUnit) + toMm(soffit.to, houseUnit)) / 2;
   const onWall: Point = [wall.from[0] + wall.along[0] * middle, wall.from[1] + wall.along[1] * middle];
   return (
@@ -92,20 +134,22 @@ function united(
   plan: readonly Loop[],
   soffit: Soffit,
   wall: Wall,
+  walls: readonly Wall[],
   houseUnit: LengthUnit,
 ): readonly Loop[] {
-  const shared = clipToAll(body, planesOf(soffit, wall, houseUnit)).filter((loop) => areaOfLoops([loop]) > 1);
+  const shared = clipToAll(body, planesOf(soffit, wall, walls, houseUnit)).filter((loop) => areaOfLoops([loop]) > 1);
   return tidyLoops([...body, ...cutLoops(plan, shared)]);
 }
 
-/** Whether two plans share a point of their rims. */
-function touches(a: readonly Loop[], b: readonly Loop[]): boolean {
-  const meet = (corners: readonly Loop[], sides: readonly Loop[]) =>
-    sides
-      .flatMap(stepsOf)
-      .some((step) => corners.flat().some((corner) => distanceToStep(corner, step) <= 2 * TOLERANCE_MM));
-  return meet(a, b) || meet(b, a);
+/** Whether two plans share ground or a stretch of their rims; a point is not enough. */
+export function meetOnPlan(a: readonly Loop[], b: readonly Loop[]): boolean {
+  const apart = [...a, ...b];
+  const together = tidyLoops(apart);
+  return Math.abs(rimOf(apart) - rimOf(together)) > 1 || areaOfLoops(together) < areaOfLoops(apart) - 1;
 }
+
+const rimOf = (loops: readonly Loop[]): number =>
+  loops.flatMap(stepsOf).reduce((length, [[ax, ay], [bx, by]]) => length + Math.hypot(bx - ax, by - ay), 0);
 
 /** The underside of each body, then its upright sides where no wall stands. */
 export function soffitFaces(
@@ -113,7 +157,7 @@ export function soffitFaces(
   walls: readonly Wall[],
   slopes: readonly Slope[],
 ): readonly Face[] {
-  return bodies.flatMap(({ index, bottom, plan }) => {
+  return bodies.flatMap(({ index, bottom, plan, flush }) => {
     const name = `s${index}`;
     const main = walls[0];
     if (!main) return [];
@@ -130,7 +174,7 @@ export function soffitFaces(
       v: inward,
       normal: DOWN,
     });
-    const free = plan.flatMap(stepsOf).flatMap((step) => freeParts(step, walls));
+    const free = plan.flatMap(stepsOf).flatMap((step) => freeParts(step, walls, flush));
     const sides = free.map(([from, to], side) =>
       // Walked the other way round, the body lies behind the face.
       uprightFace({ id: `${name}.side${side}`, kind: 'soffit', from: to, to: from, bottom, profile: slopes }),
@@ -139,15 +183,18 @@ export function soffitFaces(
   });
 }
 
-/** What of a step stands against no wall. */
-function freeParts(step: Step, walls: readonly Wall[]): readonly Step[] {
+/** What of a step stands against no wall and is no flush end. */
+function freeParts(step: Step, walls: readonly Wall[], flush: readonly Step[]): readonly Step[] {
   const [[ax, ay], [bx, by]] = step;
   const length = Math.hypot(bx - ax, by - ay);
   const [dx, dy] = [(bx - ax) / length, (by - ay) / length];
-  const against = walls.flatMap((wall) => {
-    if (!liesOn(step, wall)) return [];
-    const ends = [wall.from, wall.to].map(([x, y]) => (x - ax) * dx + (y - ay) * dy);
-    return [{ from: Math.min(...ends), to: Math.max(...ends) }];
+  const besideStep = ([x, y]: Point) => Math.abs((x - ax) * dy - (y - ay) * dx) <= 1;
+  const against = [
+    ...walls.filter((wall) => liesOn(step, wall)).map(({ from, to }): Step => [from, to]),
+    ...flush.filter((end) => end.every(besideStep)),
+  ].map((other) => {
+    const ends = other.map(([x, y]) => (x - ax) * dx + (y - ay) * dy);
+    return { from: Math.min(...ends), to: Math.max(...ends) };
   });
   const at = (s: number): Point => [ax + dx * s, ay + dy * s];
   return subtractSpans({ from: 0, to: length }, against, 1).map(({ from, to }): Step => [at(from), at(to)]);

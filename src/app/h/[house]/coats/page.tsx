@@ -2,10 +2,8 @@ import type { Metadata } from 'next';
 import { ASSUMED_AIR } from '@/core/drying/air';
 import { facesOf } from '@/core/house/faces/facesOf';
 import { listMethods } from '@/db/methods';
-import { mayAct } from '@/server/action';
-import { dropMethod, keepMethod, saveMethod, saveRoomMethod } from '@/server/actions/methods';
-import { saveRoom } from '@/server/actions/rooms';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
@@ -39,11 +37,6 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
         air={inside}
         kept={kept}
         mayEdit={mayAct(person, 'lead')}
-        saveMethod={saveMethod}
-        saveRoomMethod={saveRoomMethod}
-        keepMethod={keepMethod}
-        dropMethod={dropMethod}
-        saveRoom={saveRoom}
       />
     </>
   );

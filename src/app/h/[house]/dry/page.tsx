@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
-import { mayAct } from '@/server/action';
-import { recordAir } from '@/server/actions/air';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { DryWatchView } from '@/views/dry/DryWatchView';
 import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
@@ -30,7 +29,6 @@ export default async function DryWatchPage({
       now={now}
       timeZone={timeZone}
       mayMeasure={mayAct(person, 'finisher')}
-      recordAir={recordAir}
     />
   );
 }

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { mayAct } from '@/server/action';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { RunSheetView } from '@/views/run/RunSheetView';
 

@@ -1,10 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addTallies, jointLength } from '@/core/joints/tally';
-import { mayAct } from '@/server/action';
-import { saveHang } from '@/server/actions/houses';
-import { addRoom, arrangeRooms, copyRoom, placeRoom, removeRoom, restoreRoom, saveRoom } from '@/server/actions/rooms';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
@@ -52,14 +50,6 @@ export default async function TallyPage({
         opened={opened}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}
-        addRoom={addRoom}
-        saveRoom={saveRoom}
-        copyRoom={copyRoom}
-        removeRoom={removeRoom}
-        restoreRoom={restoreRoom}
-        arrangeRooms={arrangeRooms}
-        placeRoom={placeRoom}
-        saveHang={saveHang}
       />
     </>
   );

@@ -2,9 +2,8 @@ import type { Metadata } from 'next';
 import { stepAt } from '@/core/drying/airClock';
 import { listDevices } from '@/db/devices';
 import { chartAir } from '@/db/readingHours';
-import { mayAct } from '@/server/action';
-import { addSensor, importAir, moveSensor, removeSensor, setWeather, trustSensor } from '@/server/actions/air';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { weatherFailure } from '@/server/weather';
 import { AirView } from '@/views/dry/AirView';
@@ -52,7 +51,6 @@ export default async function AirPage({
       now={now}
       timeZone={timeZone}
       mayEdit={mayAct(person, 'lead')}
-      actions={{ importAir, addSensor, moveSensor, removeSensor, trustSensor, setWeather }}
     />
   );
 }

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { stepAt } from '@/core/drying/airClock';
-import { mayAct } from '@/server/action';
 import { loadSite } from '@/server/loadSite';
+import { mayAct } from '@/server/mayAct';
 import { requirePerson } from '@/server/session';
 import { RoomPageView } from '@/views/handover/RoomPageView';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 
 /** How far houses have come, as the server tells it. */
-const marksSchema = z.record(z.string(), z.object({ seq: z.number(), air: z.number(), plan: z.string() }));
+const marksSchema = z.record(z.string(), z.object({ seq: z.number(), air: z.number(), rooms: z.number() }));
 export type Marks = Readonly<z.infer<typeof marksSchema>>;
 export type Mark = Marks[string];
 

@@ -3,7 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { NewEntry } from '@/core/log/entry';
-import { SERVER_LOST } from './useSubmit';
+import { post, SERVER_LOST } from './sendCommand';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : never;
 /** An entry as a form knows it; the id and the time are added when it is sent. */
@@ -28,7 +28,8 @@ export function useLog(house: string, clock: number) {
   if (opened.clock !== clock) setOpened({ clock, at: performance.now() });
 
   /** The server's time now, ms since 1970. */
-  const serverNow = () => opened.clock + performance.now() - opened.at;
+  const serverNow = () =>
+    document.documentElement.dataset.clock === 'stopped' ? opened.clock : opened.clock + performance.now() - opened.at;
 
   async function write(said: readonly Said[], happened?: number): Promise<boolean> {
     if (sending) return false;
@@ -39,11 +40,7 @@ export function useLog(house: string, clock: number) {
     setSending(true);
     setMessage(undefined);
     try {
-      const response = await fetch('/api/entries', {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ house, entries }),
-      });
+      const response = await post('/api/entries', { house, entries });
       if (!response.ok) {
         const answer: { message?: string } = await response.json().catch(() => ({}));
         setMessage(answer.message ?? SERVER_LOST);

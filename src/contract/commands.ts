@@ -1,0 +1,143 @@
+import { z } from 'zod';
+import { airMappingSchema } from '../core/drying/airFile/airMappingSchema';
+import { MIRRORINGS } from '../core/house/copyRoom';
+import { choicesSchema, methodSchema } from '../core/house/methodSchema';
+import { hangSchema, houseHeadSchema, type Room, roomSchema } from '../core/house/schema';
+import { ROLES, type Role } from '../core/log/person';
+import type { Answer } from './answer';
+import { timeZoneSchema } from './timeZone';
+
+/** What a command takes, the least role that may send it, and (in its type only) what it answers. */
+export interface Command<Schema extends z.ZodType, Value> {
+  readonly schema: Schema;
+  readonly role: Role | 'anyone';
+  readonly answers?: Value;
+}
+
+const command =
+  <Value>() =>
+  <Schema extends z.ZodType>(role: Role | 'anyone', schema: Schema): Command<Schema, Value> => ({ role, schema });
+/** For commands that answer no more than that they were carried out. */
+const plain = command<null>();
+
+/** A room and the version that a save makes or meets. */
+export interface VersionedRoom {
+  readonly room: Room;
+  readonly version: number;
+}
+/** A save went through, or met a newer version, which is shown and never overwritten. */
+export type RoomSaved =
+  | { readonly kind: 'saved'; readonly version: number }
+  | { readonly kind: 'stale'; readonly theirs: VersionedRoom };
+
+export const MOST_ROOMS = 2000;
+const MOST_COPIES = 60;
+const MOST_CHARACTERS = 4_000_000;
+
+const house = z.uuid('must be a house');
+const room = z.string().min(1).max(60);
+/** Null is the house itself. */
+const place = z.string().max(60).nullable();
+const device = z.uuid('must be a sensor');
+const version = z.int();
+const onPlan = z.number().min(-1e6).max(1e6);
+const personName = z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters');
+const newPassword = z.string().min(8, 'must have at least 8 characters').max(200, 'must be at most 200 characters');
+const name = z.string().trim().min(1, 'needs a name').max(60, 'must be at most 60 characters');
+const file = z.string().max(MOST_CHARACTERS, 'is larger than 4 MB: split the file');
+
+/**
+ * Everything that changes something but the log and the readings of devices, sent as `POST /api/commands/NAME`. Server and
+ * pages read this one table.
+ */
+export const COMMANDS = {
+  signIn: plain(
+    'anyone',
+    z.strictObject({ name: personName, password: z.string().min(1, 'needs the password').max(200) }),
+  ),
+  /** Makes the lead's account in an empty application. */
+  setUp: plain('anyone', z.strictObject({ name: personName, password: newPassword })),
+  signOut: plain('anyone', z.strictObject({})),
+  invite: plain('lead', z.strictObject({ name: personName, role: z.enum(ROLES), password: newPassword })),
+
+  createHouse: command<{ readonly id: string }>()(
+    'lead',
+    houseHeadSchema.pick({ name: true, unit: true }).extend({ timeZone: timeZoneSchema }),
+  ),
+  /** Takes a house file in whole, or refuses it whole with every problem's place and reason. */
+  importHouse: command<{ readonly id: string }>()(
+    'lead',
+    z.strictObject({ text: file, turn: z.boolean(), timeZone: timeZoneSchema }),
+  ),
+  /** How every room is hung that does not say otherwise; refused when a room could not be hung so. */
+  saveHang: plain('lead', z.strictObject({ house, version, hang: hangSchema })),
+
+  /** How the house is finished. What contradicts itself so that it cannot be kept is refused with the reason. */
+  saveMethod: command<{ readonly version: number }>()('lead', z.strictObject({ house, version, method: methodSchema })),
+  /** How one room is finished; null goes by the house again. */
+  saveRoomMethod: command<{ readonly version: number }>()(
+    'lead',
+    z.strictObject({ house, room, version, method: choicesSchema.nullable() }),
+  ),
+  /** Keeps a method under a name, to start other houses from. */
+  keepMethod: plain('lead', z.strictObject({ name, unit: z.enum(['in', 'mm']), choices: choicesSchema })),
+  dropMethod: plain('lead', z.strictObject({ id: z.uuid('must be a method') })),
+
+  addRoom: command<{ readonly id: string }>()('lead', z.strictObject({ house, room: roomSchema.omit({ id: true }) })),
+  saveRoom: command<RoomSaved>()('lead', z.strictObject({ house, version, room: roomSchema })),
+  /** Copies a room as often as asked, plain or as mirror images, next to it in the list. */
+  copyRoom: command<{ readonly ids: readonly string[] }>()(
+    'lead',
+    z.strictObject({
+      house,
+      room,
+      times: z.int().min(1, 'must be at least 1').max(MOST_COPIES, `must be at most ${MOST_COPIES}`),
+      mirror: z.enum(MIRRORINGS),
+    }),
+  ),
+  removeRoom: plain('lead', z.strictObject({ house, room })),
+  restoreRoom: plain('lead', z.strictObject({ house, room })),
+  /** The rooms in a new order, each with the floor that it is on. */
+  arrangeRooms: plain(
+    'lead',
+    z.strictObject({
+      house,
+      order: z.array(z.strictObject({ room, level: roomSchema.shape.level.unwrap() })).max(MOST_ROOMS),
+    }),
+  ),
+  /** A room's place on the floor's plan, in the house's unit. */
+  placeRoom: plain('lead', z.strictObject({ house, room, at: z.tuple([onPlan, onPlan]) })),
+
+  /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
+  recordAir: plain('finisher', z.strictObject({ house, room: place, temperature: z.number(), humidity: z.number() })),
+  /** Takes a file of readings in; rows that are wrong are left out and told. */
+  importAir: command<{ readonly recorded: number; readonly known: number; readonly refused: number }>()(
+    'lead',
+    z.strictObject({ house, room: place, text: file, mapping: airMappingSchema.extend({ zone: timeZoneSchema }) }),
+  ),
+  /** A new sensor. Its key is in the answer, this once. */
+  addSensor: command<{ readonly key: string }>()('lead', z.strictObject({ house, room: place, name })),
+  moveSensor: plain('lead', z.strictObject({ house, device, room: place })),
+  removeSensor: plain('lead', z.strictObject({ house, device })),
+  /** What a sensor said that looked like °F counts after all. */
+  trustSensor: plain('lead', z.strictObject({ house, device })),
+  /** Where the weather is asked for; it is asked at once. An empty address asks no more. */
+  setWeather: plain(
+    'lead',
+    z.strictObject({
+      house,
+      url: z.union([z.literal(''), z.url({ protocol: /^https?$/, error: 'must be an address such as http://…' })]),
+    }),
+  ),
+} as const;
+
+export type CommandName = keyof typeof COMMANDS;
+/** What a page sends with a command. */
+export type InputOf<Name extends CommandName> = z.input<(typeof COMMANDS)[Name]['schema']>;
+/** The same as the server reads it, defaults filled in. */
+export type CheckedInputOf<Name extends CommandName> = z.output<(typeof COMMANDS)[Name]['schema']>;
+export type ValueOf<Name extends CommandName> =
+  (typeof COMMANDS)[Name] extends Command<z.ZodType, infer Value> ? Value : never;
+export type AnswerOf<Name extends CommandName> = Answer<ValueOf<Name>>;
+
+export const isCommandName = (name: string): name is CommandName => Object.hasOwn(COMMANDS, name);

@@ -1,0 +1,10 @@
+/** What somebody may do: a viewer looks, a finisher logs their own work, a lead changes everything. */
+export const ROLES = ['lead', 'finisher', 'viewer'] as const;
+export type Role = (typeof ROLES)[number];
+
+/** A person as everyone may see them. */
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+}

@@ -1,0 +1,63 @@
+import { granted, refused } from '../../contract/answer';
+import { ASSUMED_AIR } from '../../core/drying/air';
+import { conflictsIn, newlyForbidden } from '../../core/estimate/conflictsIn';
+import type { MethodChoices } from '../../core/house/methodSchema';
+import type { HouseHead } from '../../core/house/schema';
+import { withMethod } from '../../core/house/withMethod';
+import { now } from '../../db/clock';
+import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
+import { dropMethod, keepMethod } from '../../db/methods';
+import { loadSite } from '../loadSite';
+import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
+
+const STALE = 'Somebody changed this in the meantime. Reload to see it, then choose again.';
+
+export const methodCommands: Handlers<'saveMethod' | 'saveRoomMethod' | 'keepMethod' | 'dropMethod'> = {
+  saveMethod: async ({ house, version, method }) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    const why = await whyForbidden(house, { method });
+    if (why) return refused('invalid', `Not kept: ${why}.`);
+    const saved = await saveHouseHead(house, version, (head) => ({ ...head, method }));
+    return saved ? granted({ version: version + 1 }) : refused('stale', STALE);
+  },
+
+  saveRoomMethod: async ({ house, room, version, method }) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    const why = await whyForbidden(house, { room, choices: method });
+    if (why) return refused('invalid', `Not kept: ${why}.`);
+    const saved = await saveRoomMethod(house, version, room, method);
+    if (saved.kind === 'gone') return refused('notFound', ROOM_GONE);
+    if (saved.kind === 'stale') return refused('stale', STALE);
+    return granted({ version: saved.version });
+  },
+
+  keepMethod: async ({ name, unit, choices }, person) => {
+    await keepMethod(name, unit, choices, person.id, new Date(now()));
+    return granted(null);
+  },
+
+  dropMethod: async ({ id }) =>
+    (await dropMethod(id)) ? granted(null) : refused('notFound', 'This method is gone already.'),
+};
+
+type Change =
+  | { readonly method: HouseHead['method'] }
+  | { readonly room: string; readonly choices: MethodChoices | null };
+
+/** Why a change cannot be kept. */
+async function whyForbidden(id: string, change: Change): Promise<string | undefined> {
+  const { site, inside: air = ASSUMED_AIR } = await loadSite(id);
+  const before = conflictsIn(site.house, site.rooms, air);
+  const after =
+    'method' in change
+      ? conflictsIn({ ...site.house, method: change.method }, site.rooms, air)
+      : conflictsIn(
+          site.house,
+          site.rooms.map(({ room, tally }) => ({
+            room: room.id === change.room ? withMethod(room, change.choices) : room,
+            tally,
+          })),
+          air,
+        );
+  return newlyForbidden(before, after)?.why;
+}

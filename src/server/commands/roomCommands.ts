@@ -1,0 +1,58 @@
+import { granted, refused } from '../../contract/answer';
+import { MOST_ROOMS } from '../../contract/commands';
+import { checkRoom } from '../../core/house/checks/checkRoom';
+import { copiesOf } from '../../core/house/copyRoom';
+import { now } from '../../db/clock';
+import { findHouse, saveRoom } from '../../db/houses';
+import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';
+import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
+
+const FULL = `A house holds at most ${MOST_ROOMS} rooms.`;
+
+export const roomCommands: Handlers<
+  'addRoom' | 'saveRoom' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'
+> = {
+  addRoom: async ({ house, room }) => {
+    const stored = await findHouse(house);
+    if (!stored) return refused('notFound', HOUSE_GONE);
+    if (stored.rooms.length >= MOST_ROOMS) return refused('invalid', FULL);
+    const problems = checkRoom({ ...room, id: 'new' }, stored.head);
+    if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
+    const [added] = (await addRooms(house, [room])) ?? [];
+    return added ? granted({ id: added.id }) : refused('notFound', HOUSE_GONE);
+  },
+
+  saveRoom: async ({ house, version, room }) => {
+    const stored = await findHouse(house);
+    if (!stored) return refused('notFound', HOUSE_GONE);
+    const problems = checkRoom(room, stored.head);
+    if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
+    const result = await saveRoom(house, version, room);
+    return result.kind === 'gone' ? refused('notFound', ROOM_GONE) : granted(result);
+  },
+
+  copyRoom: async ({ house, room, times, mirror }) => {
+    const stored = await findHouse(house);
+    const original = stored?.rooms.find((candidate) => candidate.room.id === room)?.room;
+    if (!stored || !original) return refused('notFound', ROOM_GONE);
+    if (stored.rooms.length + times > MOST_ROOMS) return refused('invalid', FULL);
+    const names = stored.rooms.map((candidate) => candidate.room.name);
+    const copies = copiesOf(original, names, times, mirror, stored.head.unit);
+    const added = await addRooms(house, copies, room);
+    return added ? granted({ ids: added.map(({ id }) => id) }) : refused('notFound', HOUSE_GONE);
+  },
+
+  removeRoom: async ({ house, room }) =>
+    (await setRemoved(house, room, new Date(now()))) ? granted(null) : refused('notFound', ROOM_GONE),
+
+  restoreRoom: async ({ house, room }) =>
+    (await setRemoved(house, room, null)) ? granted(null) : refused('notFound', ROOM_GONE),
+
+  arrangeRooms: async ({ house, order }) =>
+    (await arrangeRooms(house, order))
+      ? granted(null)
+      : refused('stale', 'Somebody added or removed a room in the meantime. Reload to see it, then move again.'),
+
+  placeRoom: async ({ house, room, at }) =>
+    (await placeRoom(house, room, at)) ? granted(null) : refused('notFound', ROOM_GONE),
+};

@@ -1,0 +1,5 @@
+/** Whether a request comes from a page of this application: browsers name it, one from elsewhere is refused. Scripts name none. */
+export function isOwnPage(request: Request): boolean {
+  const origin = request.headers.get('origin');
+  return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
+}

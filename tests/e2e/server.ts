@@ -1,0 +1,43 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { serveArguments } from '../../scripts/setup/build.mjs';
+import { freePort } from '../../scripts/setup/ports.mjs';
+import { TIME_ZONE } from './instants';
+import { urlOf } from './testDatabase';
+
+/** A server of the test build. */
+export interface Server {
+  readonly url: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** Starts a server on a database, by a clock that a file holds; it answers when this returns. */
+export async function startServer(database: string, clock: string, port?: number): Promise<Server> {
+  const at = port ?? (await freePort());
+  const child = spawn(process.execPath, serveArguments(at), {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: {
+      ...process.env,
+      OAK_TEST_CLOCK: clock,
+      DATABASE_URL: urlOf(database),
+      NODE_ENV: 'production',
+      TZ: TIME_ZONE,
+      SESSION_SECRET: 'a secret for tests, of at least 32 characters',
+    },
+  });
+  const ended = once(child, 'exit');
+  const url = `http://127.0.0.1:${at}`;
+  for (;;) {
+    if (child.exitCode !== null) throw new Error(`the server ended with code ${child.exitCode}`);
+    const answer = await fetch(`${url}/api/health`).catch(() => undefined);
+    if (answer?.ok) break;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  return {
+    url,
+    stop: async () => {
+      if (child.exitCode === null) child.kill('SIGTERM');
+      await ended;
+    },
+  };
+}
