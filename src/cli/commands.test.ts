@@ -1,6 +1,8 @@
+import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { houseOf } from '../../tests/houses/readRooms';
-import { dryReport, houseFrom, materialsReport, Refusal, takeOffReport } from './commands';
+import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
+import { oneLine } from './oneLine';
 import { tableText } from './tableText';
 
 const refusal = (run: () => unknown): string => {
@@ -102,6 +104,8 @@ describe('oak dry', () => {
     [{ temp: '70F', rh: '50', air: '-1' }, '--air: must be between 0 and 20'],
     [{ temp: '70F', rh: '50', thick: '1/0' }, '--thick: a fraction cannot be over 0'],
     [{ temp: '70F', rh: '50', thick: '3' }, '--thick: must be greater than 0 and at most 2 in'],
+    [{ temp: '70F', rh: '0x32' }, '--rh: "0x32" is no number'],
+    [{ temp: '70F', rh: '50', mud: '1e-9' }, '--mud: is "drying", or the minutes on a setting mud\'s label'],
     [{ temp: '70F', rh: '50', mud: 'plaster' }, '--mud: is "drying", or the minutes on a setting mud\'s label'],
   ])('refuses %j', (options, message) => {
     expect(refusal(() => dryReport(options))).toBe(message);
@@ -128,5 +132,52 @@ describe('a house file on the command line', () => {
         'list                         none',
       ].join('\n'),
     );
+  });
+});
+
+describe('oak line', () => {
+  it('prints the room of a line as in a house file', () => {
+    const { room } = lineReport("Pantry 7'6 x 5' x 8', door 28x80 wall 2", undefined);
+    expect(room).toMatchObject({ name: 'Pantry', height: 96, openings: [{ wall: 1, width: 28, height: 80 }] });
+    expect(lineReport('Halle 3600 x 3000 x 2400', 'mm').room.height).toBe(2400);
+  });
+
+  it('says where a line is wrong, why, and what would mend it', () => {
+    expect(refusal(() => lineReport("Pantry 7'6 x 5' x 8' door 28x80", 'in'))).toBe(
+      'line, character 22: a comma is missing before "door"; Put a comma before "door": Pantry 7\'6 x 5\' x 8\', door 28x80',
+    );
+    expect(refusal(() => lineReport('A 5m x 5m', 'ft'))).toBe('--unit: "ft" is neither in nor mm');
+  });
+});
+
+describe('a refusal', () => {
+  it('is one line of at most 300 characters without control characters', () => {
+    const text = oneLine(`rooms[0].name\n${'x'.repeat(500)}\u001b[31m ${'wall '.repeat(100)}`);
+    expect([...text].length).toBeLessThanOrEqual(300);
+    expect(text).not.toMatch(/[\p{Cc}]/u);
+    expect(text.startsWith('rooms[0].name xxx')).toBe(true);
+  });
+});
+
+describe('the program itself', () => {
+  const oak = (...args: string[]) => {
+    const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/oak.ts', ...args], {
+      encoding: 'utf8',
+    });
+    return { status, stdout, stderr };
+  };
+
+  it.each([
+    [['constructor', 'house.json'], 'constructor: is no command; there are takeoff, materials, line, dry\n'],
+    [['dry', '--temp', '70F', '--rh', '50', 'extra'], 'extra: dry takes options only\n'],
+    [['takeoff', 'a.json', '--temp', '70F'], "Unknown option '--temp'\n"],
+    [['line', "-5' x 5' x 8'"], 'line, character 1: a length starts with a number\n'],
+  ])('refuses %j in one line with code 2', (args, stderr) => {
+    expect(oak(...args)).toEqual({ status: 2, stdout: '', stderr });
+  });
+
+  it('reads a temperature below zero', () => {
+    const { status, stdout } = oak('dry', '--temp', '-5C', '--rh', '50');
+    expect([status, JSON.parse(stdout).warnings]).toEqual([0, [expect.stringMatching(/^below 10 °C/)]]);
   });
 });

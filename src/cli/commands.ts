@@ -2,11 +2,12 @@ import { coatTimes, TROUBLE_WORDS } from '../core/drying/coatTimes';
 import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
 import type { Mud } from '../core/drying/wetMud';
 import { areaOf } from '../core/house/faces/face';
+import { parseQuickLine } from '../core/house/line/parseQuickLine';
 import { problemText } from '../core/house/problem';
 import { readHouse } from '../core/house/readHouse';
-import type { House } from '../core/house/schema';
+import type { House, Room } from '../core/house/schema';
 import { JOINT_CLASSES } from '../core/joints/joint';
-import { takeOff } from '../core/joints/takeOff';
+import { type TakeOff, takeOff } from '../core/joints/takeOff';
 import { addTallies, type ClassTotal, type Tally } from '../core/joints/tally';
 import { loadList } from '../core/materials/loadList';
 import { parseLength } from '../core/measure/parseLength';
@@ -34,7 +35,8 @@ export function houseFrom(text: string, file: string): House {
 /** `oak takeoff`: faces with their boards, the tally of each room and of the house; lengths in the file's unit. */
 export function takeOffReport(house: House) {
   const { unit } = house;
-  const rooms = house.rooms.map((room) => ({ room, result: takeOff(room, house) }));
+  const taken = takeOffOnce(house);
+  const rooms = house.rooms.map((room) => ({ room, result: taken(room) }));
   return {
     unit,
     rooms: rooms.map(({ room, result }) => ({
@@ -54,6 +56,17 @@ export function takeOffReport(house: House) {
       tileFlags: result.tileFlags.map(({ face, distance }) => ({ face, distance: fromMm(distance, unit) })),
     })),
     total: tallyReport(addTallies(rooms.map(({ result }) => result.tally)), unit),
+  };
+}
+
+/** Takes rooms off, those that are alike but for their names once: a terrace is one flat many times. */
+function takeOffOnce(house: House): (room: Room) => TakeOff {
+  const known = new Map<string, TakeOff>();
+  return (room) => {
+    const key = JSON.stringify({ ...room, id: '', name: '', level: '', at: undefined });
+    const found = known.get(key) ?? takeOff(room, house);
+    known.set(key, found);
+    return found;
   };
 }
 
@@ -86,35 +99,61 @@ function tallyReport(tally: Tally, unit: LengthUnit) {
   };
 }
 
-/** `oak materials`: what to order; lengths in the file's unit, mud in US gallons. */
+/** `oak materials`: what to order; lengths in the file's unit, mud in US gallons, in a metric file in litres. */
 export function materialsReport(house: House) {
+  const taken = takeOffOnce(house);
   const rooms = house.rooms.map((room) => {
-    const { tally } = takeOff(room, house);
+    const { tally } = taken(room);
     const method = resolveMethod(house, room);
     return { tally, method, coats: roomCoats(tally, method, room.finish) };
   });
-  const load = loadList(rooms);
+  const load = loadList(rooms, house.unit);
   const length = ({ net, gross, packs }: { net: number; gross: number; packs: number }) => ({
     net: fromMm(net, house.unit),
     withWaste: fromMm(gross, house.unit),
     packs,
   });
-  const gallons = (litres: number) => Math.round(gallonsFromLitres(litres) * 100) / 100;
+  const metric = house.unit === 'mm';
+  const volume = (litres: number) => Math.round((metric ? litres : gallonsFromLitres(litres)) * 100) / 100;
+  /** The net amount under the name of its unit. */
+  const net = (litres: number) => (metric ? { litres: volume(litres) } : { gallons: volume(litres) });
+  const sum = (key: 'net' | 'gross' | 'packs') => load.bead.reduce((all, bead) => all + bead[key], 0);
   return {
     unit: house.unit,
+    volumes: metric ? 'l' : 'gal',
     tape: length(load.tape),
-    mud: load.mud.map(({ product, net, gross, packs }) => ({
+    mud: load.mud.map(({ product, net: litres, gross, packs }) => ({
       product,
-      gallons: gallons(net),
-      withWaste: gallons(gross),
+      ...net(litres),
+      withWaste: volume(gross),
       packs,
     })),
-    mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, gallons(litres)])),
+    mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, volume(litres)])),
     mesh: length(load.mesh),
-    bead: length(load.bead),
+    bead: {
+      net: fromMm(sum('net'), house.unit),
+      withWaste: fromMm(sum('gross'), house.unit),
+      packs: sum('packs'),
+      profiles: load.bead.map(({ profile, net: length, packs, pack, sticks }) => ({
+        profile,
+        length: fromMm(length, house.unit),
+        sticks: packs,
+        stick: fromMm(pack, house.unit),
+        cuts: sticks.map(({ cuts }) => cuts.map((cut) => fromMm(cut, house.unit))),
+      })),
+    },
     screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
-    sealer: { gallons: gallons(load.sealer.net), withWaste: gallons(load.sealer.gross), packs: load.sealer.packs },
+    sealer: { ...net(load.sealer.net), withWaste: volume(load.sealer.gross), packs: load.sealer.packs },
   };
+}
+
+/** `oak line`: the room that a quick line says, or the reason with its place in the line. */
+export function lineReport(text: string, unit: string | undefined) {
+  if (unit !== undefined && unit !== 'in' && unit !== 'mm') throw new Refusal(`--unit: "${unit}" is neither in nor mm`);
+  const reading = parseQuickLine(text, { unit: unit ?? 'in', hang: {} });
+  if (reading.ok) return { room: reading.room };
+  const mend = reading.mend ? `; ${reading.mend.label}: ${reading.mend.line(text)}` : '';
+  throw new Refusal(`line, character ${reading.at + 1}: ${reading.reason}${mend}`);
 }
 
 /** The options of `oak dry`, as written. */
@@ -154,7 +193,8 @@ function temperatureFrom(text: string | undefined): number {
 }
 
 function numberFrom(name: string, text: string | undefined, least: number, most: number): number {
-  const value = text === undefined || text.trim() === '' ? Number.NaN : Number(text.trim().replace(/%$/, ''));
+  const written = /^\s*([-+]?(?:\d+(?:\.\d*)?|\.\d+))\s*%?\s*$/.exec(text ?? '')?.[1];
+  const value = Number(written ?? Number.NaN);
   if (Number.isNaN(value))
     throw new Refusal(`${name}: ${text === undefined ? 'is missing' : `"${text}" is no number`}`);
   if (value < least || value > most) throw new Refusal(`${name}: must be between ${least} and ${most}`);
@@ -171,7 +211,7 @@ function thicknessFrom(text: string | undefined): number {
 
 function mudFrom(text: string | undefined): Mud {
   if (text === undefined || text === 'drying') return { kind: 'drying' };
-  const minutes = Number(text);
+  const minutes = /^[1-9]\d{0,2}$/.test(text) ? Number(text) : 0;
   if (!(minutes > 0 && minutes <= 360))
     throw new Refusal('--mud: is "drying", or the minutes on a setting mud\'s label');
   return { kind: 'setting', minutes };

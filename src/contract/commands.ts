@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { airMappingSchema } from '../core/drying/airFile/airMappingSchema';
 import { MIRRORINGS } from '../core/house/copyRoom';
 import { choicesSchema, methodSchema } from '../core/house/methodSchema';
-import { hangSchema, houseHeadSchema, type Room, roomSchema } from '../core/house/schema';
+import { hangSchema, houseHeadSchema, MOST_ROOMS, type Room, roomSchema } from '../core/house/schema';
 import { ROLES, type Role } from '../core/log/person';
 import type { Answer } from './answer';
 import { timeZoneSchema } from './timeZone';
@@ -30,7 +30,6 @@ export type RoomSaved =
   | { readonly kind: 'saved'; readonly version: number }
   | { readonly kind: 'stale'; readonly theirs: VersionedRoom };
 
-export const MOST_ROOMS = 2000;
 const MOST_COPIES = 60;
 const MOST_CHARACTERS = 4_000_000;
 

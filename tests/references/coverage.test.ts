@@ -17,7 +17,7 @@ describe('the demo house at level 4 throughout', () => {
     return { tally, method, coats: roomCoats(tally, method) };
   });
   const thousands = addTallies(rooms.map(({ tally }) => tally)).boardArea / MM_PER_FOOT ** 2 / 1000;
-  const load = loadList(rooms);
+  const load = loadList(rooms, 'in');
 
   it('takes 300 to 450 ft of tape per 1,000 ft² of board', () => {
     const feet = load.tape.net / MM_PER_FOOT / thousands;

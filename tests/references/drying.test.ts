@@ -182,7 +182,10 @@ describe('what finishers know', () => {
   it('near its dew point air dries nothing on cold walls, at it nothing at all', () => {
     // common practice, no source
     expect(coatTimes(TAPE_COAT, { temperature: 15, humidity: 90 }).troubles).toEqual(['nearDewPoint']);
-    expect(coatTimes(TAPE_COAT, { temperature: 15, humidity: 99 }).troubles).toEqual(['atDewPoint']);
+    expect(coatTimes(TAPE_COAT, { temperature: 15, humidity: 100 }).troubles).toEqual(['atDewPoint']);
+    // The handbook gives hours for 98 %: it dries, if slowly.
+    const damp = coatTimes(TAPE_COAT, airAt(70, 98));
+    expect([damp.recoatHours, damp.troubles]).toEqual([expect.closeTo(288, 0), ['nearDewPoint']]);
   });
 
   it('a thin setting coat dries before it sets in hot, dry, windy air, not in ordinary air', () => {

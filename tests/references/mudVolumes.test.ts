@@ -49,7 +49,10 @@ describe('the demo house under each method that ships', () => {
   const thousands = addTallies(rooms).boardArea / MM_PER_FOOT ** 2 / 1000;
   const gallonsOf = (choices: (typeof METHODS)[number]['choices']) => {
     const method = resolveMethod({ unit: house.unit, method: { ...choices, level: 4 } });
-    const load = loadList(rooms.map((tally) => ({ tally, method, coats: roomCoats(tally, method) })));
+    const load = loadList(
+      rooms.map((tally) => ({ tally, method, coats: roomCoats(tally, method) })),
+      'in',
+    );
     return gallonsFromLitres(load.mud.reduce((sum, { net }) => sum + net, 0)) / thousands;
   };
   const METHODS = startingMethods('in');

@@ -14,8 +14,6 @@ export const ASSUMED_AIR: Air = { temperature: 20, humidity: 50 };
 /** An outside wall is colder than the air by about this much: nearer to the dew point it takes up water. Common practice,
  * no source. */
 const WALL_COLDER_K = 3;
-/** Nearer than this to its dew point air takes up hardly anything. Common practice, no source. */
-const AT_DEW_POINT_K = 0.4;
 
 /**
  * Pressure of water vapour over saturated air, kPa.
@@ -83,6 +81,7 @@ export function airTroubles(air: Air): readonly AirTrouble[] {
   const above = air.temperature - dewPoint(air);
   return [
     ...(air.temperature < COLDEST_FOR_FINISHING_C ? (['cold'] as const) : []),
-    ...(above < AT_DEW_POINT_K ? (['atDewPoint'] as const) : above < WALL_COLDER_K ? (['nearDewPoint'] as const) : []),
+    // As long as the air takes up any water, there are hours, however many.
+    ...(vapourDeficit(air) <= 0 ? (['atDewPoint'] as const) : above < WALL_COLDER_K ? (['nearDewPoint'] as const) : []),
   ];
 }

@@ -32,6 +32,8 @@ const LEAST_SHEET = 0.5;
 /**
  * The ways to break a course into boards that may be part of the best layout. Courses depend on each other in the
  * stagger of their butts only, so a way that loses in a rank before it can never win.
+ *
+ * @param alone whether no other course may lie here: a single way then needs no cost
  */
 export function courseChoices(
   strip: Strip,
@@ -39,21 +41,22 @@ export function courseChoices(
   plan: HangPlan,
   prices: JointPrices,
   ranking: Ranking,
+  alone = true,
 ): CourseChoices {
   const longest = Math.max(...course.stock.lengths);
   const buttAt = rememberedButtCost(strip, course, prices);
   const breadth = course.t1 - course.t0;
   const staggerAt = ranking.indexOf('stagger');
-  const [alone, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt + 1)];
+  const [before, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt + 1)];
   const costs = {
-    butt: (at: number) => wholeCost(alone, buttAt(at)),
-    piece: alone[0] === 'work' ? () => 0 : (length: number) => wholeCost(alone, pieceCost(course, breadth, length)),
+    butt: (at: number) => wholeCost(before, buttAt(at)),
+    piece: before[0] === 'work' ? () => 0 : (length: number) => wholeCost(before, pieceCost(course, breadth, length)),
   };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
   let ways: readonly Omit<Choice, 'after'>[] = [{ butts: [], pieces: [] }];
   for (const stretch of stretchesOf(strip, course)) {
     // A single board breaks nothing; only where waste comes first may two short ones do better.
-    const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && alone[0] !== 'waste';
+    const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && before[0] !== 'waste';
     const sets = single ? [[]] : cheapestButts(stretch, longest, plan.framing, costs);
     ways = withStretch(ways, sets, stretch);
   }
@@ -67,7 +70,7 @@ export function courseChoices(
     (way): Choice => ({
       butts: way.butts,
       pieces: way.pieces,
-      after: wholeCost(after, partsOf(way)),
+      after: alone && ways.length === 1 ? 0 : wholeCost(after, partsOf(way)),
     }),
   );
   return { choices, partsOf };

@@ -39,7 +39,7 @@ describe('courses', () => {
 
   it('of a ceiling may start at the far side, where the rip then comes first', () => {
     const across = { from: 0, to: 120 * IN };
-    const courses = turnedNet(courseNet(across, PLAN.boards), across).from.flatMap((own) => own);
+    const courses = turnedNet(courseNet(across, PLAN.boards), across).from.flat();
     expect(courses.map(({ course: { t0, t1, lowEdge } }) => [inches(t0), inches(t1), lowEdge])).toEqual([
       [0, 24, 'square'],
       [24, 72, 'tapered'],

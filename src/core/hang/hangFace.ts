@@ -27,7 +27,9 @@ export interface Hanging {
 /** Nobody starts with a rip narrower than this. Common practice, no source. */
 const NARROWEST_RIP_MM = 6 * MM_PER_INCH;
 /** More starts than these are not compared. */
-const MOST_STARTS = 32;
+const MOST_STARTS = 12;
+/** In a hall of more courses than this one start is as good as another. */
+const MOST_LINES_SEARCHED = 20;
 
 /**
  * Hangs boards on one face so that finishing costs least: every direction, start and row of board widths, and for each
@@ -70,6 +72,7 @@ function netsOf(strip: Strip, plan: HangPlan, searchStart: boolean): readonly Co
   const plain = courseNet(strip.breadth, plan.boards);
   // On a plain rectangle all starts cost the same.
   if (!searchStart || strip.plain) return [plain];
+  if (plain.lines.length > MOST_LINES_SEARCHED) return [plain];
   return [
     plain,
     turnedNet(plain, strip.breadth),

@@ -17,12 +17,15 @@ import { finishedAlong, type Strip } from './strip';
 
 /** Butts of neighbouring courses keep this many bays of framing between them: common practice, no source. */
 const STAGGER_BAYS = 2;
+/** More ways to one line are not followed, the cheapest are. */
+const MOST_STEPS = 240;
 
-/** One course of a net with the ways to break it, and what it costs whichever is taken, its seam to the course before too. */
+/** One course of a net with the ways to break it, the price of its seam to the course before, and what it costs with it. */
 interface Laid {
   readonly course: Course;
   readonly to: number;
   readonly ways: CourseChoices;
+  readonly seam: number;
   readonly parts: CostParts;
 }
 
@@ -55,13 +58,11 @@ export function layCourses(
 
   const reached: Step[][] = net.lines.map(() => []);
   thin.forEach((courses, line) => {
-    const before = reached[line] ?? [];
+    const before = (reached[line] ?? []).sort((a, b) => a.cost - b.cost).slice(0, MOST_STEPS);
     // No cheapest way leads to this line.
     if (line > 0 && before.length === 0) return;
-    const lowest = before.reduce((low, { cost }) => Math.min(low, cost), Infinity);
     for (const laid of courses)
-      for (const choice of laid.ways.choices)
-        reached[laid.to]?.push(stepTo(choice, laid, before, lowest, least, perStagger));
+      for (const choice of laid.ways.choices) reached[laid.to]?.push(stepTo(choice, laid, before, least, perStagger));
   });
   const ends = reached.at(-1) ?? [];
   const [first] = ends;
@@ -81,12 +82,13 @@ function laidCourses(
   plan: HangPlan,
   prices: JointPrices,
 ): readonly (readonly Laid[])[] {
+  const alone = from.every((courses) => courses.length <= 1);
   const known: { readonly course: Course; readonly ways: CourseChoices }[] = [];
   const waysOf = (course: Course): CourseChoices => {
     // Where neither opening, slope nor zone tells them apart, courses of one stock and breadth have the same choices.
     const alike = strip.plain ? known.find((other) => isAlike(other.course, course)) : undefined;
     if (alike) return alike.ways;
-    const ways = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
+    const ways = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim], alone);
     known.push({ course, ways });
     return ways;
   };
@@ -96,8 +98,8 @@ function laidCourses(
     return courses.map(({ course, to }) => {
       const ways = waysOf(course);
       const [any] = ways.choices;
-      const parts = any ? ways.partsOf(any) : NO_COST;
-      return { course, to, ways, parts: { ...parts, work: parts.work + seam } };
+      const parts = !any || alone ? NO_COST : ways.partsOf(any);
+      return { course, to, ways, seam, parts: { ...parts, work: parts.work + seam } };
     });
   });
 }
@@ -133,23 +135,17 @@ function thinned(
   });
 }
 
-/** @param lowest the least that any of the steps costs: nothing after one that is reached at it can be better */
-function stepTo(
-  choice: Choice,
-  laid: Laid,
-  steps: readonly Step[],
-  lowest: number,
-  least: number,
-  perStagger: number,
-): Step {
+/** @param steps the ways to the line where the course begins, cheapest first */
+function stepTo(choice: Choice, laid: Laid, steps: readonly Step[], least: number, perStagger: number): Step {
   let before: Step | undefined;
   let cost = 0;
   for (const step of steps) {
+    // Those that follow cost as much by themselves.
+    if (before && step.cost >= cost) break;
     const reached = step.cost + perStagger * tooClose(step.choice.butts, choice.butts, least);
     if (before && reached >= cost) continue;
     before = step;
     cost = reached;
-    if (cost === lowest) break;
   }
   return { cost: cost + choice.after, laid, choice, before };
 }
@@ -167,23 +163,20 @@ function hangingOf(
   const boards = steps.flatMap(({ laid, choice }, index) => {
     const own = laid.ways.partsOf(choice);
     const stagger = tooClose(steps[index - 1]?.choice.butts ?? [], choice.butts, least);
-    parts = addParts(parts, { ...own, work: own.work + seamOf(laid), stagger });
+    parts = addParts(parts, { ...own, work: own.work + laid.seam, stagger });
     return boardsOf(choice.pieces, strip, laid.course, index, plan.backed);
   });
   return { cost: rankedCost(RANKINGS[plan.aim], parts), boards };
 }
 
-/** What the seam to the course before costs: all that a course costs beside its butts. */
-const seamOf = ({ ways, parts }: Laid): number =>
-  parts.work - (ways.choices[0] ? ways.partsOf(ways.choices[0]).work : 0);
-
-// Plain loops: this runs for every pair of choices of neighbouring courses.
+/** How many butts of two courses are nearer than `least` to each other. */
 function tooClose(above: readonly number[], below: readonly number[], least: number): number {
   let count = 0;
+  let first = 0;
+  // Plain loops over two lists in order: this runs for every pair of choices of neighbouring courses.
   for (const at of below) {
-    for (const other of above) {
-      if (Math.abs(other - at) < least) count += 1;
-    }
+    while (first < above.length && (above[first] ?? 0) <= at - least) first += 1;
+    for (let index = first; index < above.length && (above[index] ?? 0) < at + least; index += 1) count += 1;
   }
   return count;
 }

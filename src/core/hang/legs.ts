@@ -3,7 +3,7 @@ import type { HangPlan } from '../house/resolveHang';
 import { isInside } from '../measure/chords';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Loop, Point } from '../measure/vector';
-import type { Board, EdgeKind, JointPrices } from './board';
+import type { EdgeKind, JointPrices } from './board';
 import { addParts, type CostParts, compareCosts, NO_COST, RANKINGS, rankedCost } from './cost';
 import { boardsOf, courseChoices } from './courseChoices';
 import type { Course } from './courses';
@@ -168,6 +168,7 @@ function hangStrips(strips: readonly LegStrip[], plan: HangPlan, prices: JointPr
       plain: true,
       holes: [],
       hidden: undefined,
+      known: new Map(),
     };
     const { choices, partsOf } = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
     const choice = choices.reduce((best, other) => (other.after < best.after ? other : best));

@@ -19,6 +19,8 @@ export interface Strip {
   readonly holes: readonly { readonly s: Span; readonly t: Span }[];
   /** What zones hide of a straight line between two points (s, t); mm from its start. */
   readonly hidden: ((from: Point, to: Point) => readonly Span[]) | undefined;
+  /** What is finished along lines that were looked at before, by their `t`. */
+  readonly known: Map<number, number>;
 }
 
 /** A mirrored face is seen from its far end, so that it is hung as the mirror image of the other one. */
@@ -40,6 +42,7 @@ export function stripOf(face: Face, long: Axis): Strip {
     plain: !covered && isUprightBox(loops),
     holes,
     hidden: covered ? (from, to) => hiddenOn(face, onFace(from), onFace(to)).all : undefined,
+    known: new Map(),
   };
 }
 
@@ -62,7 +65,16 @@ export function finishedAcross({ plain, loops, hidden }: Strip, { t0, t1 }: Cour
 }
 
 /** The same on a line along the courses. */
-export function finishedAlong({ loops, hidden }: Strip, t: number): number {
+export function finishedAlong(strip: Strip, t: number): number {
+  let length = strip.known.get(t);
+  if (length === undefined) {
+    length = lookedAlong(strip, t);
+    strip.known.set(t, length);
+  }
+  return length;
+}
+
+function lookedAlong({ loops, hidden }: Strip, t: number): number {
   const boarded = chordsAt(loops, 'v', t);
   const [first, last] = [boarded[0], boarded.at(-1)];
   if (!hidden || !first || !last) return totalLength(boarded);

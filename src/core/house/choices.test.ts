@@ -82,17 +82,20 @@ describe('what no room can be', () => {
       },
       "outline: makes wall 1 750' long, which no wall is",
     ],
-    [{ height: 1 }, 'height: of 1" is no height of a room'],
-    [{ height: 700 }, 'height: of 58\' 4" is no height of a room'],
+    [{ height: 1 }, 'height: must be at least 2"'],
+    [{ height: 700 }, "height: must be at most 50'"],
     [
       { openings: [{ wall: 0, kind: 'window', at: 0, width: 150, height: 20 }] },
       'openings[0].width: the window runs 6" past the right end of wall 1 (12\')',
     ],
     [
       { openings: [{ wall: 0, kind: 'door', at: 0, width: 30, height: 80, edge: 'bead', depth: 0 }] },
-      'openings[0].depth: must be greater than 0 where the return is boarded',
+      'openings[0].depth: must be at least 1/16"',
     ],
-    [{ hang: { framing: 150 } }, "hang.framing: is wider than the longest board (12')"],
+    [
+      { hang: { framing: 100, boards: [{ width: 48, lengths: [96] }] } },
+      "hang.framing: is wider than the longest board (8')",
+    ],
   ])('%j', (rest, problem) => {
     expect(problems(rest)).toEqual([problem]);
   });

@@ -1,4 +1,6 @@
+import { checkHangBounds } from './checks/checkBounds';
 import { checkRoom } from './checks/checkRoom';
+import { checkHouseSize } from './checks/checkSize';
 import { type Problem, problemsFromZod } from './problem';
 import { type House, houseSchema } from './schema';
 import { turnOutlines } from './turnOutlines';
@@ -19,11 +21,15 @@ export function readHouse(json: unknown, { turn = false }: { readonly turn?: boo
   const parsed = houseSchema.safeParse(json, { reportInput: true });
   if (!parsed.success) return { ok: false, problems: problemsFromZod(parsed.error) };
   const house = turn ? turnOutlines(parsed.data) : parsed.data;
+  const wild = checkHangBounds(house.hang, house.unit);
+  if (wild.length > 0) return { ok: false, problems: wild };
   const problems = house.rooms.flatMap((room, index): readonly Problem[] => {
     const twin = house.rooms.findIndex(({ id }) => id === room.id);
     const found =
       twin < index ? [{ path: 'id', reason: `"${room.id}" is the id of rooms[${twin}] too` }] : checkRoom(room, house);
     return found.map((problem) => ({ ...problem, path: `rooms[${index}].${problem.path}` }));
   });
-  return problems.length > 0 ? { ok: false, problems } : { ok: true, house };
+  if (problems.length > 0) return { ok: false, problems };
+  const large = checkHouseSize(house.rooms, house);
+  return large.length > 0 ? { ok: false, problems: large } : { ok: true, house };
 }

@@ -6,17 +6,19 @@ import { choicesSchema, methodSchema } from './methodSchema';
 const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
+/** How many rooms a house holds. */
+export const MOST_ROOMS = 2000;
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
 const pointSchema = z.tuple([z.number(), z.number()]);
 
 export const boardStockSchema = z.strictObject({
   width: positive(),
-  lengths: z.array(positive()).min(1, 'needs at least one length'),
+  lengths: z.array(positive()).min(1, 'needs at least one length').max(20, 'are too many'),
   thickness: positive().optional(),
 });
 
 export const hangSchema = z.strictObject({
-  boards: z.array(boardStockSchema).min(1, 'needs at least one board').optional(),
+  boards: z.array(boardStockSchema).min(1, 'needs at least one board').max(4, 'are too many kinds').optional(),
   walls: z.enum(['across', 'upright']).optional(),
   ceiling: z.enum(['auto', 'along', 'across']).optional(),
   framing: positive().optional(),
@@ -50,7 +52,7 @@ export const ceilingSchema = z.discriminatedUnion(
     z.strictObject({ shape: z.literal('gable'), eaves: z.tuple([wallNumber(), wallNumber()]), rise: positive() }),
     z.strictObject({
       shape: z.literal('knee'),
-      eaves: z.array(wallNumber()).min(1, 'needs at least one wall'),
+      eaves: z.array(wallNumber()).min(1, 'needs at least one wall').max(200, MANY),
       knee: positive(),
       run: positive(),
     }),
@@ -102,10 +104,11 @@ export const hungFaceSchema = z.strictObject({
     .array(
       z.strictObject({
         breadth: positive(),
-        butts: z.array(positive()).default([]),
+        butts: z.array(positive()).max(60, 'are too many for one course').default([]),
         backed: z.boolean().default(false),
       }),
     )
+    .max(60, 'are too many for one face')
     .default([]),
 });
 
@@ -124,7 +127,10 @@ export const roomSchema = z.strictObject({
     .default('Ground floor'),
   at: pointSchema.optional(),
   outline: z.array(pointSchema).min(3, 'needs at least three points').max(200, 'has too many points'),
-  columns: z.array(z.array(pointSchema).min(3, 'needs at least three points')).max(40, MANY).optional(),
+  columns: z
+    .array(z.array(pointSchema).min(3, 'needs at least three points').max(60, 'has too many points'))
+    .max(40, MANY)
+    .optional(),
   height: positive(),
   ceiling: ceilingSchema.default({ shape: 'flat' }),
   soffits: z.array(soffitSchema).max(40, MANY).optional(),
@@ -137,7 +143,7 @@ export const roomSchema = z.strictObject({
       edges: z.record(z.string(), z.enum(EDGE_PROFILES)).optional(),
     })
     .optional(),
-  existing: z.array(wallNumber()).optional(),
+  existing: z.array(wallNumber()).max(200, MANY).optional(),
   finish: finishOfFaceSchema.extend({ faces: z.record(z.string(), finishOfFaceSchema).optional() }).optional(),
   hang: hangSchema.optional(),
   /** Where this room is finished in another way than the house. */
@@ -158,7 +164,7 @@ export const houseHeadSchema = z.strictObject({
 export const houseSchema = houseHeadSchema.extend({
   format: z.literal('oak-tally-house', { error: () => 'must be "oak-tally-house"' }),
   version: z.literal(1, { error: () => 'must be 1' }),
-  rooms: z.array(roomSchema),
+  rooms: z.array(roomSchema).max(MOST_ROOMS, `are more than ${MOST_ROOMS}`),
 });
 
 export type HangChoices = z.infer<typeof hangSchema>;

@@ -16,6 +16,12 @@ export interface ClassTotal {
   readonly count: number;
 }
 
+/** A piece of bead or trim. */
+export interface BeadPiece {
+  readonly profile: EdgeProfile;
+  readonly length: number;
+}
+
 /** Everything counted in a room or a house; lengths in mm, areas in mm². */
 export interface Tally {
   readonly classes: Readonly<Record<JointClass, ClassTotal>>;
@@ -23,6 +29,8 @@ export interface Tally {
   readonly tapedOnly: ClassTotal;
   /** Beads and trims again, by what stands on them. */
   readonly profiles: Readonly<Partial<Record<EdgeProfile, ClassTotal>>>;
+  /** Their pieces, one for each edge: what is cut from sticks; mm. */
+  readonly beadPieces: readonly BeadPiece[];
   readonly threeWays: number;
   readonly crossings: number;
   /** To be spotted. */
@@ -68,6 +76,7 @@ export function tallyRoom(
     classes,
     tapedOnly,
     profiles,
+    beadPieces: finished.flatMap(({ profile, length }) => (profile ? [{ profile, length }] : [])),
     threeWays: countThreeWays(finished),
     crossings: countCrossings(finished),
     fasteners: screws.spotted,
@@ -118,6 +127,7 @@ export function addTallies(tallies: readonly Tally[]): Tally {
         together((tally) => tally.profiles[profile]),
       ]),
     ),
+    beadPieces: tallies.flatMap(({ beadPieces }) => beadPieces),
     threeWays: sum(({ threeWays }) => threeWays),
     crossings: sum(({ crossings }) => crossings),
     fasteners: sum(({ fasteners }) => fasteners),

@@ -1,12 +1,14 @@
+import type { EdgeProfile } from '../house/kinds';
 import type { Tally } from '../joints/tally';
 import { tapedLength } from '../joints/tally';
-import { litresFromGallons, MM_PER_FOOT } from '../measure/unit';
+import type { LengthUnit } from '../measure/unit';
 import { type CoatKey, coatId, MUD_PRODUCTS, type MudProduct } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { litresPer, sectionFor } from '../section/sectionFor';
-import { PACKS, SEALER_MM2_PER_LITRE } from './packs';
+import { type CutStick, cutSticks } from './cutSticks';
+import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
 
 /** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
 export interface Supplied {
@@ -15,11 +17,18 @@ export interface Supplied {
   readonly method: Method;
 }
 
-/** An amount to order: what goes on, what is bought for it with waste, and in how many packs. */
+/** An amount to order: what goes on, what is bought for it with waste, in how many packs of what size. */
 export interface Order {
   readonly net: number;
   readonly gross: number;
   readonly packs: number;
+  readonly pack: number;
+}
+
+/** Bead or trim of one profile: what goes on, and the sticks that its pieces are cut from; mm. */
+export interface BeadOrder extends Order {
+  readonly profile: EdgeProfile;
+  readonly sticks: readonly CutStick[];
 }
 
 /** Everything to order; tape and bead in mm, mud and sealer in litres, screws and packs by count. */
@@ -28,27 +37,28 @@ export interface LoadList {
   readonly mesh: Order;
   readonly mud: readonly (Order & { readonly product: MudProduct })[];
   readonly mudByCoat: Readonly<Record<CoatKey, number>>;
-  readonly bead: Order;
+  readonly bead: readonly BeadOrder[];
   readonly screws: Order;
   readonly sealer: Order;
 }
 
 /**
- * What a house takes. Packs are counted once for all rooms, never room by room.
+ * What a house takes. Packs are counted once for all rooms, never room by room; bead by the pieces that are cut.
  *
- * @example loadList([{ tally, coats, method }]).tape.packs  // rolls
+ * @param unit that of the house: packs are metric in a metric one
+ * @example loadList([{ tally, coats, method }], 'in').tape.packs  // rolls
  */
-export function loadList(rooms: readonly Supplied[]): LoadList {
+export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList {
+  const packs = PACKS[unit];
   const byProduct = new Map<MudProduct, number>();
   const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
-  let [tape, mesh, bead, screws, sealer] = [0, 0, 0, 0, 0];
+  let [tape, mesh, screws, sealer] = [0, 0, 0, 0];
   for (const { tally, coats, method } of rooms) {
     const meshed = meshOf(coats);
     mesh += meshed;
     tape += coats.some(({ key, class: kind }) => key === 'tape' && !isAccessory(kind))
       ? tapedLength(tally) - meshed
       : 0;
-    bead += tally.classes.bead.length + tally.classes.trim.length;
     screws += tally.screws;
     sealer += sealerLitres(tally, coats, method);
     for (const coat of coats) {
@@ -58,22 +68,30 @@ export function loadList(rooms: readonly Supplied[]): LoadList {
     }
   }
   return {
-    tape: order(tape, PACKS.tape.waste, PACKS.tape.feetPerRoll * MM_PER_FOOT),
-    mesh: order(mesh, PACKS.mesh.waste, PACKS.mesh.feetPerRoll * MM_PER_FOOT),
+    tape: order(tape, WASTE.tape, packs.tapeRoll),
+    mesh: order(mesh, WASTE.mesh, packs.meshRoll),
     mud: MUD_PRODUCTS.filter((product) => byProduct.has(product)).map((product) => ({
       product,
-      ...order(byProduct.get(product) ?? 0, PACKS.mud.waste, litresFromGallons(packOf(product))),
+      ...order(byProduct.get(product) ?? 0, WASTE.mud, packOf(product, unit)),
     })),
     mudByCoat: byCoat,
-    bead: order(bead, PACKS.bead.waste, PACKS.bead.feetPerStick * MM_PER_FOOT),
-    screws: order(screws, PACKS.screws.waste, PACKS.screws.perBox),
-    sealer: order(sealer, PACKS.sealer.waste, litresFromGallons(PACKS.sealer.gallonsPerPail)),
+    bead: beadOrders(rooms, packs.beadStick),
+    screws: order(screws, WASTE.screws, packs.screwBox),
+    sealer: order(sealer, WASTE.sealer, packs.sealerPail),
   };
 }
 
-/** What a pail of ready-mixed or a bag of setting mud makes; gallons. */
-export const packOf = (product: MudProduct): number =>
-  product === 'setting' ? PACKS.settingMud.gallonsPerBag : PACKS.mud.gallonsPerPail;
+/** Bead by profile: no stick of one can be cut into another. */
+function beadOrders(rooms: readonly Supplied[], stick: number): readonly BeadOrder[] {
+  const pieces = new Map<EdgeProfile, number[]>();
+  for (const { profile, length } of rooms.flatMap(({ tally }) => tally.beadPieces))
+    pieces.set(profile, [...(pieces.get(profile) ?? []), length]);
+  return [...pieces].map(([profile, lengths]) => {
+    const sticks = cutSticks(lengths, stick);
+    const net = lengths.reduce((sum, length) => sum + length, 0);
+    return { profile, sticks, net, gross: sticks.length * stick, packs: sticks.length, pack: stick };
+  });
+}
 
 const meshOf = (coats: readonly RoomCoat[]): number =>
   coats.reduce((sum, { tape, amount }) => (tape === 'mesh' ? sum + amount : sum), 0);
@@ -85,7 +103,7 @@ export function mudOf(coat: RoomCoat, method: Method): number {
   return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
 }
 
-/** The surface that is sealed: what is boarded, from level 3 on, where the method says so and no skim does it; mm². */
+/** The surface that is sealed: what is painted, from level 3 on, where the method says so and no skim does it; mm². */
 export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, all }: Method): number {
   if (all.last !== 'seal' || level < 3) return 0;
   const skimmed = coats.reduce((sum, { key, amount }) => (key === 'skim' ? sum + amount : sum), 0);
@@ -98,5 +116,5 @@ const sealerLitres = (tally: Tally, coats: readonly RoomCoat[], method: Method):
 
 function order(net: number, waste: number, pack: number): Order {
   const gross = net * (1 + waste);
-  return { net, gross, packs: Math.ceil(Math.max(0, gross / pack - 1e-9)) };
+  return { net, gross, packs: Math.ceil(Math.max(0, gross / pack - 1e-9)), pack };
 }

@@ -4,6 +4,7 @@ import { takeOff } from '../joints/takeOff';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { sectionFor } from '../section/sectionFor';
+import { cutSticks } from './cutSticks';
 import { loadList, mudOf } from './loadList';
 
 const supplied = (line: string, level: 0 | 1 | 4 | 5) => {
@@ -16,7 +17,7 @@ const LINE = "A 12' x 10' x 8', door 32x80 wall 1, window 36x48 @36 wall 2, ceil
 
 describe('the load list', () => {
   it('orders tape with waste in whole rolls', () => {
-    const { tape } = loadList([supplied(LINE, 4)]);
+    const { tape } = loadList([supplied(LINE, 4)], 'in');
     // The worked example's 1,660 in, and a tenth more; a roll is 500 ft.
     expect(tape.net / 25.4).toBeCloseTo(1660, 6);
     expect(tape.gross / tape.net).toBeCloseTo(1.1, 9);
@@ -34,7 +35,7 @@ describe('the load list', () => {
   });
 
   it('adds up to the same mud by product and by coat', () => {
-    const { mud, mudByCoat } = loadList([supplied(LINE, 5)]);
+    const { mud, mudByCoat } = loadList([supplied(LINE, 5)], 'in');
     const byProduct = mud.reduce((sum, { net }) => sum + net, 0);
     expect(byProduct).toBeCloseTo(
       Object.values(mudByCoat).reduce((sum, litres) => sum + litres, 0),
@@ -45,12 +46,59 @@ describe('the load list', () => {
 
   it('rounds packs up once for the house, not room by room', () => {
     const room = supplied(LINE, 4);
-    expect(loadList(Array.from({ length: 3 }, () => room)).tape.packs).toBe(1);
+    expect(
+      loadList(
+        Array.from({ length: 3 }, () => room),
+        'in',
+      ).tape.packs,
+    ).toBe(1);
   });
 
   it('orders neither tape nor mud for level 0, and tape for level 1', () => {
-    const none = loadList([supplied(LINE, 0)]);
+    const none = loadList([supplied(LINE, 0)], 'in');
     expect([none.tape.packs, none.mud.length]).toEqual([0, 0]);
-    expect(loadList([supplied(LINE, 1)]).tape.packs).toBe(1);
+    expect(loadList([supplied(LINE, 1)], 'in').tape.packs).toBe(1);
+  });
+
+  it('cuts bead piece by piece: six 32 × 80 in openings take twelve sticks of 10 ft', () => {
+    const doors = Array.from({ length: 6 }, (_, index) => `opening 32x80 wall 1 at ${10 + index * 40} bead`).join(', ');
+    const [square] = loadList([supplied(`A 24' x 10' x 8', ${doors}`, 4)], 'in').bead;
+    // By hand: 80 and 32 in lie in one stick of 120, the other 80 in another.
+    expect([square?.profile, square?.packs]).toEqual(['square', 12]);
+    expect((square?.net ?? 0) / 25.4).toBeCloseTo(6 * 192, 6);
+  });
+
+  it('never cuts one profile from a stick of another', () => {
+    const room = supplied("A 12' x 10' x 8'", 4);
+    const tally = {
+      ...room.tally,
+      beadPieces: [
+        { profile: 'bullnose', length: 100 * 25.4 },
+        { profile: 'square', length: 8 * 25.4 },
+      ] as const,
+    };
+    expect(loadList([{ ...room, tally }], 'in').bead.map(({ profile, packs }) => [profile, packs])).toEqual([
+      ['bullnose', 1],
+      ['square', 1],
+    ]);
+  });
+
+  it('splices only what is longer than a stick', () => {
+    const cuts = cutSticks([300, 120, 60, 119], 120).map((stick) => stick.cuts);
+    expect(cuts).toEqual([[120], [120], [120], [119], [60, 60]]);
+  });
+
+  it('is in metric packs in a metric house', () => {
+    const { tape, bead } = loadList([supplied(LINE, 4)], 'mm');
+    expect([tape.pack, bead.map(({ pack }) => pack)]).toEqual([150_000, []]);
+  });
+
+  it('seals and skims only what is painted', () => {
+    const plain = supplied(LINE, 4);
+    const tiled = supplied(`${LINE}, tile 120x72 wall 4, cabinet 60x34 wall 3`, 4);
+    const covered = (120 * 72 + 60 * 34) * 25.4 ** 2;
+    expect(tiled.tally.boardArea).toBeCloseTo(plain.tally.boardArea, 3);
+    expect(plain.tally.paintedArea - tiled.tally.paintedArea).toBeCloseTo(covered, 0);
+    expect(loadList([tiled], 'in').sealer.net).toBeLessThan(loadList([plain], 'in').sealer.net);
   });
 });

@@ -1,15 +1,46 @@
-import { litresFromGallons, MM_PER_FOOT } from '../measure/unit';
+import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '../measure/unit';
+import type { MudProduct } from '../method/coat';
 
-/** What is bought: pack sizes and what is lost on the way. Common practice, no source. */
-export const PACKS = {
-  tape: { feetPerRoll: 500, waste: 0.1 },
-  mesh: { feetPerRoll: 300, waste: 0.1 },
-  mud: { gallonsPerPail: 4.5, waste: 0.1 },
-  settingMud: { gallonsPerBag: 2.4 },
-  screws: { perBox: 2000, waste: 0.05 },
-  bead: { feetPerStick: 10, waste: 0.1 },
-  sealer: { gallonsPerPail: 5, waste: 0.1 },
-} as const;
+/** What is bought, and in what sizes: lengths in mm, volumes in litres, screws by count. */
+export interface Packs {
+  readonly tapeRoll: number;
+  readonly meshRoll: number;
+  readonly mudPail: number;
+  /** What a bag of setting mud makes. */
+  readonly settingBag: number;
+  readonly beadStick: number;
+  readonly screwBox: number;
+  readonly sealerPail: number;
+}
+
+/** Packs where people measure in feet, and where they measure in metres. Common practice, no source. */
+export const PACKS: Readonly<Record<LengthUnit, Packs>> = {
+  in: {
+    tapeRoll: 500 * MM_PER_FOOT,
+    meshRoll: 300 * MM_PER_FOOT,
+    mudPail: litresFromGallons(4.5),
+    settingBag: litresFromGallons(2.4),
+    beadStick: 10 * MM_PER_FOOT,
+    screwBox: 2000,
+    sealerPail: litresFromGallons(5),
+  },
+  mm: {
+    tapeRoll: 150_000,
+    meshRoll: 90_000,
+    mudPail: 17,
+    settingBag: 9,
+    beadStick: 3000,
+    screwBox: 1000,
+    sealerPail: 15,
+  },
+};
+
+/** What is lost on the way, as a part of what goes on. Bead is cut piece by piece and needs none. Common practice, no source. */
+export const WASTE = { tape: 0.1, mesh: 0.1, mud: 0.1, screws: 0.05, sealer: 0.1 } as const;
+
+/** What a pail of ready-mixed or a bag of setting mud makes; litres. */
+export const packOf = (product: MudProduct, unit: LengthUnit): number =>
+  product === 'setting' ? PACKS[unit].settingBag : PACKS[unit].mudPail;
 
 /** A gallon of sealer covers 300 ft². Common practice, no source. */
 export const SEALER_MM2_PER_LITRE = (300 * MM_PER_FOOT ** 2) / litresFromGallons(1);

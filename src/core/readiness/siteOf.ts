@@ -80,7 +80,7 @@ export function siteOf(
     house,
     rooms: sites,
     tally: addTallies(sites.map(({ tally }) => tally)),
-    load: loadList(sites),
+    load: loadList(sites, house.unit),
     progress: all === 0 ? 0 : done / all,
   };
 }

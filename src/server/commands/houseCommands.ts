@@ -1,4 +1,5 @@
 import { granted, refused } from '../../contract/answer';
+import { checkHangBounds } from '../../core/house/checks/checkBounds';
 import { checkRoom } from '../../core/house/checks/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
@@ -25,6 +26,8 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'saveHang'>
   saveHang: async ({ house, version, hang }) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
+    const [wild] = checkHangBounds(hang, stored.head.unit);
+    if (wild) return refused('invalid', `${wild.path.replace('hang.', '')} ${wild.reason}`, [wild]);
     const head = { ...stored.head, hang };
     for (const { room } of stored.rooms) {
       const [problem] = checkRoom(room, head);

@@ -1,7 +1,7 @@
 import { granted, refused } from '../../contract/answer';
-import { MOST_ROOMS } from '../../contract/commands';
 import { checkRoom } from '../../core/house/checks/checkRoom';
 import { copiesOf } from '../../core/house/copyRoom';
+import { MOST_ROOMS } from '../../core/house/schema';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';

@@ -1,11 +1,10 @@
 import type { Tally } from '@/core/joints/tally';
 import type { LoadList, Order } from '@/core/materials/loadList';
-import { packOf } from '@/core/materials/loadList';
-import { PACKS } from '@/core/materials/packs';
+import { WASTE } from '@/core/materials/packs';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
-import { PASS_NAMES } from '@/ui/state/words';
+import { PASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
 
 interface Line {
   readonly item: string;
@@ -105,60 +104,48 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });
   const count = (value: number) => Math.ceil(value).toLocaleString('en-US');
   const percent = (waste: number) => `${Math.round(waste * 100)} % waste`;
+  const tape = (item: string, order: Order, waste: number): Line => ({
+    item,
+    ...length(order),
+    packs: packsOf(order, 'roll'),
+    pack: `${roughLength(order.pack, unit)}, ${percent(waste)}`,
+  });
+  const wet = (item: string, order: Order, pack: string, waste: number): Line => ({
+    item,
+    net: mudWords(order.net, unit),
+    gross: mudWords(order.gross, unit),
+    packs: packsOf(order, pack),
+    pack: `${packWords(order.pack, unit)}, ${percent(waste)}`,
+  });
   return [
-    {
-      item: 'Paper tape',
-      ...length(load.tape),
-      packs: packsOf(load.tape, 'roll'),
-      pack: `${PACKS.tape.feetPerRoll} ft, ${percent(PACKS.tape.waste)}`,
-    },
-    ...(load.mesh.net > 0
-      ? [
-          {
-            item: 'Mesh tape',
-            ...length(load.mesh),
-            packs: packsOf(load.mesh, 'roll'),
-            pack: `${PACKS.mesh.feetPerRoll} ft, ${percent(PACKS.mesh.waste)}`,
-          },
-        ]
-      : []),
-    ...load.mud.map((mud) => ({
-      item: `${MUD_NAMES[mud.product]} mud`,
-      net: mudWords(mud.net, unit),
-      gross: mudWords(mud.gross, unit),
-      packs: packsOf(mud, mud.product === 'setting' ? 'bag' : 'pail'),
-      pack: `${packOf(mud.product)} gal, ${percent(PACKS.mud.waste)}`,
+    tape('Paper tape', load.tape, WASTE.tape),
+    ...(load.mesh.net > 0 ? [tape('Mesh tape', load.mesh, WASTE.mesh)] : []),
+    ...load.mud.map((mud) =>
+      wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', WASTE.mud),
+    ),
+    ...load.bead.map((bead) => ({
+      item: PROFILE_NAMES[bead.profile],
+      ...length(bead),
+      packs: packsOf(bead, 'stick'),
+      pack: `${roughLength(bead.pack, unit)}, cut piece by piece`,
     })),
-    {
-      item: 'Corner bead',
-      ...length(load.bead),
-      packs: packsOf(load.bead, 'stick'),
-      pack: `${PACKS.bead.feetPerStick} ft, ${percent(PACKS.bead.waste)}`,
-    },
     {
       item: 'Screws',
       net: count(load.screws.net),
       gross: count(load.screws.gross),
       packs: packsOf(load.screws, 'box'),
-      pack: `${PACKS.screws.perBox.toLocaleString('en-US')}, ${percent(PACKS.screws.waste)}`,
+      pack: `${load.screws.pack.toLocaleString('en-US')}, ${percent(WASTE.screws)}`,
     },
-    ...(load.sealer.net > 0
-      ? [
-          {
-            item: 'Sealer',
-            net: mudWords(load.sealer.net, unit),
-            gross: mudWords(load.sealer.gross, unit),
-            packs: packsOf(load.sealer, 'pail'),
-            pack: `${PACKS.sealer.gallonsPerPail} gal, ${percent(PACKS.sealer.waste)}`,
-          },
-        ]
-      : []),
+    ...(load.sealer.net > 0 ? [wet('Sealer', load.sealer, 'pail', WASTE.sealer)] : []),
   ];
 }
 
 const MUD_NAMES = { taping: 'Taping', 'all-purpose': 'All-purpose', topping: 'Topping', setting: 'Setting' } as const;
 const packsOf = ({ packs }: Order, name: string): string =>
   `${packs} ${packs === 1 ? name : name === 'box' ? 'boxes' : `${name}s`}`;
+/** A pack's size to the tenth, where there is one: 4.5 gal, 17 l. */
+const packWords = (litres: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${Number(gallonsFromLitres(litres).toFixed(1))} gal` : `${litres} l`;
 const mudWords = (litres: number, unit: LengthUnit): string =>
   unit === 'in' ? `${gallonsFromLitres(litres).toFixed(1)} gal` : `${litres.toFixed(0)} l`;
 

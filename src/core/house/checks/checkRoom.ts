@@ -1,20 +1,20 @@
 import { formatLength } from '../../measure/formatLength';
-import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import { TOLERANCE_MM } from '../../measure/unit';
 import { slopesOf } from '../faces/roof';
 import { soffitBodies } from '../faces/soffits';
 import type { Problem } from '../problem';
 import { resolveHang } from '../resolveHang';
 import type { HouseHead, Room } from '../schema';
 import { wallsOf } from '../walls';
+import { checkBehindWalls } from './checkBehindWalls';
+import { checkBounds } from './checkBounds';
 import { checkCeiling } from './checkCeiling';
 import { checkColumns } from './checkColumns';
 import { checkNames } from './checkNames';
 import { checkOutline } from './checkOutline';
+import { checkSize } from './checkSize';
 import { checkSoffits } from './checkSoffits';
 import { checkWallParts } from './checkWallParts';
-
-const LOWEST_ROOM_MM = 50;
-const TALLEST_ROOM_MM = 15_000;
 
 /**
  * What no schema can see: whether the outline is a room, whether the ceiling fits it, and whether openings, niches,
@@ -22,26 +22,25 @@ const TALLEST_ROOM_MM = 15_000;
  */
 export function checkRoom(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): readonly Problem[] {
   const { unit } = house;
+  const wild = checkBounds(room, unit);
+  if (wild.length > 0) return wild;
   const outline = checkOutline(room.outline, unit);
   if (outline.length > 0) return outline;
   const walls = wallsOf(room.outline, unit);
-  const shape = [...checkHeight(room, unit), ...checkCeiling(room, walls, unit)];
+  const shape = [...checkCeiling(room, walls, unit), ...checkHang(room, house)];
   if (shape.length > 0) return shape;
+  const large = checkSize(room, walls, house);
+  if (large.length > 0) return large;
   const slopes = slopesOf(room, walls, unit);
   const bodies = soffitBodies(room, walls, slopes, unit);
   const parts = [
     ...checkWallParts(room, walls, slopes, bodies, unit),
     ...checkSoffits(room, walls, bodies, unit),
     ...checkColumns(room, walls, bodies, unit),
-    ...checkHang(room, house),
   ];
-  return parts.length > 0 ? parts : checkNames(room, house);
-}
-
-function checkHeight(room: Room, unit: LengthUnit): readonly Problem[] {
-  const height = toMm(room.height, unit);
-  if (height >= LOWEST_ROOM_MM && height <= TALLEST_ROOM_MM) return [];
-  return [{ path: 'height', reason: `of ${formatLength(height, unit)} is no height of a room` }];
+  if (parts.length > 0) return parts;
+  const behind = checkBehindWalls(room, walls, unit);
+  return behind.length > 0 ? behind : checkNames(room, house);
 }
 
 function checkHang(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): readonly Problem[] {

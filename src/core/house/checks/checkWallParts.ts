@@ -102,10 +102,8 @@ function clearHeight(wall: Wall, along: Span, slopes: readonly Slope[]): number 
   return Math.min(...profileAlong(slopes, at(along.from), at(along.to)).map(({ z }) => z));
 }
 
-function checkOpening({ edge, depth, head, width, height }: Opening, path: string): readonly Problem[] {
+function checkOpening({ head, width, height }: Opening, path: string): readonly Problem[] {
   const arch = head?.arch ?? 0;
-  if (edge === 'bead' && depth === 0)
-    return [{ path: `${path}.depth`, reason: 'must be greater than 0 where the return is boarded' }];
   if (arch > width / 2 + 1e-9) return [{ path: `${path}.head.arch`, reason: 'an arch rises at most half its width' }];
   return arch > height ? [{ path: `${path}.head.arch`, reason: 'the arch is taller than the opening' }] : [];
 }

@@ -5,7 +5,7 @@ import type { ReadItem } from './lineItems';
 import { OPENING_KINDS, specOf } from './lineSpecs';
 import { boardsFrom, coursesFrom, edgeName, faceName } from './lineValues';
 import { addFinish, addNiche, addOpening, columnFrom } from './placeItems';
-import { Misread, readLength, readPositive, unquoted } from './quickLinePieces';
+import { Misread, readLength, readPositive, readWallLength, unquoted } from './quickLinePieces';
 import { choiceOf, type Owners, type Reader, type RoomDraft, value, wallFrom, wallsFrom } from './reader';
 
 /** Puts what the items say into the room; walls are those of the outline as it was walked. */
@@ -24,14 +24,27 @@ export function applyItems(
   }
   const seen = new Set<string>();
   for (const item of items) {
-    const spec = specOf(item.kind);
-    const name = item.values.of ? `${item.kind} of ${item.values.of.text.toLowerCase()}` : item.kind;
-    if (!spec.many && seen.has(name))
-      throw new Misread(`${spec.label.toLowerCase()} is said twice`, item.whole.at, item.whole.length);
-    seen.add(name);
+    for (const { label, of } of saidOnce(item)) {
+      if (seen.has(`${label}/${of}`)) throw new Misread(`${label} is said twice`, item.whole.at, item.whole.length);
+      seen.add(`${label}/${of}`);
+    }
     applyItem(item, reader);
   }
   return owners;
+}
+
+/** What an item says that can be said only once, of the room or of something in it. */
+function saidOnce(item: ReadItem): readonly { readonly label: string; readonly of: string }[] {
+  const { kind, values } = item;
+  const spec = specOf(kind);
+  const own = (of = '') => ({ label: spec.label.toLowerCase(), of });
+  const shape = { label: 'the ceiling', of: '' };
+  if (kind === 'ceiling') return /^(flat|open)$/i.test(values.ceiling?.text ?? '') ? [shape, own()] : [own()];
+  if (kind === 'shed' || kind === 'gable' || kind === 'knee' || kind === 'tray') return [shape];
+  if (kind === 'level' || kind === 'surface' || kind === 'light') return [own(values.of && faceName(values.of))];
+  if (kind === 'edge') return [own(value(item, 'edge').text)];
+  if (kind === 'hung') return [own(faceName(value(item, 'face')))];
+  return spec.many ? [] : [own()];
 }
 
 const isOpening = ({ kind }: ReadItem): boolean => OPENING_KINDS.some((opening) => opening === kind);
@@ -70,7 +83,7 @@ function applyItem(item: ReadItem, reader: Reader): void {
       return;
     }
     case 'height':
-      room.height = length('height');
+      room.height = readWallLength(value(item, 'height'), [value(item, 'height')], unit);
       owners.set('height', item);
       return;
     case 'on':
@@ -93,8 +106,8 @@ function applyItem(item: ReadItem, reader: Reader): void {
       owners.set('ceiling', item);
       return;
     case 'gable': {
-      const [one, other] = values.eaves ? wallsFrom(values.eaves, reader) : [0, 2];
-      if (one === undefined || other === undefined)
+      const [one, other, more] = values.eaves ? wallsFrom(values.eaves, reader) : [0, 2];
+      if (one === undefined || other === undefined || more !== undefined)
         throw new Misread(
           'a gable rises from two walls: walls 1 3',
           values.eaves?.at ?? item.whole.at,

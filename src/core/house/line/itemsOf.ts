@@ -4,7 +4,7 @@ import { isRectangle, wallsOf } from '../walls';
 import { inchesText, shortFeet } from './lengthText';
 import type { LineItem } from './lineItems';
 import { boardsText, coursesText, faceText } from './lineValues';
-import { quoted } from './quickLinePieces';
+import { quoted, wallText } from './quickLinePieces';
 import { frameOf } from './roomFrame';
 import { formatWalk } from './walk';
 
@@ -12,7 +12,8 @@ import { formatWalk } from './walk';
 export function sizesText({ outline, height }: Pick<QuickRoom, 'outline' | 'height'>, unit: LengthUnit): string {
   const walls = wallsOf(outline, unit);
   if (!isRectangle(walls)) return formatWalk(outline, unit);
-  const feet = (mm: number) => (unit === 'mm' ? String(fromMm(mm, 'mm')) : shortFeet(mm));
+  const feet = (mm: number) =>
+    wallText(fromMm(mm, unit), unit, unit === 'mm' ? String(fromMm(mm, 'mm')) : shortFeet(mm));
   return [walls[0]?.length ?? 0, walls[1]?.length ?? 0, toMm(height, unit)].map(feet).join(' x ');
 }
 
@@ -26,7 +27,7 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
   const wall = (index: number) => String(index + 1);
   const list = (indices: readonly number[]) => indices.map(wall).join(' ');
   return [
-    ...(isRectangle(walls) ? [] : [item('height', { height: text(room.height) })]),
+    ...(isRectangle(walls) ? [] : [item('height', { height: wallText(room.height, unit, text(room.height)) })]),
     ...ceilingItems(room, text, list),
     ...room.openings.map((opening) => openingItem(opening, walls[opening.wall]?.length ?? 0, unit)),
     ...(room.soffits ?? []).map(({ wall: index, from, to, depth, drop }) =>

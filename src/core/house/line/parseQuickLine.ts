@@ -1,4 +1,3 @@
-import { parseLength } from '../../measure/parseLength';
 import type { LengthUnit } from '../../measure/unit';
 import { checkRoom } from '../checks/checkRoom';
 import { renumberWalls } from '../renumberWalls';
@@ -14,17 +13,18 @@ import {
   type Piece,
   type Place,
   pieceOf,
-  readPositive,
+  readWallLength,
   sizesIn,
-  unquoted,
 } from './quickLinePieces';
 import type { Owners, RoomDraft } from './reader';
-import { isWalk, readWalk } from './walk';
+import { splitHead } from './splitHead';
+import { readWalk } from './walk';
 
 export type QuickReading =
   | { readonly ok: true; readonly room: QuickRoom }
   | ({ readonly ok: false; readonly reason: string; readonly mend: LineMend | undefined } & Place);
 
+const LONGEST_LINE = 4000;
 const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
 
 /**
@@ -42,6 +42,8 @@ const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
  */
 export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'hang'>): QuickReading {
   try {
+    if (line.length > LONGEST_LINE)
+      throw new Misread(`a line has at most ${LONGEST_LINE.toLocaleString('en-US')} characters`, LONGEST_LINE, 1);
     const [head = pieceOf('', 0), ...pieces] = cutAtCommas(line);
     const room = readHead(head, house.unit);
     // A comma at the end is an item to come.
@@ -84,7 +86,7 @@ function readHead(head: Piece, unit: LengthUnit): RoomDraft {
   if (/^[rldu]{1,2}(?=[\s\d]|$)/i.test(rest.text))
     return { ...plain, outline: readWalk(rest, unit).outline, height: USUAL_HEIGHT[unit] };
   const sizes = sizesIn(rest.text, rest.at);
-  const [length, width, height] = sizes.map((size) => readPositive(size, unit));
+  const [length, width, height] = sizes.map((size) => readWallLength(size, sizes, unit));
   if (length === undefined || width === undefined)
     throw new Misread('length x width is missing after the name', head.at + head.length, 1);
   if (sizes.length > 3)
@@ -103,25 +105,4 @@ function readHead(head: Piece, unit: LengthUnit): RoomDraft {
     ],
     height: height ?? USUAL_HEIGHT[unit],
   };
-}
-
-/** The name ends at a colon, or where the rest of the words first reads as sizes or as a walk. */
-function splitHead(head: Piece, unit: LengthUnit): { readonly name: string; readonly rest: Piece } {
-  const quote = /^"[^"]*"/.exec(head.text)?.[0];
-  const colon = head.text.indexOf(':', quote?.length ?? 0);
-  const cutAt = (index: number, skip: number) => ({
-    name: unquoted(head.text.slice(0, index).trim()).trim(),
-    rest: pieceOf(head.text.slice(index + skip), head.at + index + skip),
-  });
-  if (colon >= 0) return cutAt(colon, 1);
-  if (quote) return cutAt(quote.length, 0);
-  const starts = [...head.text.matchAll(/(?<=^|\s)\S/g)].map(({ index }) => index);
-  const reads = (start: number) => {
-    const text = head.text.slice(start);
-    const sizes = sizesIn(text, head.at + start);
-    return (sizes.length > 1 && sizes.every((size) => parseLength(size.text, unit).ok)) || isWalk(text, unit);
-  };
-  const start =
-    starts.find(reads) ?? starts.find((candidate) => candidate > 0 && /\d/.test(head.text.charAt(candidate)));
-  return start === undefined ? { name: head.text, rest: pieceOf('', head.at + head.length) } : cutAt(start, 0);
 }

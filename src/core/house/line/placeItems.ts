@@ -99,7 +99,7 @@ export function columnFrom(item: ReadItem, unit: LengthUnit): [number, number][]
   if (x === undefined || y === undefined || more !== undefined)
     throw new Misread("a column stands at so far right x so far down: at 5' x 4'", place.at, place.length);
   const corners: readonly (readonly [number, number])[] = /^[rldu]/i.test(shape.text)
-    ? readWalk(shape, unit).outline
+    ? readWalk(shape, unit, 'column').outline
     : boxFrom(shape, unit);
   return corners.map(([dx, dy]): [number, number] => [x + dx, y + dy]);
 }

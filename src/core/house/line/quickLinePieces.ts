@@ -1,5 +1,6 @@
 import { type LengthRefusal, parseLength } from '../../measure/parseLength';
-import { fromMm, type LengthUnit } from '../../measure/unit';
+import { fromMm, type LengthUnit, MM_PER_FOOT, toMm } from '../../measure/unit';
+import { BOUNDS, whyOutOfBounds } from '../checks/bounds';
 
 /** Where in the line something stands: the first character (from 0) and how many. */
 export interface Place {
@@ -77,6 +78,8 @@ export function sizesIn(text: string, start: number): readonly Piece[] {
 export function readLength(piece: Piece, unit: LengthUnit): number {
   const reading = parseLength(piece.text, unit);
   if (!reading.ok) throw misreadLength(piece, reading);
+  const wild = reading.mm > BOUNDS.size.most ? whyOutOfBounds(fromMm(reading.mm, unit), 'size', unit) : undefined;
+  if (wild) throw new Misread(wild, piece.at, piece.length);
   return fromMm(reading.mm, unit);
 }
 
@@ -86,6 +89,45 @@ export function readPositive(piece: Piece, unit: LengthUnit): number {
   if (length === 0) throw new Misread('must be greater than 0', piece.at, piece.length);
   return length;
 }
+
+/** Shorter than this no wall is written without its unit: a foot, in mm. */
+const SHORTEST_BARE_MM = { in: MM_PER_FOOT, mm: 300 } as const;
+const MEANT = { in: { mark: "'", word: 'feet' }, mm: { mark: ' m', word: 'metres' } } as const;
+
+/** Whether a length carries no unit and would be shorter than a foot in the house's. */
+const isBareAndShort = ({ text }: Piece, unit: LengthUnit): boolean => {
+  const reading = parseLength(text, unit);
+  return reading.ok && reading.mm < SHORTEST_BARE_MM[unit] && !/[a-z'"’′”″]/i.test(text);
+};
+
+/**
+ * The length of a wall or the height of a room. `5 x 8` in a house of inches was hardly meant as inches: a wall under a
+ * foot is asked about unless its unit is written.
+ *
+ * @param all the lengths written with it, which were then meant likewise
+ */
+export function readWallLength(piece: Piece, all: readonly Piece[], unit: LengthUnit): number {
+  const length = readPositive(piece, unit);
+  if (!isBareAndShort(piece, unit)) return length;
+  const { mark, word } = MEANT[unit];
+  const likewise = all.filter((other) => isBareAndShort(other, unit));
+  throw new Misread(
+    `${piece.text} alone would be ${piece.text} ${unit === 'in' ? 'inches' : 'mm'}: write ${piece.text}${mark} or ${piece.text}${unit === 'in' ? '"' : ' mm'}`,
+    piece.at,
+    piece.length,
+    {
+      label: `Read it in ${word}`,
+      line: (line) =>
+        [...likewise]
+          .sort((a, b) => b.at - a.at)
+          .reduce((text, { at, length: size }) => text.slice(0, at + size) + mark + text.slice(at + size), line),
+    },
+  );
+}
+
+/** A short length with the unit that says that it is meant. */
+export const wallText = (length: number, unit: LengthUnit, text: string): string =>
+  toMm(length, unit) < SHORTEST_BARE_MM[unit] ? `${length}${unit === 'in' ? '"' : ' mm'}` : text;
 
 const misreadLength = (piece: Piece, { at, reason }: LengthRefusal) =>
   new Misread(reason, piece.at + Math.min(at, Math.max(0, piece.length - 1)), 1);

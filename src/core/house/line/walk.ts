@@ -5,7 +5,16 @@ import type { Point } from '../../measure/vector';
 import type { Room } from '../schema';
 import { wallsOf } from '../walls';
 import { inchesText } from './lengthText';
-import { Misread, type Piece, type Place, pieceOf, readPositive, sizesIn } from './quickLinePieces';
+import {
+  Misread,
+  type Piece,
+  type Place,
+  pieceOf,
+  readPositive,
+  readWallLength,
+  sizesIn,
+  wallText,
+} from './quickLinePieces';
 
 type Outline = Room['outline'];
 
@@ -39,16 +48,17 @@ const withoutSpread = (text: string): string => text.replace(/\s+spread\s*$/i, '
  * `dr 3' x 2'` by its two legs). The last wall may go without its length and closes the walk. A walk that does not
  * close is refused with the gap, unless it ends in `spread`: then every wall takes its share of it.
  */
-export function readWalk(text: Piece, unit: LengthUnit): Walk {
+export function readWalk(text: Piece, unit: LengthUnit, of: 'room' | 'column' = 'room'): Walk {
   const spread = withoutSpread(text.text) !== text.text;
   const walked = pieceOf(withoutSpread(text.text), text.at);
   const steps = stepsIn(walked);
   const [first] = steps;
   if (!first || first.start > 0)
     throw new Misread('a walk starts with a direction: r, d, l or u', walked.at, Math.max(1, first?.start ?? 1));
+  const lengths = steps.flatMap(({ value }) => sizesIn(value.text, value.at));
   const runs = steps.flatMap((step, index): readonly Point[] => {
     if (step.value.text === '' && index === steps.length - 1) return [];
-    return [runOf(step, unit)];
+    return [runOf(step, unit, of === 'room' ? lengths : undefined)];
   });
   const end = runs.reduce<Point>(([x, y], [dx, dy]) => [x + dx, y + dy], [0, 0]);
   const closing = runs.length < steps.length ? closingRun(steps.at(-1), end) : undefined;
@@ -78,12 +88,13 @@ function stepsIn({ text, at }: Piece): readonly Step[] {
   });
 }
 
-function runOf({ way, value, place }: Step, unit: LengthUnit): Point {
+/** @param walls all lengths of the walk, where short ones are asked about */
+function runOf({ way, value, place }: Step, unit: LengthUnit, walls: readonly Piece[] | undefined): Point {
   const [one, other] = [...way].map((letter) => WAYS[letter]);
   if (!one) throw new Misread('walls run r, d, l or u', place.at, 1);
   if (value.text === '') throw new Misread(`a length is missing after "${way}"`, place.at, way.length);
   const sizes = sizesIn(value.text, value.at);
-  const [first, second] = sizes.map((size) => readPositive(size, unit));
+  const [first, second] = sizes.map((size) => (walls ? readWallLength(size, walls, unit) : readPositive(size, unit)));
   if (first === undefined) throw new Misread(`a length is missing after "${way}"`, place.at, way.length);
   if (!other) {
     if (second !== undefined) throw new Misread('a straight wall has one length', value.at, value.length);
@@ -154,14 +165,15 @@ const tidy = (value: number): number => {
  * @example formatWalk([[0, 0], [144, 0], [144, 42], …], 'in')  // `r 12' d 3'6 …`
  */
 export function formatWalk(outline: Outline, unit: LengthUnit): string {
+  const text = (length: number) => wallText(length, unit, inchesText(length, unit));
   return wallsOf(outline, unit)
     .map(({ from, to }) => {
       const [dx, dy] = [fromMm(to[0] - from[0], unit), fromMm(to[1] - from[1], unit)];
       const across = dx > 0 ? 'r' : 'l';
       const down = dy > 0 ? 'd' : 'u';
-      if (Math.abs(dy) < 1e-6) return `${across} ${inchesText(Math.abs(dx), unit)}`;
-      if (Math.abs(dx) < 1e-6) return `${down} ${inchesText(Math.abs(dy), unit)}`;
-      return `${across}${down} ${inchesText(Math.abs(dx), unit)} x ${inchesText(Math.abs(dy), unit)}`;
+      if (Math.abs(dy) < 1e-6) return `${across} ${text(Math.abs(dx))}`;
+      if (Math.abs(dx) < 1e-6) return `${down} ${text(Math.abs(dy))}`;
+      return `${across}${down} ${text(Math.abs(dx))} x ${text(Math.abs(dy))}`;
     })
     .join(' ');
 }
