@@ -6,8 +6,11 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.ts', 'src/**/*.test.tsx', 'tests/{references,integration,structure}/**/*.test.ts'],
     environment: 'node',
+    setupFiles: ['tests/setup/seed.ts'],
     // Integration tests share one database.
     fileParallelism: true,
-    testTimeout: 20_000,
+    // For what hangs, not for what is slow.
+    testTimeout: 180_000,
+    hookTimeout: 180_000,
   },
 });

@@ -10,8 +10,11 @@ import { root } from './setup/place.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 import { needChromium } from './setup/system.mjs';
 
+/** With names (`npm test -- coats`) only test files whose path holds one of them are run; what is none's is passed over. */
+const names = process.argv.slice(2);
 /** The build of the tests; the one of a running application is not touched. */
 const BUILD_FOLDER = '.next-test';
+const passed = names.length > 0 ? ['--passWithNoTests'] : [];
 
 await runScript(async () => {
   checkNode();
@@ -34,15 +37,26 @@ await runScript(async () => {
       step('types', 'typescript/bin/tsc', ['--noEmit']),
       step('lint', '@biomejs/biome/bin/biome', ['check', '.']),
     ]);
-    await step('unit, reference, structure and integration tests', 'vitest/vitest.mjs', ['run'], {
+    await step('unit, reference, structure and integration tests', 'vitest/vitest.mjs', ['run', ...passed, ...names], {
       ...env,
       DATABASE_URL: cluster.url('postgres'),
     });
     await buildIfStale(BUILD_FOLDER);
-    await step('end-to-end tests', '@playwright/test/cli.js', ['test', '--config', 'tests/e2e/playwright.config.ts'], {
-      ...env,
-      OAK_BUILD_DIR: BUILD_FOLDER,
-    });
+    await step(
+      'end-to-end tests',
+      '@playwright/test/cli.js',
+      [
+        'test',
+        '--config',
+        'tests/e2e/playwright.config.ts',
+        ...passed.map(() => '--pass-with-no-tests'),
+        ...names.map((name) => `${name}.*spec`),
+      ],
+      {
+        ...env,
+        OAK_BUILD_DIR: BUILD_FOLDER,
+      },
+    );
     say('Everything passes.');
   } finally {
     await clear();

@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { describe, expect, it } from 'vitest';
 import { houseOf } from '../../tests/houses/readRooms';
 import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
@@ -156,28 +155,5 @@ describe('a refusal', () => {
     expect([...text].length).toBeLessThanOrEqual(300);
     expect(text).not.toMatch(/[\p{Cc}]/u);
     expect(text.startsWith('rooms[0].name xxx')).toBe(true);
-  });
-});
-
-describe('the program itself', () => {
-  const oak = (...args: string[]) => {
-    const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'src/cli/oak.ts', ...args], {
-      encoding: 'utf8',
-    });
-    return { status, stdout, stderr };
-  };
-
-  it.each([
-    [['constructor', 'house.json'], 'constructor: is no command; there are takeoff, materials, line, dry\n'],
-    [['dry', '--temp', '70F', '--rh', '50', 'extra'], 'extra: dry takes options only\n'],
-    [['takeoff', 'a.json', '--temp', '70F'], "Unknown option '--temp'\n"],
-    [['line', "-5' x 5' x 8'"], 'line, character 1: a length starts with a number\n'],
-  ])('refuses %j in one line with code 2', (args, stderr) => {
-    expect(oak(...args)).toEqual({ status: 2, stdout: '', stderr });
-  });
-
-  it('reads a temperature below zero', () => {
-    const { status, stdout } = oak('dry', '--temp', '-5C', '--rh', '50');
-    expect([status, JSON.parse(stdout).warnings]).toEqual([0, [expect.stringMatching(/^below 10 °C/)]]);
   });
 });

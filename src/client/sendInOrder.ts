@@ -52,7 +52,9 @@ function settle<Value>(name: string, answer: Promise<Answer<Value>>): Promise<An
     const sent = settle(name, newest.send(0));
     for (const { answered } of replaced) answered(sent);
   };
-  answer.then(next, next);
+  // Whoever waits for the answer takes it in first: the next one may build on it.
+  const taken = () => undefined;
+  void answer.then(taken, taken).then(next);
   return answer;
 }
 

@@ -1,7 +1,6 @@
 import { dayOf } from '@/core/log/dayOf';
 
 const MINUTE_MS = 60_000;
-const DAY_MS = 86_400_000;
 
 const STYLES = {
   time: { hour: 'numeric', minute: '2-digit' },
@@ -23,9 +22,15 @@ function formatter(style: keyof typeof STYLES, timeZone: string): Intl.DateTimeF
   return known;
 }
 
-/** A later day, `days` after the day of an instant. */
-export const dayAfter = (instant: number, days: number, timeZone: string): string =>
-  dayOf(instant + days * DAY_MS, timeZone);
+/**
+ * A later day of the calendar, `days` after the day of an instant: days are 23 or 25 hours long when clocks change.
+ *
+ * @example dayAfter(Date.parse('2026-11-01T04:30:00Z'), 1, 'America/New_York')  // '2026-11-02'
+ */
+export function dayAfter(instant: number, days: number, timeZone: string): string {
+  const [year = 0, month = 1, day = 1] = dayOf(instant, timeZone).split('-').map(Number);
+  return new Date(Date.UTC(year, month - 1, day + days)).toISOString().slice(0, 10);
+}
 
 /** The time of day where the house stands: 6:52. */
 export function timeOf(instant: number, timeZone: string): string {
@@ -42,7 +47,7 @@ export function untilWords(instant: number, now: number, timeZone: string): stri
   const day = dayOf(rounded, timeZone);
   if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
   if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;
-  if (rounded - now < 6 * DAY_MS)
+  if (day < dayAfter(now, 7, timeZone))
     return `${formatter('weekday', timeZone).format(rounded)} ${timeOf(rounded, timeZone)}`;
   return formatter('date', timeZone).format(rounded);
 }

@@ -53,6 +53,12 @@ describe('times where the house stands', () => {
     expect(untilWords(at('2031-05-07T02:00:00Z'), NOW, 'America/New_York')).toBe('22:00');
     expect(instantWords(NOW, 'Asia/Tokyo')).toBe('Tue 6 May, 15:52');
     expect(dayAfter(at('2031-05-06T23:30:00Z'), 1, 'Asia/Tokyo')).toBe('2031-05-08');
+    // The days on which clocks change are 25 and 23 hours long: the first came twice, the second not at all.
+    const days = (text: string) => [0, 1, 2].map((later) => dayAfter(at(text), later, 'America/New_York'));
+    expect(days('2026-11-01T04:30:00Z')).toEqual(['2026-11-01', '2026-11-02', '2026-11-03']);
+    expect(days('2026-03-08T04:30:00Z')).toEqual(['2026-03-07', '2026-03-08', '2026-03-09']);
+    expect(days('2032-02-28T12:00:00Z')).toEqual(['2032-02-28', '2032-02-29', '2032-03-01']);
+    expect(days('2031-12-31T12:00:00Z')).toEqual(['2031-12-31', '2032-01-01', '2032-01-02']);
   });
 
   it('say what never dries', () => {

@@ -19,22 +19,22 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
-  await page.getByLabel('Level of Bath', { exact: true }).selectOption({ label: 'level 5' });
-  await expect(page.getByLabel('Level of Bath', { exact: true })).toBeEnabled();
+  await page.getByLabel('Level of Boot room', { exact: true }).selectOption({ label: 'level 5' });
+  await expect(page.getByLabel('Level of Boot room', { exact: true })).toBeEnabled();
   await page.goto(`${house}/board`);
   await expect(
     page
-      .getByRole('region', { name: 'Bath' })
+      .getByRole('region', { name: 'Boot room' })
       .getByRole('button', { name: /^Whole surface: Stuck, the joints come first/ }),
   ).toBeVisible();
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
-  await page.getByLabel('Level of Bath', { exact: true }).selectOption({ label: 'as house (4)' });
-  await expect(page.getByLabel('Level of Bath', { exact: true })).toBeEnabled();
+  await page.getByLabel('Level of Boot room', { exact: true }).selectOption({ label: 'as house (4)' });
+  await expect(page.getByLabel('Level of Boot room', { exact: true })).toBeEnabled();
   await page.goto(`${house}/board`);
-  await expect(page.getByRole('region', { name: 'Bath' }).getByRole('button', { name: /^Whole surface/ })).toHaveCount(
-    0,
-  );
+  await expect(
+    page.getByRole('region', { name: 'Boot room' }).getByRole('button', { name: /^Whole surface/ }),
+  ).toHaveCount(0);
 });
 
 test('what covers a room asks for a level, and a face may have its own', async ({ page, signIn, house }) => {

@@ -6,5 +6,5 @@ export const BASE_FOLDER = process.env.OAK_TEST_FOLDER ?? join(tmpdir(), 'oak-e2
 
 /** Where the demo's house stands in the tests: a zone with summer time. */
 export const TIME_ZONE = 'America/New_York';
-/** When the tests happen: a Tuesday in May, half past twelve where the house stands. Only a test moves it. */
-export const DEMO_INSTANT = Date.parse('2031-05-06T16:30:00Z');
+/** When the tests happen: a Tuesday in May, 12:34 where the house stands. Only a test moves it. */
+export const DEMO_INSTANT = Date.parse('2031-05-06T16:34:00Z');

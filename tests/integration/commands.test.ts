@@ -51,11 +51,20 @@ describe('the oak command', () => {
   it.each([
     [['takeoff'], 'takeoff: needs a house file\n'],
     [['takeoff', 'nowhere.json'], 'nowhere.json: there is no such file\n'],
-    [['paint', 'a'], 'paint: is no command; there are takeoff, materials, dry\n'],
+    [['paint', 'a'], 'paint: is no command; there are takeoff, materials, line, dry\n'],
+    [['constructor', 'house.json'], 'constructor: is no command; there are takeoff, materials, line, dry\n'],
+    [['dry', '--temp', '70F', '--rh', '50', 'extra'], 'extra: dry takes options only\n'],
+    [['takeoff', 'a.json', '--temp', '70F'], "Unknown option '--temp'\n"],
+    [['line', "-5' x 5' x 8'"], 'line, character 1: a length starts with a number\n'],
     [['dry', '--rh', '50'], '--temp: is missing; write 70F or 21C\n'],
     [['dry', '--colour', 'red'], "Unknown option '--colour'\n"],
   ])('refuses %j', (args, message) => {
     expect(oak(...args)).toEqual({ status: 2, stdout: '', stderr: message });
+  });
+
+  it('reads a temperature below zero', () => {
+    const { status, stdout } = oak('dry', '--temp', '-5C', '--rh', '50');
+    expect([status, JSON.parse(stdout).warnings]).toEqual([0, [expect.stringMatching(/^below 10 °C/)]]);
   });
 
   it('explains itself with --help', () => {
@@ -99,8 +108,14 @@ describe('preparing a database', () => {
   const url = new URL(process.env.DATABASE_URL ?? '');
   const own = new URL(url);
   own.pathname = `/${name}`;
+  const folder = mkdtempSync(join(tmpdir(), 'oak-prepare-'));
+  const clock = join(folder, 'clock');
   const prepare = (...options: readonly string[]) =>
-    run(['--import', 'tsx', 'src/db/commands/prepare.ts', ...options], { DATABASE_URL: own.href });
+    run(['--import', 'tsx', 'src/db/commands/prepare.ts', ...options], {
+      DATABASE_URL: own.href,
+      OAK_TEST_CLOCK: clock,
+      TZ: 'America/New_York',
+    });
   const ask = async (database: URL, query: string) => {
     const client = new pg.Client({ connectionString: database.href });
     await client.connect();
@@ -111,9 +126,11 @@ describe('preparing a database', () => {
   beforeAll(async () => {
     await ask(url, `DROP DATABASE IF EXISTS ${name}`);
     await ask(url, `CREATE DATABASE ${name}`);
+    writeFileSync(clock, '2031-05-06T16:34:00.000Z');
   });
   afterAll(async () => {
     await ask(url, `DROP DATABASE ${name}`);
+    rmSync(folder, { recursive: true, force: true });
   });
 
   it('leaves it empty without the demo, and prints no sign-ins', async () => {

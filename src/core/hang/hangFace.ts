@@ -82,11 +82,12 @@ function netsOf(strip: Strip, plan: HangPlan, searchStart: boolean): readonly Co
 
 /** Rips to start with that bring a seam in line with a corner of the face, where seams get shorter. */
 function firstRips({ loops, breadth }: Strip, { boards }: HangPlan): readonly number[] {
-  const corners = [...new Set(loops.flat().map(([, t]) => Math.round(t * 10) / 10))];
+  const corners = [...new Set(loops.flat().map(([, t]) => t))];
   const rips = boards.flatMap(({ width }) =>
     corners.flatMap((t) => {
       const rip = (t - breadth.from) % width;
-      return rip >= NARROWEST_RIP_MM && rip < width - TOLERANCE_MM ? [rip] : [];
+      const most = Math.min(width, breadth.to - breadth.from) - TOLERANCE_MM;
+      return rip >= NARROWEST_RIP_MM && rip < most ? [rip] : [];
     }),
   );
   return rips

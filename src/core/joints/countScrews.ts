@@ -116,7 +116,8 @@ function hiddenAt(line: number, across: 0 | 1, tape: readonly FaceLine[], zones:
   }
   for (const { u0, u1, v0, v1 } of zones) {
     const [low, high, from, to] = across === 0 ? [u0, u1, v0, v1] : [v0, v1, u0, u1];
-    if (line >= low && line <= high) hidden.push({ from, to });
+    if (line >= low - TOLERANCE_MM && line <= high + TOLERANCE_MM)
+      hidden.push({ from: from - TOLERANCE_MM, to: to + TOLERANCE_MM });
   }
   return hidden;
 }

@@ -55,10 +55,10 @@ export async function loadDemoHouse(people: DemoIds, now: Date, timeZone: string
   const house = demoHouse();
   const houseId = await addHouse(house, timeZone);
   const log = demoLog(house, people, now, timeZone);
-  for (const [index, { by, entry }] of log.entries()) {
-    const role = DEMO_PEOPLE.find(({ name }) => name === by)?.role ?? 'finisher';
-    const result = await appendEntries(houseId, { id: people[by], role }, [entry]);
-    if (result.kind !== 'recorded') throw new Error(`entry ${index} of the demo was refused: ${result.kind}`);
+  for (const { name, role } of DEMO_PEOPLE) {
+    const own = log.filter(({ by }) => by === name).map(({ entry }) => entry);
+    const result = await appendEntries(houseId, { id: people[name], role }, own);
+    if (result.kind !== 'recorded') throw new Error(`an entry of ${name} in the demo was refused: ${result.kind}`);
   }
   await measureDemo(houseId, house, log, now, keyEnd);
   return houseId;

@@ -35,7 +35,7 @@ export function checkRoom(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): 
   const bodies = soffitBodies(room, walls, slopes, unit);
   const parts = [
     ...checkWallParts(room, walls, slopes, bodies, unit),
-    ...checkSoffits(room, walls, bodies, unit),
+    ...checkSoffits(room, walls, slopes, bodies, unit),
     ...checkColumns(room, walls, bodies, unit),
   ];
   if (parts.length > 0) return parts;

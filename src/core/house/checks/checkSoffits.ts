@@ -3,7 +3,7 @@ import { areaOfLoops } from '../../measure/polygon';
 import { overlapOf } from '../../measure/span';
 import { type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
 import { dot } from '../../measure/vector';
-import { distanceFrom } from '../faces/roof';
+import { distanceFrom, heightAt, type Slope } from '../faces/roof';
 import { meetOnPlan, type SoffitBody } from '../faces/soffits';
 import type { Problem } from '../problem';
 import type { Room, Soffit } from '../schema';
@@ -18,6 +18,7 @@ const FACING = 0.5;
 export function checkSoffits(
   room: Room,
   walls: readonly Wall[],
+  slopes: readonly Slope[],
   bodies: readonly SoffitBody[],
   unit: LengthUnit,
 ): readonly Problem[] {
@@ -41,6 +42,9 @@ export function checkSoffits(
   const whole = areaOfLoops([walls.map(({ from }) => from)]);
   for (const { index, bottom, plan } of bodies) {
     const path = `soffits[${index}]`;
+    const lowest = Math.min(...plan.flat().map((point) => heightAt(slopes, point)));
+    if (lowest <= bottom + TOLERANCE_MM)
+      return [{ path: `${path}.drop`, reason: 'the ceiling comes down to the underside of the soffit there' }];
     if (bottom <= TOLERANCE_MM) return [{ path: `${path}.drop`, reason: 'the soffit hangs down to the floor' }];
     if (areaOfLoops(plan) >= whole - 1)
       return [{ path: `${path}.depth`, reason: 'the soffit fills the whole ceiling: give the room a lower height' }];

@@ -263,6 +263,11 @@ describe('rooms that cannot be', () => {
       "soffits[0].depth: the soffit is deeper than the room is there (10')",
     ],
     [
+      'a soffit that the slope comes down to',
+      { ceiling: { shape: 'shed', low: 2, rise: 96 }, soffits: [{ ...soffit, depth: 60, drop: 12 }] },
+      'soffits[0].drop: the ceiling comes down to the underside of the soffit there',
+    ],
+    [
       'niches that meet behind an outside corner',
       {
         outline: L,

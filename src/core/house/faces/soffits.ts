@@ -1,3 +1,4 @@
+import { isInside } from '../../measure/chords';
 import {
   areaOfLoops,
   clipToAll,
@@ -143,13 +144,30 @@ function united(
 
 /** Whether two plans share ground or a stretch of their rims; a point is not enough. */
 export function meetOnPlan(a: readonly Loop[], b: readonly Loop[]): boolean {
-  const apart = [...a, ...b];
-  const together = tidyLoops(apart);
-  return Math.abs(rimOf(apart) - rimOf(together)) > 1 || areaOfLoops(together) < areaOfLoops(apart) - 1;
+  const [own, others] = [a.flatMap(stepsOf), b.flatMap(stepsOf)];
+  if (own.some((one) => others.some((other) => crossOrShare(one, other)))) return true;
+  const lies = (loops: readonly Loop[], within: readonly Loop[], rim: readonly Step[]) =>
+    loops
+      .flat()
+      .some((point) => rim.every((step) => distanceToStep(point, step) > TOLERANCE_MM) && isInside(point, within));
+  return lies(a, b, others) || lies(b, a, own);
 }
 
-const rimOf = (loops: readonly Loop[]): number =>
-  loops.flatMap(stepsOf).reduce((length, [[ax, ay], [bx, by]]) => length + Math.hypot(bx - ax, by - ay), 0);
+/** Whether two steps cross within both, or run along each other for more than a hair. */
+function crossOrShare([a0, a1]: Step, [b0, b1]: Step): boolean {
+  const side = ([px, py]: Point, [qx, qy]: Point, [x, y]: Point) => {
+    const away = ((qx - px) * (y - py) - (qy - py) * (x - px)) / (Math.hypot(qx - px, qy - py) || 1);
+    return Math.abs(away) <= 2 * TOLERANCE_MM ? 0 : Math.sign(away);
+  };
+  const [one, other, three, four] = [side(a0, a1, b0), side(a0, a1, b1), side(b0, b1, a0), side(b0, b1, a1)];
+  if (one === 0 && other === 0) {
+    const length = Math.hypot(a1[0] - a0[0], a1[1] - a0[1]) || 1;
+    const along = ([x, y]: Point) => ((x - a0[0]) * (a1[0] - a0[0]) + (y - a0[1]) * (a1[1] - a0[1])) / length;
+    const [from, to] = [along(b0), along(b1)];
+    return Math.min(length, Math.max(from, to)) - Math.max(0, Math.min(from, to)) > 1;
+  }
+  return one * other < 0 && three * four < 0;
+}
 
 /** The underside of each body, then its upright sides where no wall stands. */
 export function soffitFaces(

@@ -48,14 +48,14 @@ function sizesAtStart(text: string, unit: LengthUnit): number {
 
 /** How many characters of a text are a walk before the word of an item; 0 when it is none. */
 function walkAtStart(text: string, unit: LengthUnit): number {
-  const words = [...text.matchAll(/(?<=\s)[a-z]{3,}/gi)];
+  const words = [...text.matchAll(/(?<=\s)(?!spread\b)[a-z]{3,}/gi)];
   return words.find(({ index }) => isWalk(text.slice(0, index).trimEnd(), unit))?.index ?? 0;
 }
 
 /** Refuses what follows the sizes without a comma. */
 function withoutItems(head: Head, unit: LengthUnit): Head {
   const { rest } = head;
-  const end = isWalk(rest.text, unit) ? rest.length : walkAtStart(rest.text, unit) || sizesAtStart(rest.text, unit);
+  const end = walkAtStart(rest.text, unit) || sizesAtStart(rest.text, unit);
   const more = pieceOf(rest.text.slice(end), rest.at + end);
   if (end === 0 || more.text === '') return head;
   const word = /^\S+/.exec(more.text)?.[0] ?? more.text;

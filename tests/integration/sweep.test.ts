@@ -1,0 +1,118 @@
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import pg from 'pg';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { takeOff } from '@/core/joints/takeOff';
+import { dayOf } from '@/core/log/dayOf';
+import { dayListOf } from '@/core/plan/dayListOf';
+import { handedPasses, passDone } from '@/core/readiness/handedPasses';
+import { siteOf } from '@/core/readiness/siteOf';
+import { connection } from '@/db/connection';
+import { addDemoPeople, type DemoIds, loadDemoHouse } from '@/db/demo/loadDemo';
+import { listDevices } from '@/db/devices';
+import { appendEntries, listEntries } from '@/db/entries';
+import { findHouse } from '@/db/houses';
+import { migrate } from '@/db/migrate';
+import { recordReadings } from '@/db/readings';
+import { rememberedAir } from '@/server/rememberedAir';
+import { SWEEP, SWEEP_ZONE } from '../houses/sweepInstants';
+
+const NAME = 'sweep_test';
+const cluster = process.env.DATABASE_URL ?? '';
+const folder = mkdtempSync(join(tmpdir(), 'oak-sweep-'));
+const clock = join(folder, 'clock');
+let people: DemoIds;
+
+const inCluster = async (statement: string) => {
+  const client = new pg.Client({ connectionString: cluster });
+  await client.connect();
+  await client.query(statement);
+  await client.end();
+};
+
+beforeAll(async () => {
+  await inCluster(`DROP DATABASE IF EXISTS ${NAME}`);
+  await inCluster(`CREATE DATABASE ${NAME}`);
+  const own = new URL(cluster);
+  own.pathname = `/${NAME}`;
+  process.env.DATABASE_URL = own.href;
+  process.env.OAK_TEST_CLOCK = clock;
+  await migrate();
+  people = await addDemoPeople();
+});
+afterAll(async () => {
+  await connection().close();
+  process.env.DATABASE_URL = cluster;
+  delete process.env.OAK_TEST_CLOCK;
+  await inCluster(`DROP DATABASE ${NAME}`);
+  rmSync(folder, { recursive: true, force: true });
+});
+
+describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
+  let id = '';
+  beforeAll(async () => {
+    writeFileSync(clock, new Date(at).toISOString());
+    id = await loadDemoHouse(people, new Date(at), SWEEP_ZONE, `-${at}`);
+  });
+
+  /** The house as its pages load it. */
+  async function load() {
+    const house = await findHouse(id);
+    if (!house) throw new Error('the house was loaded');
+    const entries = await listEntries(id);
+    const air = await rememberedAir(house, at);
+    const rooms = house.rooms.map(({ room }) => room);
+    const site = siteOf(house.head, rooms, entries, air.of, at, (room) => takeOff(room, house.head).tally);
+    return { entries, air, site };
+  }
+
+  it('is measured in seven rooms until now, and in the middle of the job', async () => {
+    const { entries, air, site } = await load();
+    expect(air.places.size).toBe(7);
+    for (const sensor of await listDevices(id, at)) {
+      expect(at - (sensor.lastAt ?? 0), sensor.name).toBeLessThan(2 * 3_600_000);
+      expect([sensor.doubtful, sensor.jumped], sensor.name).toEqual([0, 0]);
+    }
+    for (const entry of entries) {
+      expect(Date.parse(entry.at)).toBeLessThanOrEqual(at);
+      expect(Date.parse(entry.recordedAt)).toBe(at);
+    }
+    const state = (room: string) => site.rooms.find((own) => own.room.id === room)?.standing.now.kind;
+    expect(['boot-room', 'net-loft', 'bath', 'pantry', 'coat-closet', 'landing'].map(state)).toEqual([
+      'go',
+      'wet',
+      'sand',
+      'check',
+      'handOver',
+      'stuck',
+    ]);
+    const { passes } = dayListOf(handedPasses(site.rooms), people.Petra, dayOf(at, SWEEP_ZONE));
+    const open = passes.filter(({ room, task }) => passDone(room, task) < 1);
+    expect(open.map(({ room, task }) => `${room.room.id} ${task.pass}`)).toEqual(['bunk-room fill', 'bath sand']);
+  });
+
+  it('takes an entry and a reading of the minute before', async () => {
+    const entry = {
+      id: randomUUID(),
+      room: 'boot-room',
+      at: new Date(at - 60_000).toISOString(),
+      kind: 'coat' as const,
+      payload: {
+        class: 'flat' as const,
+        key: 'tape' as const,
+        share: { of: 'all' as const },
+        mud: { kind: 'drying' as const },
+      },
+    };
+    const appended = await appendEntries(id, { id: people.Ines, role: 'finisher' }, [entry]);
+    expect(appended.kind).toBe('recorded');
+    const reading = { at: at - 60_000, temperature: 20, humidity: 50, speed: undefined, doubt: undefined };
+    expect(await recordReadings(id, 'typed:landing', 'landing', [reading])).toMatchObject({ recorded: 1 });
+    const { site, air } = await load();
+    expect(air.places.has('landing')).toBe(true);
+    const boot = site.rooms.find((own) => own.room.id === 'boot-room');
+    expect(boot?.standing.classes.find((kind) => kind.class === 'flat')?.now.kind).toBe('wet');
+  });
+});
