@@ -34,9 +34,14 @@ export function isUprightBox(loops: readonly Loop[]): boolean {
   const [loop] = loops;
   const { u0, u1, v0, v1 } = boxOf(loops);
   return (
-    loops.length === 1 && loop?.length === 4 && loop.every(([u, v]) => (u === u0 || u === u1) && (v === v0 || v === v1))
+    loops.length === 1 &&
+    loop?.length === 4 &&
+    loop.every(([u, v]) => (isSame(u, u0) || isSame(u, u1)) && (isSame(v, v0) || isSame(v, v1)))
   );
 }
+
+/** The same but for the noise of turning a room on its plan. */
+const isSame = (a: number, b: number): boolean => Math.abs(a - b) < 1e-6;
 
 /** The box around loops. */
 export function boxOf(loops: readonly Loop[]): {
