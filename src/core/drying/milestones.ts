@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../measure/unit';
 import { SETTING_RECOAT_FACTOR } from '../method/coat';
 import { type AirClock, driedBetween, whenDried } from './airClock';
-import { effortOf } from './dryingHours';
+import { effortOfMud } from './dryingHours';
 import type { WetMud } from './wetMud';
 
 /** Mud that was put on; ms since 1970. Setting mud counts from mixing. */
@@ -27,6 +27,8 @@ export interface Milestones {
 const SETTING_WANTS_MM = MM_PER_INCH / 8;
 /** So deep a fill of drying mud takes about a week, and cracks. Common practice, no source. */
 const DEEP_FOR_DRYING_MM = (MM_PER_INCH * 3) / 8;
+/** Thinner than this the board drinks the water before any label has run. Common practice, no source. */
+const THINNEST_SETTING_MM = 0.35;
 const MINUTE_MS = 60_000;
 
 /**
@@ -36,7 +38,7 @@ const MINUTE_MS = 60_000;
  * @example milestones({ mud: { kind: 'setting', minutes: 20 }, … at: 0 }, clock).recoatAt  // 30 min
  */
 export function milestones(coat: Application, clock: AirClock): Milestones {
-  const dryAt = whenDried(clock, coat.at, effortOf(coat.thickness, coat.substrate));
+  const dryAt = whenDried(clock, coat.at, effortOfMud(coat));
   if (coat.mud.kind === 'drying') {
     const troubles = coat.thickness >= DEEP_FOR_DRYING_MM ? (['tooDeep'] as const) : [];
     return { setAt: undefined, recoatAt: dryAt, sandAt: dryAt, dryAt, troubles };
@@ -50,7 +52,9 @@ export function milestones(coat: Application, clock: AirClock): Milestones {
     sandAt: Math.max(recoatAt, dryAt),
     dryAt,
     troubles: [
-      ...(isHalfDryBy(coat, clock, setAt) ? (['driesBeforeItSets'] as const) : []),
+      ...(coat.thickness < THINNEST_SETTING_MM || isHalfDryBy(coat, clock, setAt)
+        ? (['driesBeforeItSets'] as const)
+        : []),
       ...(coat.thickness < SETTING_WANTS_MM ? (['settingTooThin'] as const) : []),
     ],
   };
@@ -65,7 +69,7 @@ export interface Wetness {
 
 /** The state of a coat at an instant, after the air it has had until then. */
 export function wetnessAt(coat: Application, clock: AirClock, at: number): Wetness {
-  const water = 1 - driedBetween(clock, coat.at, Math.max(at, coat.at)) / effortOf(coat.thickness, coat.substrate);
+  const water = 1 - driedBetween(clock, coat.at, Math.max(at, coat.at)) / effortOfMud(coat);
   if (coat.mud.kind === 'drying') return { water: Math.max(0, water), reaction: undefined };
   const reaction = 1 - (at - (coat.mixedAt ?? coat.at)) / (coat.mud.minutes * MINUTE_MS);
   return { water: Math.max(0, water), reaction: Math.min(1, Math.max(0, reaction)) };

@@ -6,7 +6,7 @@ import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMetho
 import { coatedClassesOf } from '../method/roomCoats';
 import type { Check, Conflict, Found, Looked } from './conflict';
 import { angleSides, buttsTooNarrow, tooFewCoats } from './jointConflicts';
-import { meshInAngles, meshInDryingMud, notSealed, settingMudTooThin } from './mudConflicts';
+import { hardTopCoat, meshInAngles, meshInDryingMud, notSealed, settingMudTooThin } from './mudConflicts';
 import { boxedButts, crossingButts, tapeIntoBead, taperOnASmallJob } from './orderConflicts';
 
 /**
@@ -52,6 +52,7 @@ const CHECKS: readonly Check[] = [
   meshInDryingMud,
   meshInAngles,
   settingMudTooThin,
+  hardTopCoat,
   angleSides,
   tooFewCoats,
   buttsTooNarrow,

@@ -50,7 +50,8 @@ export function tooFewCoats({ method, kinds }: Looked): readonly Found[] {
     return [
       {
         id: `level.${kind}`,
-        severity: 'forbidden',
+        // A single wide coat on butts is a school of its own.
+        severity: kind === 'butt' && chosen.length > 1 ? 'doubtful' : 'forbidden',
         question: 'coats',
         class: kind,
         why: `level ${method.level} asks for ${asked.length - 1} after the tape, ${chosen.length - 1} ${chosen.length === 2 ? 'is' : 'are'} chosen`,

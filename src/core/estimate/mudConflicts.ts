@@ -1,4 +1,5 @@
-import { dryingHours } from '../drying/dryingHours';
+import { coatTimes } from '../drying/coatTimes';
+import { wetMudFrom } from '../drying/wetMud';
 import { isAngle } from '../method/coatKeysFor';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
@@ -44,13 +45,14 @@ export function meshInAngles({ method, kinds }: Looked): readonly Found[] {
 export function settingMudTooThin({ method, kinds, air }: Looked): readonly Found[] {
   return kinds.flatMap((kind): readonly Found[] => {
     const late = sectionFor(kind, method).coats.filter(({ coat }) => coat.key !== 'tape' && coat.mud === 'setting');
-    const thin = late.find(
-      ({ coat, thickest }) => dryingHours(air, thickest) * 60 < (coat.settingMinutes ?? 0) * THIN_MARGIN,
+    const thin = late.find(({ coat, thickest }) =>
+      coatTimes(wetMudFrom(coat, thickest), air).troubles.includes('driesBeforeItSets'),
     );
     const last = late.at(-1);
     const isLast =
       last !== undefined && last.coat.key === coatsFor(kind, method).at(-1)?.key && last.coat.key !== 'fill';
-    if (!thin && !isLast) return [];
+    const isScrewPass = kind === 'fasteners' && late.length > 0;
+    if (!thin && !isLast && !isScrewPass) return [];
     return [
       {
         id: `setting.thin.${kind}`,
@@ -84,5 +86,17 @@ export function notSealed({ method, finish }: Looked): readonly Found[] {
   ];
 }
 
-/** A drying coat has lost half of its water long before it is dry. Common practice, no source. */
-const THIN_MARGIN = 2;
+/** All-purpose to the end is hard to sand, in angles above all. Common practice, no source. */
+export function hardTopCoat({ method, kinds }: Looked): readonly Found[] {
+  if (method.level < 4 || method.all.product !== 'allPurpose' || !kinds.some(isAngle)) return [];
+  return [
+    {
+      id: 'product.allPurpose',
+      severity: 'doubtful',
+      question: 'product',
+      class: undefined,
+      why: 'all-purpose is hard to sand as a top coat, in angles above all',
+      mend: { words: 'Lightweight for everything', patch: { choices: { product: 'lightweight' } } },
+    },
+  ];
+}

@@ -15,7 +15,7 @@ export type Side = (typeof SIDES)[number];
 /** Whether a side is the one that is run first and drawn on the left. */
 export const isFirstSide = (side: Side): boolean => side === 'left' || side === 'first';
 
-export const MUD_PRODUCTS = ['taping', 'all-purpose', 'topping', 'setting'] as const;
+export const MUD_PRODUCTS = ['taping', 'all-purpose', 'lightweight', 'topping', 'setting'] as const;
 export type MudProduct = (typeof MUD_PRODUCTS)[number];
 /** What mud is put on with. A soft knife digs into a hollow, a trowel or a box bridges it. */
 export type ToolKind = 'knife' | 'trowel' | 'box' | 'head' | 'corner' | 'taper';

@@ -38,10 +38,10 @@ export const purposeOf = (kind: CoatedClass, key: CoatKey): string =>
   (isAccessory(kind) ? ACCESSORY_PURPOSES : PURPOSES)[key];
 
 /** What to wait for before anything goes over a coat. */
-export const waitAfter = (mud: MudProduct, settingMinutes: number): string =>
+export const waitAfter = (mud: MudProduct, settingMinutes: number, isLast: boolean): string =>
   mud === 'setting'
     ? `${Math.round(settingMinutes * SETTING_RECOAT_FACTOR)} min from mixing: firm is enough, damp is fine`
-    : 'until it is dry and white throughout; overnight to a day';
+    : `until it is dry and white throughout; ${isLast ? 'overnight' : 'overnight to a day'}, corners last`;
 
 const COMMON = {
   finish: 'no rock and no light under a 12 in knife; the edges cannot be felt',

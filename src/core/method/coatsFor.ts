@@ -31,13 +31,24 @@ function ladderOf(kind: CoatedClass, method: Method): readonly Coat[] {
       round = COAT_KEYS.indexOf(key);
       return [coat];
     }
+    const [one, other] = SIDES_OF[choices.angles];
+    // One side was covered in the tape pass while it was wet: only the other is left to coat.
+    const sides = choices.cover === 'oneSide' && key === keys[1] ? [other] : [one, other];
     // A side waits for the other one: two coats of both sides take four rounds.
-    return SIDES_OF[choices.angles].map((side) => {
+    return sides.map((side) => {
       round += 1;
-      return { ...coat, side, round: COAT_KEYS[round] ?? key, name: `${coat.name}, ${side} sides` };
+      return { ...coat, side, round: COAT_KEYS[round] ?? key, name: `${coat.name}, ${sideWords(side, choices)}` };
     });
   });
 }
+
+/** The sides of a round in words: in bathrooms and the like the ceiling's come first. */
+export const sideWords = (side: Side, { order }: Pick<ClassChoices, 'order'>): string =>
+  order === 'ceilingSides' && (side === 'first' || side === 'second')
+    ? side === 'first'
+      ? 'ceiling sides'
+      : 'wall sides'
+    : `${side} sides`;
 
 const SIDES_OF: Readonly<Record<'opposite' | 'sides', readonly [Side, Side]>> = {
   opposite: ['first', 'second'],
@@ -47,7 +58,7 @@ const SIDES_OF: Readonly<Record<'opposite' | 'sides', readonly [Side, Side]>> = 
 function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choices: ClassChoices): Coat {
   const isLast = key === keys.at(-1);
   const tool = toolFor(kind, key, isLast, choices);
-  const mud = mudFor(key, isLast, keys, choices);
+  const mud = mudFor(kind, key, isLast, keys, choices);
   const tapes = key === 'tape' && !isAccessory(kind);
   return {
     class: kind,
@@ -56,16 +67,16 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
     round: key,
     name: coatName(kind, key, choices),
     purpose: purposeOf(kind, key),
-    tool: tool.words + (centred(kind, key, choices) ? ', centred with a 14 in knife the same day' : ''),
+    tool: tool.words + (centred(kind, key, choices) ? ', centred with a 12 in knife the same day' : ''),
     toolKind: tool.kind,
     width: tool.width,
     mud,
     settingMinutes: mud === 'setting' ? choices.settingMinutes : undefined,
-    consistency: consistencyOf(kind, key, isLast, choices),
-    tape: tapes ? choices.tape : undefined,
+    consistency: consistencyOf(key, isLast, choices),
+    tape: tapes ? (choices.tape === 'paper' ? 'paper' : 'mesh') : undefined,
     edges: isLast && key !== 'fill' && choices.lastPass === 'edges' && (isFloated(kind) || kind === 'flat'),
     covered: key === 'tape' && (choices.cover === 'skim' || (choices.cover === 'oneSide' && isAngle(kind))),
-    wait: waitAfter(mud, choices.settingMinutes),
+    wait: waitAfter(mud, choices.settingMinutes, isLast),
     check: CHECKS[isAccessory(kind) ? 'accessory' : isAngle(kind) ? 'angle' : 'seam'][key],
   };
 }
@@ -74,22 +85,43 @@ const centred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoi
   tools === 'boxes' && kind === 'butt' && key !== 'tape' && centring === 'sameDay';
 
 function mudFor(
+  kind: CoatedClass,
   key: CoatKey,
   isLast: boolean,
   keys: readonly CoatKey[],
-  { mud, consistency }: ClassChoices,
+  { mud, product, consistency }: ClassChoices,
 ): MudProduct {
-  if (key === 'skim') return 'topping';
-  const setting =
-    mud === 'setting' ||
-    (mud === 'settingFirst' && (key === 'tape' || (key === 'fill' && (!isLast || keys.length < 2))));
-  if (setting) return 'setting';
-  if (consistency === 'box') return key === 'tape' ? 'taping' : 'topping';
-  return key === 'tape' ? 'taping' : key === 'fill' ? 'all-purpose' : 'topping';
+  if (key !== 'skim' && isSetting(kind, key, isLast, keys, mud)) return 'setting';
+  if (product === 'allPurpose') return 'all-purpose';
+  if (product === 'lightweight') return 'lightweight';
+  if (key === 'tape') return 'taping';
+  // All-purpose is hard to sand as a top coat, in angles above all.
+  return key === 'fill' && !isAngle(kind) && consistency !== 'box' ? 'all-purpose' : 'topping';
 }
 
-function consistencyOf(kind: CoatedClass, key: CoatKey, isLast: boolean, choices: ClassChoices): Coat['consistency'] {
+/** Thin passes over screws lose their water before setting mud has set: only the first of them is one. */
+function isSetting(
+  kind: CoatedClass,
+  key: CoatKey,
+  isLast: boolean,
+  keys: readonly CoatKey[],
+  mud: ClassChoices['mud'],
+): boolean {
+  switch (mud) {
+    case 'drying':
+      return false;
+    case 'settingTape':
+      return key === 'tape';
+    case 'settingFirst':
+      return key === 'tape' || (kind !== 'fasteners' && key === 'fill' && (!isLast || keys.length < 2));
+    case 'setting':
+      return true;
+  }
+}
+
+function consistencyOf(key: CoatKey, isLast: boolean, choices: ClassChoices): Coat['consistency'] {
   if (choices.consistency === 'box' && key !== 'tape') return 'stiff';
-  if (key === 'tape') return isAngle(kind) ? 'medium' : 'thin';
+  // Thin mud is what makes angles easy.
+  if (key === 'tape') return 'thin';
   return isLast && key !== 'fill' ? 'thin' : 'medium';
 }

@@ -29,6 +29,7 @@ export interface Method {
 const USUAL_SETTING_MINUTES = 45;
 /** Answers given for everything that are meant for these classes only, unless a class says so itself. */
 const MESHED: readonly MethodClass[] = ['flat', 'mixed'];
+const MESHED_BUTTS: readonly MethodClass[] = ['butt', 'backedButt'];
 const HARD: readonly MethodClass[] = ['existing', 'offAngle'];
 
 /**
@@ -44,7 +45,11 @@ export function resolveMethod(
     const choices = resolved([own[0], room?.method, own[1], method], unit);
     return {
       ...choices,
-      tape: MESHED.includes(kind) ? choices.tape : (firstOf(own, ({ tape }) => tape) ?? 'paper'),
+      tape: tapeOf(
+        kind,
+        choices.tape,
+        firstOf(own, ({ tape }) => tape),
+      ),
       hard: HARD.includes(kind) ? choices.hard : (firstOf(own, ({ hard }) => hard) ?? 'finish'),
     };
   };
@@ -64,6 +69,13 @@ export function resolveMethod(
       fasteners: classOf('fasteners'),
     },
   };
+}
+
+/** What is laid on one class: what is said of it, else what the answer for all means there. */
+function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices['tape'] | undefined): 'paper' | 'mesh' {
+  if (own !== undefined) return own === 'paper' ? 'paper' : 'mesh';
+  if (MESHED.includes(kind)) return all === 'paper' ? 'paper' : 'mesh';
+  return all === 'meshButts' && MESHED_BUTTS.includes(kind) ? 'mesh' : 'paper';
 }
 
 /** The method of a room; rooms without choices of their own share the house's. */
@@ -123,6 +135,7 @@ function answersIn(said: readonly Said[]): Choices {
     cover: firstOf(said, ({ cover }) => cover) ?? USUAL_CHOICES.cover,
     tape: firstOf(said, ({ tape }) => tape) ?? USUAL_CHOICES.tape,
     mud: firstOf(said, ({ mud }) => mud) ?? USUAL_CHOICES.mud,
+    product: firstOf(said, ({ product }) => product) ?? USUAL_CHOICES.product,
     consistency: firstOf(said, ({ consistency }) => consistency) ?? USUAL_CHOICES.consistency,
     coats: firstOf(said, ({ coats }) => coats) ?? USUAL_CHOICES.coats,
     lastPass: firstOf(said, ({ lastPass }) => lastPass) ?? USUAL_CHOICES.lastPass,

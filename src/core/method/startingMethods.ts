@@ -9,6 +9,9 @@ export interface StartingMethod {
   readonly choices: MethodChoices;
 }
 
+/** Bedded and covered while wet, then filled, both sides at once. */
+const CORNER_TOOL = { cover: 'skim', coats: 'one', angles: 'both', angleTool: 'corner' } as const;
+
 /**
  * The methods that ship. Each answers what it differs in; the rest is as usual. Common practice, no source.
  *
@@ -53,7 +56,8 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
     {
       id: 'metric',
       name: 'Metric taper jointing',
-      words: 'The fill 50 mm past the tape coat on each side, two coats on angles after the tape, sealed over all.',
+      words:
+        'The fill 50 mm past the tape coat on each side; two coats in angles in all, both sides at once with the corner tool; sealed over all.',
       choices: {
         between: 'sand',
         last: 'seal',
@@ -61,8 +65,8 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
           flat: { width: length(300) },
           mixed: { width: length(450) },
           butt: { width: length(650) },
-          angle: { coats: 'two' },
-          offAngle: { coats: 'two' },
+          angle: CORNER_TOOL,
+          offAngle: CORNER_TOOL,
         },
       },
     },

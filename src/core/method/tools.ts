@@ -24,8 +24,9 @@ type KnifeKind = 'flat' | 'mixed' | 'butt' | 'angle' | 'bead' | 'fasteners';
 const SKIM_KNIFE = 14;
 const TROWELS = { fill: 14, finish: 16, extra: 16 } as const;
 const BOXES = { fill: 10, finish: 12, extra: 12 } as const;
-/** The box's setting, lower leaves more: printed on the card and checked with a blade after the first run. */
-const BOX_SETTINGS = { fill: 2, finish: 3, extra: 4 } as const;
+/** The box's setting, lower leaves more: printed on the card and checked with a blade after the first run. A skim is run at
+ * 2, backed butts one lower than flats. Common practice, no source. */
+const BOX_SETTINGS = { fill: 2, finish: 2, extra: 3 } as const;
 
 /** The tool of a coat, by the school chosen; a chosen width of the joint widens the last knives to it. */
 export function toolFor(kind: CoatedClass, key: CoatKey, isLast: boolean, choices: ClassChoices): Tool {
@@ -58,13 +59,13 @@ function boxFor(kind: CoatedClass, key: 'fill' | 'finish' | 'extra', isLast: boo
   const inches = BOXES[key];
   const sides = isFloated(kind) ? 2 : 1;
   const tool = widened(blade('box', inches), sides, isLast, choices);
-  return { ...tool, words: `${tool.words}, set to ${BOX_SETTINGS[key]}` };
+  return { ...tool, words: `${tool.words}, set to ${BOX_SETTINGS[key] - (kind === 'backedButt' ? 1 : 0)}` };
 }
 
 function tapeTool(kind: CoatedClass, { laying, tape }: ClassChoices): Tool {
   if (isAccessory(kind)) return knife(KNIVES[knifeKind(kind)].tape);
   const inches = KNIVES[knifeKind(kind)].tape;
-  if (tape === 'mesh') return { ...knife(inches), words: `mesh from the roll, ${inches} in knife` };
+  if (tape !== 'paper') return { ...knife(inches), words: `mesh from the roll, ${inches} in knife` };
   switch (laying) {
     case 'belt':
       return { ...knife(inches), words: `tape from the belt, ${inches} in knife` };

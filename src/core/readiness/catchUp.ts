@@ -33,10 +33,16 @@ export function catchUps({ standing, method, air }: RoomSite, now: number): read
     const others = joints.filter((other) => other !== lagging);
     if (coat.settingMinutes !== undefined || others.length === 0 || !others.every((other) => isPast(other, coat)))
       return [];
-    const { settingMinutes: minutes } = choicesFor(method, lagging.class);
+    const { settingMinutes: minutes, between } = choicesFor(method, lagging.class);
     const wet = { ...wetMudOf(coat, method), at: now };
     const setting = { ...wet, mud: { kind: 'setting', minutes } as const };
-    const hoursWon = (milestones(wet, air).recoatAt - milestones(setting, air).recoatAt) / HOUR_MS;
+    const settled = milestones(setting, air);
+    // A thin pass loses its water before it has set.
+    if (settled.troubles.includes('driesBeforeItSets')) return [];
+    // What is sanded next has to be dry in either mud.
+    const isLast = lagging.coats.at(-1)?.coat === coat;
+    const next = isLast || between === 'sand' ? 'sandAt' : 'recoatAt';
+    const hoursWon = (milestones(wet, air)[next] - settled[next]) / HOUR_MS;
     return hoursWon < LEAST_WON_HOURS ? [] : [{ class: lagging.class, coat, minutes, hoursWon }];
   });
 }

@@ -1,6 +1,6 @@
 import type { AirClock } from '../drying/airClock';
 import { type Application, type Milestones, milestones } from '../drying/milestones';
-import { wetMudOf } from '../drying/wetMud';
+import { liesOf, wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';
 import type { Coat } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
@@ -14,6 +14,7 @@ export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Me
     mud: payload.mud,
     thickness: payload.thickness ?? planned?.thickness ?? 0,
     substrate: payload.substrate ?? planned?.substrate ?? 'board',
+    lies: liesOf(coat),
   };
 }
 

@@ -5,6 +5,7 @@ import type { Blade } from './blade';
 export const SHRINKAGE: Readonly<Record<MudProduct, number>> = {
   taping: 0.3,
   'all-purpose': 0.27,
+  lightweight: 0.24,
   topping: 0.22,
   setting: 0.04,
 };

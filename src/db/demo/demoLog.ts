@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
-import { wetMudOf } from '../../core/drying/wetMud';
+import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import { LEVELS } from '../../core/house/level';
 import type { House, Room } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
@@ -112,7 +112,7 @@ export function demoLog(
         key: part.key,
         ...(part.side ? { side: part.side } : {}),
         share,
-        ...wetMudOf(part, methodOf(house, room)),
+        ...loggedMud(wetMudOf(part, methodOf(house, room))),
         tool: part.tool,
       },
     });

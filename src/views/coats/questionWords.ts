@@ -9,7 +9,14 @@ type Words = {
 
 /** The questions and answers in words. */
 export const QUESTION_WORDS: Words = {
-  tape: { asks: 'Tape', answers: { paper: 'Paper everywhere', mesh: 'Mesh on flats, paper elsewhere' } },
+  tape: {
+    asks: 'Tape',
+    answers: {
+      paper: 'Paper everywhere',
+      mesh: 'Mesh on flats, paper elsewhere',
+      meshButts: 'Mesh on flats and butts',
+    },
+  },
   laying: {
     asks: 'Laying it',
     answers: {
@@ -32,8 +39,17 @@ export const QUESTION_WORDS: Words = {
     asks: 'Mud',
     answers: {
       drying: 'Drying mud throughout',
+      settingTape: 'Setting in the tape coat only',
       settingFirst: 'Setting for tape and fill',
       setting: 'Setting to the end',
+    },
+  },
+  product: {
+    asks: 'Drying mud by coat',
+    answers: {
+      byCoat: 'Taping, all-purpose, topping',
+      allPurpose: 'All-purpose for everything',
+      lightweight: 'Lightweight for everything',
     },
   },
   consistency: {
@@ -76,7 +92,7 @@ export const QUESTION_WORDS: Words = {
 /** The questions as they are asked, in the order of the work. */
 export const GROUPS: readonly { readonly name: string; readonly questions: readonly Question[] }[] = [
   { name: 'Tape and bead', questions: ['tape', 'laying', 'cover', 'beads', 'beadStrip'] },
-  { name: 'Mud', questions: ['mud', 'consistency'] },
+  { name: 'Mud', questions: ['mud', 'product', 'consistency'] },
   { name: 'Coats', questions: ['tools', 'coats', 'lastPass', 'angles', 'angleTool', 'centring', 'order', 'between'] },
   { name: 'At the end', questions: ['hard', 'last'] },
 ];
@@ -106,6 +122,7 @@ export function asksOfClass(question: Question, kind: MethodClass): boolean {
     case 'beadStrip':
       return kind === 'bead';
     case 'mud':
+    case 'product':
     case 'consistency':
     case 'coats':
     case 'between':

@@ -140,7 +140,13 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
   ];
 }
 
-const MUD_NAMES = { taping: 'Taping', 'all-purpose': 'All-purpose', topping: 'Topping', setting: 'Setting' } as const;
+const MUD_NAMES = {
+  taping: 'Taping',
+  'all-purpose': 'All-purpose',
+  lightweight: 'Lightweight',
+  topping: 'Topping',
+  setting: 'Setting',
+} as const;
 const packsOf = ({ packs }: Order, name: string): string =>
   `${packs} ${packs === 1 ? name : name === 'box' ? 'boxes' : `${name}s`}`;
 /** A pack's size to the tenth, where there is one: 4.5 gal, 17 l. */

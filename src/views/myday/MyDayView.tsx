@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { wetMudOf } from '@/core/drying/wetMud';
+import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
 import { dayOf } from '@/core/log/dayOf';
 import { type Coat, type CoatedClass, coatId } from '@/core/method/coat';
 import { BETWEEN } from '@/core/method/ladderFor';
@@ -179,7 +179,7 @@ function CurrentJob({
 
 const readyCoat = (coat: Coat, { method }: RoomSite): ReadyCoat => {
   const { class: kind, key, side, tool } = coat;
-  return { coat: { class: kind, key, side, tool }, wet: wetMudOf(coat, method) };
+  return { coat: { class: kind, key, side, tool }, wet: loggedMud(wetMudOf(coat, method)) };
 };
 
 const listWords = (words: readonly string[]): string =>
