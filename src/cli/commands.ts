@@ -129,6 +129,11 @@ export function materialsReport(house: House) {
       packs,
     })),
     mudByCoat: Object.fromEntries(Object.entries(load.mudByCoat).map(([key, litres]) => [key, volume(litres)])),
+    smallWork: load.small.map(({ kind, amount, litres }) => ({
+      kind,
+      ...(kind === 'threeWay' ? { count: amount } : { length: fromMm(amount, house.unit) }),
+      ...net(litres),
+    })),
     mesh: length(load.mesh),
     bead: {
       net: fromMm(sum('net'), house.unit),

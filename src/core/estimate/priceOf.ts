@@ -54,6 +54,7 @@ export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readon
     }
     hours += sealedArea(tally, coats, method) / SEAL_MM2_PER_HOUR;
     for (const coat of coats) litres += mudOf(coat, method);
+    for (const { small } of tasks) for (const work of small) litres += work.litres;
     const waits = waitsOf(coats, method, air);
     visits += tasks.length;
     rounds = Math.max(rounds, waits.length);

@@ -6,6 +6,7 @@ import { type CoatKey, coatId, MUD_PRODUCTS, type MudProduct } from '../method/c
 import { isAccessory } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
+import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
 import { litresPer, sectionFor } from '../section/sectionFor';
 import { type CutStick, cutSticks } from './cutSticks';
 import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
@@ -31,12 +32,17 @@ export interface BeadOrder extends Order {
   readonly sticks: readonly CutStick[];
 }
 
+/** Small work of one kind in all rooms: mm, three-ways by count; mud in litres. */
+export type SmallTotal = Pick<SmallWork, 'kind' | 'amount' | 'litres'>;
+
 /** Everything to order; tape and bead in mm, mud and sealer in litres, screws and packs by count. */
 export interface LoadList {
   readonly tape: Order;
   readonly mesh: Order;
   readonly mud: readonly (Order & { readonly product: MudProduct })[];
   readonly mudByCoat: Readonly<Record<CoatKey, number>>;
+  /** The small work that is in the mud above. */
+  readonly small: readonly SmallTotal[];
   readonly bead: readonly BeadOrder[];
   readonly screws: Order;
   readonly sealer: Order;
@@ -52,6 +58,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
   const packs = PACKS[unit];
   const byProduct = new Map<MudProduct, number>();
   const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
+  const small: SmallWork[] = [];
   let [tape, mesh, screws, sealer] = [0, 0, 0, 0];
   for (const { tally, coats, method } of rooms) {
     const meshed = meshOf(coats);
@@ -61,10 +68,15 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
       : 0;
     screws += tally.screws;
     sealer += sealerLitres(tally, coats, method);
-    for (const coat of coats) {
-      const litres = mudOf(coat, method);
-      byProduct.set(coat.mud, (byProduct.get(coat.mud) ?? 0) + litres);
-      byCoat[coat.key] += litres;
+    const smallHere = smallWorkOf(tally, coats, method);
+    small.push(...smallHere);
+    const used = [
+      ...coats.map((coat) => ({ mud: coat.mud, key: coat.key, litres: mudOf(coat, method) })),
+      ...smallHere.map(({ mud, round, litres }) => ({ mud, key: round, litres })),
+    ];
+    for (const { mud, key, litres } of used) {
+      byProduct.set(mud, (byProduct.get(mud) ?? 0) + litres);
+      byCoat[key] += litres;
     }
   }
   return {
@@ -75,9 +87,19 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
       ...order(byProduct.get(product) ?? 0, WASTE.mud, packOf(product, unit)),
     })),
     mudByCoat: byCoat,
+    small: SMALL_WORK.map((kind) => smallTotal(kind, small)).filter(({ amount }) => amount > 0),
     bead: beadOrders(rooms, packs.beadStick),
     screws: order(screws, WASTE.screws, packs.screwBox),
     sealer: order(sealer, WASTE.sealer, packs.sealerPail),
+  };
+}
+
+function smallTotal(kind: SmallWorkKind, work: readonly SmallWork[]): SmallTotal {
+  const ofKind = work.filter((one) => one.kind === kind);
+  return {
+    kind,
+    amount: ofKind.reduce((sum, { amount }) => sum + amount, 0),
+    litres: ofKind.reduce((sum, { litres }) => sum + litres, 0),
   };
 }
 

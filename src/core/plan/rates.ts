@@ -1,6 +1,7 @@
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { ClassChoices } from '../method/resolveMethod';
+import type { SmallWorkKind } from '../method/smallWork';
 
 /**
  * What one person does in an hour by hand: feet of joint (both sides of an angle at once in the tape coat, one side
@@ -42,8 +43,8 @@ const LAYING_RATES = {
 } as const;
 const BOX_RATE = 500;
 const BOXED_BACKED_BUTT_RATE = 400;
-/** An unbacked butt is boxed on both sides and then centred by hand. Common practice, no source. */
-const BOXED_BUTT_RATE = 110;
+/** An unbacked butt is boxed on both sides; centring it is small work. Common practice, no source. */
+const BOXED_BUTT_RATE = 250;
 const TROWEL_FACTOR = 1.1;
 /** Covering the tape while it is wet, a strip of paper over a bead. Common practice, no source. */
 const COVERED_FACTOR = 0.85;
@@ -57,6 +58,17 @@ export const TAPER_SETUP_HOURS = 1;
 /** The tape from which a mechanical taper is faster than by hand with its setting up and cleaning out; feet. */
 export const taperBreakEvenFeet = (): number =>
   TAPER_SETUP_HOURS / (1 / RATES_PER_HOUR.flat.tape - 1 / LAYING_RATES.taper);
+
+/**
+ * What one person does of small work in an hour: feet, three-ways by count. With its box an unbacked butt comes to 110 ft.
+ * Common practice, no source.
+ */
+export const SMALL_PER_HOUR: Readonly<Record<SmallWorkKind, number>> = {
+  prefill: 60,
+  factoryEdge: 200,
+  threeWay: 40,
+  centring: 200,
+};
 
 /** What one person does of a coat in an hour with the tools chosen: feet, or fasteners. */
 export function coatRate(

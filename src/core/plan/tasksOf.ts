@@ -4,7 +4,16 @@ import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from '../method/
 import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
-import { betweenRate, coatRate, RATES_PER_HOUR, ROOM_HOURS, SKIM_FT2_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from './rates';
+import { type SmallWork, smallWorkOf } from '../method/smallWork';
+import {
+  betweenRate,
+  coatRate,
+  RATES_PER_HOUR,
+  ROOM_HOURS,
+  SKIM_FT2_PER_HOUR,
+  SKIM_SAND_FT2_PER_HOUR,
+  SMALL_PER_HOUR,
+} from './rates';
 
 /** The passes through a room that are handed to people: a round of coats, or sanding. */
 export const PASSES = [...COAT_KEYS, 'sand'] as const;
@@ -14,26 +23,34 @@ export type Pass = (typeof PASSES)[number];
 export interface Task {
   readonly pass: Pass;
   readonly coats: readonly Coat[];
+  /** What is done beside the coats. */
+  readonly small: readonly SmallWork[];
   /** Person-hours by the default rates, walking in included. */
   readonly hours: number;
 }
 
 /** The passes of one room in order; a room without coats has none. */
 export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly Task[] {
-  const rounds = roundsOf(coats).map((round) => roundTask(round, coats, method));
+  const small = smallWorkOf(tally, coats, method);
+  const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
   if (rounds.length === 0) return [];
-  return [...rounds, { pass: 'sand', coats: [], hours: ROOM_HOURS + sandingHours(tally, coats, method) }];
+  return [...rounds, { pass: 'sand', coats: [], small: [], hours: ROOM_HOURS + sandingHours(tally, coats, method) }];
 }
 
-function roundTask(round: CoatKey, coats: readonly RoomCoat[], method: Method): Task {
+function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly SmallWork[], method: Method): Task {
   const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
   const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));
+  const smallInRound = small.filter((work) => work.round === round);
   const hours = inRound.reduce(
     (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, coats, method),
-    ROOM_HOURS,
+    smallInRound.reduce((sum, work) => sum + smallHours(work), ROOM_HOURS),
   );
-  return { pass: round, coats: inRound, hours };
+  return { pass: round, coats: inRound, small: smallInRound, hours };
 }
+
+/** Person-hours that some small work takes by the default rates. */
+export const smallHours = ({ kind, amount }: Pick<SmallWork, 'kind' | 'amount'>): number =>
+  (kind === 'threeWay' ? amount : amount / MM_PER_FOOT) / SMALL_PER_HOUR[kind];
 
 /** Person-hours that one coat of a room takes by the default rates. */
 export function coatHours(coat: RoomCoat, method: Method): number {

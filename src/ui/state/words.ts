@@ -1,8 +1,11 @@
 import type { EdgeProfile } from '@/core/house/kinds';
 import type { JointClass } from '@/core/joints/joint';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
+import type { SmallWorkKind } from '@/core/method/smallWork';
 import type { Pass } from '@/core/plan/tasksOf';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
+import { roughLength } from '../lengthWords';
 import { untilWords } from '../when';
 
 /** What a class is called, one and many. */
@@ -32,6 +35,20 @@ export const PROFILE_NAMES: Readonly<Record<EdgeProfile, string>> = {
   J: 'J trim',
   none: 'none',
 };
+
+/** Work beside the coats. */
+export const SMALL_NAMES: Readonly<Record<SmallWorkKind, string>> = {
+  prefill: 'Gaps to pre-fill',
+  factoryEdge: 'Factory edges in angles',
+  threeWay: 'Three-ways to point',
+  centring: 'Boxed butts to centre',
+};
+
+/** How much small work there is: 14 ft, or 8 for three-ways. */
+export const smallAmount = (
+  { kind, amount }: { readonly kind: SmallWorkKind; readonly amount: number },
+  unit: LengthUnit,
+): string => (kind === 'threeWay' ? amount.toLocaleString('en-US') : roughLength(amount, unit));
 
 export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   tape: 'Tape',

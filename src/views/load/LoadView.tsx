@@ -3,8 +3,10 @@ import type { LoadList, Order } from '@/core/materials/loadList';
 import { WASTE } from '@/core/materials/packs';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
+import { smallHours } from '@/core/plan/tasksOf';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
-import { PASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
+import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
+import { spanWords } from '@/ui/when';
 
 interface Line {
   readonly item: string;
@@ -70,6 +72,7 @@ export function LoadView({
         <section className="sheet p-4 sm:p-5">
           <h2>Mud by coat</h2>
           <MudBars coats={coats.map((key) => ({ name: PASS_NAMES[key], litres: load.mudByCoat[key] }))} unit={unit} />
+          {load.small.length > 0 && <SmallWorkTable small={load.small} unit={unit} />}
         </section>
         <section className="sheet p-4 sm:p-5">
           <h2>Sheets of board</h2>
@@ -99,6 +102,31 @@ export function LoadView({
     </main>
   );
 }
+
+/** What is done beside the coats; its mud is in the coats above. */
+function SmallWorkTable({ small, unit }: { readonly small: LoadList['small']; readonly unit: LengthUnit }) {
+  return (
+    <table className="table table-sm mt-4">
+      <caption className="text-left text-sm text-muted">Small work, its mud in the coats above</caption>
+      <tbody>
+        {small.map((work) => (
+          <tr key={work.kind}>
+            <th scope="row" className="font-medium">
+              {SMALL_NAMES[work.kind]}
+            </th>
+            <td className="text-right whitespace-nowrap">{smallAmount(work, unit)}</td>
+            <td className="text-right whitespace-nowrap">{spanWords(smallHours(work))}</td>
+            <td className="text-right whitespace-nowrap">{smallMud(work.litres, unit)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** Quarts where it is less than a gallon. */
+const smallMud = (litres: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${(gallonsFromLitres(litres) * 4).toFixed(1)} qt` : `${litres.toFixed(1)} l`;
 
 function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });

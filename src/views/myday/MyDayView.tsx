@@ -1,17 +1,13 @@
-import Link from 'next/link';
-import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
 import { dayOf } from '@/core/log/dayOf';
-import { type Coat, type CoatedClass, coatId } from '@/core/method/coat';
-import { BETWEEN } from '@/core/method/ladderFor';
 import { type DayList, dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import { areaWords, roughLength } from '@/ui/lengthWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
-import { CLASS_NAMES, isJoint, PASS_NAMES } from '@/ui/state/words';
+import { PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
-import { DoneButton, type ReadyCoat } from './DoneButton';
+import { CurrentJob } from './CurrentJob';
+import { taskAmounts } from './jobWords';
 import { type PassStanding, passStanding } from './passStanding';
 
 type Handed = DayList<RoomSite>['passes'][number];
@@ -58,8 +54,9 @@ export function MyDayView({
         <CurrentJob
           houseId={houseId}
           site={site}
-          job={current.handed}
-          standing={current.standing}
+          room={current.handed.room}
+          task={current.handed.task}
+          coats={current.standing.kind === 'go' ? current.standing.coats : []}
           now={now}
           works={works}
         />
@@ -84,7 +81,9 @@ export function MyDayView({
                 <span className="block font-bold">
                   {handed.room.room.name}, {PASS_NAMES[handed.task.pass].toLowerCase()}
                 </span>
-                <span className="text-sm text-muted">{amounts(handed, site).join(', ')}</span>
+                <span className="text-sm text-muted">
+                  {taskAmounts(handed.task, handed.room, site.house.unit).join(', ')}
+                </span>
               </span>
               <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />
             </li>
@@ -108,90 +107,4 @@ function standingWords(standing: PassStanding, now: number, timeZone: string) {
   return standing.kind === 'stuck'
     ? ({ mark: 'stuck', title: 'stuck', detail: standing.why } as const)
     : ({ mark: 'go', title: 'ready' } as const);
-}
-
-function CurrentJob({
-  houseId,
-  site,
-  job,
-  standing,
-  now,
-  works,
-}: {
-  readonly houseId: string;
-  readonly site: Site;
-  readonly job: Handed;
-  readonly standing: PassStanding;
-  readonly now: number;
-  readonly works: boolean;
-}) {
-  const { room, task } = job;
-  const ready = standing.kind === 'go' ? standing.coats : [];
-  const shown: CoatedClass = ready[0]?.class ?? 'flat';
-  const ladder = room.standing.classes.find((kind) => kind.class === shown)?.coats ?? [];
-  return (
-    <section className="sheet space-y-4 p-5" aria-label="Now">
-      <div>
-        <p className="text-muted">Now, {room.room.name}</p>
-        <h2 className="text-2xl">
-          {task.pass === 'sand'
-            ? 'Sand the room'
-            : `${PASS_NAMES[task.pass]} coat on ${listWords(ready.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))}`}
-        </h2>
-      </div>
-      <SectionGlyph
-        kind={shown}
-        layers={ladder.map(({ phase, coat }) => ({ phase, key: coat.key, side: coat.side }))}
-        className="h-32 w-full"
-      />
-      <ul className="list-disc pl-5 space-y-1 font-medium">
-        {ready.map((coat) => (
-          <li key={`${coat.class} ${coat.side}`}>
-            {amountWords(coat, room, site)} with the {coat.tool}
-            {coat.side ? `, ${coat.side} sides` : ''}
-          </li>
-        ))}
-        {task.pass === 'sand' && <li>Mask on, room shut off; stop where tape appears</li>}
-      </ul>
-      {ready[0] && (
-        <p className="text-sm text-muted">
-          {task.pass !== 'tape' &&
-            task.pass !== 'skim' &&
-            `First: ${BETWEEN[room.method.all.between].name.toLowerCase()}. `}
-          Good when: {ready[0].check}.
-        </p>
-      )}
-      {works && (
-        <DoneButton
-          houseId={houseId}
-          room={room.room.id}
-          pass={task.pass}
-          coats={ready.map((coat) => readyCoat(coat, room))}
-          now={now}
-        />
-      )}
-      <Link href={`/h/${houseId}/board#${room.room.id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
-        Part done, or something else
-      </Link>
-    </section>
-  );
-}
-
-const readyCoat = (coat: Coat, { method }: RoomSite): ReadyCoat => {
-  const { class: kind, key, side, tool } = coat;
-  return { coat: { class: kind, key, side, tool }, wet: loggedMud(wetMudOf(coat, method)) };
-};
-
-const listWords = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
-
-const amounts = ({ room, task }: Handed, site: Site): readonly string[] =>
-  [...new Set(task.coats.map((coat) => amountWords(coat, room, site)))].slice(0, 3);
-
-/** How much of a class the coat covers: faces of a lower level may go without it. */
-function amountWords(coat: Coat, { coats, tally }: RoomSite, site: Site): string {
-  const amount = coats.find((own) => coatId(own) === coatId(coat))?.amount ?? 0;
-  if (coat.class === 'fasteners') return `${amount} fasteners`;
-  if (isJoint(coat.class)) return `${roughLength(amount, site.house.unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
-  return amount < tally.paintedArea * 0.999 ? areaWords(amount, site.house.unit) : 'the whole surface';
 }

@@ -1,10 +1,12 @@
 import type { Person } from '@/core/log/person';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { MarkButton } from '@/ui/MarkButton';
+import { NoteItem } from '@/ui/NoteItem';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
-import { AddItem, CloseItem } from './SandActions';
+import { CloseItem } from './CloseItem';
+import { NoteAnywhere } from './NoteAnywhere';
 
 interface SandViewProps {
   readonly houseId: string;
@@ -55,6 +57,9 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
             ))}
           </ul>
         </section>
+        {role !== 'viewer' && later.length > 0 && (
+          <NoteAnywhere houseId={houseId} now={now} rooms={later.map(({ room: { id, name } }) => ({ id, name }))} />
+        )}
         <section className="sheet space-y-2 p-4 text-sm">
           <h2>Before you sand</h2>
           {anyWet && <p className="font-semibold text-warning">Mud is wet in this house: no dust beside wet mud.</p>}
@@ -129,7 +134,7 @@ function RoomCard({
           ))}
         </ul>
       )}
-      {works && <AddItem houseId={houseId} now={now} room={id} name={name} />}
+      {works && <NoteItem houseId={houseId} now={now} room={id} label={`Note what the light shows in ${name}`} />}
     </article>
   );
 }

@@ -2,52 +2,19 @@
 
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
-import { TextField } from '@/ui/TextField';
+import { TextField } from './TextField';
 
-/** Closes an open item. */
-export function CloseItem({
+/** Notes an open item in a room: what the light shows, what somebody broke. */
+export function NoteItem({
   houseId,
   now,
   room,
-  item,
+  label,
 }: {
   readonly houseId: string;
   readonly now: number;
   readonly room: string;
-  readonly item: { readonly id: string; readonly text: string };
-}) {
-  const log = useLog(houseId, now);
-  return (
-    <span>
-      <button
-        type="button"
-        className="btn"
-        disabled={log.busy}
-        aria-label={`Mended: ${item.text}`}
-        onClick={() => void log.write([{ kind: 'itemClosed', room, payload: { item: item.id } }])}
-      >
-        Mended
-      </button>
-      {log.message && (
-        <span role="alert" className="text-sm text-error">
-          {log.message}
-        </span>
-      )}
-    </span>
-  );
-}
-
-/** Notes what the light showed. */
-export function AddItem({
-  houseId,
-  now,
-  room,
-  name,
-}: {
-  readonly houseId: string;
-  readonly now: number;
-  readonly room: string;
-  readonly name: string;
+  readonly label: string;
 }) {
   const log = useLog(houseId, now);
   const [text, setText] = useState('');
@@ -63,7 +30,7 @@ export function AddItem({
       }}
     >
       <TextField
-        label={`Note what the light shows in ${name}`}
+        label={label}
         className="flex-1"
         value={text}
         maxLength={500}

@@ -1,0 +1,79 @@
+import type { Tally } from '../joints/tally';
+import type { CoatKey, MudProduct } from './coat';
+import { isAngle } from './coatKeysFor';
+import { choicesFor, type Method } from './resolveMethod';
+import type { RoomCoat } from './roomCoats';
+
+/** Work beside the coats that is not a coat of its own, but takes minutes and mud. */
+export const SMALL_WORK = ['prefill', 'factoryEdge', 'threeWay', 'centring'] as const;
+export type SmallWorkKind = (typeof SMALL_WORK)[number];
+
+/** Some small work of a room, in the round in which it is done. */
+export interface SmallWork {
+  readonly kind: SmallWorkKind;
+  readonly round: CoatKey;
+  /** mm; three-ways by count. */
+  readonly amount: number;
+  readonly mud: MudProduct;
+  /** The mud that goes on, litres. */
+  readonly litres: number;
+}
+
+/** The part of butts and mixed joints that stands open over 1/8 in, or has a broken corner. Common practice, no source. */
+const GAPPED = 0.05;
+/** Litres a metre, or each. Both tapers in a corner are two valleys of 64 × 1.3 mm to fill, one only dips. */
+const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, centring: 0.05 } as const;
+
+/**
+ * The small work of a room: gaps pre-filled with setting mud before the tape, factory edges in angles filled and three-ways
+ * pointed with the coats of the angles, boxed butts centred. Setting the beads is their coat of the tape round. Common
+ * practice, no source.
+ *
+ * @example smallWorkOf(tally, coats, method).find(({ kind }) => kind === 'threeWay')?.amount  // 8
+ */
+export function smallWorkOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly SmallWork[] {
+  return [...prefill(coats), ...inAngles(tally, coats), ...centring(coats, method)].filter(({ amount }) => amount > 0);
+}
+
+function prefill(coats: readonly RoomCoat[]): readonly SmallWork[] {
+  const open = coats.filter(({ key, class: kind }) => key === 'tape' && GAPPING.includes(kind));
+  const amount = GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
+  return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: (amount / 1000) * LITRES.prefill }];
+}
+
+const GAPPING: readonly RoomCoat['class'][] = ['butt', 'mixed', 'existing'];
+
+/** The dip is filled with the first coat over the tape; where three angles meet is pointed with the last. */
+function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats: readonly RoomCoat[]) {
+  const over = coats.filter(({ key, class: kind }) => isAngle(kind) && key !== 'tape');
+  const [first, last] = [over.at(0), over.at(-1)];
+  if (!first || !last) return [];
+  const edges: SmallWork = {
+    kind: 'factoryEdge',
+    round: first.round,
+    amount: one + both,
+    mud: first.mud,
+    litres: (both * LITRES.bothEdges + one * LITRES.oneEdge) / 1000,
+  };
+  const points: SmallWork = {
+    kind: 'threeWay',
+    round: last.round,
+    amount: threeWays,
+    mud: last.mud,
+    litres: threeWays * LITRES.threeWay,
+  };
+  return [edges, points];
+}
+
+/** A box leaves an unbacked butt as two strips: its middle is run by hand. */
+const centring = (coats: readonly RoomCoat[], method: Method): readonly SmallWork[] =>
+  coats
+    .filter(({ class: kind, toolKind }) => (kind === 'butt' || kind === 'existing') && toolKind === 'box')
+    .filter(({ class: kind }) => choicesFor(method, kind).centring !== 'none')
+    .map(({ round, amount, mud }) => ({
+      kind: 'centring',
+      round,
+      amount,
+      mud,
+      litres: (amount / 1000) * LITRES.centring,
+    }));

@@ -1,0 +1,112 @@
+import Link from 'next/link';
+import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
+import type { Coat, CoatedClass } from '@/core/method/coat';
+import { BETWEEN } from '@/core/method/ladderFor';
+import type { Task } from '@/core/plan/tasksOf';
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { NoteItem } from '@/ui/NoteItem';
+import { SectionGlyph } from '@/ui/section/SectionGlyph';
+import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { DoneButton, type ReadyCoat } from './DoneButton';
+import { coatAmount, listWords, sidesToRun, smallWords } from './jobWords';
+
+/** The job that can go now: each class with its section, how much of it, with what, and when it is good. */
+export function CurrentJob({
+  houseId,
+  site,
+  room,
+  task,
+  coats,
+  now,
+  works,
+}: {
+  readonly houseId: string;
+  readonly site: Site;
+  readonly room: RoomSite;
+  readonly task: Task;
+  /** Those that can go on now; none where the pass is sanding. */
+  readonly coats: readonly Coat[];
+  readonly now: number;
+  readonly works: boolean;
+}) {
+  const { unit } = site.house;
+  const { name, id } = room.room;
+  const first = coats[0];
+  return (
+    <section className="sheet space-y-4 p-5" aria-label="Now">
+      <div>
+        <p className="text-muted">Now, {name}</p>
+        <h2 className="text-2xl">
+          {task.pass === 'sand'
+            ? 'Sand the room'
+            : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))}`}
+        </h2>
+      </div>
+      <ul className="space-y-3 font-medium">
+        {coats.map((coat) => (
+          <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
+            <ClassGlyph kind={coat.class} room={room} />
+            <span>
+              {coatAmount(coat, room, unit)} with the {coat.tool}
+              {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
+            </span>
+          </li>
+        ))}
+        {task.pass === 'sand' && (
+          <>
+            {room.standing.classes.map(({ class: kind }) => (
+              <li key={kind} className="grid grid-cols-[6rem_1fr] items-center gap-3">
+                <ClassGlyph kind={kind} room={room} />
+                {CLASS_NAMES[kind]}
+              </li>
+            ))}
+            <li>Mask on, room shut off; stop where tape appears</li>
+          </>
+        )}
+      </ul>
+      {task.small.length > 0 && (
+        <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWords(work, unit)))}.</p>
+      )}
+      {first && (
+        <p className="text-sm text-muted">
+          {task.pass !== 'tape' &&
+            task.pass !== 'skim' &&
+            `First: ${BETWEEN[room.method.all.between].name.toLowerCase()}. `}
+          Good when: {first.check}.
+        </p>
+      )}
+      {works && (
+        <DoneButton
+          houseId={houseId}
+          room={id}
+          pass={task.pass}
+          coats={coats.map((coat) => readyCoat(coat, room))}
+          now={now}
+        />
+      )}
+      <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
+        Part done, or something else
+      </Link>
+      {works && <NoteItem houseId={houseId} now={now} room={id} label={`Note something wrong in ${name}`} />}
+    </section>
+  );
+}
+
+/** A class as it stands in this room. */
+function ClassGlyph({ kind, room }: { readonly kind: CoatedClass; readonly room: RoomSite }) {
+  const ladder = room.standing.classes.find((standing) => standing.class === kind)?.coats ?? [];
+  return (
+    <SectionGlyph
+      kind={kind}
+      layers={ladder.map(({ phase, coat }) => ({ phase, key: coat.key, side: coat.side }))}
+      className="h-11 w-24"
+    />
+  );
+}
+
+const readyCoat = (coat: Coat, { method }: RoomSite): ReadyCoat => {
+  const { class: kind, key, side, tool } = coat;
+  return { coat: { class: kind, key, side, tool }, wet: loggedMud(wetMudOf(coat, method)) };
+};
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

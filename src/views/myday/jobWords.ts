@@ -1,0 +1,53 @@
+import type { LengthUnit } from '@/core/measure/unit';
+import { type Coat, coatId } from '@/core/method/coat';
+import { sideWords } from '@/core/method/coatsFor';
+import { firstWalls } from '@/core/method/firstWalls';
+import { choicesFor } from '@/core/method/resolveMethod';
+import type { SmallWork } from '@/core/method/smallWork';
+import type { Task } from '@/core/plan/tasksOf';
+import type { RoomSite } from '@/core/readiness/siteOf';
+import { areaWords, roughLength } from '@/ui/lengthWords';
+import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/ui/state/words';
+
+/** Words in a row: flats, butts and fasteners. */
+export const listWords = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
+
+/** How much of a class the coat covers: faces of a lower level may go without it. */
+export function coatAmount(coat: Coat, { coats, tally }: RoomSite, unit: LengthUnit): string {
+  const amount = coats.find((own) => coatId(own) === coatId(coat))?.amount ?? 0;
+  if (coat.class === 'fasteners') return `${amount} fasteners`;
+  if (isJoint(coat.class)) return `${roughLength(amount, unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
+  return amount < tally.paintedArea * 0.999 ? areaWords(amount, unit) : 'the whole surface';
+}
+
+/** What a pass is about, in a few words. */
+export const taskAmounts = (task: Task, room: RoomSite, unit: LengthUnit): readonly string[] =>
+  [...new Set(task.coats.map((coat) => coatAmount(coat, room, unit)))].slice(0, 3);
+
+/**
+ * Which sides of the angles are run, by the numbers of their walls, so that no two wet sides meet in a corner.
+ *
+ * @example sidesToRun(coat, room)  // 'first sides: those on walls 1 and 3'
+ */
+export function sidesToRun({ class: kind, side }: Coat, { room, method }: RoomSite): string | undefined {
+  if (side === undefined) return undefined;
+  const choices = choicesFor(method, kind);
+  const words = sideWords(side, choices);
+  if (side === 'left' || side === 'right') return words;
+  const count = room.outline.length;
+  const first = firstWalls(count);
+  const walls =
+    side === 'first' ? first : Array.from({ length: count }, (_, wall) => wall).filter((wall) => !first.includes(wall));
+  const on = `${walls.length === 1 ? 'wall' : 'walls'} ${listWords(walls.map((wall) => String(wall + 1)))}`;
+  if (choices.order !== 'ceilingSides') return `${words}: those on ${on}`;
+  return side === 'first'
+    ? `ceiling sides: the ceiling all along, in the corners ${on}`
+    : `wall sides: under the ceiling all along, in the corners ${on}`;
+}
+
+/** Small work of a pass: 14 ft of factory edge in angles, 8 three-ways. */
+export const smallWords = (work: SmallWork, unit: LengthUnit): string =>
+  work.kind === 'threeWay'
+    ? `${work.amount} three-ways to point`
+    : `${smallAmount(work, unit)}: ${SMALL_NAMES[work.kind].toLowerCase()}`;

@@ -1,0 +1,32 @@
+'use client';
+
+import { useState } from 'react';
+import { NoteItem } from '@/ui/NoteItem';
+import { SelectField } from '@/ui/SelectField';
+
+/** Notes an item in a room that is not at its sanding yet: a torn corner is seen on any day. */
+export function NoteAnywhere({
+  houseId,
+  now,
+  rooms,
+}: {
+  readonly houseId: string;
+  readonly now: number;
+  readonly rooms: readonly { readonly id: string; readonly name: string }[];
+}) {
+  const [chosen, setChosen] = useState('');
+  const room = rooms.find(({ id }) => id === chosen) ?? rooms[0];
+  if (!room) return null;
+  return (
+    <section className="sheet space-y-3 p-4">
+      <h2>Note something in another room</h2>
+      <SelectField
+        label="Room"
+        value={room.id}
+        options={rooms.map(({ id, name }) => [id, name] as const)}
+        onChange={(event) => setChosen(event.target.value)}
+      />
+      <NoteItem houseId={houseId} now={now} room={room.id} label="What is wrong" />
+    </section>
+  );
+}
