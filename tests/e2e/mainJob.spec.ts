@@ -44,10 +44,10 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await lead.goto(`${house}/board`);
   await expect(flats).toHaveAccessibleName(/Tape coat wet, until/);
   await lead.goto(`${house}/dry`);
-  await expect(lead.getByText(/all dry in 1[5-9] h/)).toBeVisible();
+  await expect(lead.getByText(/all dry in 2[0-3] h/)).toBeVisible();
   moveClock(6);
   await lead.reload();
-  await expect(lead.getByText(/all dry in (9|1[0-3]) h/)).toBeVisible();
+  await expect(lead.getByText(/all dry in 1[4-7] h/)).toBeVisible();
   moveClock(24);
   await lead.goto(`${house}/board`);
   await expect(flats).toHaveAccessibleName(/Go: fill coat/);
