@@ -91,7 +91,7 @@ interface Looked {
 
 function whyBlocked(state: RoomState, air: readonly AirTrouble[]): string | undefined {
   if (state.held) return state.held.why;
-  return air.includes('cold') ? 'too cold: finishing needs 10 °C (50 °F)' : undefined;
+  return air.includes('cold') ? 'too cold for finishing' : undefined;
 }
 
 function classStanding(

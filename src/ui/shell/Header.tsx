@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
+import type { LengthUnit } from '@/core/measure/unit';
 import { Sign } from '../Sign';
 import { KeysButton } from './KeysButton';
 import { SignOutButton } from './SignOutButton';
@@ -13,7 +14,7 @@ export function Header({
   person,
   live,
 }: {
-  readonly house: { readonly id: string; readonly name: string } | undefined;
+  readonly house: { readonly id: string; readonly name: string; readonly unit: LengthUnit } | undefined;
   readonly air?: string;
   readonly time?: string;
   readonly person: { readonly name: string; readonly role: string };
@@ -41,7 +42,7 @@ export function Header({
           My day
         </Link>
       )}
-      <KeysButton />
+      <KeysButton unit={house?.unit ?? 'in'} />
       <ThemeButton />
       <SignOutButton {...person} />
     </header>

@@ -2,7 +2,8 @@
 
 import { useRef } from 'react';
 import { itemWords } from '@/core/house/line/grammarText';
-import { ITEM_SPECS } from '@/core/house/line/lineSpecs';
+import { exampleOf, ITEM_SPECS } from '@/core/house/line/lineSpecs';
+import type { LengthUnit } from '@/core/measure/unit';
 import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -16,19 +17,23 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['?', 'these keys and the quick line’s grammar'],
 ];
 
-const HEAD: readonly (readonly [string, string])[] = [
-  ["Pantry 7'6 x 5' x 8'", 'name, then length x width x height; a colon may end the name'],
+const headIn = (unit: LengthUnit): readonly (readonly [string, string])[] => [
   [
-    "Landing: r 12' d 3'6 …",
+    unit === 'in' ? "Pantry 7'6 x 5' x 8'" : 'Pantry 2300 x 1500 x 2400',
+    'name, then length x width x height; a colon may end the name',
+  ],
+  [
+    unit === 'in' ? "Landing: r 12' d 3'6 …" : 'Landing: r 3600 d 1050 …',
     'or a walk along the walls: right, down, left, up; dr for a slant; the last wall closes it',
   ],
 ];
 
 /** Every item of the line: an example, and what it may say. */
-const GRAMMAR = ITEM_SPECS.map((spec): readonly [string, string] => [spec.example, itemWords(spec)]);
+const grammarIn = (unit: LengthUnit) =>
+  ITEM_SPECS.map((spec): readonly [string, string] => [exampleOf(spec, unit), itemWords(spec)]);
 
 /** The keys and the quick line's grammar, on a button and on `?`. */
-export function KeysButton() {
+export function KeysButton({ unit }: { readonly unit: LengthUnit }) {
   const dialog = useRef<HTMLDialogElement>(null);
   useKey('?', () => dialog.current?.showModal());
   return (
@@ -51,7 +56,7 @@ export function KeysButton() {
           <p className="text-muted">
             One line makes a room; items after the sizes are set apart by commas. Walls count from 1.
           </p>
-          <Rows rows={[...HEAD, ...GRAMMAR]} />
+          <Rows rows={[...headIn(unit), ...grammarIn(unit)]} />
           <p className="text-sm text-muted">
             Lengths: 12'4 1/2" · 12-4.5 · 148.5 · 12.375' · 3766 mm · 3.766m. A bare number is in the house’s unit.
           </p>

@@ -11,6 +11,7 @@ import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
+import { inUnit } from '@/ui/unitWords';
 import { spanWords } from '@/ui/when';
 import { amountWords, type Logged, openCoats, partOf } from './logged';
 
@@ -85,7 +86,10 @@ export function LogDialog({
     const depth = thickness.trim() === '' ? undefined : parseLength(thickness, unit);
     if (depth && !depth.ok) return setFault({ field: 'thickness', reason: depth.reason });
     if (depth && (depth.mm <= 0 || depth.mm > 50))
-      return setFault({ field: 'thickness', reason: 'must be greater than 0 and at most 2 in' });
+      return setFault({
+        field: 'thickness',
+        reason: `must be greater than 0 and at most ${unit === 'in' ? '2 in' : '50 mm'}`,
+      });
     const minutes = mud === 'drying' ? 0 : Number(mixed);
     if (!(minutes >= 0 && minutes <= LONGEST_IN_PAN_MIN) || mixed.trim() === '')
       return setFault({ field: 'mixed', reason: 'how many minutes before?' });
@@ -121,7 +125,7 @@ export function LogDialog({
           <h2 id="log-title">
             {row.name}: {name.toLowerCase()}
           </h2>
-          <p className="text-muted">{amountWords(cell)}</p>
+          <p className="text-muted">{amountWords(cell, unit)}</p>
         </div>
         {next ? (
           <>
@@ -135,7 +139,7 @@ export function LogDialog({
               )}
             />
             <p className="text-sm text-muted">
-              It {next.coat.purpose}. {next.coat.tool}, {next.coat.consistency} mud.
+              It {next.coat.purpose}. {inUnit(next.coat.tool, unit)}, {next.coat.consistency} mud.
             </p>
             {cell.now === 'wet' && (
               <p className="text-sm font-semibold text-warning">

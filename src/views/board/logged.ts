@@ -3,6 +3,7 @@ import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import type { Method } from '@/core/method/resolveMethod';
+import { areaWords, roughLength } from '@/ui/lengthWords';
 import type { BoardCell, BoardRow } from './boardRows';
 
 /** The cell of the board whose coats are logged. */
@@ -23,10 +24,11 @@ export function openCoats(
   });
 }
 
-export function amountWords(cell: BoardCell): string {
-  const rounded = Math.round(cell.amount).toLocaleString('en-US');
-  if (cell.class === 'fasteners') return `${rounded} to spot`;
-  return cell.class === 'surface' ? `${rounded} ft²` : `${rounded} ft of joint`;
+export function amountWords({ class: kind, amount }: BoardCell, unit: LengthUnit): string {
+  if (kind === 'fasteners') return `${Math.round(amount).toLocaleString('en-US')} to spot`;
+  return kind === 'surface'
+    ? areaWords(amount * MM_PER_FOOT ** 2, unit)
+    : `${roughLength(amount * MM_PER_FOOT, unit)} of joint`;
 }
 
 /** The part of the class that a typed length or number is. */

@@ -108,7 +108,7 @@ export function CoatsView(props: CoatsViewProps) {
             </button>
           </p>
         )}
-        <ConflictList conflicts={conflicts} mayEdit={mayEdit} mend={mend} />
+        <ConflictList conflicts={conflicts} unit={house.unit} mayEdit={mayEdit} mend={mend} />
       </section>
       <div className="flex flex-wrap items-end gap-x-4 gap-y-3 border-b border-base-300 pb-3">
         <div role="tablist" aria-label="Coats" className="flex flex-wrap gap-1.5">

@@ -2,15 +2,19 @@
 
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
 import type { Conflict } from '@/core/estimate/conflict';
+import type { LengthUnit } from '@/core/measure/unit';
 import { CLASS_NAMES } from '@/ui/state/words';
+import { inUnit } from '@/ui/unitWords';
 
 /** What contradicts itself, with the reason and the mend; what is forbidden first. */
 export function ConflictList({
   conflicts,
+  unit,
   mayEdit,
   mend,
 }: {
   readonly conflicts: readonly Conflict[];
+  readonly unit: LengthUnit;
   readonly mayEdit: boolean;
   readonly mend: (conflict: Conflict) => void;
 }) {
@@ -37,7 +41,7 @@ export function ConflictList({
                 {forbidden ? 'Cannot be kept' : 'Doubtful'}
               </strong>
               {conflict.room && `, ${conflict.room.name}`}
-              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}: {conflict.why}.
+              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}: {inUnit(conflict.why, unit)}.
             </p>
             {mayEdit && (
               <button type="button" className="btn btn-sm min-h-10" onClick={() => mend(conflict)}>

@@ -49,9 +49,16 @@ export function KnifeCheck({
   const height = parseLength(amount, unit);
   const tolerance = toleranceFor();
   const now = judgeSection(sectionFor(kind, method), tolerance).width;
-  const lengthFault = fault(length, 4 * MM_PER_INCH, 48 * MM_PER_INCH, 'a knife is 4 to 48 in long');
+  const lengthFault = fault(
+    length,
+    4 * MM_PER_INCH,
+    48 * MM_PER_INCH,
+    `a knife is ${unit === 'in' ? '4 to 48 in' : '100 to 1,200 mm'} long`,
+  );
   const heightFault =
-    seenKind === 'flat' ? undefined : fault(height, 0.01, 40, 'that is no finished joint: at most 1 1/2 in');
+    seenKind === 'flat'
+      ? undefined
+      : fault(height, 0.01, 40, `that is no finished joint: at most ${unit === 'in' ? '1 1/2 in' : '40 mm'}`);
   const pivotFault =
     seenKind === 'rocks' && pivot.trim() !== ''
       ? fault(pivotAt, 1, length.ok ? length.mm : 0, 'that is not under the knife')

@@ -5,6 +5,7 @@ import type { Method } from '@/core/method/resolveMethod';
 import { sectionFor } from '@/core/section/sectionFor';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { CLASS_NAMES } from '@/ui/state/words';
+import { inUnit } from '@/ui/unitWords';
 import { perLengthWords } from './sectionWords';
 
 /** The ladder of a class: its coats, what is done between them, and what to look at before the next. */
@@ -42,7 +43,7 @@ export function Ladder({
             <li key={coatId(step.coat)} className="text-sm">
               <p className="font-semibold">{step.coat.name}</p>
               <p>
-                {step.coat.tool}, {step.coat.consistency} {step.coat.mud} mud
+                {inUnit(step.coat.tool, unit)}, {step.coat.consistency} {step.coat.mud} mud
                 {step.coat.edges ? ', edges only' : ''}
               </p>
               <p className="text-muted">
@@ -52,13 +53,13 @@ export function Ladder({
                   kind,
                   unit,
                 )}
-                . Wait {step.coat.wait}. Then look: {step.coat.check}.
+                . Wait {step.coat.wait}. Then look: {inUnit(step.coat.check, unit)}.
               </p>
             </li>
           ) : (
             <li key={`${step.kind} ${step.name}`} className="border-l-2 border-base-300 pl-2 text-sm text-muted">
               <p className="font-semibold text-base-content">{step.name}</p>
-              <p>{step.what}</p>
+              <p>{inUnit(step.what, unit)}</p>
             </li>
           ),
         )}

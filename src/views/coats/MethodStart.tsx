@@ -6,6 +6,7 @@ import type { MethodChoices } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
 import { sortedText } from '@/ui/sortedText';
+import { inUnit } from '@/ui/unitWords';
 
 export interface KeptMethodRow {
   readonly id: string;
@@ -43,7 +44,7 @@ export function MethodStart({
           <li key={method.id}>
             <MethodButton
               name={method.name}
-              words={method.words}
+              words={inUnit(method.words, unit)}
               chosen={same(method.choices)}
               mayEdit={mayEdit}
               start={() => start(method.choices)}

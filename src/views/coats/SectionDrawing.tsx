@@ -1,7 +1,9 @@
+import type { LengthUnit } from '@/core/measure/unit';
 import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { CHECK_KNIFE_MM, type Judgement } from '@/core/section/judgeSection';
 import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from '@/ui/section/sectionPaths';
+import { inUnit } from '@/ui/unitWords';
 
 const WIDTH = 640;
 const HEIGHT = 240;
@@ -14,6 +16,7 @@ export function SectionDrawing({
   wet,
   judgement,
   title,
+  unit,
 }: {
   readonly section: Section;
   /** How many coats are on. */
@@ -21,6 +24,7 @@ export function SectionDrawing({
   readonly wet: boolean;
   readonly judgement: Judgement;
   readonly title: string;
+  readonly unit: LengthUnit;
 }) {
   const frame = frameFor(section, WIDTH, HEIGHT, 1, section.layout === 'across' ? judgement.knife.lift / 2 + 0.3 : 0);
   const times = Math.round((frame.rise / (WIDTH / 2 / frame.reach)) * 1);
@@ -67,7 +71,7 @@ export function SectionDrawing({
       <figcaption className="text-sm text-muted">
         To scale across, heights {times} times as large.{' '}
         {whole && section.layout === 'across'
-          ? 'The line above is a 12 in knife laid on it, pressed down at its left end.'
+          ? `The line above is ${inUnit('a 12 in knife', unit)} laid on it, pressed down at its left end.`
           : ''}
       </figcaption>
     </figure>

@@ -9,6 +9,7 @@ import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
 import { smallWords } from '@/ui/lengthWords';
+import { inUnit } from '@/ui/unitWords';
 import { spanWords } from '@/ui/when';
 import { adviceWords, perLengthWords, widthWords } from './sectionWords';
 
@@ -72,7 +73,7 @@ export function SectionFindings({
           crown {smallWords(judged.crown, unit)}, {widthWords(judged.width, unit)} wide, at its steepest 1 in{' '}
           {Math.round(1 / Math.max(judged.steepest, 1e-4))}
         </dd>
-        <dt className="text-muted">Under a 12 in knife</dt>
+        <dt className="text-muted">{inUnit('Under a 12 in knife', unit)}</dt>
         <dd>
           hump {smallWords(judged.knife.hump, unit)}, light {smallWords(judged.knife.gap, unit)} deep
         </dd>

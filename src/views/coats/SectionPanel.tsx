@@ -121,6 +121,7 @@ export function SectionPanel({
         shown={shown}
         wet={wet}
         judgement={judged}
+        unit={unit}
         title={`${CLASS_NAMES[kind]} in section: ${stepName}. Crown ${smallWords(judged.crown, unit)}, ${widthWords(judged.width, unit)} wide.`}
       />
       <label className="block text-sm font-semibold">

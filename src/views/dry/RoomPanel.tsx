@@ -4,6 +4,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { smallWords } from '@/ui/lengthWords';
 import { CLASS_NAMES } from '@/ui/state/words';
+import { inUnit } from '@/ui/unitWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
 import type { CatchUpLine, DryRoom, WetLine } from './dryRooms';
 import { sourceWords } from './dryWords';
@@ -37,7 +38,7 @@ export function RoomPanel({ houseId, room, roomName, unit, now, timeZone, mayLog
           </p>
         </div>
       </div>
-      <Troubles room={room} houseId={houseId} />
+      <Troubles room={room} houseId={houseId} unit={unit} />
       <FanChoice houseId={houseId} room={room.id} speed={air.speed} now={now} mayLog={mayLog} />
       <LazyRoomChart lines={curvesOf(room.wet)} history={room.history} unit={unit} now={now} timeZone={timeZone} />
       {room.wet.length > 0 && (
@@ -89,12 +90,15 @@ function Ready({ room, now, timeZone }: Pick<RoomPanelProps, 'room' | 'now' | 't
   );
 }
 
-function Troubles({ room, houseId }: { readonly room: DryRoom; readonly houseId: string }) {
-  const air = room.air.troubles.map((trouble) => ({ key: trouble, words: `The air: ${TROUBLE_WORDS[trouble]}.` }));
+function Troubles({ room, houseId, unit }: Pick<RoomPanelProps, 'room' | 'houseId' | 'unit'>) {
+  const air = room.air.troubles.map((trouble) => ({
+    key: trouble,
+    words: `The air: ${inUnit(TROUBLE_WORDS[trouble], unit)}.`,
+  }));
   const coats = room.wet.flatMap((line) =>
     line.troubles.map((trouble) => ({
       key: `${line.id} ${trouble}`,
-      words: `${lineName(line)}: ${TROUBLE_WORDS[trouble]}.`,
+      words: `${lineName(line)}: ${inUnit(TROUBLE_WORDS[trouble], unit)}.`,
     })),
   );
   if (air.length + coats.length + room.catchUps.length === 0) return null;

@@ -7,6 +7,7 @@ import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { NoteItem } from '@/ui/NoteItem';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { inUnit } from '@/ui/unitWords';
 import { DoneButton, type ReadyCoat } from './DoneButton';
 import { coatAmount, listWords, sidesToRun, smallWords } from './jobWords';
 
@@ -47,7 +48,7 @@ export function CurrentJob({
           <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
             <ClassGlyph kind={coat.class} room={room} />
             <span>
-              {coatAmount(coat, room, unit)} with the {coat.tool}
+              {coatAmount(coat, room, unit)} with the {inUnit(coat.tool, unit)}
               {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
             </span>
           </li>
@@ -72,7 +73,7 @@ export function CurrentJob({
           {task.pass !== 'tape' &&
             task.pass !== 'skim' &&
             `First: ${BETWEEN[room.method.all.between].name.toLowerCase()}. `}
-          Good when: {first.check}.
+          Good when: {inUnit(first.check, unit)}.
         </p>
       )}
       {works && (

@@ -65,8 +65,8 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
           {anyWet && <p className="font-semibold text-warning">Mud is wet in this house: no dust beside wet mud.</p>}
           <p>Mask on, room shut off, vacuum or wet sponge. Some muds hold silica.</p>
           <p>
-            The pole keeps ½–1″ off an inside corner; a fine sponge does the rest. Along the joint, or 10–20° off it.
-            Stop where tape appears.
+            The pole keeps {site.house.unit === 'in' ? '½–1″' : '12–25 mm'} off an inside corner; a fine sponge does the
+            rest. Along the joint, or 10–20° off it. Stop where tape appears.
           </p>
           <p>In an old house, test for asbestos and lead before sanding anything that was there before.</p>
           <p className="text-muted">Product instructions, local codes and licensed practice come first.</p>

@@ -56,7 +56,11 @@ export function HouseHang({
         className="min-w-0 flex-1 basis-64"
         label="The whole house is hung"
         value={text}
-        placeholder="boards 48x8'/10'/12', walls across, framing 16, aim joints"
+        placeholder={
+          house.unit === 'in'
+            ? "boards 48x8'/10'/12', walls across, framing 16, aim joints"
+            : 'boards 1200x2400/3000/3600, walls across, framing 600, aim joints'
+        }
         error={reading.ok ? undefined : reading.reason}
         hint={said ?? 'walls, ceiling, boards, framing, screws, butts, aim; a room may say otherwise'}
         onChange={({ target }) => {

@@ -10,7 +10,11 @@ import { type PlacedOutline, planOutlines } from '@/ui/room/planOutlines';
 import { snapStep } from './snapRoom';
 
 /** One press of an arrow moves a room so far; mm. */
-const NUDGE_MM = 25.4;
+/** What a press of an arrow moves a room by, and how many times that with Shift. */
+const NUDGE: Readonly<Record<LengthUnit, { readonly mm: number; readonly far: number }>> = {
+  in: { mm: 25.4, far: 12 },
+  mm: { mm: 10, far: 10 },
+};
 
 interface PlanRoom {
   readonly id: string;
@@ -65,15 +69,16 @@ export function PlanEditor({
     const step = steps[event.key.replace('Arrow', '').toLowerCase()];
     if (!step) return;
     event.preventDefault();
-    const far = event.shiftKey ? 12 : 1;
-    place(outline, [step[0] * NUDGE_MM * far, step[1] * NUDGE_MM * far]);
+    const far = event.shiftKey ? NUDGE[unit].far : 1;
+    place(outline, [step[0] * NUDGE[unit].mm * far, step[1] * NUDGE[unit].mm * far]);
   };
 
   return (
     <figure className="flex min-h-96 flex-1 flex-col">
       <figcaption className="flex flex-wrap justify-between gap-2 text-sm text-muted">
         <span className="font-semibold text-base-content">{level}</span>
-        Drag a room to its place; it snaps to its neighbours. Arrows move it by an inch, with Shift by a foot.
+        Drag a room to its place; it snaps to its neighbours. Arrows move it by{' '}
+        {unit === 'in' ? 'an inch, with Shift by a foot' : 'a centimetre, with Shift by ten'}.
       </figcaption>
       <svg
         ref={svg}

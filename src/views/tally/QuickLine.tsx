@@ -2,7 +2,13 @@
 
 import { type KeyboardEvent, type RefObject, useId, useState } from 'react';
 import { type Completion, completionsAt } from '@/core/house/line/completeLine';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { Draft } from './useDraft';
+
+const PLACEHOLDER: Readonly<Record<LengthUnit, string>> = {
+  in: "Pantry 7'6 x 5' x 8', door 28x80 wall 2, window 24x36 @48 bead",
+  mm: 'Pantry 2300 x 1500 x 2400, door 710x2030 wall 2, window 600x900 @1200 bead',
+};
 
 /**
  * One line of text that makes a room; what is wrong is marked under its character. Enter keeps the room; while
@@ -10,10 +16,12 @@ import type { Draft } from './useDraft';
  */
 export function QuickLine({
   draft,
+  unit,
   input,
   onKeep,
 }: {
   readonly draft: Draft;
+  readonly unit: LengthUnit;
   readonly input: RefObject<HTMLTextAreaElement | null>;
   readonly onKeep: () => void;
 }) {
@@ -22,7 +30,7 @@ export function QuickLine({
   const [cursor, setCursor] = useState<number>();
   const [chosen, setChosen] = useState(-1);
   const fault = line.trim() !== '' && !reading.ok ? reading : undefined;
-  const offers = cursor === undefined ? { from: 0, options: [] } : completionsAt(line, cursor);
+  const offers = cursor === undefined ? { from: 0, options: [] } : completionsAt(line, cursor, unit);
   const { options } = offers;
   const active = options[chosen];
 
@@ -77,7 +85,7 @@ export function QuickLine({
             }}
             onBlur={() => setCursor(undefined)}
             onKeyDown={onKeyDown}
-            placeholder="Pantry 7'6 x 5' x 8', door 28x80 wall 2, window 24x36 @48 bead"
+            placeholder={PLACEHOLDER[unit]}
             className="relative block field-sizing-content min-h-6 w-full resize-none overflow-hidden bg-transparent break-words whitespace-pre-wrap outline-none placeholder:text-muted"
             aria-haspopup="listbox"
             aria-controls={`${id}-offers`}

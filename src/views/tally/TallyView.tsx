@@ -138,7 +138,7 @@ export function TallyView({
       />
       <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
         {removed && mayEdit && <RemovedNotice houseId={houseId} room={removed} />}
-        {mayEdit && <QuickLine draft={draft} input={input} onKeep={keep} />}
+        {mayEdit && <QuickLine draft={draft} unit={house.unit} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
             <>

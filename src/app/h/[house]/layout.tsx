@@ -24,7 +24,7 @@ export default async function HouseLayout({
   return (
     <div className="flex min-h-dvh flex-col">
       <Header
-        house={{ id: house, name: site.house.name }}
+        house={{ id: house, name: site.house.name, unit: site.house.unit }}
         air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
         time={instantWords(now, timeZone)}
         person={person}

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { completionsAt } from './completeLine';
 
-const offered = (line: string) => completionsAt(line, line.length).options.map(({ text }) => text);
+const offered = (line: string) => completionsAt(line, line.length, 'in').options.map(({ text }) => text);
 
 describe('completion of the quick line', () => {
   it('offers items after a comma, and those that begin as typed', () => {
     expect(offered("Pantry 7' x 5', ")).toContain('door ');
     expect(offered("Pantry 7' x 5', so")).toEqual(['soffit ']);
-    expect(completionsAt("Pantry 7' x 5', so", 18).from).toBe(16);
+    expect(completionsAt("Pantry 7' x 5', so", 18, 'in').from).toBe(16);
   });
 
   it('offers nothing in the name and the sizes', () => {

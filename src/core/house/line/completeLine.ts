@@ -1,4 +1,5 @@
-import { type FieldSpec, ITEM_SPECS, type ItemSpec } from './lineSpecs';
+import type { LengthUnit } from '../../measure/unit';
+import { exampleOf, type FieldSpec, ITEM_SPECS, type ItemSpec } from './lineSpecs';
 import { cutAtCommas } from './quickLinePieces';
 
 /** What may come next in the line: the text that replaces what stands between `from` and the cursor. */
@@ -17,9 +18,9 @@ const MOST = 8;
  * What the quick line offers at the cursor: the words of items after a comma, then the words and choices of the item
  * that is being written.
  *
- * @example completionsAt("Pantry 7' x 5', so", 18).options[0]  // { text: 'soffit ', hint: "soffit 24x12 wall 1 …" }
+ * @example completionsAt("Pantry 7' x 5', so", 18, 'in').options[0]  // { text: 'soffit ', hint: "soffit 24x12 wall 1 …" }
  */
-export function completionsAt(line: string, cursor: number): Completions {
+export function completionsAt(line: string, cursor: number, unit: LengthUnit): Completions {
   const nothing = { from: cursor, options: [] };
   const upTo = line.slice(0, cursor);
   const piece = cutAtCommas(upTo).at(-1);
@@ -29,7 +30,7 @@ export function completionsAt(line: string, cursor: number): Completions {
   const partial = /[A-Za-z]*$/.exec(upTo)?.[0].toLowerCase() ?? '';
   const from = cursor - partial.length;
   const [first = ''] = written.split(/[^A-Za-z]/);
-  if (from <= start) return { from, options: itemsLike(partial) };
+  if (from <= start) return { from, options: itemsLike(partial, unit) };
   const spec = ITEM_SPECS.find(({ words }) => words.includes(first.toLowerCase()));
   if (!spec) return nothing;
   // Between a number and the next word stands a space; a length in the making is not interrupted.
@@ -37,11 +38,11 @@ export function completionsAt(line: string, cursor: number): Completions {
   return { from, options: optionsOf(spec, written.slice(first.length), partial) };
 }
 
-function itemsLike(partial: string): readonly Completion[] {
+function itemsLike(partial: string, unit: LengthUnit): readonly Completion[] {
   const found = ITEM_SPECS.filter(({ words }) => words.some((word) => word.startsWith(partial)));
-  return found.slice(0, partial === '' ? MOST : found.length).map(({ words, example }) => ({
-    text: `${words[0] ?? ''} `,
-    hint: example,
+  return found.slice(0, partial === '' ? MOST : found.length).map((spec) => ({
+    text: `${spec.words[0] ?? ''} `,
+    hint: exampleOf(spec, unit),
   }));
 }
 

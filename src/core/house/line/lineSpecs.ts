@@ -1,3 +1,4 @@
+import type { LengthUnit } from '../../measure/unit';
 import { AIMS, BEAD_PROFILES, type COVERS, EDGE_PROFILES, LIGHTS, SURFACES } from '../kinds';
 
 /** One value of an item of the quick line; its name is that of the house file's field where there is one. */
@@ -232,6 +233,32 @@ export const ITEM_SPECS: readonly ItemSpec[] = [
   },
   single('mirrored', 'Mirrored framing', 'mirrored', []),
 ];
+
+/** The examples that hold lengths, as they are written where people measure in millimetres. */
+const METRIC_EXAMPLES: Readonly<Partial<Record<ItemKind, string>>> = {
+  door: 'door 800x2000 wall 2',
+  window: 'window 900x900 @900 wall 1 bead depth 150',
+  opening: 'opening 1500x2100 wall 3 at 600 bead arch 450',
+  height: 'h 2700',
+  shed: 'shed 1200 wall 1',
+  gable: 'gable 1500 walls 1 3',
+  knee: 'knee 1200 run 1500 walls 1',
+  tray: 'tray 600x250',
+  soffit: 'soffit 600x300 wall 1 from 600 to 2400',
+  niche: 'niche 900x600x200 @1000 wall 3 shelves 1',
+  column: 'column 200x200 at 1500 x 1200',
+  tile: 'tile 1500x1800 wall 2',
+  trim: 'trim 3000x150 wall 1',
+  cabinet: 'cabinet 2400x860 wall 1 at 300',
+  boards: 'boards 1200x2400/3000/3600',
+  framing: 'framing 600',
+  screws: 'screws 300x400',
+  hung: 'hung wall 1 across 1200 at 1600 backed + 1200 at 2700',
+};
+
+/** An item as it is written in a house of a unit. */
+export const exampleOf = ({ kind, example }: ItemSpec, unit: LengthUnit): string =>
+  unit === 'in' ? example : (METRIC_EXAMPLES[kind] ?? example);
 
 export const specOf = (kind: ItemKind): ItemSpec => {
   const spec = ITEM_SPECS.find((candidate) => candidate.kind === kind);

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { takeOff } from '../../joints/takeOff';
 import { wallsOf } from '../walls';
 import { formatQuickLine } from './formatQuickLine';
-import { ITEM_SPECS } from './lineSpecs';
+import { exampleOf, ITEM_SPECS } from './lineSpecs';
 import { parseQuickLine } from './parseQuickLine';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
@@ -151,6 +151,18 @@ describe('the quick line', () => {
       const shape = kind === 'edge' ? ', opening 60x80 wall 1' : '';
       const room = read(`A: 16' x 14' x 8'${shape}, ${example}`);
       expect(read(formatQuickLine(room, 'in')), example).toEqual(room);
+    }
+  });
+
+  it('reads every example as it is written in a metric house', () => {
+    for (const spec of ITEM_SPECS) {
+      const shape = spec.kind === 'edge' ? ', opening 1500x2000 wall 1' : '';
+      const reading = parseQuickLine(`A: 5000 x 4400 x 2400${shape}, ${exampleOf(spec, 'mm')}`, {
+        unit: 'mm',
+        hang: {},
+      });
+      expect(reading.ok ? '' : reading.reason, exampleOf(spec, 'mm')).toBe('');
+      expect(exampleOf(spec, 'mm')).not.toMatch(/['"]/);
     }
   });
 
