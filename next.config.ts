@@ -7,8 +7,6 @@ const config: NextConfig = {
   serverExternalPackages: ['sequelize', 'pg', 'pg-hstore', 'umzug', '@node-rs/argon2'],
   // `npm test` checks types by itself, once, for scripts and tests too.
   typescript: { ignoreBuildErrors: true },
-  // A house file may be sent to an action; its own limit is 4 MB.
-  experimental: { serverActions: { bodySizeLimit: '5mb' } },
   poweredByHeader: false,
   devIndicators: false,
 };

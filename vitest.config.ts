@@ -4,13 +4,33 @@ import { defineConfig } from 'vitest/config';
 export default defineConfig({
   resolve: { alias: { '@': fileURLToPath(new URL('./src', import.meta.url)) } },
   test: {
-    include: ['src/**/*.test.ts', 'src/**/*.test.tsx', 'tests/{references,integration,structure}/**/*.test.ts'],
     environment: 'node',
     setupFiles: ['tests/setup/seed.ts'],
-    // Integration tests share one database.
-    fileParallelism: true,
     // For what hangs, not for what is slow.
     testTimeout: 180_000,
     hookTimeout: 180_000,
+    projects: [
+      {
+        extends: true,
+        test: {
+          name: 'unit',
+          include: ['src/**/*.test.ts', 'src/**/*.test.tsx', 'tests/{references,structure}/**/*.test.ts'],
+          // They keep nothing and share what they import; no core stands idle.
+          pool: 'threads',
+          isolate: false,
+          maxWorkers: '100%',
+        },
+      },
+      {
+        extends: true,
+        test: {
+          name: 'integration',
+          include: ['tests/integration/**/*.test.ts'],
+          // They share one database, and follow the others.
+          fileParallelism: false,
+          sequence: { groupOrder: 1 },
+        },
+      },
+    ],
   },
 });

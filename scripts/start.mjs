@@ -9,13 +9,18 @@ import { isFree } from './setup/ports.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 
 const LONGEST_STOP_MS = 10_000;
+/** Where pages are built as they are asked for, beside the build that is served. */
+const DEV_FOLDER = '.next-dev';
 
 await runScript(async () => {
   checkNode();
   const options = process.argv.slice(2);
-  const unknown = options.find((option) => option !== '--empty');
+  const unknown = options.find((option) => option !== '--empty' && option !== '--dev');
   if (unknown)
-    throw new Trouble(`there is no option ${unknown}. The only one is --empty: start without the demo house.`);
+    throw new Trouble(
+      `there is no option ${unknown}. There are --empty: start without the demo house; --dev: pages follow the sources.`,
+    );
+  const dev = options.includes('--dev');
   const port = Number(process.env.PORT ?? 3000);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Trouble(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
@@ -40,9 +45,9 @@ await runScript(async () => {
   try {
     const env = { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url('postgres') };
     const signIns = await databaseCommand('prepare', options.includes('--empty') ? [] : ['--demo'], env);
-    if (!stopping) await buildIfStale();
+    if (!stopping && !dev) await buildIfStale();
     if (stopping) return;
-    server = spawn(process.execPath, serveArguments(port), {
+    server = spawn(process.execPath, serveArguments(port, dev), {
       cwd: root,
       // A group of its own: Ctrl-C reaches this script first, which then stops the server and after it the cluster.
       detached: true,
@@ -50,7 +55,7 @@ await runScript(async () => {
       env: {
         ...process.env,
         ...env,
-        NODE_ENV: 'production',
+        ...(dev ? { NODE_ENV: 'development', OAK_BUILD_DIR: DEV_FOLDER } : { NODE_ENV: 'production' }),
         SESSION_SECRET: sessionSecret(),
         NEXT_TELEMETRY_DISABLED: '1',
       },

@@ -3,11 +3,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfStale } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
-import { endGroups, runGroup } from './setup/group.mjs';
+import { endGroups } from './setup/group.mjs';
 import { checkNode } from './setup/node.mjs';
 import { installPackages } from './setup/packages.mjs';
-import { root } from './setup/place.mjs';
-import { runScript, say, Trouble } from './setup/say.mjs';
+import { runScript, say } from './setup/say.mjs';
+import { step } from './setup/step.mjs';
 import { needChromium } from './setup/system.mjs';
 
 /** With names (`npm test -- coats`) only test files whose path holds one of them are run; what is none's is passed over. */
@@ -62,14 +62,3 @@ await runScript(async () => {
     await clear();
   }
 });
-
-async function step(title, program, args, env = {}) {
-  const started = Date.now();
-  say(`${title} …`);
-  const code = await runGroup(process.execPath, [join(root, 'node_modules', program), ...args], {
-    cwd: root,
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1', ...env },
-  });
-  if (code !== 0) throw new Trouble(`${title} failed.`);
-  say(`${title}: ${((Date.now() - started) / 1000).toFixed(1)} s`);
-}

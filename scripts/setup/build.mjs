@@ -21,8 +21,15 @@ export async function buildIfStale(folder = '.next') {
   writeFileSync(stampFile, stamp);
 }
 
-/** Arguments for Node that serve the build on loopback. */
-export const serveArguments = (port) => [nextProgram, 'start', '-H', '127.0.0.1', '-p', String(port)];
+/** Arguments for Node that serve the build on loopback, or the sources as they change. */
+export const serveArguments = (port, dev = false) => [
+  nextProgram,
+  dev ? 'dev' : 'start',
+  '-H',
+  '127.0.0.1',
+  '-p',
+  String(port),
+];
 
 function sourceHash() {
   const hash = createHash('sha256');

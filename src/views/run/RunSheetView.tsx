@@ -48,7 +48,7 @@ export function RunSheetView({ houseId, site, people, now, timeZone, mayHand }: 
             {site.rooms.map((room) => (
               <tr key={room.room.id}>
                 <th scope="row" className="align-top">
-                  <span className="font-semibold">{room.room.name}</span>
+                  <span className="block font-semibold">{room.room.name}</span>
                   <StateMark words={roomWords(room.standing.now, now, timeZone)} className="mt-1 text-sm font-normal" />
                 </th>
                 {passes.map((pass) => {

@@ -1,0 +1,50 @@
+import { expect, keepRoom, test } from './site';
+
+/** A number with an imperial unit, or its signs; a slope of 1 in 40 is none. */
+const IMPERIAL = /\d ?(?:in|ft|ft²|gal|qt)\b(?! \d)|°F|[′″]|\binch|\bfeet\b|\bfoot\b/;
+const VIEWS = [
+  '',
+  '/tally?room=office',
+  '/load',
+  '/run',
+  '/board',
+  '/dry',
+  '/dry/air',
+  '/sand',
+  '/hand-over',
+  '/my-day',
+];
+
+test('a metric house shows no feet, inches or gallons', async ({ page, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto('/houses');
+  await page.getByLabel('Name of the house').fill('Metric Mews');
+  await page.getByLabel('Measured in').selectOption({ label: 'millimetres' });
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.waitForURL(/\/tally\?new/);
+  const [house = ''] = /\/h\/[^/]+/.exec(page.url()) ?? [];
+  await expect(page.getByLabel('Quick line')).toHaveAttribute('placeholder', /2300 x 1500/);
+  await keepRoom(page, 'Office: 5000 x 4000 x 2500, door 800x2000 wall 1, window 1200x1200 @900 wall 2 bead');
+
+  await page.goto(`${house}/run`);
+  await page.getByLabel('Who runs Office, tape').selectOption({ label: 'Marit' });
+  await expect(page.getByLabel('Day of Office, tape')).toBeEnabled();
+  for (const view of VIEWS) {
+    await page.goto(house + view);
+    await expect(page.getByRole('main')).toBeVisible();
+    expect(imperialIn(await page.getByRole('main').innerText()), view).toEqual([]);
+  }
+
+  await page.goto(`${house}/coats`);
+  for (const tab of ['How it is done', 'Section', 'Coat ladder', 'Room by room']) {
+    await page.getByRole('tab', { name: tab }).click();
+    await expect(page.getByRole('tab', { name: tab })).toHaveAttribute('aria-selected', 'true');
+    expect(imperialIn(await page.getByRole('main').innerText()), tab).toEqual([]);
+  }
+  await page.goto(`${house}/board`);
+  await page.getByRole('button', { name: /^Flats:/ }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(imperialIn(await page.getByRole('dialog').innerText())).toEqual([]);
+});
+
+const imperialIn = (text: string): readonly string[] => text.split('\n').filter((line) => IMPERIAL.test(line));
