@@ -1,7 +1,7 @@
 import type { Tally } from '@/core/joints/tally';
 import type { LoadList, Order } from '@/core/materials/loadList';
 import { WASTE } from '@/core/materials/packs';
-import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import { smallHours } from '@/core/plan/tasksOf';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
@@ -152,7 +152,7 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
       wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', WASTE.mud),
     ),
     ...load.bead.map((bead) => ({
-      item: PROFILE_NAMES[bead.profile],
+      item: `Bead, ${PROFILE_NAMES[bead.profile]}`,
       ...length(bead),
       packs: packsOf(bead, 'stick'),
       pack: `${roughLength(bead.pack, unit)}, cut piece by piece`,
@@ -180,8 +180,12 @@ const packsOf = ({ packs }: Order, name: string): string =>
 /** A pack's size to the tenth, where there is one: 4.5 gal, 17 l. */
 const packWords = (litres: number, unit: LengthUnit): string =>
   unit === 'in' ? `${Number(gallonsFromLitres(litres).toFixed(1))} gal` : `${litres} l`;
-const mudWords = (litres: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${gallonsFromLitres(litres).toFixed(1)} gal` : `${litres.toFixed(0)} l`;
+/** To the tenth of a gallon, or the litre; what is less is said to be so. */
+const mudWords = (litres: number, unit: LengthUnit): string => {
+  const least = unit === 'in' ? litresFromGallons(0.1) : 1;
+  if (litres > 0 && litres < least / 2) return unit === 'in' ? 'under 0.1 gal' : 'under 1 l';
+  return unit === 'in' ? `${gallonsFromLitres(litres).toFixed(1)} gal` : `${litres.toFixed(0)} l`;
+};
 
 function MudBars({
   coats,

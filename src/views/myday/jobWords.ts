@@ -46,8 +46,6 @@ export function sidesToRun({ class: kind, side }: Coat, { room, method }: RoomSi
     : `wall sides: under the ceiling all along, in the corners ${on}`;
 }
 
-/** Small work of a pass: 14 ft of factory edge in angles, 8 three-ways. */
+/** Small work of a pass: factory edges in angles (14 ft), three-ways to point (8). */
 export const smallWords = (work: SmallWork, unit: LengthUnit): string =>
-  work.kind === 'threeWay'
-    ? `${work.amount} three-ways to point`
-    : `${smallAmount(work, unit)}: ${SMALL_NAMES[work.kind].toLowerCase()}`;
+  `${SMALL_NAMES[work.kind].toLowerCase()} (${smallAmount(work, unit)})`;
