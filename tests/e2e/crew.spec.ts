@@ -1,4 +1,5 @@
-import { expect, isLive, test } from './site';
+import { expect, isLive, minutesBefore, test } from './site';
+import { query } from './testDatabase';
 
 test('a lead adds a finisher, who signs in and finds nothing to do yet', async ({ page, browser, signIn }) => {
   await signIn(page, 'Marit');
@@ -44,6 +45,50 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
   await page.getByLabel('Only so many').fill('23');
   await page.getByRole('button', { name: 'Some' }).click();
   await expect(room.getByRole('button', { name: /^Fasteners:/ })).toHaveAccessibleName(/10 % done/);
+});
+
+test('done with setting mud asks when it was mixed; what is wrong is noted on the way', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/coats`);
+  await page.getByRole('radio', { name: /Setting in the tape coat only/ }).check();
+  await expect(page.getByRole('radio', { name: /Setting in the tape coat only/ })).toBeEnabled();
+
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await signIn(phone, 'Ines');
+  await phone.goto(`${house}/my-day`);
+  const job = phone.getByRole('region', { name: 'Now' });
+  await expect(job.getByRole('heading', { level: 2 })).toContainText('Tape coat');
+  await job.getByLabel('Note something wrong in Boot room').fill('Corner torn behind the door');
+  await job.getByRole('button', { name: 'Note', exact: true }).click();
+  await expect(job.getByLabel('Note something wrong in Boot room')).toHaveValue('');
+  await job.getByRole('button', { name: 'Done' }).click();
+  await expect(job.getByRole('group', { name: 'Setting mud: when was it mixed?' })).toBeVisible();
+  await job.getByRole('button', { name: '20 min ago' }).click();
+  await expect(phone.getByText(/^Done: .*Boot room tape/)).toBeVisible();
+  const mixed = await query<{ class: string; at: string | null }>(
+    `SELECT payload->>'class' AS class, payload->>'mixedAt' AS at FROM entries
+     WHERE house_id = $1 AND room_id = 'boot-room' AND kind = 'coat' AND payload->'mud'->>'kind' = 'setting'`,
+    site.database,
+    [house.split('/').at(-1)],
+  );
+  expect(mixed.length).toBeGreaterThan(0);
+  for (const { at } of mixed) expect(at).toBe(minutesBefore(20));
+
+  // The lead finds it at Sand and light, though the room is at its tape, and notes another in a third room.
+  await page.goto(`${house}/sand`);
+  await expect(page.getByRole('list', { name: 'Open items of Boot room' })).toContainText(
+    'Corner torn behind the door',
+  );
+  await page.getByLabel('Room', { exact: true }).selectOption({ label: 'Landing' });
+  await page.getByLabel('What is wrong').fill('Board split at the stair');
+  await page.getByRole('button', { name: 'Note', exact: true }).last().click();
+  await expect(page.getByRole('list', { name: 'Open items of Landing' })).toContainText('Board split at the stair');
 });
 
 test('day and night are remembered', async ({ page, signIn, house }) => {

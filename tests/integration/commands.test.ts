@@ -92,7 +92,11 @@ describe('the start command', () => {
 
   it.each([
     [{ PORT: 'many' }, [], 'Stopped: PORT is "many"; it must be a number from 1 to 65535.'],
-    [{}, ['--full'], 'Stopped: there is no option --full. The only one is --empty: start without the demo house.'],
+    [
+      {},
+      ['--full'],
+      'Stopped: there is no option --full. There are --empty: start without the demo house; --dev: pages follow the sources.',
+    ],
   ])('refuses %j %j', (env, args, message) => {
     const { status, stderr } = run(['scripts/start.mjs', ...args], env);
     expect([status, stderr.trim()]).toEqual([1, message]);
