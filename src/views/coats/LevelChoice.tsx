@@ -32,7 +32,7 @@ export function LevelChoice({
       {LEVELS.map((own) => {
         const price = prices?.levels.find((priced) => priced.level === own)?.price;
         const current = own === level;
-        const more = (price?.hours ?? 0) - (prices?.now.hours ?? 0);
+        const more = price && prices ? price.hours - prices.now.hours : undefined;
         return (
           <li key={own}>
             <button
@@ -51,7 +51,7 @@ export function LevelChoice({
                 {price ? `${litresWords(price.litres, unit)} of mud, ${price.visits} visits` : '…'}
               </span>
               <span className="block text-sm text-muted">
-                {current ? 'as planned' : `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}
+                {current ? 'as planned' : more !== undefined && `${more >= 0 ? '+' : '−'}${spanWords(Math.abs(more))}`}
               </span>
             </button>
           </li>
