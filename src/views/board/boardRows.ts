@@ -1,7 +1,6 @@
 import type { Level } from '@/core/house/level';
 import type { Entry } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
-import { MM_PER_FOOT } from '@/core/measure/unit';
 import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
@@ -26,7 +25,7 @@ export interface BoardCell {
   readonly now: ClassNow['kind'];
   readonly words: StateWords;
   readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key' | 'side'>)[];
-  /** Feet of joint, or pieces for fasteners. */
+  /** mm of joint, mm² of the surface, or pieces for fasteners. */
   readonly amount: number;
   /** Where the class holds its room up: what setting mud would win. */
   readonly catchUp?: { readonly key: CoatKey; readonly minutes: number; readonly hoursWon: number };
@@ -85,11 +84,8 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
 }
 
 /** How much there is of a class: what the coat that covers most of it covers; faces of a lower level may go without. */
-function amountOf(kind: CoatedClass, coats: RoomSite['coats']): number {
-  const most = coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
-  if (kind === 'fasteners') return most;
-  return kind === 'surface' ? most / MM_PER_FOOT ** 2 : most / MM_PER_FOOT;
-}
+const amountOf = (kind: CoatedClass, coats: RoomSite['coats']): number =>
+  coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
 
 /** The last things done that can be taken back, newest first. */
 export function recentEntries(

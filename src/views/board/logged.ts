@@ -1,5 +1,5 @@
 import { parseLength } from '@/core/measure/parseLength';
-import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import type { Method } from '@/core/method/resolveMethod';
@@ -26,16 +26,14 @@ export function openCoats(
 
 export function amountWords({ class: kind, amount }: BoardCell, unit: LengthUnit): string {
   if (kind === 'fasteners') return `${Math.round(amount).toLocaleString('en-US')} to spot`;
-  return kind === 'surface'
-    ? areaWords(amount * MM_PER_FOOT ** 2, unit)
-    : `${roughLength(amount * MM_PER_FOOT, unit)} of joint`;
+  return kind === 'surface' ? areaWords(amount, unit) : `${roughLength(amount, unit)} of joint`;
 }
 
 /** The part of the class that a typed length or number is. */
 export function partOf(text: string, cell: BoardCell, unit: LengthUnit): number | { readonly reason: string } {
   if (cell.class === 'fasteners') return checkedPart(Number(text) / cell.amount, text);
   const reading = parseLength(text, unit);
-  return reading.ok ? checkedPart(reading.mm / MM_PER_FOOT / cell.amount, text) : { reason: reading.reason };
+  return reading.ok ? checkedPart(reading.mm / cell.amount, text) : { reason: reading.reason };
 }
 
 function checkedPart(part: number, text: string): number | { readonly reason: string } {

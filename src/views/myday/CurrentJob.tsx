@@ -9,7 +9,7 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
 import { DoneButton, type ReadyCoat } from './DoneButton';
-import { coatAmount, listWords, sidesToRun, smallWords } from './jobWords';
+import { coatAmount, listWords, sidesToRun, smallWorkWords } from './jobWords';
 
 /** The job that can go now: each class with its section, how much of it, with what, and when it is good. */
 export function CurrentJob({
@@ -66,7 +66,7 @@ export function CurrentJob({
         )}
       </ul>
       {task.small.length > 0 && (
-        <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWords(work, unit)))}.</p>
+        <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWorkWords(work, unit)))}.</p>
       )}
       {first && (
         <p className="text-sm text-muted">

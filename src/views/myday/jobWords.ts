@@ -47,5 +47,5 @@ export function sidesToRun({ class: kind, side }: Coat, { room, method }: RoomSi
 }
 
 /** Small work of a pass: factory edges in angles (14 ft), three-ways to point (8). */
-export const smallWords = (work: SmallWork, unit: LengthUnit): string =>
+export const smallWorkWords = (work: SmallWork, unit: LengthUnit): string =>
   `${SMALL_NAMES[work.kind].toLowerCase()} (${smallAmount(work, unit)})`;
