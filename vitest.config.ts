@@ -26,9 +26,8 @@ export default defineConfig({
         test: {
           name: 'integration',
           include: ['tests/integration/**/*.test.ts'],
-          // They share one database, and follow the others.
+          // They share one database.
           fileParallelism: false,
-          sequence: { groupOrder: 1 },
         },
       },
     ],

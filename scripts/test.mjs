@@ -36,12 +36,17 @@ await runScript(async () => {
     await Promise.all([
       step('types', 'typescript/bin/tsc', ['--noEmit']),
       step('lint', '@biomejs/biome/bin/biome', ['check', '.']),
+      buildIfStale(BUILD_FOLDER),
     ]);
-    await step('unit, reference, structure and integration tests', 'vitest/vitest.mjs', ['run', ...passed, ...names], {
-      ...env,
-      DATABASE_URL: cluster.url('postgres'),
-    });
-    await buildIfStale(BUILD_FOLDER);
+    const vitest = (project) => ['run', '--project', project, ...passed, ...names];
+    // Those that wait for a database leave the cores to those that only compute.
+    await Promise.all([
+      step('unit, reference and structure tests', 'vitest/vitest.mjs', vitest('unit')),
+      step('integration tests', 'vitest/vitest.mjs', vitest('integration'), {
+        ...env,
+        DATABASE_URL: cluster.url('postgres'),
+      }),
+    ]);
     await step(
       'end-to-end tests',
       '@playwright/test/cli.js',

@@ -1,5 +1,7 @@
 import { ConnectionError, Sequelize } from 'sequelize';
 
+/** No statement here is long enough to be worth compiling first. */
+const SETTINGS = '-c jit=off';
 const POOL = { max: 10, idle: 30_000 };
 
 // One pool per process, also when the development server loads this module again.
@@ -7,7 +9,12 @@ const holder: { oakSequelize?: Sequelize } = globalThis as typeof globalThis & {
 
 /** The connection to the database at `DATABASE_URL`. */
 export function connection(): Sequelize {
-  holder.oakSequelize ??= new Sequelize(databaseUrl(), { dialect: 'postgres', logging: false, pool: POOL });
+  holder.oakSequelize ??= new Sequelize(databaseUrl(), {
+    dialect: 'postgres',
+    logging: false,
+    pool: POOL,
+    dialectOptions: { options: SETTINGS },
+  });
   return holder.oakSequelize;
 }
 

@@ -1,7 +1,7 @@
 import { type AirFrom, airClock } from '../../src/core/drying/airClock';
 import { houseAir } from '../../src/core/drying/houseAir';
 import { type CoatProgress, NOTHING_YET } from '../../src/core/log/stateOf';
-import { type CoatId, coatId } from '../../src/core/method/coat';
+import type { CoatId } from '../../src/core/method/coat';
 import { coatsFor } from '../../src/core/method/coatsFor';
 import { usualMethod } from '../../src/core/method/resolveMethod';
 import { whatNow } from '../../src/core/readiness/whatNow';
@@ -21,7 +21,7 @@ const state = {
   ...NOTHING_YET,
   coats: new Map<CoatId, CoatProgress>(
     coats.map((coat, index) => [
-      coatId(coat),
+      coat.id,
       {
         share: 1,
         applications: [

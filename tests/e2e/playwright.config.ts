@@ -2,6 +2,19 @@ import { join } from 'node:path';
 import { defineConfig } from '@playwright/test';
 import { BASE_FOLDER, TIME_ZONE } from './instants';
 
+/** What Playwright turns off by itself, as far as it tells here: a second list replaces the first. */
+const USUALLY_OFF = [
+  'AimEnabled',
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'NetworkTimeServiceQuerying',
+  'OptimizationHints',
+  'PaintHolding',
+  'PreconnectToSearch',
+  'ThirdPartyStoragePartitioning',
+];
+
 export default defineConfig({
   testDir: '.',
   outputDir: join(BASE_FOLDER, 'results'),
@@ -29,6 +42,8 @@ export default defineConfig({
         '--disable-sync',
         '--no-first-run',
         '--disable-quic',
+        // Each window loads its address bar's suggestions as a page of three hundred scripts: more work than a page of ours.
+        `--disable-features=${['WebUIOmniboxPopup', 'WebUIOmniboxFullPopup', 'WebUIOmniboxAimPopup', ...USUALLY_OFF]}`,
       ],
     },
   },

@@ -17,11 +17,16 @@ const TIMES = [
   [23, 58],
 ] as const;
 
-/** Instants at which everything must hold: just after and before midnight, early and at noon, on days that are unlike others. */
-export const SWEEP: readonly { readonly words: string; readonly at: number }[] = Object.entries(DAYS).flatMap(
-  ([words, [year, month, day]]) =>
-    TIMES.map(([hour, minute]) => ({
-      words: `at ${hour}:${String(minute).padStart(2, '0')} ${words}`,
-      at: new TZDate(year, month - 1, day, hour, minute, SWEEP_ZONE).getTime(),
-    })),
+/** A day that is unlike others, with instants of it: just after and before midnight, early and at noon. */
+export const SWEEP_DAYS = Object.entries(DAYS).map(([words, [year, month, day]]) => ({
+  words,
+  hours: TIMES.map(([hour, minute]) => ({
+    words: `at ${hour}:${String(minute).padStart(2, '0')} ${words}`,
+    at: new TZDate(year, month - 1, day, hour, minute, SWEEP_ZONE).getTime(),
+  })),
+}));
+
+/** Instants at which everything must hold. */
+export const SWEEP: readonly { readonly words: string; readonly at: number }[] = SWEEP_DAYS.flatMap(
+  ({ hours }) => hours,
 );

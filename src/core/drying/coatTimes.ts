@@ -1,5 +1,5 @@
 import { type Air, type AirTrouble, airTroubles } from './air';
-import { airClock } from './airClock';
+import { type AirClock, airClock } from './airClock';
 import { type CoatTrouble, milestones } from './milestones';
 import type { WetMud } from './wetMud';
 
@@ -27,6 +27,10 @@ export function coatTimes(coat: WetMud, air: Air): CoatTimes {
     troubles: [...airTroubles(air), ...troubles],
   };
 }
+
+/** Hours until a coat may be coated again, in the air of a clock that does not change. */
+export const recoatHours = (coat: WetMud, clock: AirClock): number =>
+  milestones({ ...coat, at: 0 }, clock).recoatAt / HOUR_MS;
 
 /** What is said of each trouble. */
 export const TROUBLE_WORDS: Readonly<Record<AirTrouble | CoatTrouble, string>> = {

@@ -1,9 +1,11 @@
 import type { Air } from '../drying/air';
-import { coatTimes } from '../drying/coatTimes';
+import { airClock } from '../drying/airClock';
+import { recoatHours } from '../drying/coatTimes';
 import { wetMudOf } from '../drying/wetMud';
 import type { HouseHead, Room } from '../house/schema';
 import type { Tally } from '../joints/tally';
 import { mudOf, sealedArea } from '../materials/loadList';
+import type { CoatId } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
@@ -43,6 +45,7 @@ const LONGEST_SAME_DAY_HOURS = 6;
 export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readonly TakenRoom[], air: Air): Price {
   const shared = resolveMethod(house);
   let [hours, sandingHours, litres, visits, rounds, waitHours, nights] = [0, 0, 0, 0, 0, 0, 0];
+  const waitAfter = waitsIn(air);
   let usesTaper = false;
   for (const { room, tally } of rooms) {
     const method = methodOfRoom(house, room, shared);
@@ -55,7 +58,7 @@ export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readon
     hours += sealedArea(tally, coats, method) / SEAL_MM2_PER_HOUR;
     for (const coat of coats) litres += mudOf(coat, method);
     for (const { small } of tasks) for (const work of small) litres += work.litres;
-    const waits = waitsOf(coats, method, air);
+    const waits = waitsOf(coats, method, waitAfter);
     visits += tasks.length;
     rounds = Math.max(rounds, waits.length);
     waitHours = Math.max(
@@ -79,13 +82,25 @@ export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readon
 }
 
 /** What a room waits after each round for its slowest coat, hours. */
-function waitsOf(coats: readonly RoomCoat[], method: Method, air: Air): readonly number[] {
+function waitsOf(coats: readonly RoomCoat[], method: Method, waitAfter: WaitAfter): readonly number[] {
   return roundsOf(coats).map((round) =>
     coats
       .filter((coat) => coat.round === round)
-      .reduce((longest, coat) => Math.max(longest, waitAfter(coat, method, air)), 0),
+      .reduce((longest, coat) => Math.max(longest, waitAfter(coat, method)), 0),
   );
 }
 
-const waitAfter = (coat: RoomCoat, method: Method, air: Air): number =>
-  coatTimes(wetMudOf(coat, method), air).recoatHours;
+type WaitAfter = (coat: RoomCoat, method: Method) => number;
+
+/** The wait after a coat in some air; rooms that share a method share the waits. */
+function waitsIn(air: Air): WaitAfter {
+  const clock = airClock([{ from: 0, air }]);
+  const known = new Map<Method, Map<CoatId, number>>();
+  return (coat, method) => {
+    const waits = known.get(method) ?? new Map<CoatId, number>();
+    known.set(method, waits);
+    const hours = waits.get(coat.id) ?? recoatHours(wetMudOf(coat, method), clock);
+    waits.set(coat.id, hours);
+    return hours;
+  };
+}

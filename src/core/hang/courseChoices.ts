@@ -3,7 +3,7 @@ import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
-import { addParts, type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
+import { type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
 import type { Course } from './courses';
 import { finishedAcross, type Strip, stretchesOf } from './strip';
 
@@ -61,9 +61,17 @@ export function courseChoices(
     ways = withStretch(ways, sets, stretch);
   }
   const partsOf = ({ butts, pieces }: Omit<Choice, 'after'>): CostParts => {
-    let parts = NO_COST;
-    for (const at of butts) parts = addParts(parts, buttAt(at));
-    for (const { from, to } of pieces) parts = addParts(parts, pieceCost(course, breadth, to - from));
+    const parts = { ...NO_COST };
+    for (const at of butts) {
+      const { work, corners } = buttAt(at);
+      parts.work += work;
+      parts.corners += corners;
+    }
+    for (const { from, to } of pieces) {
+      const { sheets, waste } = pieceCost(course, breadth, to - from);
+      parts.sheets += sheets;
+      parts.waste += waste;
+    }
     return parts;
   };
   const choices = ways.map(

@@ -3,9 +3,9 @@ import type { HangPlan } from '../house/resolveHang';
 import { boxOf } from '../measure/polygon';
 import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
 import { type Board, type JointPrices, usualJointPrices } from './board';
-import { compareCosts, RANKINGS, type RankedCost } from './cost';
+import { compareCosts, RANKINGS } from './cost';
 import { type CourseNet, courseNet, turnedNet } from './courses';
-import { layCourses } from './layCourses';
+import { type Hanging, layCourses } from './layCourses';
 import { hangLegs } from './legs';
 import { finishedAlong, type Strip, stripOf } from './strip';
 
@@ -16,12 +16,6 @@ export interface FaceHanging {
   readonly searchStart: boolean;
   /** Whether a face that runs round corners may be hung leg by leg. */
   readonly byLegs: boolean;
-}
-
-/** Boards of a face and what they cost. */
-export interface Hanging {
-  readonly cost: RankedCost;
-  readonly boards: readonly Board[];
 }
 
 /** Nobody starts with a rip narrower than this. Common practice, no source. */
@@ -61,10 +55,11 @@ export function hangFace(
   }
   if (hanging.byLegs && !narrow) {
     const legs = hangLegs(face, plan, prices);
-    if (legs && (!best || compareCosts(legs.cost, best.cost) < 0)) return legs.boards;
+    if (legs && (!best || compareCosts(legs.cost, best.cost) < 0)) return legs.boards();
   }
   if (!best) throw new RangeError('a face takes at least one course');
-  return face.mirrored ? best.boards.map((board) => mirroredBoard(board, face.width)) : best.boards;
+  const boards = best.boards();
+  return face.mirrored ? boards.map((board) => mirroredBoard(board, face.width)) : boards;
 }
 
 /** The ways to lay courses over a strip: from its start; where it may be searched also from its end, and after rips. */

@@ -20,6 +20,12 @@ const STAGGER_BAYS = 2;
 /** More ways to one line are not followed, the cheapest are. */
 const MOST_STEPS = 240;
 
+/** A way to hang boards: what it costs, and the boards themselves, which only the best way has to make. */
+export interface Hanging {
+  readonly cost: RankedCost;
+  readonly boards: () => readonly Board[];
+}
+
 /** One course of a net with the ways to break it, the price of its seam to the course before, and what it costs with it. */
 interface Laid {
   readonly course: Course;
@@ -43,12 +49,7 @@ interface Step {
  * else does: so the net is first thinned out to the ways that cost least in the ranks before the stagger, and then a
  * layered shortest path over each course's choices finds the least of those.
  */
-export function layCourses(
-  strip: Strip,
-  net: CourseNet,
-  plan: HangPlan,
-  prices: JointPrices,
-): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
+export function layCourses(strip: Strip, net: CourseNet, plan: HangPlan, prices: JointPrices): Hanging {
   const ranking = RANKINGS[plan.aim];
   const staggerAt = ranking.indexOf('stagger');
   const [alone, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt)];
@@ -150,23 +151,24 @@ function stepTo(choice: Choice, laid: Laid, steps: readonly Step[], least: numbe
   return { cost: cost + choice.after, laid, choice, before };
 }
 
-/** The boards of the way that ends in a step, and what it costs. */
-function hangingOf(
-  last: Step,
-  strip: Strip,
-  plan: HangPlan,
-  least: number,
-): { readonly cost: RankedCost; readonly boards: readonly Board[] } {
-  const steps: Step[] = [];
-  for (let step: Step | undefined = last; step; step = step.before) steps.unshift(step);
+/** What the way that ends in a step costs, and its boards. */
+function hangingOf(last: Step, strip: Strip, plan: HangPlan, least: number): Hanging {
   let parts: CostParts = NO_COST;
-  const boards = steps.flatMap(({ laid, choice }, index) => {
+  const steps: Step[] = [];
+  for (let step: Step | undefined = last; step; step = step.before) {
+    const { laid, choice, before } = step;
     const own = laid.ways.partsOf(choice);
-    const stagger = tooClose(steps[index - 1]?.choice.butts ?? [], choice.butts, least);
+    const stagger = before ? tooClose(before.choice.butts, choice.butts, least) : 0;
     parts = addParts(parts, { ...own, work: own.work + laid.seam, stagger });
-    return boardsOf(choice.pieces, strip, laid.course, index, plan.backed);
-  });
-  return { cost: rankedCost(RANKINGS[plan.aim], parts), boards };
+    steps.push(step);
+  }
+  return {
+    cost: rankedCost(RANKINGS[plan.aim], parts),
+    boards: () =>
+      steps
+        .toReversed()
+        .flatMap(({ laid, choice }, index) => boardsOf(choice.pieces, strip, laid.course, index, plan.backed)),
+  };
 }
 
 /** How many butts of two courses are nearer than `least` to each other. */

@@ -7,8 +7,8 @@ import type { EdgeKind, JointPrices } from './board';
 import { addParts, type CostParts, compareCosts, NO_COST, RANKINGS, rankedCost } from './cost';
 import { boardsOf, courseChoices } from './courseChoices';
 import type { Course } from './courses';
-import type { Hanging } from './hangFace';
-import type { Strip } from './strip';
+import type { Hanging } from './layCourses';
+import { nothingKnown, type Strip } from './strip';
 
 /** A rectangle of the grid that the corners of a face draw. */
 interface Cell {
@@ -168,14 +168,14 @@ function hangStrips(strips: readonly LegStrip[], plan: HangPlan, prices: JointPr
       plain: true,
       holes: [],
       hidden: undefined,
-      known: new Map(),
+      known: nothingKnown(),
     };
     const { choices, partsOf } = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
     const choice = choices.reduce((best, other) => (other.after < best.after ? other : best));
     parts = addParts(parts, partsOf(choice));
     return boardsOf(choice.pieces, strip, course, index, plan.backed);
   });
-  return { cost: rankedCost(RANKINGS[plan.aim], parts), boards };
+  return { cost: rankedCost(RANKINGS[plan.aim], parts), boards: () => boards };
 }
 
 /** How much of a long edge of a leg other legs end at; mm. */

@@ -19,9 +19,18 @@ export interface Strip {
   readonly holes: readonly { readonly s: Span; readonly t: Span }[];
   /** What zones hide of a straight line between two points (s, t); mm from its start. */
   readonly hidden: ((from: Point, to: Point) => readonly Span[]) | undefined;
-  /** What is finished along lines that were looked at before, by their `t`. */
-  readonly known: Map<number, number>;
+  /** What was looked at before: every way to hang the strip asks for the same lines. */
+  readonly known: KnownLines;
 }
+
+interface KnownLines {
+  /** How much is finished along a line, by its `t`. */
+  readonly along: Map<number, number>;
+  /** Where joint is finished on a line across, by its `s`. */
+  readonly across: Map<number, readonly Span[]>;
+}
+
+export const nothingKnown = (): KnownLines => ({ along: new Map(), across: new Map() });
 
 /** A mirrored face is seen from its far end, so that it is hung as the mirror image of the other one. */
 export function stripOf(face: Face, long: Axis): Strip {
@@ -42,7 +51,7 @@ export function stripOf(face: Face, long: Axis): Strip {
     plain: !covered && isUprightBox(loops),
     holes,
     hidden: covered ? (from, to) => hiddenOn(face, onFace(from), onFace(to)).all : undefined,
-    known: new Map(),
+    known: nothingKnown(),
   };
 }
 
@@ -58,18 +67,27 @@ function turnedLoops(face: Face, long: Axis, flip: (u: number) => number): reado
 export const stretchesOf = ({ loops }: Strip, { t0, t1 }: Course): readonly Span[] => reachIn(loops, 'v', t0, t1);
 
 /** How much joint would be finished on a line across a course: where board lies on both sides and no zone hides it; mm. */
-export function finishedAcross({ plain, loops, hidden }: Strip, { t0, t1 }: Course, s: number): number {
-  if (plain) return t1 - t0;
+export function finishedAcross(strip: Strip, { t0, t1 }: Course, s: number): number {
+  if (strip.plain) return t1 - t0;
+  let spans = strip.known.across.get(s);
+  if (!spans) {
+    spans = lookedAcross(strip, s);
+    strip.known.across.set(s, spans);
+  }
+  return lengthWithin(spans, t0, t1);
+}
+
+function lookedAcross({ loops, breadth, hidden }: Strip, s: number): readonly Span[] {
   const boarded = chordsAt(loops, 'u', s);
-  return hidden ? finished(boarded, { from: t0, to: t1 }, hidden([s, t0], [s, t1])) : lengthWithin(boarded, t0, t1);
+  return hidden ? finished(boarded, breadth.from, hidden([s, breadth.from], [s, breadth.to])) : boarded;
 }
 
 /** The same on a line along the courses. */
 export function finishedAlong(strip: Strip, t: number): number {
-  let length = strip.known.get(t);
+  let length = strip.known.along.get(t);
   if (length === undefined) {
     length = lookedAlong(strip, t);
-    strip.known.set(t, length);
+    strip.known.along.set(t, length);
   }
   return length;
 }
@@ -78,14 +96,11 @@ function lookedAlong({ loops, hidden }: Strip, t: number): number {
   const boarded = chordsAt(loops, 'v', t);
   const [first, last] = [boarded[0], boarded.at(-1)];
   if (!hidden || !first || !last) return totalLength(boarded);
-  return finished(boarded, { from: first.from, to: last.to }, hidden([first.from, t], [last.to, t]));
+  return totalLength(finished(boarded, first.from, hidden([first.from, t], [last.to, t])));
 }
 
-/** What of the boarded stretches lies within a line and is not hidden; `hidden` is measured from the line's start. */
-function finished(boarded: readonly Span[], line: Span, hidden: readonly Span[]): number {
-  const covered = hidden.map(({ from, to }) => ({ from: line.from + from, to: line.from + to }));
-  return boarded.reduce((sum, span) => {
-    const within = { from: Math.max(span.from, line.from), to: Math.min(span.to, line.to) };
-    return within.to > within.from ? sum + totalLength(subtractSpans(within, covered)) : sum;
-  }, 0);
+/** What of the boarded stretches of a line is not hidden; `hidden` is measured from the line's start. */
+function finished(boarded: readonly Span[], start: number, hidden: readonly Span[]): readonly Span[] {
+  const covered = hidden.map(({ from, to }) => ({ from: start + from, to: start + to }));
+  return boarded.flatMap((span) => subtractSpans(span, covered));
 }

@@ -111,8 +111,10 @@ function coversByFace(joints: readonly Joint[]): ReadonlyMap<string, readonly Fa
 function hiddenAt(line: number, across: 0 | 1, tape: readonly FaceLine[], zones: Face['covers']): readonly Span[] {
   const hidden: Span[] = [];
   for (const joint of tape) {
-    const span = hiddenByTape(line, across, joint);
-    if (span) hidden.push(span);
+    const a = joint.from[across] - line;
+    const b = joint.to[across] - line;
+    if ((a > HIDDEN_MM && b > HIDDEN_MM) || (a < -HIDDEN_MM && b < -HIDDEN_MM)) continue;
+    hidden.push(hiddenByTape(line, across, joint));
   }
   for (const { u0, u1, v0, v1 } of zones) {
     const [low, high, from, to] = across === 0 ? [u0, u1, v0, v1] : [v0, v1, u0, u1];
@@ -123,10 +125,8 @@ function hiddenAt(line: number, across: 0 | 1, tape: readonly FaceLine[], zones:
 }
 
 /** The stretch of a member that is near a joint's line. */
-function hiddenByTape(line: number, across: 0 | 1, { from, to }: FaceLine): Span | undefined {
+function hiddenByTape(line: number, across: 0 | 1, { from, to }: FaceLine): Span {
   const along = across === 0 ? 1 : 0;
-  if (line < Math.min(from[across], to[across]) - HIDDEN_MM || line > Math.max(from[across], to[across]) + HIDDEN_MM)
-    return undefined;
   const whole = {
     from: Math.min(from[along], to[along]) - HIDDEN_MM,
     to: Math.max(from[along], to[along]) + HIDDEN_MM,

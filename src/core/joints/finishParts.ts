@@ -18,8 +18,7 @@ export interface FinishPart {
 }
 
 /**
- * A room in parts that are finished to one level each. Rooms whose faces all go by the room's level are one part, which
- * is not kept beside the tally: see `finishParts` there.
+ * A room in parts that are finished to one level each; undefined for rooms whose faces all go by the room's level.
  *
  * @param spotted fasteners to be spotted, by face
  */

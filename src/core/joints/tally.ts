@@ -7,7 +7,7 @@ import type { Room } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import { countScrews } from './countScrews';
-import { type FinishPart, OTHER_FACES, paintedAreaOf, partsByFinish } from './finishParts';
+import { type FinishPart, paintedAreaOf, partsByFinish } from './finishParts';
 import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
 
 /** What there is of one class: mm and maximal straight runs. */
@@ -90,13 +90,6 @@ export function tallyRoom(
     ),
     ...(parts ? { parts } : {}),
   };
-}
-
-/** The parts of a room: those kept with its tally, or the whole room as one. */
-export function finishParts(tally: Tally): readonly FinishPart[] {
-  if (tally.parts) return tally.parts;
-  const classes = Object.fromEntries(JOINT_CLASSES.map((kind) => [kind, tally.classes[kind].length]));
-  return [{ faces: [OTHER_FACES], classes, fasteners: tally.fasteners, paintedArea: tally.paintedArea }];
 }
 
 const NOTHING: ClassTotal = { length: 0, count: 0 };

@@ -2,7 +2,7 @@ import type { EdgeProfile } from '../house/kinds';
 import type { Tally } from '../joints/tally';
 import { tapedLength } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
-import { type CoatKey, coatId, MUD_PRODUCTS, type MudProduct } from '../method/coat';
+import { type CoatKey, MUD_PRODUCTS, type MudProduct } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
@@ -120,7 +120,7 @@ const meshOf = (coats: readonly RoomCoat[]): number =>
 
 /** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
 export function mudOf(coat: RoomCoat, method: Method): number {
-  const per = litresPer(coatId(coat), sectionFor(coat.class, method));
+  const per = litresPer(coat.id, sectionFor(coat.class, method));
   if (coat.class === 'fasteners') return per * coat.amount;
   return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
 }

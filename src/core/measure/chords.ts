@@ -46,13 +46,20 @@ function crossings(loops: readonly Loop[], axis: Axis, at: number, side: 1 | -1)
       if (beyondA !== side * b > TOLERANCE_MM) {
         const near = beyondA ? b : a;
         const part = Math.abs(near) <= TOLERANCE_MM ? (beyondA ? 1 : 0) : a / (a - b);
-        const [start, end] = [last[along] ?? 0, point[along] ?? 0];
-        found.push(start + (end - start) * part);
+        const start = last[along] ?? 0;
+        insert(found, start + ((point[along] ?? 0) - start) * part);
       }
       last = point;
     }
   }
-  return found.length > 2 || (found[0] ?? 0) > (found[1] ?? 0) ? found.sort((one, other) => one - other) : found;
+  return found;
+}
+
+/** Puts a number where it belongs in a short list in order. */
+function insert(sorted: number[], value: number): void {
+  let index = sorted.push(value) - 1;
+  for (; index > 0 && (sorted[index - 1] ?? 0) > value; index -= 1) sorted[index] = sorted[index - 1] ?? 0;
+  sorted[index] = value;
 }
 
 function paired(stops: readonly number[]): readonly Span[] {

@@ -22,6 +22,7 @@ export type ToolKind = 'knife' | 'trowel' | 'box' | 'head' | 'corner' | 'taper';
 
 /** One coat of one class: what it is for, what it is put on with, and what has to be true before the next. */
 export interface Coat {
+  readonly id: CoatId;
   readonly class: CoatedClass;
   readonly key: CoatKey;
   /** The surface of an angle; undefined where a coat covers the whole joint. */

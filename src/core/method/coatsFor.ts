@@ -1,4 +1,4 @@
-import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, type MudProduct, type Side } from './coat';
+import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId, type MudProduct, type Side } from './coat';
 import { chosenCoatKeys, isAccessory, isAngle } from './coatKeysFor';
 import { CHECKS, coatName, purposeOf, waitAfter } from './coatWords';
 import { type ClassChoices, choicesFor, type Method } from './resolveMethod';
@@ -8,7 +8,7 @@ import { isFloated, toolFor } from './tools';
  * The coats that one class gets, in order. Both sides of an angle are taped together; after that one side is run per
  * round, the other a round later, so that no knife touches a wet side; a corner tool runs both at once.
  *
- * @example coatsFor('angle', usualMethod(4)).map(coatId)  // ['angle.tape', 'angle.fill.first', 'angle.fill.second']
+ * @example coatsFor('angle', usualMethod(4)).map(({ id }) => id)  // ['angle.tape', 'angle.fill.first', 'angle.fill.second']
  */
 export function coatsFor(kind: CoatedClass, method: Method): readonly Coat[] {
   // The rooms of a house share their method; its ladders are worked out once.
@@ -37,7 +37,13 @@ function ladderOf(kind: CoatedClass, method: Method): readonly Coat[] {
     // A side waits for the other one: two coats of both sides take four rounds.
     return sides.map((side) => {
       round += 1;
-      return { ...coat, side, round: COAT_KEYS[round] ?? key, name: `${coat.name}, ${sideWords(side, choices)}` };
+      return {
+        ...coat,
+        id: coatId({ ...coat, side }),
+        side,
+        round: COAT_KEYS[round] ?? key,
+        name: `${coat.name}, ${sideWords(side, choices)}`,
+      };
     });
   });
 }
@@ -61,6 +67,7 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
   const mud = mudFor(kind, key, isLast, keys, choices);
   const tapes = key === 'tape' && !isAccessory(kind);
   return {
+    id: coatId({ class: kind, key, side: undefined }),
     class: kind,
     key,
     side: undefined,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { COATED_CLASSES, coatId } from './coat';
+import { COATED_CLASSES } from './coat';
 import { coatKeysFor, isAngle } from './coatKeysFor';
 import { coatsFor } from './coatsFor';
 import { usualMethod } from './resolveMethod';
@@ -10,7 +10,7 @@ const LEVELS = [0, 1, 2, 3, 4, 5] as const;
 describe('coats of the three-coat hand method', () => {
   it('run one side of an angle per round, the second sides a round after the first', () => {
     const coats = coatsFor('angle', usualMethod(4));
-    expect(coats.map(coatId)).toEqual(['angle.tape', 'angle.fill.first', 'angle.fill.second']);
+    expect(coats.map(({ id }) => id)).toEqual(['angle.tape', 'angle.fill.first', 'angle.fill.second']);
     expect(coats.map(({ round }) => round)).toEqual(['tape', 'fill', 'finish']);
   });
 
@@ -44,7 +44,7 @@ describe('coats of the three-coat hand method', () => {
   it('give every angle coat after the tape a side, and nothing else one', () => {
     for (const kind of COATED_CLASSES) {
       for (const coat of coatsFor(kind, usualMethod(5)))
-        expect(coat.side !== undefined, coatId(coat)).toBe(isAngle(kind) && coat.key !== 'tape');
+        expect(coat.side !== undefined, coat.id).toBe(isAngle(kind) && coat.key !== 'tape');
     }
   });
 });

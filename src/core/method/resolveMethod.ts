@@ -85,9 +85,20 @@ export function methodOfRoom(
   shared: Method,
 ): Method {
   if (room.method) return resolveMethod(house, room);
-  const level = room.finish?.level;
-  return level === undefined || level === shared.level ? shared : { ...shared, level };
+  return withLevel(shared, room.finish?.level ?? shared.level);
 }
+
+/** A method at another level; asked again it is the same, so that what is known of it need not be worked out anew. */
+export function withLevel(method: Method, level: Level): Method {
+  if (level === method.level) return method;
+  const variants = atLevel.get(method) ?? new Map<Level, Method>();
+  atLevel.set(method, variants);
+  const variant = variants.get(level) ?? { ...method, level };
+  variants.set(level, variant);
+  return variant;
+}
+
+const atLevel = new WeakMap<Method, Map<Level, Method>>();
 
 /** The method of a level with every other answer as usual. */
 export const usualMethod = (level: Level): Method => resolveMethod({ unit: 'in', method: { level } });

@@ -2,10 +2,10 @@ import { LEVELS, type Level } from '../house/level';
 import type { Room } from '../house/schema';
 import type { FinishPart } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
-import { finishParts, type Tally } from '../joints/tally';
-import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId } from './coat';
+import type { Tally } from '../joints/tally';
+import { COAT_KEYS, type Coat, type CoatedClass, type CoatId, type CoatKey } from './coat';
 import { coatsFor } from './coatsFor';
-import type { Method } from './resolveMethod';
+import { type Method, withLevel } from './resolveMethod';
 
 /** A coat of a room with how much there is of it: mm of joint, fasteners by count, a surface in mm². */
 export interface RoomCoat extends Coat {
@@ -27,26 +27,33 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
  * faces those of the higher one; so a coat may cover only a part of its class.
  */
 export function roomCoats(tally: Tally, method: Method, finish?: Room['finish']): readonly RoomCoat[] {
-  const parts = finishParts(tally).map((part) => ({ part, method: methodOfPart(part, method, finish) }));
-  return coatedClassesOf(tally).flatMap((kind) => {
-    const coats = new Map<string, RoomCoat>();
+  const kinds = coatedClassesOf(tally);
+  if (!tally.parts) return kinds.flatMap((kind) => coatsOver(amountOf(tally, kind), kind, method));
+  const parts = tally.parts.map((part) => ({ part, method: methodOfPart(part, method, finish) }));
+  return kinds.flatMap((kind) => {
+    const coats = new Map<CoatId, RoomCoat>();
     for (const { part, method: own } of parts) {
-      const amount = amountIn(part, kind);
-      if (amount <= 0) continue;
-      for (const coat of coatsFor(kind, own)) {
-        const id = coatId(coat);
-        coats.set(id, { ...coat, amount: amount + (coats.get(id)?.amount ?? 0) });
+      for (const coat of coatsOver(amountIn(part, kind), kind, own)) {
+        coats.set(coat.id, { ...coat, amount: coat.amount + (coats.get(coat.id)?.amount ?? 0) });
       }
     }
     return [...coats.values()].sort((a, b) => COAT_KEYS.indexOf(a.round) - COAT_KEYS.indexOf(b.round));
   });
 }
 
+const coatsOver = (amount: number, kind: CoatedClass, method: Method): readonly RoomCoat[] =>
+  amount > 0 ? coatsFor(kind, method).map((coat) => ({ ...coat, amount })) : [];
+
+function amountOf(tally: Tally, kind: CoatedClass): number {
+  if (kind === 'fasteners') return tally.fasteners;
+  return kind === 'surface' ? tally.paintedArea : tally.classes[kind].length;
+}
+
 /** A joint between two faces goes by the higher level. */
 function methodOfPart({ faces }: FinishPart, method: Method, finish: Room['finish']): Method {
   const levels = new Set<Level>(faces.map((face) => finish?.faces?.[face]?.level ?? method.level));
   const level = LEVELS.findLast((own) => levels.has(own)) ?? method.level;
-  return level === method.level ? method : { ...method, level };
+  return withLevel(method, level);
 }
 
 function amountIn(part: FinishPart, kind: CoatedClass): number {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { ANSWERS, choicesSchema, METHOD_CLASSES, type MethodChoices, methodSchema } from '../house/methodSchema';
-import { COAT_KEYS, COATED_CLASSES, coatId, mudKind } from './coat';
+import { COAT_KEYS, COATED_CLASSES, mudKind } from './coat';
 import { coatKeysFor } from './coatKeysFor';
 import { coatsFor } from './coatsFor';
 import { ladderFor } from './ladderFor';
@@ -181,7 +181,7 @@ describe('any method', () => {
             [...rounds].sort((a, b) => a - b),
             kind,
           ).toEqual(rounds);
-          expect(new Set(coats.map(coatId)).size).toBe(coats.length);
+          expect(new Set(coats.map(({ id }) => id)).size).toBe(coats.length);
           for (const { width, settingMinutes, mud } of coats) {
             expect(width).toBeGreaterThan(0);
             expect(settingMinutes !== undefined).toBe(mud === 'setting');

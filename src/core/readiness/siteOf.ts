@@ -6,7 +6,6 @@ import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
-import { coatId } from '../method/coat';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
@@ -92,7 +91,7 @@ function progressOf(
 ): { readonly part: number; readonly hours: number } {
   const weighed = coats.map((coat) => ({
     hours: coatHours(coat, method),
-    share: state.coats.get(coatId(coat))?.share ?? 0,
+    share: state.coats.get(coat.id)?.share ?? 0,
   }));
   const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);
   return { hours, part: hours === 0 ? 0 : weighed.reduce((sum, coat) => sum + coat.hours * coat.share, 0) / hours };

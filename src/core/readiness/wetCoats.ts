@@ -1,6 +1,6 @@
 import type { AirClock } from '../drying/airClock';
 import { type Application, type CoatTrouble, wetnessAt } from '../drying/milestones';
-import { type Coat, coatId } from '../method/coat';
+import type { Coat } from '../method/coat';
 import { applicationOf } from './coatClock';
 import type { RoomSite } from './siteOf';
 
@@ -29,7 +29,7 @@ export function wetCoats({ standing, state, air, method }: RoomSite, now: number
   return standing.classes
     .flatMap(({ coats }) => coats)
     .flatMap(({ coat, readyAt, setAt, share, troubles }): readonly WetCoat[] => {
-      const entry = state.coats.get(coatId(coat))?.applications.at(-1);
+      const entry = state.coats.get(coat.id)?.applications.at(-1);
       if (!entry || readyAt === undefined || readyAt <= now) return [];
       const on = applicationOf(entry, coat, method);
       return [

@@ -2,7 +2,7 @@ import { type AirTrouble, airTroubles } from '../drying/air';
 import { type AirClock, stepAt } from '../drying/airClock';
 import type { CoatTrouble } from '../drying/milestones';
 import type { RoomState } from '../log/stateOf';
-import { type Coat, type CoatedClass, coatId } from '../method/coat';
+import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import { coatClock } from './coatClock';
 
@@ -106,7 +106,7 @@ function classStanding(
 }
 
 function coatStanding(coat: Coat, last: boolean, { method, state, clock, now }: Looked): CoatStanding {
-  const progress = state.coats.get(coatId(coat));
+  const progress = state.coats.get(coat.id);
   if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
   const clocks = progress.applications.map((entry) => coatClock(entry, coat, method, clock));
   const readyAt = Math.max(...clocks.map((one) => one[last ? 'sandAt' : 'recoatAt']));

@@ -1,4 +1,4 @@
-import { type Coat, type CoatedClass, coatId, isFirstSide } from '../method/coat';
+import { type Coat, type CoatedClass, isFirstSide } from '../method/coat';
 import { isFloated } from '../method/tools';
 import { bladeSurface } from './blade';
 import { type JointFound, type Layout, layoutOf, USUAL_JOINT } from './joint';
@@ -77,7 +77,7 @@ function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, s
     const over = taped ? (wet[index] ?? 0) - (taped.top[index] ?? 0) : (wet[index] ?? 0) - (below[index] ?? 0);
     return height - Math.min(sand, Math.max(0, over * (1 - shrinks)));
   });
-  const layer: Layer = { coat: coatId(coat), tape: taped, below, wet, dry, sanded };
+  const layer: Layer = { coat: coat.id, tape: taped, below, wet, dry, sanded };
   return { ...plane, layers: [...plane.layers, layer], top: sanded };
 }
 

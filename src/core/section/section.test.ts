@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { COATED_CLASSES, type CoatedClass, coatId } from '../method/coat';
+import { COATED_CLASSES, type CoatedClass } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import { type Method, usualMethod } from '../method/resolveMethod';
 import { bladeSurface } from './blade';
@@ -108,9 +108,9 @@ describe('a joint in section', () => {
         (coat, at) => !coats.slice(at + 1).some(({ side }) => !side || !coat.side || side === coat.side),
       );
       for (const { coat, sanded } of buildSection(kind, coats).coats)
-        expect(sanded > 0, coatId(coat)).toBe(lastOnes.includes(coat));
+        expect(sanded > 0, coat.id).toBe(lastOnes.includes(coat));
       for (const { coat, sanded } of buildSection(kind, coats, USUAL_JOINT, { sandBetween: true }).coats)
-        expect(sanded, coatId(coat)).toBeGreaterThan(0);
+        expect(sanded, coat.id).toBeGreaterThan(0);
     }
   });
 
@@ -308,9 +308,9 @@ describe('every coat of every class', () => {
   it('goes on, and is named once', () => {
     for (const kind of COATED_CLASSES) {
       const section = sectionOf(kind, usualMethod(5));
-      const ids = section.coats.map(({ coat }) => coatId(coat));
+      const ids = section.coats.map(({ coat }) => coat.id);
       expect(new Set(ids).size, kind).toBe(ids.length);
-      for (const { wet, coat } of section.coats) expect(wet, coatId(coat)).toBeGreaterThan(0);
+      for (const { wet, coat } of section.coats) expect(wet, coat.id).toBeGreaterThan(0);
     }
   });
 });

@@ -1,4 +1,4 @@
-import { type CoatedClass, type CoatId, coatId } from '../method/coat';
+import type { CoatedClass, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { buildSection, type Section } from './buildSection';
@@ -49,5 +49,5 @@ function rememberedSection(kind: CoatedClass, method: Method): Section {
 
 /** Wet litres that one coat of a class takes per metre of joint, per fastener, or per square metre. */
 export function litresPer(id: CoatId, section: Section): number {
-  return section.coats.find(({ coat }) => coatId(coat) === id)?.wet ?? 0;
+  return section.coats.find(({ coat }) => coat.id === id)?.wet ?? 0;
 }

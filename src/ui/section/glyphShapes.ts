@@ -1,4 +1,3 @@
-import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { boardsId, coatShapeId, GLYPH_HEIGHT, GLYPH_WIDTH } from './glyphIds';
 import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from './sectionPaths';
@@ -46,7 +45,7 @@ function drawn(section: Section): GlyphShapes {
     id: coatShapeId(kind, coat),
     outline: planes
       .map((plane, side) => {
-        const layer = plane.layers.find((own) => own.coat === coatId(coat));
+        const layer = plane.layers.find((own) => own.coat === coat.id);
         const place = places[side];
         return layer && place ? layerPath(plane, layer, place, frame, false, 10) : '';
       })

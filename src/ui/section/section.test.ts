@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { COATED_CLASSES, coatId } from '@/core/method/coat';
+import { COATED_CLASSES } from '@/core/method/coat';
 import { usualMethod } from '@/core/method/resolveMethod';
 import { sectionFor } from '@/core/section/sectionFor';
 import { GLYPH_HEIGHT, GLYPH_WIDTH } from './glyphIds';
@@ -68,7 +68,7 @@ describe('a section drawn to scale', () => {
     for (const [index, layer] of plane.layers.entries()) {
       const { coat, left } = section.coats[index] ?? {};
       if (!coat || left === undefined || coat.tape) continue;
-      expect(coatId(coat)).toBe(layer.coat);
+      expect(coat.id).toBe(layer.coat);
       const area = areaOf(layerPath(plane, layer, place, frame, false, 600));
       const perMm2 = (frame.width / 2 / frame.reach) * frame.rise;
       // litres per metre are thousandths of a mm² of section; a smear thinner than a line is left out

@@ -5,7 +5,6 @@ import type { Said } from '@/client/useLog';
 import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
@@ -60,7 +59,7 @@ export function LogDialog({
   const { row, cell } = logged;
   const dialog = useRef<HTMLDialogElement>(null);
   const open = openCoats(logged, method);
-  const [chosen, setChosen] = useState(open[0] ? coatId(open[0].coat) : '');
+  const [chosen, setChosen] = useState(open[0] ? open[0].coat.id : '');
   const [chosenMud, setMud] = useState<string>();
   const [thickness, setThickness] = useState('');
   const [some, setSome] = useState('');
@@ -70,7 +69,7 @@ export function LogDialog({
   const [opened] = useState(serverNow);
   const [fault, setFault] = useState<{ readonly field: 'some' | 'thickness' | 'mixed'; readonly reason: string }>();
   useEffect(() => dialog.current?.showModal(), []);
-  const next = open.find(({ coat }) => coatId(coat) === chosen);
+  const next = open.find(({ coat }) => coat.id === chosen);
   const name = CLASS_NAMES[cell.class];
   const planned = next?.coat.settingMinutes;
   const mud = chosenMud ?? (planned === undefined ? 'drying' : String(planned));
@@ -135,7 +134,7 @@ export function LogDialog({
               onChange={(event) => setChosen(event.target.value)}
               options={open.map(
                 ({ coat, share }) =>
-                  [coatId(coat), `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
+                  [coat.id, `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
               )}
             />
             <p className="text-sm text-muted">

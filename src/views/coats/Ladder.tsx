@@ -1,5 +1,5 @@
 import type { LengthUnit } from '@/core/measure/unit';
-import { type CoatedClass, coatId } from '@/core/method/coat';
+import type { CoatedClass } from '@/core/method/coat';
 import { ladderFor } from '@/core/method/ladderFor';
 import type { Method } from '@/core/method/resolveMethod';
 import { sectionFor } from '@/core/section/sectionFor';
@@ -40,7 +40,7 @@ export function Ladder({
       <ol className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
         {steps.map((step) =>
           step.kind === 'coat' ? (
-            <li key={coatId(step.coat)} className="text-sm">
+            <li key={step.coat.id} className="text-sm">
               <p className="font-semibold">{step.coat.name}</p>
               <p>
                 {inUnit(step.coat.tool, unit)}, {step.coat.consistency} {step.coat.mud} mud
@@ -48,12 +48,8 @@ export function Ladder({
               </p>
               <p className="text-muted">
                 It {step.coat.purpose}.{' '}
-                {perLengthWords(
-                  section.coats.find(({ coat }) => coatId(coat) === coatId(step.coat))?.wet ?? 0,
-                  kind,
-                  unit,
-                )}
-                . Wait {step.coat.wait}. Then look: {inUnit(step.coat.check, unit)}.
+                {perLengthWords(section.coats.find(({ coat }) => coat.id === step.coat.id)?.wet ?? 0, kind, unit)}. Wait{' '}
+                {step.coat.wait}. Then look: {inUnit(step.coat.check, unit)}.
               </p>
             </li>
           ) : (

@@ -1,5 +1,4 @@
 import type { LengthUnit } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { CHECK_KNIFE_MM, type Judgement } from '@/core/section/judgeSection';
 import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from '@/ui/section/sectionPaths';
@@ -36,7 +35,7 @@ export function SectionDrawing({
         {section.planes.map((plane, side) => {
           const place = placeOn(section.layout, side, frame);
           const boards = surfacePath(plane, plane.board, place, frame.reach, 80);
-          const on = plane.layers.filter((layer) => coats.some((coat) => layer.coat === coatId(coat)));
+          const on = plane.layers.filter((layer) => coats.some((coat) => layer.coat === coat.id));
           return (
             <g key={side}>
               {on.map((layer, index) => (

@@ -4,7 +4,6 @@ import { wetMudFrom } from '@/core/drying/wetMud';
 import { LIGHTS } from '@/core/house/kinds';
 import type { MethodClass } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
-import { coatId } from '@/core/method/coat';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
@@ -52,7 +51,7 @@ export function SectionFindings({
           </thead>
           <tbody>
             {section.coats.map(({ coat, wet: litres, thickest, thinnest }) => (
-              <tr key={coatId(coat)}>
+              <tr key={coat.id}>
                 <th scope="row" className="font-medium">
                   {coat.name}
                 </th>

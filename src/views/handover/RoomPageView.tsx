@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { Air } from '@/core/drying/air';
 import type { HouseHead } from '@/core/house/schema';
 import type { Person } from '@/core/log/person';
-import { COATED_CLASSES, coatId } from '@/core/method/coat';
+import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
@@ -88,9 +88,9 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
               {room.coats
                 .toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class))
                 .map((coat) => {
-                  const progress = state.coats.get(coatId(coat));
+                  const progress = state.coats.get(coat.id);
                   return (
-                    <tr key={coatId(coat)}>
+                    <tr key={coat.id}>
                       <td>
                         {CLASS_NAMES[coat.class]}
                         {coat.key === 'tape' && isJoint(coat.class)

@@ -1,5 +1,5 @@
 import type { LengthUnit } from '@/core/measure/unit';
-import { type Coat, coatId } from '@/core/method/coat';
+import type { Coat } from '@/core/method/coat';
 import { sideWords } from '@/core/method/coatsFor';
 import { firstWalls } from '@/core/method/firstWalls';
 import { choicesFor } from '@/core/method/resolveMethod';
@@ -15,7 +15,7 @@ export const listWords = (words: readonly string[]): string =>
 
 /** How much of a class the coat covers: faces of a lower level may go without it. */
 export function coatAmount(coat: Coat, { coats, tally }: RoomSite, unit: LengthUnit): string {
-  const amount = coats.find((own) => coatId(own) === coatId(coat))?.amount ?? 0;
+  const amount = coats.find((own) => own.id === coat.id)?.amount ?? 0;
   if (coat.class === 'fasteners') return `${amount} fasteners`;
   if (isJoint(coat.class)) return `${roughLength(amount, unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
   return amount < tally.paintedArea * 0.999 ? areaWords(amount, unit) : 'the whole surface';

@@ -1,4 +1,4 @@
-import { type Coat, coatId } from '@/core/method/coat';
+import type { Coat } from '@/core/method/coat';
 import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
 
@@ -15,10 +15,8 @@ export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
     return { kind: 'stuck', why: standing.now.kind === 'stuck' ? standing.now.why : 'coats are still to run' };
   }
-  const wanted = new Set(task.coats.map(coatId));
-  const coats = standing.classes.flatMap(({ now }) =>
-    now.kind === 'go' && wanted.has(coatId(now.coat)) ? [now.coat] : [],
-  );
+  const wanted = new Set(task.coats.map(({ id }) => id));
+  const coats = standing.classes.flatMap(({ now }) => (now.kind === 'go' && wanted.has(now.coat.id) ? [now.coat] : []));
   if (coats.length > 0) return { kind: 'go', coats };
   const classes = standing.classes.filter((kind) => task.coats.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));

@@ -1,0 +1,138 @@
+import { readFileSync } from 'node:fs';
+import { parseArgs } from 'node:util';
+import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
+import { oneLine } from './oneLine';
+import { tableText } from './tableText';
+
+const TEXT = { type: 'string' } as const;
+const FLAG = { type: 'boolean' } as const;
+const EVERYWHERE = { text: FLAG, help: FLAG } as const;
+const DRY = { temp: TEXT, rh: TEXT, air: TEXT, thick: TEXT, mud: TEXT } as const;
+
+type Values = Readonly<Record<string, string | boolean | undefined>>;
+
+/** A command: its help, the options and words that it knows, and what it prints. */
+interface Command {
+  readonly help: string;
+  readonly options: Readonly<Record<string, typeof TEXT | typeof FLAG>>;
+  /** What its one word is, where it takes one. */
+  readonly word: string | undefined;
+  readonly run: (word: string, values: Values) => object;
+}
+
+const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
+  [
+    'takeoff',
+    {
+      help: 'oak takeoff FILE [--text]\n  Faces, boards and joints of every room of a house file, and the totals.',
+      options: {},
+      word: 'a house file',
+      run: (file) => takeOffReport(houseFrom(contentOf(file), file)),
+    },
+  ],
+  [
+    'materials',
+    {
+      help: 'oak materials FILE [--text]\n  Tape, mud by product and coat, bead by the piece and screws, with waste and packs.',
+      options: {},
+      word: 'a house file',
+      run: (file) => materialsReport(houseFrom(contentOf(file), file)),
+    },
+  ],
+  [
+    'line',
+    {
+      help: 'oak line "TEXT" [--unit in|mm] [--text]\n  The room that a quick line says, as in a house file.',
+      options: { unit: TEXT },
+      word: 'a quick line in quotation marks',
+      run: (text, { unit }) => lineReport(text, textOf(unit)),
+    },
+  ],
+  [
+    'dry',
+    {
+      help: 'oak dry --temp 70F --rh 50 [--air 0.5] [--thick 1/16] [--mud drying|45] [--text]\n  Hours until a coat sets, may be coated again and may be sanded; air in m/s.',
+      options: DRY,
+      word: undefined,
+      run: (_, values) =>
+        dryReport(
+          Object.fromEntries(Object.keys(DRY).flatMap((key) => (values[key] ? [[key, textOf(values[key])]] : []))),
+        ),
+    },
+  ],
+]);
+
+/** What an invocation prints, and its exit code: 2 with one line on the error stream for whatever is asked wrongly. */
+export interface Outcome {
+  readonly status: 0 | 2;
+  readonly stdout: string;
+  readonly stderr: string;
+}
+
+/**
+ * Runs the `oak` command.
+ *
+ * @param args as written on the command line
+ * @example runOak(['dry', '--rh', '50']).stderr  // '--temp: is missing; write 70F or 21C\n'
+ */
+export function runOak([command, ...rest]: readonly string[]): Outcome {
+  try {
+    return { status: 0, stdout: `${textFor(command, rest)}\n`, stderr: '' };
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    return { status: 2, stdout: '', stderr: `${oneLine(error.message)}\n` };
+  }
+}
+
+function textFor(name: string | undefined, rest: readonly string[]): string {
+  if (name === undefined || name === '--help' || name === 'help') {
+    return `oak COMMAND\n\n${[...COMMANDS.values()].map(({ help }) => help).join('\n')}`;
+  }
+  const command = COMMANDS.get(name);
+  if (!command) throw new Refusal(`${name}: is no command; there are ${[...COMMANDS.keys()].join(', ')}`);
+  const { values, positionals } = argumentsOf(rest, command);
+  if (values.help) return command.help;
+  const [word, second] = positionals;
+  if (command.word === undefined && word !== undefined) throw new Refusal(`${word}: ${name} takes options only`);
+  if (command.word !== undefined && word === undefined) throw new Refusal(`${name}: needs ${command.word}`);
+  if (second !== undefined) throw new Refusal(`${second}: ${name} takes ${command.word}, and no more`);
+  const report = command.run(word ?? '', values);
+  return values.text ? tableText(report) : JSON.stringify(report, null, 2);
+}
+
+function argumentsOf(args: readonly string[], { options }: Command): { values: Values; positionals: string[] } {
+  try {
+    return parseArgs({
+      args: numbersAreNoOptions(args),
+      allowPositionals: true,
+      options: { ...EVERYWHERE, ...options },
+    });
+  } catch (error) {
+    throw new Refusal(error instanceof Error ? (error.message.split('. ')[0] ?? error.message) : String(error));
+  }
+}
+
+/** No option begins with a number: `--temp -5C` is one with its value, and a line that begins so is a line. */
+function numbersAreNoOptions(args: readonly string[]): string[] {
+  const known: string[] = [];
+  const words: string[] = [];
+  for (const argument of args) {
+    const last = known.at(-1);
+    if (!/^-[.\d]/.test(argument)) known.push(argument);
+    else if (last?.startsWith('--') && !last.includes('=')) known[known.length - 1] = `${last}=${argument}`;
+    else words.push(argument);
+  }
+  return words.length > 0 ? [...known, '--', ...words] : known;
+}
+
+const textOf = (value: string | boolean | undefined): string | undefined =>
+  typeof value === 'string' ? value : undefined;
+
+function contentOf(file: string): string {
+  try {
+    return readFileSync(file, 'utf8');
+  } catch (error) {
+    const missing = error instanceof Error && 'code' in error && error.code === 'ENOENT';
+    throw new Refusal(`${file}: ${missing ? 'there is no such file' : 'cannot be read'}`);
+  }
+}
