@@ -1,7 +1,8 @@
 import { createInterface } from 'node:readline/promises';
-import { startCluster } from './setup/cluster.mjs';
+import { runningCluster, startCluster } from './setup/cluster.mjs';
 import { databaseCommand } from './setup/database.mjs';
 import { checkNode } from './setup/node.mjs';
+import { onlyRun } from './setup/onlyRun.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 
@@ -18,12 +19,17 @@ await runScript(async () => {
     if (answer.trim().toLowerCase() !== 'yes') return say('Nothing was changed.');
   }
   await installPackages();
-  const cluster = process.env.DATABASE_URL ? undefined : await startCluster();
+  const reset = async (url) =>
+    say(`The demo is back.\n${await databaseCommand('prepare', ['--reset-demo'], { DATABASE_URL: url })}`);
+  if (process.env.DATABASE_URL) return reset(process.env.DATABASE_URL);
+  // A cluster that runs belongs to a running application, which goes on with the new demo.
+  const running = runningCluster();
+  if (running) return reset(running('postgres'));
+  const run = await onlyRun();
   try {
-    const env = { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url('postgres') };
-    say(`The demo is back.\n${await databaseCommand('prepare', ['--reset-demo'], env)}`);
+    const cluster = await startCluster((place) => run.told({ cluster: place }));
+    await reset(cluster.url('postgres'));
   } finally {
-    // A cluster that was running before belongs to a running application.
-    if (cluster && !cluster.wasRunning) await cluster.stop();
+    await run.end();
   }
 });

@@ -3,12 +3,12 @@ import { buildIfStale, serveArguments } from './setup/build.mjs';
 import { startCluster } from './setup/cluster.mjs';
 import { databaseCommand, sessionSecret } from './setup/database.mjs';
 import { checkNode } from './setup/node.mjs';
+import { onlyRun } from './setup/onlyRun.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { root } from './setup/place.mjs';
-import { isFree } from './setup/ports.mjs';
+import { portTrouble } from './setup/ports.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 
-const LONGEST_STOP_MS = 10_000;
 /** Where pages are built as they are asked for, beside the build that is served. */
 const DEV_FOLDER = '.next-dev';
 
@@ -24,61 +24,73 @@ await runScript(async () => {
   const port = Number(process.env.PORT ?? 3000);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Trouble(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
-  if (!(await isFree(port))) {
-    throw new Trouble(`port ${port} is busy. Stop what uses it, or start on another one:  PORT=${port + 1} npm start`);
-  }
-
   process.stdout.write('\nOak Tally\n');
-  await installPackages();
-  const cluster = process.env.DATABASE_URL ? undefined : await startCluster();
-  let stopping = false;
-  let server;
-  const stop = () => {
-    stopping = true;
-    if (!server) return;
-    server.kill('SIGTERM');
-    // A browser that keeps a connection busy cannot hold it up; what was acknowledged is on disk.
-    setTimeout(() => server.kill('SIGKILL'), LONGEST_STOP_MS).unref();
-  };
-  process.on('SIGINT', stop);
-  process.on('SIGTERM', stop);
+  const run = await onlyRun();
+  const cancelled = new AbortController();
+  // A closed terminal is a stop too.
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => cancelled.abort());
   try {
-    const env = { DATABASE_URL: process.env.DATABASE_URL ?? cluster.url('postgres') };
-    const signIns = await databaseCommand('prepare', options.includes('--empty') ? [] : ['--demo'], env);
-    if (!stopping && !dev) await buildIfStale();
-    if (stopping) return;
-    server = spawn(process.execPath, serveArguments(port, dev), {
-      cwd: root,
-      // A group of its own: Ctrl-C reaches this script first, which then stops the server and after it the cluster.
-      detached: true,
-      stdio: ['ignore', 'pipe', 'inherit'],
-      env: {
-        ...process.env,
-        ...env,
-        ...(dev ? { NODE_ENV: 'development', OAK_BUILD_DIR: DEV_FOLDER } : { NODE_ENV: 'production' }),
-        SESSION_SECRET: sessionSecret(),
-        NEXT_TELEMETRY_DISABLED: '1',
-      },
-    });
-    const ended = new Promise((resolve) => server.on('exit', resolve));
-    await Promise.race([answering(port), ended]);
-    if (server.exitCode === null && !stopping) {
-      process.stdout.write(`\n  Open      http://127.0.0.1:${port}\n`);
-      if (signIns) process.stdout.write(`${signIns.replace(/^/gm, '  ')}\n`);
-      process.stdout.write('  Stop with Ctrl-C\n\n');
-    }
-    const code = await ended;
-    if (!stopping) throw new Trouble(`the web server ended by itself with code ${code}.`);
+    await serve({ port, dev, empty: options.includes('--empty'), run, cancelled: cancelled.signal });
+  } catch (error) {
+    // What a stop has cut off is no fault.
+    if (!cancelled.signal.aborted) throw error;
   } finally {
-    if (cluster) {
-      say('Stopping the database …');
-      await cluster.stop();
-    }
+    if (cancelled.signal.aborted) say('Stopping …');
+    cancelled.abort();
+    await run.end();
   }
+  // Whatever still waits has nothing to wait for.
+  process.exit();
 });
 
-async function answering(port) {
-  for (;;) {
+/** Starts what is missing and serves until the server ends or the run is cancelled; its guard then ends all of it. */
+async function serve({ port, dev, empty, run, cancelled }) {
+  const until = new Promise((resolve) => cancelled.addEventListener('abort', resolve, { once: true }));
+  /** Goes on with what is awaited, unless the run is cancelled before. */
+  const step = async (work) => {
+    const result = await Promise.race([work, until]);
+    cancelled.throwIfAborted();
+    return result;
+  };
+  refusePort(port, await portTrouble(port));
+  run.told({ port });
+  await step(installPackages());
+  const given = process.env.DATABASE_URL;
+  const url = given ?? (await step(startCluster((cluster) => run.told({ cluster })))).url('postgres');
+  const env = { ...run.env, DATABASE_URL: url };
+  const signIns = await step(databaseCommand('prepare', empty ? [] : ['--demo'], env));
+  if (!dev) await step(buildIfStale(undefined, run.env));
+  const server = spawn(process.execPath, serveArguments(port, dev), {
+    cwd: root,
+    // A group of its own: Ctrl-C reaches this script, whose guard then ends the server and after it the cluster.
+    detached: true,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: {
+      ...process.env,
+      ...env,
+      ...(dev ? { NODE_ENV: 'development', OAK_BUILD_DIR: DEV_FOLDER } : { NODE_ENV: 'production' }),
+      SESSION_SECRET: sessionSecret(),
+      NEXT_TELEMETRY_DISABLED: '1',
+    },
+  });
+  const ended = new Promise((resolve) => server.on('exit', resolve)).then((code) => {
+    if (!cancelled.aborted) throw new Trouble(`the web server ended by itself with code ${code}.`);
+  });
+  await step(Promise.race([answering(port, cancelled), ended]));
+  process.stdout.write(`\n  Open      http://127.0.0.1:${port}\n`);
+  if (signIns) process.stdout.write(`${signIns.replace(/^/gm, '  ')}\n`);
+  process.stdout.write('  Stop with Ctrl-C\n\n');
+  await step(ended);
+}
+
+function refusePort(port, trouble) {
+  const instead = `start on another one:  PORT=${port < 1024 ? 3000 : port + 1} npm start`;
+  if (trouble === 'EACCES') throw new Trouble(`port ${port} is only for the system's administrator; ${instead}`);
+  if (trouble) throw new Trouble(`port ${port} is busy. Stop what uses it, or ${instead}`);
+}
+
+async function answering(port, cancelled) {
+  while (!cancelled.aborted) {
     const answer = await fetch(`http://127.0.0.1:${port}/api/health`).catch(() => undefined);
     if (answer?.ok) return;
     await new Promise((resolve) => setTimeout(resolve, 150));

@@ -8,14 +8,14 @@ import { say, Trouble } from './say.mjs';
 const nextProgram = join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
 
 /** Builds the application into `folder` when its sources changed since the last build there. */
-export async function buildIfStale(folder = '.next') {
+export async function buildIfStale(folder = '.next', env = {}) {
   const stampFile = join(root, folder, 'oak-source');
   const stamp = sourceHash();
   if (existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp) return;
   say('Building the application …');
   const { code, output } = await run(process.execPath, [nextProgram, 'build'], {
     cwd: root,
-    env: { ...process.env, OAK_BUILD_DIR: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
+    env: { ...process.env, ...env, OAK_BUILD_DIR: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
   });
   if (code !== 0) throw new Trouble(`the build failed:\n${output.trim()}`);
   writeFileSync(stampFile, stamp);

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { makeStateFolder, root, stateFolder } from './place.mjs';
+import { makeStateFolder, root, stateFolder, writeWhole } from './place.mjs';
 import { run } from './run.mjs';
 import { Trouble } from './say.mjs';
 
@@ -16,11 +16,23 @@ export async function databaseCommand(name, args, env) {
   return output.trim();
 }
 
+/** Fewer characters than this seal nothing. */
+const SHORTEST_SECRET = 32;
+
 /** The secret that seals the session cookies; made once for a checkout. */
 export function sessionSecret() {
-  if (process.env.SESSION_SECRET) return process.env.SESSION_SECRET;
+  const given = process.env.SESSION_SECRET;
+  if (given !== undefined) {
+    if (given.length < SHORTEST_SECRET)
+      throw new Trouble(`SESSION_SECRET has ${given.length} characters; it needs at least ${SHORTEST_SECRET}.`);
+    return given;
+  }
   makeStateFolder();
   const file = join(stateFolder, 'session-secret');
-  if (!existsSync(file)) writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 });
-  return readFileSync(file, 'utf8').trim();
+  const kept = existsSync(file) ? readFileSync(file, 'utf8').trim() : '';
+  if (kept.length >= SHORTEST_SECRET) return kept;
+  // A damaged one seals nothing: everybody signs in anew.
+  const made = randomBytes(32).toString('hex');
+  writeWhole(file, made, { mode: 0o600 });
+  return made;
 }

@@ -1,13 +1,23 @@
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, renameSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
 /** The checkout. */
 export const root = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');
 
-/** The ignored folder that keeps what belongs to this checkout only: passwords, pointers, logs. */
-export const stateFolder = join(root, '.oak');
+/**
+ * The ignored folder that keeps what belongs to this checkout only: passwords, pointers, logs. A test of the start command
+ * names one of its own, with which it gets a database of its own too.
+ */
+export const stateFolder = process.env.OAK_STATE_FOLDER ?? join(root, '.oak');
 
 export function makeStateFolder() {
   mkdirSync(stateFolder, { recursive: true, mode: 0o700 });
+}
+
+/** Writes a file whole or not at all: whoever is killed in the middle leaves the old one. */
+export function writeWhole(file, content, options) {
+  const unfinished = `${file}.${process.pid}`;
+  writeFileSync(unfinished, content, options);
+  renameSync(unfinished, file);
 }

@@ -12,11 +12,11 @@ export function freePort() {
   });
 }
 
-/** Whether a port on loopback can be listened on. */
-export function isFree(port) {
+/** Why a port on loopback cannot be listened on: the code of the error, or undefined where it can. */
+export function portTrouble(port) {
   return new Promise((resolve) => {
     const server = createServer();
-    server.once('error', () => resolve(false));
-    server.listen(port, '127.0.0.1', () => server.close(() => resolve(true)));
+    server.once('error', ({ code }) => resolve(code));
+    server.listen(port, '127.0.0.1', () => server.close(() => resolve(undefined)));
   });
 }

@@ -1,11 +1,12 @@
-import type { QueryInterface } from 'sequelize';
-import { SequelizeStorage, Umzug } from 'umzug';
+import { type QueryInterface, QueryTypes, type Sequelize, type Transaction } from 'sequelize';
+import { Umzug, type UmzugStorage } from 'umzug';
 import { connection } from './connection';
 import * as firstTables from './migrations/0001-first-tables';
 import * as removedRooms from './migrations/0002-removed-rooms';
 import * as keptMethods from './migrations/0003-kept-methods';
 import * as air from './migrations/0004-air';
 import * as roomsCursor from './migrations/0005-rooms-cursor';
+import * as unfinished from './migrations/0006-unfinished';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
@@ -14,9 +15,13 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0003-kept-methods': keptMethods,
   '0004-air': air,
   '0005-rooms-cursor': roomsCursor,
+  '0006-unfinished': unfinished,
 };
 
-/** Brings the database to the newest shape. Two application servers that start together wait for each other. */
+/**
+ * Brings the database to the newest shape, all in one transaction: a migration is done and noted, or neither. Two
+ * application servers that start together wait for each other.
+ */
 export async function migrate(): Promise<void> {
   const sequelize = connection();
   await sequelize.transaction(async (transaction) => {
@@ -26,10 +31,34 @@ export async function migrate(): Promise<void> {
         name,
         up: ({ context }: { context: QueryInterface }) => up(context),
       })),
-      context: sequelize.getQueryInterface(),
-      storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+      context: within(sequelize, transaction),
+      storage: notesIn(sequelize, transaction),
       logger: undefined,
     });
     await umzug.up();
   });
+}
+
+/** A query interface whose statements are part of a transaction. */
+function within(sequelize: Sequelize, transaction: Transaction): QueryInterface {
+  const query = (sql: string) => sequelize.query(sql, { transaction });
+  return Object.assign(Object.create(sequelize.getQueryInterface()), { sequelize: { query } });
+}
+
+/** The names of the migrations that were done. */
+function notesIn(sequelize: Sequelize, transaction: Transaction): UmzugStorage {
+  const ask = (sql: string, bind: readonly string[] = []) =>
+    sequelize.query<{ name: string }>(sql, { transaction, type: QueryTypes.SELECT, bind: [...bind] });
+  return {
+    executed: async () => {
+      await ask('CREATE TABLE IF NOT EXISTS migrations (name varchar(255) PRIMARY KEY)');
+      return (await ask('SELECT name FROM migrations ORDER BY name')).map(({ name }) => name);
+    },
+    logMigration: async ({ name }) => {
+      await ask('INSERT INTO migrations VALUES ($1)', [name]);
+    },
+    unlogMigration: async ({ name }) => {
+      await ask('DELETE FROM migrations WHERE name = $1', [name]);
+    },
+  };
 }

@@ -19,6 +19,9 @@ const STAGES = [
   'inspect',
 ];
 
+/** Where pages and layouts take from the server: each of these asks who is there, or tells nothing of a house. */
+const DOORS = ['server/visit', 'server/firstStart', 'server/mayAct', 'server/weather'];
+
 /** What each part may import besides itself and packages. */
 const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   core: [],
@@ -30,7 +33,7 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   ui: ['client', 'contract', 'core'],
   workers: ['core'],
   views: ['client', 'ui', 'workers', 'contract', 'core'],
-  app: ['server', 'db', 'views', 'ui', 'contract', 'core'],
+  app: ['server', 'views', 'ui', 'contract', 'core'],
   cli: ['core'],
 };
 
@@ -81,6 +84,18 @@ describe('imports', () => {
   it('keep one view out of another', () => {
     const views = imports.filter(({ file, target }) => file.startsWith('views/') && target.startsWith('views/'));
     expect(views.filter(({ file, target }) => file.split('/')[1] !== target.split('/')[1])).toEqual([]);
+  });
+
+  it('lead pages to what is in a house through one door, which asks who is there', () => {
+    const pages = files.filter((file) => file.startsWith('app/') && /(page|layout)\.tsx$/.test(file));
+    const taken = imports.filter(({ file, target }) => pages.includes(file) && target.startsWith('server/'));
+    expect(taken.filter(({ target }) => !DOORS.includes(target))).toEqual([]);
+    const ofHouses = pages.filter((file) => file.startsWith('app/h/'));
+    expect(ofHouses.length).toBeGreaterThan(10);
+    const through = taken.filter(({ target }) => target === 'server/visit').map(({ file }) => file);
+    expect(ofHouses.filter((file) => !through.includes(file))).toEqual([]);
+    const door = readFileSync('src/server/visit.ts', 'utf8');
+    expect(door.match(/= await requirePerson\(\)/g)).toHaveLength(2);
   });
 
   it('keep React, Next and the database out of the core', () => {

@@ -1,16 +1,13 @@
 import type { Metadata } from 'next';
-import { listHouses } from '@/db/houses';
-import { listPeople } from '@/db/people';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouses } from '@/server/visit';
 import { Header } from '@/ui/shell/Header';
 import { HousesView } from '@/views/houses/HousesView';
 
 export const metadata: Metadata = { title: 'Houses' };
 
 export default async function HousesPage() {
-  const person = await requirePerson();
-  const [houses, people] = await Promise.all([listHouses(), listPeople()]);
+  const { person, houses, people } = await visitHouses();
   return (
     <>
       <Header house={undefined} person={person} />

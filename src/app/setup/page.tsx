@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { redirect } from 'next/navigation';
-import { anyPeople } from '@/db/people';
+import { anyPeople } from '@/server/firstStart';
 import { SignInView } from '@/views/signin/SignInView';
 
 export const dynamic = 'force-dynamic';

@@ -1,7 +1,7 @@
 import { now } from '../clock';
 import { connection } from '../connection';
 import { DEMO_PEOPLE } from '../demo/demoLog';
-import { clearDatabase, DEMO_PASSWORD, isEmpty, loadDemo } from '../demo/loadDemo';
+import { clearDatabase, DEMO_PASSWORD, isEmpty, isHalfLoaded, loadDemo } from '../demo/loadDemo';
 import { migrate } from '../migrate';
 import { models } from '../models';
 
@@ -12,7 +12,7 @@ import { models } from '../models';
 async function prepare(options: readonly string[]): Promise<void> {
   await migrate();
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-  if (options.includes('--reset-demo')) await clearDatabase();
+  if (options.includes('--reset-demo') || (await isHalfLoaded())) await clearDatabase();
   if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty())))
     await loadDemo(new Date(now()), timeZone);
   const people = await models().PersonRow.findAll({ attributes: ['name'] });

@@ -22,10 +22,21 @@ const EVERY_MS = 10 * 60_000;
 /** The demo's people in a database, by name. */
 export type DemoIds = Readonly<Record<DemoName, string>>;
 
-/** Puts the demo into an empty database. */
+/** Puts the demo into an empty database. Who is killed meanwhile leaves it marked as half loaded. */
 export async function loadDemo(now: Date, timeZone: string): Promise<void> {
+  const { sequelize } = models();
+  await sequelize.query('INSERT INTO unfinished VALUES ($1) ON CONFLICT DO NOTHING', { bind: [LOADING] });
   await loadDemoHouse(await addDemoPeople(), now, timeZone);
+  await sequelize.query('DELETE FROM unfinished WHERE work = $1', { bind: [LOADING] });
 }
+
+/** Whether the demo was begun to be loaded, and not loaded. */
+export async function isHalfLoaded(): Promise<boolean> {
+  const [rows] = await models().sequelize.query('SELECT FROM unfinished WHERE work = $1', { bind: [LOADING] });
+  return rows.length > 0;
+}
+
+const LOADING = 'demo';
 
 export async function addDemoPeople(): Promise<DemoIds> {
   const ids: Partial<Record<DemoName, string>> = {};
@@ -93,6 +104,6 @@ export const isEmpty = async (): Promise<boolean> => !(await anyPeople());
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
   await models().sequelize.query(
-    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours',
+    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished',
   );
 }

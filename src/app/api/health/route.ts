@@ -1,4 +1,4 @@
-import { anyPeople } from '@/db/people';
+import { anyPeople } from '@/server/firstStart';
 import { reachable } from '@/server/reachable';
 
 export const dynamic = 'force-dynamic';

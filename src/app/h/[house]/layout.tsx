@@ -1,7 +1,6 @@
 import { after } from 'next/server';
 import type { ReactNode } from 'react';
-import { loadSite } from '@/server/loadSite';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { airWords } from '@/ui/airWords';
 import { LiveMark } from '@/ui/live/LiveMark';
@@ -17,9 +16,8 @@ export default async function HouseLayout({
   readonly children: ReactNode;
   readonly params: Promise<{ house: string }>;
 }) {
-  const person = await requirePerson();
   const { house } = await params;
-  const { site, inside, air, weatherUrl, timeZone, now, mark, changesAt } = await loadSite(house);
+  const { person, site, inside, air, weatherUrl, timeZone, now, mark, changesAt } = await visitHouse(house);
   after(() => refreshWeather(house, weatherUrl, air.weather.askedAt));
   return (
     <div className="flex min-h-dvh flex-col">

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
-import { loadSite } from '@/server/loadSite';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { boardMethods, boardRows, recentEntries } from '@/views/board/boardRows';
@@ -10,8 +9,7 @@ export const metadata: Metadata = { title: 'Coat board' };
 
 export default async function CoatBoardPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const person = await requirePerson();
-  const { site, entries, people, now, timeZone } = await loadSite(house);
+  const { person, site, entries, people, now, timeZone } = await visitHouse(house);
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />

@@ -1,10 +1,8 @@
 import type { Metadata } from 'next';
 import { ASSUMED_AIR } from '@/core/drying/air';
 import { facesOf } from '@/core/house/faces/facesOf';
-import { listMethods } from '@/db/methods';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { keptMethods, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { CoatsView } from '@/views/coats/CoatsView';
@@ -13,11 +11,9 @@ export const metadata: Metadata = { title: 'Coats' };
 
 export default async function CoatsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const person = await requirePerson();
-  const [{ site, version, roomVersions, inside = ASSUMED_AIR }, kept] = await Promise.all([
-    loadSite(house),
-    listMethods(),
-  ]);
+  const visit = await visitHouse(house);
+  const { person, site, version, roomVersions, inside = ASSUMED_AIR } = visit;
+  const kept = await keptMethods(visit);
   const { unit, method } = site.house;
   return (
     <>

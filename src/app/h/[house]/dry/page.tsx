@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { DryWatchView } from '@/views/dry/DryWatchView';
 import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
 
@@ -15,8 +14,7 @@ export default async function DryWatchPage({
   readonly searchParams: Promise<{ room?: string | string[] }>;
 }) {
   const [{ house }, { room }] = await Promise.all([params, searchParams]);
-  const person = await requirePerson();
-  const { site, inside, air, now, timeZone } = await loadSite(house);
+  const { person, site, inside, air, now, timeZone } = await visitHouse(house);
   const chosen = chosenRoom(site.rooms, typeof room === 'string' ? room : undefined);
   return (
     <DryWatchView

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { MyDayView } from '@/views/myday/MyDayView';
@@ -10,8 +9,7 @@ export const metadata: Metadata = { title: 'My day' };
 
 export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const person = await requirePerson();
-  const { site, now, timeZone } = await loadSite(house);
+  const { person, site, now, timeZone } = await visitHouse(house);
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />

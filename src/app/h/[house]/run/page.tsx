@@ -1,15 +1,13 @@
 import type { Metadata } from 'next';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { RunSheetView } from '@/views/run/RunSheetView';
 
 export const metadata: Metadata = { title: 'Run sheet' };
 
 export default async function RunSheetPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const person = await requirePerson();
-  const { site, people, now, timeZone } = await loadSite(house);
+  const { person, site, people, now, timeZone } = await visitHouse(house);
   return (
     <RunSheetView
       houseId={house}

@@ -1,9 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addTallies, jointLength } from '@/core/joints/tally';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { TallyView } from '@/views/tally/TallyView';
@@ -19,8 +18,7 @@ export default async function TallyPage({
 }) {
   const { house } = await params;
   const { room: asked, new: fresh, removed } = await searchParams;
-  const person = await requirePerson();
-  const { site, roomVersions, version } = await loadSite(house);
+  const { person, site, roomVersions, version } = await visitHouse(house);
   const rooms = site.rooms.map(({ room, tally }) => ({
     id: room.id,
     name: room.name,

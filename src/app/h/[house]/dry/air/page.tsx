@@ -1,10 +1,7 @@
 import type { Metadata } from 'next';
 import { stepAt } from '@/core/drying/airClock';
-import { listDevices } from '@/db/devices';
-import { chartAir } from '@/db/readingHours';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { chartIn, sensorsIn, visitHouse } from '@/server/visit';
 import { weatherFailure } from '@/server/weather';
 import { AirView } from '@/views/dry/AirView';
 import { RANGES } from '@/views/dry/ChartChoice';
@@ -23,18 +20,15 @@ export default async function AirPage({
   readonly searchParams: Promise<{ room?: string | string[]; range?: string | string[] }>;
 }) {
   const [{ house }, asked] = await Promise.all([params, searchParams]);
-  const person = await requirePerson();
-  const { site, air, weatherUrl, now, timeZone } = await loadSite(house);
+  const visit = await visitHouse(house);
+  const { person, site, air, weatherUrl, now, timeZone } = visit;
   const places = [
     ...(air.places.has('') ? [{ id: null, name: 'The house' }] : []),
     ...site.rooms.flatMap(({ room: { id, name } }) => (air.places.has(id) ? [{ id, name }] : [])),
   ];
   const room = (places.find(({ id }) => id === (asked.room ?? null)) ?? places[0])?.id ?? null;
   const [range, , days] = RANGES.find(([id]) => id === asked.range) ?? RANGES[1];
-  const [points, sensors] = await Promise.all([
-    chartAir(house, room, now - days * DAY_MS, now, MOST_POINTS),
-    listDevices(house, now),
-  ]);
+  const [points, sensors] = await Promise.all([chartIn(visit, room, days * DAY_MS, MOST_POINTS), sensorsIn(visit)]);
   return (
     <AirView
       houseId={house}

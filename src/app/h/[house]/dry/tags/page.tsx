@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
-import { loadSite } from '@/server/loadSite';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { DoorTagsView } from '@/views/dry/DoorTagsView';
 import { stripRoom } from '@/views/dry/dryRooms';
 
@@ -9,8 +8,7 @@ export const metadata: Metadata = { title: 'Door tags' };
 
 export default async function DoorTagsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  await requirePerson();
-  const [{ site, now, timeZone }, sent] = await Promise.all([loadSite(house), headers()]);
+  const [{ site, now, timeZone }, sent] = await Promise.all([visitHouse(house), headers()]);
   const host = sent.get('x-forwarded-host') ?? sent.get('host') ?? '127.0.0.1';
   return (
     <DoorTagsView

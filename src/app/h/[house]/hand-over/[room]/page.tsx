@@ -1,9 +1,8 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { stepAt } from '@/core/drying/airClock';
-import { loadSite } from '@/server/loadSite';
 import { mayAct } from '@/server/mayAct';
-import { requirePerson } from '@/server/session';
+import { visitHouse } from '@/server/visit';
 import { RoomPageView } from '@/views/handover/RoomPageView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
@@ -14,8 +13,7 @@ export default async function RoomHandOverPage({
   readonly params: Promise<{ house: string; room: string }>;
 }) {
   const { house, room: id } = await params;
-  const person = await requirePerson();
-  const { site, people, now, timeZone } = await loadSite(house);
+  const { person, site, people, now, timeZone } = await visitHouse(house);
   const room = site.rooms.find((candidate) => candidate.room.id === id);
   if (!room) notFound();
   const { air, source } = stepAt(room.air, now);

@@ -1,0 +1,76 @@
+import { spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { makeStateFolder, root, stateFolder } from './place.mjs';
+import { say, Trouble } from './say.mjs';
+
+const HELD = 75;
+const LONGEST_STOP_S = 60;
+const lockFile = () => join(stateFolder, 'lock');
+const placeFile = () => join(stateFolder, 'running.json');
+
+/**
+ * Makes this the only run of the application from this checkout. Its guard holds the lock, watches this process, and when
+ * that ends, however it ends, first stops all that the run has started and the cluster, and only then lets go. A run that
+ * is just stopping is waited for; of another one its place is told.
+ *
+ * @returns the environment that marks what the run starts, `told` to say what there is to stop, and `end`
+ */
+export async function onlyRun() {
+  makeStateFolder();
+  let guard = await startGuard(0);
+  if (!guard) {
+    const other = otherRun();
+    if (!other?.stopping)
+      throw new Trouble(
+        other?.port
+          ? `Oak Tally runs from this folder already: http://127.0.0.1:${other.port}. Stop it there first, with Ctrl-C.`
+          : 'Oak Tally is being started from this folder already.',
+      );
+    say('Waiting for the last run to stop …');
+    guard = await startGuard(LONGEST_STOP_S);
+    if (!guard) throw new Trouble('the last run of Oak Tally from this folder does not stop.');
+  }
+  return guard;
+}
+
+/** What the run that holds the lock has said of itself; undefined while it has said nothing. */
+export function otherRun() {
+  if (!existsSync(placeFile())) return undefined;
+  try {
+    return JSON.parse(readFileSync(placeFile(), 'utf8'));
+  } catch {
+    return undefined;
+  }
+}
+
+function startGuard(waitS) {
+  const id = randomUUID();
+  const script = join(root, 'scripts', 'setup', 'guard.mjs');
+  const child = spawn(
+    'flock',
+    ['-w', String(waitS), '-E', String(HELD), lockFile(), process.execPath, script, id, placeFile()],
+    // A group of its own: neither Ctrl-C nor a closed terminal reaches it.
+    { cwd: '/', stdio: ['pipe', 'pipe', 'inherit'], detached: true },
+  );
+  const ended = new Promise((resolve) => child.on('exit', resolve));
+  child.on('error', () => {});
+  child.stdin.on('error', () => {});
+  const told = (facts) => child.stdin.write(`${JSON.stringify(facts)}\n`);
+  return new Promise((resolve, reject) => {
+    child.stdout.once('data', () =>
+      resolve({
+        env: { OAK_RUN: id },
+        told,
+        end: async () => {
+          child.stdin.end();
+          await ended;
+        },
+      }),
+    );
+    ended.then((code) =>
+      code === HELD ? resolve(undefined) : reject(new Trouble('the lock of this folder cannot be taken.')),
+    );
+  });
+}

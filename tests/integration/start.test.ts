@@ -1,0 +1,121 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
+
+const state = mkdtempSync(join(tmpdir(), 'oak-state-'));
+const scripts = join(process.cwd(), 'scripts', 'setup');
+
+/** Runs a piece of script that may use the set-up scripts, in a state folder of its own. */
+function script(text: string): { readonly child: ChildProcess; readonly ended: Promise<string> } {
+  const child = spawn(process.execPath, ['--input-type=module', '--eval', text], {
+    cwd: process.cwd(),
+    env: { ...process.env, OAK_STATE_FOLDER: state },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  let output = '';
+  child.stdout?.on('data', (data) => (output += data));
+  child.stderr?.on('data', (data) => (output += data));
+  const ended = new Promise<string>((resolve) => child.on('close', () => resolve(output)));
+  return { child, ended };
+}
+const says = (child: ChildProcess, words: string): Promise<void> =>
+  new Promise((resolve) => child.stdout?.on('data', (data) => String(data).includes(words) && resolve()));
+
+afterAll(() => rmSync(state, { recursive: true, force: true }));
+
+describe('the database of a checkout', () => {
+  const START = `
+    import { runScript } from '${scripts}/say.mjs';
+    import { startCluster } from '${scripts}/cluster.mjs';
+    await runScript(async () => {
+      let place;
+      const cluster = await startCluster((told) => (place = told));
+      console.log('data ' + place.data);
+      await cluster.stop();
+    });`;
+  const start = () => script(START).ended;
+  let data = '';
+  beforeAll(async () => {
+    data = /^data (.*)$/m.exec(await start())?.[1] ?? '';
+    writeFileSync(join(data, 'of-the-crew'), 'kept');
+  });
+  afterAll(() => {
+    if (data !== '') rmSync(join(data, '..'), { recursive: true, force: true });
+  });
+
+  it.each([
+    ['password', () => join(data, '..', 'password'), /Stopped: the password of the database, .*password, is missing\./],
+    [
+      'version',
+      () => join(data, 'PG_VERSION'),
+      /Stopped: the database in .* is not whole: its file PG_VERSION is missing/,
+    ],
+  ])(
+    'is never removed when its %s file is missing: what is missing is said, and put back it starts',
+    async (_, file, line) => {
+      renameSync(file(), `${file()}.away`);
+      const output = await start();
+      expect(output).toMatch(line);
+      expect(output.trim().split('\n')).toHaveLength(1);
+      expect(readFileSync(join(data, 'of-the-crew'), 'utf8')).toBe('kept');
+      renameSync(`${file()}.away`, file());
+      expect(await start()).toContain(`data ${data}`);
+    },
+  );
+
+  it('is made anew where a first start was killed while it was made', async () => {
+    const folder = join(data, '..');
+    const unfinished = join(folder, 'unfinished-1');
+    renameSync(data, join(folder, 'away'));
+    mkdirSync(join(unfinished, 'data'), { recursive: true });
+    expect(await start()).toContain(`data ${data}`);
+    expect(existsSync(join(data, 'PG_VERSION'))).toBe(true);
+    expect(existsSync(unfinished)).toBe(false);
+  });
+});
+
+describe('a run of the application', () => {
+  const RUN = `
+    import { spawn } from 'node:child_process';
+    import { runScript } from '${scripts}/say.mjs';
+    import { onlyRun } from '${scripts}/onlyRun.mjs';
+    await runScript(async () => {
+      const run = await onlyRun();
+      run.told({ port: 3999 });
+      const server = spawn('sleep', ['600'], { env: { ...process.env, ...run.env }, detached: true, stdio: 'ignore' });
+      console.log('runs ' + server.pid);
+      process.on('SIGTERM', async () => { await run.end(); process.exit(); });
+      await new Promise((resolve) => setTimeout(resolve, 600_000));
+    });`;
+  const started: ChildProcess[] = [];
+  const run = () => {
+    const one = script(RUN);
+    started.push(one.child);
+    return one;
+  };
+  afterEach(() => {
+    for (const child of started) child.kill('SIGTERM');
+  });
+
+  it('is the only one of its checkout; killed, it leaves nothing running, and the next one begins', async () => {
+    const first = run();
+    let output = '';
+    first.child.stdout?.on('data', (data) => (output += data));
+    await says(first.child, 'runs');
+    expect(await run().ended).toContain(
+      'Stopped: Oak Tally runs from this folder already: http://127.0.0.1:3999. Stop it there first, with Ctrl-C.',
+    );
+    const server = /runs (\d+)/.exec(output)?.[1] ?? '';
+    expect(existsSync(`/proc/${server}`)).toBe(true);
+    first.child.kill('SIGKILL');
+    await first.ended;
+    const second = run();
+    await says(second.child, 'runs');
+    const status = existsSync(`/proc/${server}/status`) ? readFileSync(`/proc/${server}/status`, 'utf8') : 'gone';
+    expect(status).toMatch(/gone|State:\s+Z/);
+    second.child.kill('SIGTERM');
+    await second.ended;
+  });
+});
