@@ -8,6 +8,18 @@ const config: NextConfig = {
   // `npm test` checks types by itself, once, for scripts and tests too.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
+  // What is said with every answer; pages also say which scripts they run, see `src/proxy.ts`.
+  headers: async () => [
+    {
+      source: '/:path*',
+      headers: [
+        { key: 'X-Content-Type-Options', value: 'nosniff' },
+        { key: 'Referrer-Policy', value: 'same-origin' },
+        { key: 'Permissions-Policy', value: 'camera=(), geolocation=(), microphone=(), payment=(), usb=()' },
+        { key: 'X-Frame-Options', value: 'DENY' },
+      ],
+    },
+  ],
   devIndicators: false,
 };
 

@@ -27,7 +27,7 @@ await runScript(async () => {
   if (running) return reset(running('postgres'));
   const run = await onlyRun();
   try {
-    const cluster = await startCluster((place) => run.told({ cluster: place }));
+    const cluster = await startCluster({ env: run.env, told: (place) => run.told({ cluster: place }) });
     await reset(cluster.url('postgres'));
   } finally {
     await run.end();

@@ -56,7 +56,8 @@ async function serve({ port, dev, empty, run, cancelled }) {
   run.told({ port });
   await step(installPackages());
   const given = process.env.DATABASE_URL;
-  const url = given ?? (await step(startCluster((cluster) => run.told({ cluster })))).url('postgres');
+  const url =
+    given ?? (await step(startCluster({ env: run.env, told: (cluster) => run.told({ cluster }) }))).url('postgres');
   const env = { ...run.env, DATABASE_URL: url };
   const signIns = await step(databaseCommand('prepare', empty ? [] : ['--demo'], env));
   if (!dev) await step(buildIfStale(undefined, run.env));

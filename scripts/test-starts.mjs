@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { buildIfStale } from './setup/build.mjs';
+import { clusterFolder } from './setup/cluster.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { root } from './setup/place.mjs';
 import { freePort } from './setup/ports.mjs';
@@ -42,7 +43,7 @@ const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 async function killedStart(after, withChildren) {
   const state = mkdtempSync(join(tmpdir(), 'oak-starts-'));
   const port = await freePort();
-  let place;
+  const place = clusterFolder(state);
   try {
     const first = start(state, port);
     await Promise.race([wait(after), first.ended]);
@@ -55,11 +56,9 @@ async function killedStart(after, withChildren) {
     second.child.kill('SIGINT');
     const code = await Promise.race([second.ended, wait(LONGEST_MS)]);
     if (code !== 0) throw new Trouble(`the start after the kill at ${after} ms ended with ${code}:\n${second.output}`);
-    const { clusterFolder } = await import('./setup/cluster.mjs');
-    place = clusterFolder(state);
   } finally {
     rmSync(state, { recursive: true, force: true });
-    if (place && dirname(place) === '/var/lib/oak-tally') rmSync(place, { recursive: true, force: true });
+    if (dirname(place) === '/var/lib/oak-tally') rmSync(place, { recursive: true, force: true });
   }
 }
 

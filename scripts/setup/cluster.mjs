@@ -26,12 +26,13 @@ const UNFINISHED = 'unfinished-';
  * A private PostgreSQL cluster on loopback, of this checkout. PostgreSQL refuses to run as root, and its own user may not
  * be able to enter this checkout; so as root the data lives under /var/lib, keyed by the place of the checkout's state.
  *
- * @param told called with what `stopCluster` needs, before anything is started
+ * @param env marks what is started but for the cluster itself
+ * @param told called with what `stopCluster` needs, before the cluster is started
  */
-export async function startCluster(told = () => {}) {
+export async function startCluster({ env = {}, told = () => {} } = {}) {
   makeStateFolder();
   const folder = clusterFolder();
-  const cluster = await openCluster(folder, { told });
+  const cluster = await openCluster(folder, { env, told });
   writeWhole(join(stateFolder, 'cluster-at'), `${folder}\n`);
   return cluster;
 }
@@ -64,7 +65,7 @@ export async function startTemporaryCluster() {
   };
 }
 
-async function openCluster(folder, { fast = false, told = () => {} } = {}) {
+async function openCluster(folder, { fast = false, env = {}, told = () => {} } = {}) {
   const programs = await needPostgres();
   const data = join(folder, 'data');
   const passwordFile = join(folder, 'password');
@@ -72,7 +73,7 @@ async function openCluster(folder, { fast = false, told = () => {} } = {}) {
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   if (isRoot()) await asOwner(['chown', 'postgres:', folder], { asRoot: true });
 
-  if (!existsSync(data) || readdirSync(data).length === 0) await makeCluster(folder, programs, fast);
+  if (!existsSync(data) || readdirSync(data).length === 0) await makeCluster(folder, programs, fast, env);
   refuseIncomplete(data, passwordFile);
   refuseOtherVersion(data, programs);
 
@@ -106,7 +107,7 @@ export async function stopCluster({ programs, data }) {
 }
 
 /** Makes a cluster beside its place and moves it there whole: whoever is killed meanwhile leaves nothing half made. */
-async function makeCluster(folder, programs, fast) {
+async function makeCluster(folder, programs, fast, env) {
   say('Making a private PostgreSQL cluster …');
   // What a killed start left here was never opened.
   for (const name of readdirSync(folder))
@@ -118,13 +119,8 @@ async function makeCluster(folder, programs, fast) {
   writeFileSync(password, randomBytes(18).toString('base64url'), { mode: 0o600 });
   if (isRoot()) await asOwner(['chown', '-R', 'postgres:', making], { asRoot: true });
   const options = ['-U', 'oak', '-E', 'UTF8', '--locale=C.UTF-8', '--auth=scram-sha-256', `--pwfile=${password}`];
-  const { code, output } = await asOwner([
-    join(programs, 'initdb'),
-    '-D',
-    made,
-    ...options,
-    ...(fast ? ['--no-sync'] : []),
-  ]);
+  const command = [join(programs, 'initdb'), '-D', made, ...options, ...(fast ? ['--no-sync'] : [])];
+  const { code, output } = await asOwner(command, { env });
   if (code !== 0) {
     rmSync(making, { recursive: true, force: true });
     throw new Trouble(/No space left/.test(output) ? 'the disk is full.' : `initdb failed: ${lastLines(output)}`);
@@ -180,8 +176,8 @@ function isLivingPostgres(pid) {
   }
 }
 
-function asOwner(command, { asRoot = false } = {}) {
-  const options = { cwd: '/' };
+function asOwner(command, { asRoot = false, env = {} } = {}) {
+  const options = { cwd: '/', env: { ...process.env, ...env } };
   return isRoot() && !asRoot
     ? run('runuser', ['-u', 'postgres', '--', ...command], options)
     : run(command[0], command.slice(1), options);

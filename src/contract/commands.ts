@@ -33,11 +33,11 @@ export type RoomSaved =
 const MOST_COPIES = 60;
 const MOST_CHARACTERS = 4_000_000;
 
-const house = z.uuid('must be a house');
+const house = z.uuid('must be a house').toLowerCase();
 const room = z.string().min(1).max(60);
 /** Null is the house itself. */
 const place = z.string().max(60).nullable();
-const device = z.uuid('must be a sensor');
+const device = z.uuid('must be a sensor').toLowerCase();
 const version = z.int();
 const onPlan = z.number().min(-1e6).max(1e6);
 const personName = z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters');
@@ -80,7 +80,7 @@ export const COMMANDS = {
   ),
   /** Keeps a method under a name, to start other houses from. */
   keepMethod: plain('lead', z.strictObject({ name, unit: z.enum(['in', 'mm']), choices: choicesSchema })),
-  dropMethod: plain('lead', z.strictObject({ id: z.uuid('must be a method') })),
+  dropMethod: plain('lead', z.strictObject({ id: z.uuid('must be a method').toLowerCase() })),
 
   addRoom: command<{ readonly id: string }>()('lead', z.strictObject({ house, room: roomSchema.omit({ id: true }) })),
   saveRoom: command<RoomSaved>()('lead', z.strictObject({ house, version, room: roomSchema })),

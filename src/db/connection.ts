@@ -1,8 +1,12 @@
-import { ConnectionError, Sequelize } from 'sequelize';
+import { ConnectionError, DatabaseError, Sequelize } from 'sequelize';
 
+/** Nothing computes longer in the database: readings are recorded in slices; ms. */
+const LONGEST_STATEMENT_MS = 6000;
 /** No statement here is long enough to be worth compiling first. */
 const SETTINGS = '-c jit=off';
-const POOL = { max: 10, idle: 30_000 };
+/** Whoever waits longer for a connection is told that the database does not answer; ms. */
+const LONGEST_WAIT_MS = 8000;
+const POOL = { max: 10, idle: 30_000, acquire: LONGEST_WAIT_MS };
 
 // One pool per process, also when the development server loads this module again.
 const holder: { oakSequelize?: Sequelize } = globalThis as typeof globalThis & { oakSequelize?: Sequelize };
@@ -13,13 +17,27 @@ export function connection(): Sequelize {
     dialect: 'postgres',
     logging: false,
     pool: POOL,
-    dialectOptions: { options: SETTINGS },
+    dialectOptions: {
+      options: SETTINGS,
+      connectionTimeoutMillis: LONGEST_WAIT_MS,
+      statement_timeout: LONGEST_STATEMENT_MS,
+      query_timeout: LONGEST_STATEMENT_MS,
+      keepAlive: true,
+    },
   });
   return holder.oakSequelize;
 }
 
-/** Whether an error means that the database cannot be reached, rather than that something is wrong. */
-export const isConnectionLost = (error: unknown): boolean => error instanceof ConnectionError;
+/** What PostgreSQL says while it stops, starts or has no room left, and when a statement took too long. */
+const NOT_NOW = /^(08...|57P0[1-5]|57014|55P03|53...)$/;
+
+/** Whether an error means that the database cannot be reached or takes nothing now, rather than that something is wrong. */
+export function isConnectionLost(error: unknown): boolean {
+  if (error instanceof ConnectionError) return true;
+  if (!(error instanceof DatabaseError)) return false;
+  const { code, message } = error.original as Error & { readonly code?: string };
+  return NOT_NOW.test(code ?? '') || /Connection terminated|ECONNRESET|EPIPE|read timeout/.test(message);
+}
 
 /** Where the database is. */
 export function databaseUrl(): string {

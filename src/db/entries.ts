@@ -17,7 +17,7 @@ export type AppendResult =
 /** The log of a house in the order of recording. */
 export async function listEntries(houseId: string): Promise<readonly Entry[]> {
   const rows = await models().EntryRow.findAll({ where: { houseId }, order: ['seq'] });
-  return rows.map(entryOf);
+  return rows.flatMap((row) => entryOf(row) ?? []);
 }
 
 /**
@@ -112,13 +112,16 @@ function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): bo
 
 const withoutUndefined = (value: object): unknown => JSON.parse(JSON.stringify(value));
 
-function entryOf(row: EntryRow): Entry {
-  const sent = newEntrySchema.parse({
+/** A recorded entry; one that could not be recorded any more is left out rather than keep everybody from the house. */
+function entryOf(row: EntryRow): Entry | undefined {
+  const sent = newEntrySchema.safeParse({
     id: row.id,
     room: row.roomId,
     kind: row.kind,
     at: row.at.toISOString(),
     payload: row.payload,
   });
-  return { ...sent, seq: row.seq, by: row.by, role: row.role, recordedAt: row.recordedAt.toISOString() };
+  return sent.success
+    ? { ...sent.data, seq: row.seq, by: row.by, role: row.role, recordedAt: row.recordedAt.toISOString() }
+    : undefined;
 }

@@ -12,15 +12,38 @@ export interface RecordResult {
   readonly conflicts: readonly number[];
 }
 
+/** So many are recorded at once: whoever writes in the house meanwhile waits a moment only. */
+const SLICE = 1500;
+
 /**
- * Records readings of one device, all in one transaction: the same instant again is recorded once, and with other values
- * refused. The hours that they fall into are summed up anew, so that order and batches change nothing.
+ * Records readings of one device: the same instant again is recorded once, and with other values refused. The hours that
+ * they fall into are summed up anew, so that order and batches change nothing; what was cut off in the middle is sent again.
  *
  * @param device its id, or a name for what was typed or came in a file
  * @param readings each of another instant
  * @returns undefined when there is no such house
  */
 export async function recordReadings(
+  houseId: string,
+  device: string,
+  roomId: string | null,
+  readings: readonly KeptReading[],
+): Promise<RecordResult | undefined> {
+  // In order of time every slice falls into hours of its own.
+  const ordered = readings.toSorted((a, b) => a.at - b.at);
+  let [recorded, known] = [0, 0];
+  const conflicts: number[] = [];
+  for (let from = 0; from === 0 || from < ordered.length; from += SLICE) {
+    const result = await recordSlice(houseId, device, roomId, ordered.slice(from, from + SLICE));
+    if (!result) return undefined;
+    recorded += result.recorded;
+    known += result.known;
+    conflicts.push(...result.conflicts);
+  }
+  return { recorded, known, conflicts };
+}
+
+async function recordSlice(
   houseId: string,
   device: string,
   roomId: string | null,

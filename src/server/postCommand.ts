@@ -43,7 +43,7 @@ async function answerTo(request: Request, name: string): Promise<Answer<unknown>
     return refused('notAllowed', `This is for a ${role}; you are signed in as a ${person.role}.`);
   const body = await readJson(request, WITH_FILE.includes(name) ? MOST_BYTES_WITH_FILE : MOST_BYTES);
   if (body.kind === 'tooLarge') return refused('invalid', 'This is more than can be sent at once.');
-  if (body.kind === 'broken') return refused('invalid', 'The body is not JSON.');
+  if (body.kind === 'broken') return refused('invalid', body.why);
   return run(name, body.json, person);
 }
 

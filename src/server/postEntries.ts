@@ -14,7 +14,7 @@ const MOST_BYTES = 1_000_000;
 const SLACK_MS = 5 * 60_000;
 
 const bodySchema = z.strictObject({
-  house: z.uuid('must be a house'),
+  house: z.uuid('must be a house').toLowerCase(),
   entries: z
     .array(newEntrySchema)
     .min(1, 'needs at least one entry')
@@ -31,7 +31,8 @@ export async function postEntries(request: Request): Promise<Response> {
   if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
   const body = await readJson(request, MOST_BYTES);
   if (body.kind === 'tooLarge') return refuse(413, 'The body is larger than 1 MB; send fewer entries at once.');
-  const parsed = bodySchema.safeParse(body.kind === 'json' ? body.json : undefined, { reportInput: true });
+  if (body.kind === 'broken') return refuse(400, body.why);
+  const parsed = bodySchema.safeParse(body.json, { reportInput: true });
   if (!parsed.success) {
     const problems = problemsFromZod(parsed.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);

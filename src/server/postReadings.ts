@@ -30,7 +30,7 @@ export async function postReadings(request: Request): Promise<Response> {
     return refuse(401, key ? 'No device has this key.' : 'The device’s key is missing: Authorization: Bearer KEY.');
   const sent = await readJson(request, MOST_BYTES);
   if (sent.kind === 'tooLarge') return refuse(413, 'The body is larger than 5 MB; send fewer readings at once.');
-  if (sent.kind === 'broken') return refuse(400, 'The body is not JSON.');
+  if (sent.kind === 'broken') return refuse(400, sent.why);
   const body = bodySchema.safeParse(sent.json, { reportInput: true });
   if (!body.success) {
     const problems = problemsFromZod(body.error);

@@ -21,7 +21,7 @@ export interface HouseVisit extends LoadedSite {
  */
 export const visitHouse = cache(async (id: string): Promise<HouseVisit> => {
   const person = await requirePerson();
-  return { ...(await loadSite(id)), person };
+  return { ...(await loadSite(id.toLowerCase())), person };
 });
 
 /** The houses and people, for who is signed in. */

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import { sealData } from 'iron-session';
-import { expect, test } from './site';
+import { expect, isLive, minutesBefore, test, watchErrors } from './site';
+import { query } from './testDatabase';
 
 /** Every page of the application, from its files, with a house and a room filled in. */
 const pagesOf = (house: string): readonly string[] =>
@@ -60,4 +61,106 @@ test('who is not signed in reads nothing of any page, whatever the cookie and ho
   // The same requests of somebody who is signed in tell it: what is looked for is there.
   for (const headers of [{}, { RSC: '1' }, partsRequest(`${house}/load`)])
     expect(await (await page.request.get(`${house}/load`, { headers })).text()).toMatch(WITHIN);
+});
+
+test('every answer says what a browser may do with it, and a page runs only its own scripts', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  const errors = watchErrors(page);
+  await signIn(page, 'Marit');
+  const policies: string[] = [];
+  for (const path of [...pagesOf(house), '/api/health', `${house}/file`, '/icon.svg', '/nowhere']) {
+    const headers = (await page.request.get(path)).headers();
+    expect([path, headers['x-content-type-options'], headers['referrer-policy']]).toEqual([
+      path,
+      'nosniff',
+      'same-origin',
+    ]);
+    if (path.startsWith('/api/') || path === '/icon.svg') continue;
+    const policy = headers['content-security-policy'] ?? '';
+    expect(policy, path).toContain("frame-ancestors 'none'");
+    expect(/script-src ([^;]*)/.exec(policy)?.[1], path).toMatch(/^'self' 'nonce-\S+'$/);
+    policies.push(policy);
+  }
+  // No two answers share the number that marks their scripts.
+  expect(new Set(policies).size).toBe(policies.length);
+  expect((await page.request.get(`${house}/file`)).headers()['cache-control']).toBe('no-store');
+  await page.goto(house);
+  await isLive(page);
+  await page.evaluate(() => {
+    const script = document.createElement('script');
+    script.textContent = 'document.title = "taken over"';
+    document.body.append(script);
+    document.body.insertAdjacentHTML('beforeend', '<img src="/nowhere" onerror="document.title = \'taken over\'">');
+  });
+  await expect.poll(() => errors.filter((error) => /Content Security Policy/.test(error)).length).toBeGreaterThan(0);
+  await expect(page).not.toHaveTitle('taken over');
+});
+
+test('what is no text, no path and no instant is refused with what is wrong, never with a fault', async ({
+  page,
+  house,
+  signIn,
+  site,
+}) => {
+  await signIn(page, 'Marit');
+  const id = house.split('/').at(-1) ?? '';
+  const post = async (path: string, data: unknown) => {
+    const answer = await page.request.post(path, {
+      data: JSON.stringify(data),
+      headers: { 'content-type': 'text/plain' },
+    });
+    return [answer.status(), (await answer.json()).message];
+  };
+  const item = (text: string, at = minutesBefore(1)) => ({
+    house: id,
+    entries: [{ id: randomUUID(), room: 'bath', at, kind: 'item', payload: { text } }],
+  });
+  const noText = [400, 'The body holds characters that are no text.'];
+  expect(await post('/api/entries', item('a\0b'))).toEqual(noText);
+  expect(await post('/api/entries', item('a\ud800b'))).toEqual(noText);
+  expect(await post('/api/commands/createHouse', { name: 'a\0b', unit: 'in' })).toEqual(noText);
+  const inTime = 'must lie between the years 2000 and 2100';
+  for (const at of ['0000-01-01T00:00:00Z', '0100-01-01T00:00:00Z', '1999-12-31T23:59:59Z'])
+    expect(await post('/api/entries', item('dust', at))).toEqual([400, `entries[0].at: ${inTime}`]);
+  const coat = (mixedAt: string) => ({
+    house: id,
+    entries: [
+      {
+        id: randomUUID(),
+        room: 'bath',
+        at: minutesBefore(1),
+        kind: 'coat',
+        payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'setting', minutes: 45 }, mixedAt },
+      },
+    ],
+  });
+  expect(await post('/api/entries', coat('9999-01-01T00:00:00Z'))).toEqual([
+    400,
+    `entries[0].payload.mixedAt: ${inTime}`,
+  ]);
+  expect(await post('/api/entries', coat(minutesBefore(60 * 25)))).toEqual([
+    400,
+    'entries[0].payload.mixedAt: must lie in the day before the coat',
+  ]);
+  for (const path of ['/%ff', `${house}/%ff`, '/h/%00/board', `${house}/hand-over/%ff`, '/api/commands/%ff'])
+    expect([path, (await page.request.get(path)).status() < 500]).toEqual([path, true]);
+  // In capitals an id is the same id.
+  const sent = item('Ridge over the door');
+  expect((await post('/api/entries', sent))[0]).toBe(200);
+  const again = { house: id.toUpperCase(), entries: sent.entries.map((one) => ({ ...one, id: one.id.toUpperCase() })) };
+  expect((await post('/api/entries', again))[0]).toBe(200);
+  // A wild entry of former days keeps nobody from the house.
+  await query(
+    `INSERT INTO entries (id, house_id, seq, room_id, kind, at, by, role, payload, recorded_at)
+     SELECT $1, $2, next_seq, 'bath', 'sanded', '0100-01-01', (SELECT id FROM people LIMIT 1), 'lead', '{}', now()
+     FROM houses WHERE id = $2`,
+    site.database,
+    [randomUUID(), id],
+  );
+  await query('UPDATE houses SET next_seq = next_seq + 1 WHERE id = $1', site.database, [id]);
+  for (const view of ['', '/board', '/dry', '/my-day', '/hand-over'])
+    expect((await page.request.get(house + view)).status(), view).toBe(200);
 });

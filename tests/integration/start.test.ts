@@ -31,7 +31,7 @@ describe('the database of a checkout', () => {
     import { startCluster } from '${scripts}/cluster.mjs';
     await runScript(async () => {
       let place;
-      const cluster = await startCluster((told) => (place = told));
+      const cluster = await startCluster({ told: (facts) => (place = facts) });
       console.log('data ' + place.data);
       await cluster.stop();
     });`;

@@ -5,7 +5,18 @@ import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
 import type { Role } from './person';
 
-const instant = z.iso.datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' });
+/** No house of today was worked on before, and none will be after. */
+const isInTime = (text: string): boolean => {
+  const year = new Date(text).getUTCFullYear();
+  return year >= 2000 && year < 2100;
+};
+const NOT_IN_TIME = 'must lie between the years 2000 and 2100';
+const instant = z.iso
+  .datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' })
+  .refine(isInTime, NOT_IN_TIME);
+const day = z.iso.date('must be a day').refine(isInTime, NOT_IN_TIME);
+/** Ids are compared as they are written: in small letters. */
+const uuid = (error: string) => z.uuid(error).toLowerCase();
 const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be at most 500 characters');
 
 export const mudSchema = z.discriminatedUnion('kind', [
@@ -41,12 +52,27 @@ const coatPayload = z.strictObject({
 });
 
 const nothing = z.strictObject({});
-const base = { id: z.uuid('must be a UUID'), at: instant };
+const base = { id: uuid('must be a UUID'), at: instant };
 const inRoom = { ...base, room: z.string().min(1, 'needs a room').max(60) };
+
+const DAY_MS = 86_400_000;
+/** Clocks of two phones may differ by so much. */
+const SLACK_MS = 5 * 60_000;
+
+/** Whether mud that was mixed then can have gone on at that instant. */
+function isMixedFor(mixedAt: string, at: string): boolean {
+  const before = Date.parse(at) - Date.parse(mixedAt);
+  return before >= -SLACK_MS && before <= DAY_MS;
+}
 
 /** What a client sends; who did it comes from the session, and the order from the database. */
 export const newEntrySchema = z.discriminatedUnion('kind', [
-  z.strictObject({ ...inRoom, kind: z.literal('coat'), payload: coatPayload }),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('coat'), payload: coatPayload })
+    .refine(({ at, payload: { mixedAt } }) => mixedAt === undefined || isMixedFor(mixedAt, at), {
+      path: ['payload', 'mixedAt'],
+      error: 'must lie in the day before the coat',
+    }),
   z.strictObject({ ...inRoom, kind: z.literal('sanded'), payload: nothing }),
   z.strictObject({ ...inRoom, kind: z.literal('checked'), payload: z.strictObject({ level: levelSchema }) }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
@@ -55,8 +81,8 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     kind: z.literal('assigned'),
     payload: z.strictObject({
       pass: z.enum(PASSES),
-      person: z.uuid('must be a person').nullable(),
-      day: z.iso.date('must be a day'),
+      person: uuid('must be a person').nullable(),
+      day,
     }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
@@ -71,13 +97,13 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...inRoom,
     kind: z.literal('itemClosed'),
-    payload: z.strictObject({ item: z.uuid('must be an item') }),
+    payload: z.strictObject({ item: uuid('must be an item') }),
   }),
   z.strictObject({
     ...base,
     room: z.null().default(null),
     kind: z.literal('void'),
-    payload: z.strictObject({ target: z.uuid('must be an entry') }),
+    payload: z.strictObject({ target: uuid('must be an entry') }),
   }),
 ]);
 
