@@ -70,6 +70,8 @@ async function serve({ port, dev, empty, run, cancelled }) {
       ...process.env,
       ...env,
       ...(dev ? { NODE_ENV: 'development', OAK_BUILD_DIR: DEV_FOLDER } : { NODE_ENV: 'production' }),
+      // The demo's weather service runs on this machine.
+      ...(empty ? {} : { OAK_NEARBY_SERVICES: '1' }),
       SESSION_SECRET: sessionSecret(),
       NEXT_TELEMETRY_DISABLED: '1',
     },

@@ -2,10 +2,12 @@ import type { AirFrom } from '../core/drying/airClock';
 import { hoursOf, weatherReportSchema } from '../core/drying/weatherReport';
 import { now } from '../db/clock';
 import { saveWeather } from '../db/weather';
+import { askOutside } from './askOutside';
 
 const EVERY_MS = 3_600_000;
 const AFTER_FAILURE_MS = 10 * 60_000;
-const LONGEST_MS = 5000;
+/** Whatever was behind the address: it tells nothing of the network that the server stands in. */
+const NO_REPORT = 'no report of hours with temperature and humidity is to be had there';
 
 /** When a house's weather was last asked for here, and why that failed. */
 const asked = new Map<string, { readonly at: number; readonly failure: string | undefined }>();
@@ -27,25 +29,14 @@ export async function askWeather(houseId: string, url: string): Promise<string |
   const instant = now();
   asked.set(houseId, { at: instant, failure: undefined });
   const report = await fetchReport(url);
-  const failure = typeof report === 'string' ? report : undefined;
-  if (typeof report !== 'string') await saveWeather(houseId, report, new Date(instant));
+  const failure = report ? undefined : NO_REPORT;
+  if (report) await saveWeather(houseId, report, new Date(instant));
   asked.set(houseId, { at: instant, failure });
   return failure;
 }
 
-/** The hours that a service tells, or why it does not. */
-async function fetchReport(url: string): Promise<readonly AirFrom[] | string> {
-  try {
-    const answer = await fetch(url, {
-      signal: AbortSignal.timeout(LONGEST_MS),
-      redirect: 'error',
-      headers: { accept: 'application/json' },
-    });
-    if (!answer.ok) return `it answers with status ${answer.status}`;
-    const parsed = weatherReportSchema.safeParse(await answer.json());
-    return parsed.success ? hoursOf(parsed.data) : 'what it sends is no list of hours with temperature and humidity';
-  } catch (error) {
-    if (error instanceof SyntaxError) return 'what it sends is no JSON';
-    return error instanceof Error && error.name === 'TimeoutError' ? 'it took longer than 5 s' : 'it does not answer';
-  }
+/** The hours that a service tells; undefined where no report is to be had. */
+async function fetchReport(url: string): Promise<readonly AirFrom[] | undefined> {
+  const report = weatherReportSchema.safeParse(await askOutside(url));
+  return report.success ? hoursOf(report.data) : undefined;
 }

@@ -244,7 +244,9 @@ test('the weather is asked for, and a service that fails is told', async ({ page
   await expect(weather.getByRole('alert')).toHaveCount(0);
   broken = true;
   await ask.click();
-  await expect(weather.getByRole('alert')).toHaveText('The weather was not taken: it answers with status 500.');
+  await expect(weather.getByRole('alert')).toHaveText(
+    'The weather was not taken: no report of hours with temperature and humidity is to be had there.',
+  );
   await expect(address).toHaveValue(url);
   service.close();
 });

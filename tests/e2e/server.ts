@@ -22,6 +22,8 @@ export async function startServer(database: string, clock: string, port?: number
       DATABASE_URL: urlOf(database),
       NODE_ENV: 'production',
       TZ: TIME_ZONE,
+      // The weather of the tests is on loopback.
+      OAK_NEARBY_SERVICES: '1',
       SESSION_SECRET: 'a secret for tests, of at least 32 characters',
     },
   });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { instantSchema } from '../measure/instant';
 import type { AirFrom } from './airClock';
 
 const MOST_HOURS = 2000;
@@ -8,7 +9,7 @@ export const weatherReportSchema = z.object({
   hours: z
     .array(
       z.object({
-        at: z.iso.datetime({ offset: true }),
+        at: instantSchema,
         temperature: z.number().min(-60).max(60),
         humidity: z.number().min(0).max(100),
       }),
@@ -17,8 +18,13 @@ export const weatherReportSchema = z.object({
     .max(MOST_HOURS),
 });
 
-/** The hours of a report in order of time. */
-export const hoursOf = ({ hours }: z.infer<typeof weatherReportSchema>): readonly AirFrom[] =>
-  hours
-    .map(({ at, temperature, humidity }) => ({ from: Date.parse(at), air: { temperature, humidity } }))
-    .sort((a, b) => a.from - b.from);
+/** The hours of a report in order of time; of one that comes twice the last. */
+export function hoursOf({ hours }: z.infer<typeof weatherReportSchema>): readonly AirFrom[] {
+  const byInstant = new Map(
+    hours.map(({ at, temperature, humidity }) => {
+      const from = Date.parse(at);
+      return [from, { from, air: { temperature, humidity } }] as const;
+    }),
+  );
+  return [...byInstant.values()].sort((a, b) => a.from - b.from);
+}

@@ -1,20 +1,11 @@
 import { z } from 'zod';
 import { SUBSTRATES } from '../drying/dryingHours';
 import { levelSchema } from '../house/levelSchema';
+import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
 import type { Role } from './person';
 
-/** No house of today was worked on before, and none will be after. */
-const isInTime = (text: string): boolean => {
-  const year = new Date(text).getUTCFullYear();
-  return year >= 2000 && year < 2100;
-};
-const NOT_IN_TIME = 'must lie between the years 2000 and 2100';
-const instant = z.iso
-  .datetime({ offset: true, error: () => 'must be an instant such as 2031-05-06T07:30:00Z' })
-  .refine(isInTime, NOT_IN_TIME);
-const day = z.iso.date('must be a day').refine(isInTime, NOT_IN_TIME);
 /** Ids are compared as they are written: in small letters. */
 const uuid = (error: string) => z.uuid(error).toLowerCase();
 const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be at most 500 characters');
@@ -48,11 +39,11 @@ const coatPayload = z.strictObject({
   thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
   substrate: z.enum(SUBSTRATES).optional(),
   tool: z.string().trim().max(80).optional(),
-  mixedAt: instant.optional(),
+  mixedAt: instantSchema.optional(),
 });
 
 const nothing = z.strictObject({});
-const base = { id: uuid('must be a UUID'), at: instant };
+const base = { id: uuid('must be a UUID'), at: instantSchema };
 const inRoom = { ...base, room: z.string().min(1, 'needs a room').max(60) };
 
 const DAY_MS = 86_400_000;
@@ -82,7 +73,7 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     payload: z.strictObject({
       pass: z.enum(PASSES),
       person: uuid('must be a person').nullable(),
-      day,
+      day: daySchema,
     }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
