@@ -47,6 +47,7 @@ describe('migrations', () => {
       { name: '0003-kept-methods' },
       { name: '0004-air' },
       { name: '0005-rooms-cursor' },
+      { name: '0006-unfinished' },
     ]);
   });
 });
