@@ -1,7 +1,7 @@
 import type { Problem } from '../core/house/problem';
 
 /** Why a request was not carried out. */
-export type RefusalKind = 'signedOut' | 'notAllowed' | 'invalid' | 'notFound' | 'stale';
+export type RefusalKind = 'signedOut' | 'notAllowed' | 'invalid' | 'notFound' | 'stale' | 'tooMany';
 
 /** What a request to change something answers; the same for every form. */
 export type Answer<Value> = { readonly ok: true; readonly value: Value } | Refused;

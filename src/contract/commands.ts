@@ -34,6 +34,7 @@ const MOST_COPIES = 60;
 const MOST_CHARACTERS = 4_000_000;
 
 const house = z.uuid('must be a house').toLowerCase();
+const person = z.uuid('must be a person').toLowerCase();
 const room = z.string().min(1).max(60);
 /** Null is the house itself. */
 const place = z.string().max(60).nullable();
@@ -57,6 +58,16 @@ export const COMMANDS = {
   /** Makes the lead's account in an empty application. */
   setUp: plain('anyone', z.strictObject({ name: personName, password: newPassword })),
   signOut: plain('anyone', z.strictObject({})),
+  /** Ends every other sign-in of the person. */
+  changePassword: plain(
+    'viewer',
+    z.strictObject({ password: z.string().min(1, 'needs the password').max(200), next: newPassword }),
+  ),
+  /** One's own, or as a lead anybody's. */
+  endSession: plain('viewer', z.strictObject({ session: z.uuid('must be a sign-in').toLowerCase() })),
+  /** A lead gives a new password to somebody else, and ends all their sign-ins. */
+  resetPassword: plain('lead', z.strictObject({ person, password: newPassword })),
+  removePerson: plain('lead', z.strictObject({ person })),
   invite: plain('lead', z.strictObject({ name: personName, role: z.enum(ROLES), password: newPassword })),
 
   createHouse: command<{ readonly id: string }>()(

@@ -5,11 +5,15 @@ const AGAIN_MS = 1000;
 
 /**
  * Listens for houses that change. After the connection was lost it comes back by itself; what changed meanwhile is not
- * told, so the listener is told to look at all houses again.
+ * told, so the listener is told to look at all houses again. Sign-ins that end are told too.
  *
  * @returns ends the listening
  */
-export function listenForChanges(onHouse: (id: string) => void, onAll: () => void): () => void {
+export function listenForChanges(
+  onHouse: (id: string) => void,
+  onAll: () => void,
+  onSessionEnded: (id: string) => void,
+): () => void {
   let client: pg.Client | undefined;
   let timer: NodeJS.Timeout | undefined;
   let ended = false;
@@ -23,12 +27,14 @@ export function listenForChanges(onHouse: (id: string) => void, onAll: () => voi
       lost = true;
       timer = setTimeout(() => void connect(), AGAIN_MS);
     };
-    next.on('notification', ({ payload }) => payload && onHouse(payload));
+    next.on('notification', ({ channel, payload }) => {
+      if (payload) (channel === 'session_ended' ? onSessionEnded : onHouse)(payload);
+    });
     next.on('error', again);
     next.on('end', again);
     try {
       await next.connect();
-      await next.query('LISTEN house_changed');
+      await next.query('LISTEN house_changed; LISTEN session_ended');
       if (ended) return void next.end();
       onAll();
     } catch {

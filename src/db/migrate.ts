@@ -7,6 +7,7 @@ import * as keptMethods from './migrations/0003-kept-methods';
 import * as air from './migrations/0004-air';
 import * as roomsCursor from './migrations/0005-rooms-cursor';
 import * as unfinished from './migrations/0006-unfinished';
+import * as sessions from './migrations/0007-sessions';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
@@ -16,6 +17,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0004-air': air,
   '0005-rooms-cursor': roomsCursor,
   '0006-unfinished': unfinished,
+  '0007-sessions': sessions,
 };
 
 /**
@@ -41,7 +43,7 @@ export async function migrate(): Promise<void> {
 
 /** A query interface whose statements are part of a transaction. */
 function within(sequelize: Sequelize, transaction: Transaction): QueryInterface {
-  const query = (sql: string) => sequelize.query(sql, { transaction });
+  const query = (sql: string, options?: object) => sequelize.query(sql, { ...options, transaction });
   return Object.assign(Object.create(sequelize.getQueryInterface()), { sequelize: { query } });
 }
 

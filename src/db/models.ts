@@ -16,8 +16,11 @@ import { connection } from './connection';
 export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
   declare id: CreationOptional<string>;
   declare name: string;
+  /** The name as it is compared. */
+  declare folded: string;
   declare role: Role;
   declare passwordHash: string;
+  declare removedAt: CreationOptional<Date | null>;
 }
 
 export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttributes<HouseRow>> {
@@ -93,7 +96,10 @@ function bind(sequelize: Sequelize): void {
   const count = () => ({ type: DataTypes.INTEGER, allowNull: false });
   const instant = () => ({ type: DataTypes.DATE, allowNull: false });
   const json = () => ({ type: DataTypes.JSONB, allowNull: false });
-  PersonRow.init({ id: id(), name: text(), role: text(), passwordHash: text() }, { ...options, tableName: 'people' });
+  PersonRow.init(
+    { id: id(), name: text(), folded: text(), role: text(), passwordHash: text(), removedAt: DataTypes.DATE },
+    { ...options, tableName: 'people' },
+  );
   HouseRow.init(
     {
       id: id(),

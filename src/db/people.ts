@@ -1,17 +1,12 @@
 import { hash, verify } from '@node-rs/argon2';
+import { foldName } from '../core/log/foldName';
 import type { Person, Role } from '../core/log/person';
 import { models, type PersonRow } from './models';
 
-/** All people, by name. */
+/** All people, by name, also those who have left. */
 export async function listPeople(): Promise<readonly Person[]> {
   const rows = await models().PersonRow.findAll({ order: ['name'] });
   return rows.map(personOf);
-}
-
-/** The person with this id, or undefined. */
-export async function findPerson(id: string): Promise<Person | undefined> {
-  const row = await models().PersonRow.findByPk(id);
-  return row ? personOf(row) : undefined;
 }
 
 /** Whether anybody can sign in yet. */
@@ -21,10 +16,7 @@ export async function anyPeople(): Promise<boolean> {
 
 /** The person with this name and password, or undefined; the same time passes whichever is wrong. */
 export async function authenticate(name: string, password: string): Promise<Person | undefined> {
-  const { sequelize, PersonRow } = models();
-  const row = await PersonRow.findOne({
-    where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), name.trim().toLowerCase()),
-  });
+  const row = await models().PersonRow.findOne({ where: { folded: foldName(name), removedAt: null } });
   const matches = await verify(row?.passwordHash ?? (await decoyHash()), password);
   return row && matches ? personOf(row) : undefined;
 }
@@ -32,16 +24,12 @@ export async function authenticate(name: string, password: string): Promise<Pers
 /** Adds a person; undefined when the name is taken. */
 export async function addPerson(name: string, role: Role, password: string): Promise<Person | undefined> {
   const { PersonRow, sequelize } = models();
-  const trimmed = name.trim();
   const passwordHash = await hash(password);
   return sequelize.transaction(async (transaction) => {
     await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
-    const twin = await PersonRow.findOne({
-      where: sequelize.where(sequelize.fn('lower', sequelize.col('name')), trimmed.toLowerCase()),
-      transaction,
-    });
-    if (twin) return undefined;
-    return personOf(await PersonRow.create({ name: trimmed, role, passwordHash }, { transaction }));
+    const folded = foldName(name);
+    if (await PersonRow.findOne({ where: { folded, removedAt: null }, transaction })) return undefined;
+    return personOf(await PersonRow.create({ name: name.trim(), folded, role, passwordHash }, { transaction }));
   });
 }
 
@@ -52,7 +40,42 @@ export async function addFirstLead(name: string, password: string): Promise<Pers
   return sequelize.transaction(async (transaction) => {
     await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
     if (await PersonRow.findOne({ transaction })) return undefined;
-    return personOf(await PersonRow.create({ name: name.trim(), role: 'lead', passwordHash }, { transaction }));
+    return personOf(
+      await PersonRow.create(
+        { name: name.trim(), folded: foldName(name), role: 'lead', passwordHash },
+        { transaction },
+      ),
+    );
+  });
+}
+
+/** Whether this is the password of a person. */
+export async function isPasswordOf(id: string, password: string): Promise<boolean> {
+  const row = await models().PersonRow.findByPk(id);
+  return row !== null && verify(row.passwordHash, password);
+}
+
+/** Gives a person another password; false when there is nobody of that id. */
+export async function setPassword(id: string, password: string): Promise<boolean> {
+  const passwordHash = await hash(password);
+  const [count] = await models().PersonRow.update({ passwordHash }, { where: { id, removedAt: null } });
+  return count > 0;
+}
+
+/** What became of a removal; without a lead nobody could do anything any more. */
+export type Removal = 'removed' | 'unknown' | 'lastLead';
+
+/** A person leaves: what they did stays in the record, their name is free again. */
+export async function removePerson(id: string, at: Date): Promise<Removal> {
+  const { PersonRow, sequelize } = models();
+  return sequelize.transaction(async (transaction) => {
+    await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
+    const row = await PersonRow.findOne({ where: { id, removedAt: null }, transaction });
+    if (!row) return 'unknown';
+    const leads = await PersonRow.count({ where: { role: 'lead', removedAt: null }, transaction });
+    if (row.role === 'lead' && leads < 2) return 'lastLead';
+    await row.update({ removedAt: at }, { transaction });
+    return 'removed';
   });
 }
 
@@ -62,4 +85,9 @@ function decoyHash(): Promise<string> {
   return decoy;
 }
 
-const personOf = ({ id, name, role }: PersonRow): Person => ({ id, name, role });
+const personOf = ({ id, name, role, removedAt }: PersonRow): Person => ({
+  id,
+  name,
+  role,
+  ...(removedAt ? { left: true } : {}),
+});

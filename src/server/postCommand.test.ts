@@ -6,7 +6,14 @@ import { anyPeople, authenticate } from '../db/people';
 import { postCommand } from './postCommand';
 import { signedIn } from './session';
 
-vi.mock('./session', () => ({ signedIn: vi.fn(), openSession: vi.fn(), closeSession: vi.fn() }));
+vi.mock('./session', () => ({
+  signedIn: vi.fn(),
+  currentSession: vi.fn(),
+  openSession: vi.fn(),
+  closeSession: vi.fn(),
+  addressOfSender: vi.fn(async () => '192.0.2.1'),
+}));
+vi.mock('./throttle', () => ({ countTry: vi.fn(async () => 0), forgetTry: vi.fn() }));
 vi.mock('../db/methods', () => ({ dropMethod: vi.fn(), keepMethod: vi.fn(), listMethods: vi.fn() }));
 vi.mock('../db/people', () => ({
   authenticate: vi.fn(),

@@ -20,7 +20,7 @@ const MOST_BYTES = 1_000_000;
 const MOST_BYTES_WITH_FILE = 5_000_000;
 const WITH_FILE: readonly CommandName[] = ['importHouse', 'importAir'];
 
-const STATUS = { signedOut: 401, notAllowed: 403, invalid: 400, notFound: 404, stale: 409 } as const;
+const STATUS = { signedOut: 401, notAllowed: 403, invalid: 400, notFound: 404, stale: 409, tooMany: 429 } as const;
 /** Nobody: what needs no sign-in does not ask who it is. */
 const NOBODY: Person = { id: '', name: '', role: 'viewer' };
 

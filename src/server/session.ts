@@ -1,15 +1,18 @@
 import { getIronSession, type SessionOptions } from 'iron-session';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import type { Person } from '../core/log/person';
-import { findPerson } from '../db/people';
+import { now } from '../db/clock';
+import { addSession, endSession, findSession, SESSION_DAYS } from '../db/sessions';
 
 interface SessionContent {
-  person?: string;
+  /** What the database knows this sign-in by. */
+  token?: string;
 }
 
 const DAY_S = 86_400;
+const LONGEST_DEVICE = 200;
 
 function options(): SessionOptions {
   const password = process.env.SESSION_SECRET;
@@ -17,7 +20,7 @@ function options(): SessionOptions {
   return {
     password,
     cookieName: 'oak-session',
-    ttl: 30 * DAY_S,
+    ttl: SESSION_DAYS * DAY_S,
     // Plain HTTP is served on loopback only; behind TLS, OAK_SECURE_COOKIES=1 keeps the cookie to it.
     cookieOptions: { httpOnly: true, sameSite: 'lax', secure: process.env.OAK_SECURE_COOKIES === '1' },
   };
@@ -25,23 +28,37 @@ function options(): SessionOptions {
 
 const session = async () => getIronSession<SessionContent>(await cookies(), options());
 
-/** Who sent this request, or undefined. */
-export const signedIn = cache(async (): Promise<Person | undefined> => {
-  const { person } = await session();
-  return person === undefined ? undefined : findPerson(person);
+/** The session of this request, or undefined. */
+export const currentSession = cache(async () => {
+  const { token } = await session();
+  return token === undefined ? undefined : findSession(token, now());
 });
+
+/** Who sent this request, or undefined. */
+export const signedIn = async (): Promise<Person | undefined> => (await currentSession())?.person;
 
 /** Who sent this request; nobody is sent to the sign-in page. */
 export async function requirePerson(): Promise<Person> {
   return (await signedIn()) ?? redirect('/signin');
 }
 
+/** Signs a person in, on the device that sent this request. */
 export async function openSession(person: Person): Promise<void> {
+  const device = (await headers()).get('user-agent')?.slice(0, LONGEST_DEVICE) ?? 'unknown';
   const current = await session();
-  current.person = person.id;
+  current.token = await addSession(person.id, device, now());
   await current.save();
 }
 
+/** Ends the session of this request, also in the database: its cookie is worth nothing from now on. */
 export async function closeSession(): Promise<void> {
+  const current = await currentSession();
+  if (current) await endSession(current.id);
   (await session()).destroy();
+}
+
+/** Where this request comes from: the last one who passed it on says so. */
+export async function addressOfSender(): Promise<string> {
+  const passed = (await headers()).get('x-forwarded-for')?.split(',').at(-1)?.trim();
+  return passed === undefined || passed === '' ? 'unknown' : passed;
 }

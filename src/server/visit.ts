@@ -1,13 +1,16 @@
 import { cache } from 'react';
 import type { SensorStanding } from '../core/drying/sensorStanding';
 import type { Person } from '../core/log/person';
+import { now } from '../db/clock';
 import { listDevices } from '../db/devices';
 import { listHouses } from '../db/houses';
 import { listMethods } from '../db/methods';
 import { listPeople } from '../db/people';
 import { type AirStretch, chartAir } from '../db/readingHours';
+import { listSessions } from '../db/sessions';
 import { type LoadedSite, loadSite } from './loadSite';
-import { requirePerson } from './session';
+import { mayAct } from './mayAct';
+import { currentSession, requirePerson } from './session';
 
 /** A house with who looks at it. */
 export interface HouseVisit extends LoadedSite {
@@ -24,11 +27,15 @@ export const visitHouse = cache(async (id: string): Promise<HouseVisit> => {
   return { ...(await loadSite(id.toLowerCase())), person };
 });
 
-/** The houses and people, for who is signed in. */
+/** The houses and people, for who is signed in, with the sign-ins that they may end: their own, for a lead everybody's. */
 export async function visitHouses() {
   const person = await requirePerson();
-  const [houses, people] = await Promise.all([listHouses(), listPeople()]);
-  return { person, houses, people };
+  const [houses, people, sessions] = await Promise.all([
+    listHouses(),
+    listPeople(),
+    listSessions(mayAct(person, 'lead') ? undefined : person.id),
+  ]);
+  return { person, houses, people, sessions, session: (await currentSession())?.id, now: now() };
 }
 
 /** The methods that were kept under a name, for who visits a house. */

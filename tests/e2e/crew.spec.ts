@@ -1,3 +1,4 @@
+import type { Browser } from '@playwright/test';
 import { expect, isLive, minutesBefore, test } from './site';
 import { query } from './testDatabase';
 
@@ -15,7 +16,7 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
   await expect(crew.getByText('must have at least 8 characters')).toBeVisible();
   await crew.getByLabel('First password').fill('oak-demo');
   await crew.getByRole('button', { name: 'Add' }).click();
-  await expect(crew.getByRole('listitem').filter({ hasText: 'Signe' })).toBeVisible();
+  await expect(crew.getByRole('listitem').filter({ hasText: 'Signe' }).first()).toBeVisible();
 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Signe');
@@ -99,4 +100,101 @@ test('day and night are remembered', async ({ page, signIn, house }) => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'oak-night');
   await page.reload();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'oak-night');
+});
+
+/** A browser of somebody's own, signed in by the form: other tests share none of its sign-ins. */
+async function ownSignIn(browser: Browser, baseURL: string | undefined, name: string, password = 'oak-demo') {
+  const page = await browser.newPage(baseURL ? { baseURL } : {});
+  await page.goto('/signin');
+  await page.getByLabel('Name').fill(name);
+  await page.getByLabel('Password').fill(password);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/\/(h|houses)\b/);
+  return page;
+}
+
+test('a sign-in that has ended is worth nothing, its cookie kept or not, and its pages say so', async ({
+  page,
+  browser,
+  baseURL,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto('/houses');
+  const crew = page.getByRole('region', { name: 'Crew' });
+  await crew.getByLabel('Name').fill('Runa');
+  await crew.getByLabel('First password').fill('oak-demo');
+  await crew.getByRole('button', { name: 'Add' }).click();
+  const runa = crew.getByRole('listitem').filter({ hasText: 'Runa' });
+  await expect(runa).toBeVisible();
+
+  // Signed out: the cookie that somebody kept opens nothing.
+  const phone = await ownSignIn(browser, baseURL, 'Runa');
+  const kept = await phone.context().cookies();
+  await phone.goto(`${house}/board`);
+  await isLive(phone);
+  await phone.getByRole('button', { name: /^Sign out/ }).click();
+  await expect(phone).toHaveURL(/\/signin$/);
+  await phone.context().addCookies(kept);
+  expect((await phone.request.get('/api/live/marks')).status()).toBe(401);
+
+  // A new password from the lead ends the others at once, an open stream too.
+  const again = await ownSignIn(browser, baseURL, 'Runa');
+  await again.goto(`${house}/board`);
+  await isLive(again);
+  await page.reload();
+  await runa.getByText('Runa', { exact: true }).click();
+  await expect(runa.getByRole('listitem')).toHaveText([/Computer, last used just now/]);
+  await runa.getByLabel('New password for Runa').fill('runa has another');
+  await runa.getByRole('button', { name: 'Give it' }).click();
+  await expect(runa.getByText('Given. Every sign-in of theirs has ended.')).toBeVisible();
+  await expect(runa.getByText('Signed in nowhere.')).toBeVisible();
+  await expect(again.getByRole('status').filter({ hasText: 'live' })).toHaveCount(0);
+  expect((await again.request.get('/api/live/marks')).status()).toBe(401);
+
+  // Changed by herself: this one goes on, another one ends.
+  const here = await ownSignIn(browser, baseURL, 'Runa', 'runa has another');
+  const there = await ownSignIn(browser, baseURL, 'Runa', 'runa has another');
+  await here.goto('/houses');
+  const account = here.getByRole('region', { name: 'My account' });
+  await account.getByLabel('Password now').fill('oak-demo');
+  await account.getByLabel('New password').fill('a third password');
+  await account.getByRole('button', { name: 'Change it' }).click();
+  await expect(account.getByText('is not your password')).toBeVisible();
+  await account.getByLabel('Password now').fill('runa has another');
+  await account.getByRole('button', { name: 'Change it' }).click();
+  await expect(account.getByText('Changed. Other sign-ins have ended.')).toBeVisible();
+  expect((await here.request.get('/api/live/marks')).status()).toBe(200);
+  expect((await there.request.get('/api/live/marks')).status()).toBe(401);
+
+  // Taken off the crew, she is out, and may not come back.
+  await page.reload();
+  await runa.getByText('Runa', { exact: true }).click();
+  await runa.getByRole('button', { name: 'Take Runa off …' }).click();
+  await runa.getByRole('button', { name: 'Take Runa off the crew' }).click();
+  await expect(runa).toHaveCount(0);
+  expect((await here.request.get('/api/live/marks')).status()).toBe(401);
+  const answer = await here.request.post('/api/commands/signIn', {
+    data: { name: 'Runa', password: 'a third password' },
+  });
+  expect(answer.status()).toBe(400);
+});
+
+test('passwords cannot be guessed one after the other', async ({ playwright, baseURL }) => {
+  const outside = await playwright.request.newContext(baseURL ? { baseURL } : {});
+  const tries = await Promise.all(
+    Array.from({ length: 14 }, (_, index) =>
+      outside.post('/api/commands/signIn', { data: { name: 'Osei', password: `guess ${index}` } }),
+    ),
+  );
+  expect(new Set(tries.map((answer) => answer.status()))).toEqual(new Set([400, 429]));
+  const late = await outside.post('/api/commands/signIn', { data: { name: 'OSEI', password: 'oak-demo' } });
+  expect([late.status(), (await late.json()).message]).toEqual([
+    429,
+    expect.stringMatching(/^Too many wrong passwords\. Try again in 1[0-5] min\.$/),
+  ]);
+  // Somebody else signs in from there meanwhile.
+  const other = await outside.post('/api/commands/signIn', { data: { name: 'Ines', password: 'oak-demo' } });
+  expect(other.status()).toBe(200);
 });

@@ -14,6 +14,7 @@ import { migrate } from '@/db/migrate';
 import { addPerson } from '@/db/people';
 import { chartAir, listAirHours } from '@/db/readingHours';
 import { recordReadings, trustReadings } from '@/db/readings';
+import { addSession, endSession, findSession } from '@/db/sessions';
 import { saveWeather, setWeatherUrl } from '@/db/weather';
 import { rememberedAir } from '@/server/rememberedAir';
 
@@ -250,12 +251,14 @@ describe('changes', () => {
   it('of the log, the air and the rooms are told to whoever listens, also after the connection was lost', async () => {
     const id = await newHouse();
     const heard: string[] = [];
+    const ended: string[] = [];
     let all = 0;
     const stop = listenForChanges(
       (house) => heard.push(house),
       () => {
         all += 1;
       },
+      (session) => ended.push(session),
     );
     await until(() => all === 1);
     const told = async (change: () => Promise<unknown>) => {
@@ -269,10 +272,13 @@ describe('changes', () => {
     const [room] = (await stored(id)).rooms;
     if (room) await told(() => saveRoom(id, room.version, { ...room.room, name: 'Parlour' }));
     await connection().query(
-      "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query = 'LISTEN house_changed' AND datname = current_database()",
+      "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query LIKE 'LISTEN %' AND datname = current_database()",
     );
     await until(() => all === 2);
     await told(() => recordReadings(id, 'a', 'hall', [reading(1, 18)]));
+    const { id: session = '' } = (await findSession(await addSession(lead.id, 'Phone', START), START)) ?? {};
+    await endSession(session);
+    await until(() => ended.includes(session));
     stop();
   });
 

@@ -10,8 +10,9 @@ import { addHouse, findHouse, saveHouseHead, saveRoom, saveRoomMethod } from '@/
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
-import { addFirstLead, addPerson, authenticate, findPerson } from '@/db/people';
+import { addFirstLead, addPerson, authenticate, listPeople, removePerson, setPassword } from '@/db/people';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
+import { addSession, endSession, endSessionsOf, findSession, listSessions } from '@/db/sessions';
 
 let lead: Person;
 let finisher: Person;
@@ -48,6 +49,7 @@ describe('migrations', () => {
       { name: '0004-air' },
       { name: '0005-rooms-cursor' },
       { name: '0006-unfinished' },
+      { name: '0007-sessions' },
     ]);
   });
 });
@@ -70,7 +72,65 @@ describe('people', () => {
 
   it('have a first lead only while nobody is there', async () => {
     expect(await addFirstLead('Too late', 'a long password')).toBeUndefined();
-    expect(await findPerson(randomUUID())).toBeUndefined();
+  });
+
+  it('are known by their name however it is written, and a name is free again when its owner has left', async () => {
+    const name = `İpek ΑΣ ${randomUUID()}`;
+    const ipek = await addPerson(name, 'finisher', 'a long password');
+    if (!ipek) throw new Error('the name is new');
+    expect(await authenticate(name.toUpperCase(), 'a long password')).toEqual(ipek);
+    expect(await addPerson(` ${name.toLowerCase()} `, 'viewer', 'a long password')).toBeUndefined();
+    expect(await setPassword(ipek.id, 'another password')).toBe(true);
+    expect(await authenticate(name, 'a long password')).toBeUndefined();
+    expect(await removePerson(ipek.id, new Date(0))).toBe('removed');
+    expect(await removePerson(ipek.id, new Date(0))).toBe('unknown');
+    expect(await setPassword(ipek.id, 'a third password')).toBe(false);
+    expect(await authenticate(name, 'another password')).toBeUndefined();
+    expect(await listPeople()).toContainEqual({ ...ipek, left: true });
+    expect(await addPerson(name, 'viewer', 'a long password')).toMatchObject({ name, role: 'viewer' });
+  });
+
+  it('keep their last lead', async () => {
+    const leads = (await listPeople()).filter(({ role, left }) => role === 'lead' && !left);
+    const [last, ...others] = leads;
+    for (const { id } of others) expect(await removePerson(id, new Date(0))).toBe('removed');
+    expect(await removePerson(last?.id ?? '', new Date(0))).toBe('lastLead');
+    await models().PersonRow.update({ removedAt: null }, { where: { id: others.map(({ id }) => id) } });
+  });
+});
+
+describe('sign-ins', () => {
+  const NOW = Date.UTC(2031, 4, 6, 16);
+  const DAY = 86_400_000;
+
+  it('hold until they are ended, have run out or their person has left', async () => {
+    const person = await addPerson(`signed in ${randomUUID()}`, 'finisher', 'a long password');
+    if (!person) throw new Error('the name is new');
+    const token = await addSession(person.id, 'Phone', NOW);
+    const found = await findSession(token, NOW);
+    expect(found?.person).toEqual(person);
+    expect(await findSession(`${token}x`, NOW)).toBeUndefined();
+    // Used on the 29th day it holds for another thirty.
+    expect(await findSession(token, NOW + 29 * DAY)).toMatchObject({ person });
+    expect(await findSession(token, NOW + 58 * DAY)).toMatchObject({ person });
+    expect(await findSession(token, NOW + 89 * DAY)).toBeUndefined();
+    const [rows] = await connection().query('SELECT hash FROM sessions');
+    expect(JSON.stringify(rows)).not.toContain(token);
+
+    const ended = await addSession(person.id, 'Phone', NOW);
+    const { id = '' } = (await findSession(ended, NOW)) ?? {};
+    expect(await endSession(id, randomUUID())).toBe(false);
+    expect(await endSession(id, person.id)).toBe(true);
+    expect(await findSession(ended, NOW)).toBeUndefined();
+
+    const tokens = await Promise.all(['Phone', 'Computer'].map((device) => addSession(person.id, device, NOW)));
+    const kept = await findSession(tokens[0] ?? '', NOW);
+    expect((await listSessions(person.id)).map(({ device }) => device).sort()).toContain('Computer');
+    await endSessionsOf(person.id, kept?.id);
+    expect(await findSession(tokens[1] ?? '', NOW)).toBeUndefined();
+    expect(await findSession(tokens[0] ?? '', NOW)).toEqual(kept);
+    await removePerson(person.id, new Date(NOW));
+    expect(await findSession(tokens[0] ?? '', NOW)).toBeUndefined();
   });
 });
 

@@ -7,11 +7,18 @@ import { HousesView } from '@/views/houses/HousesView';
 export const metadata: Metadata = { title: 'Houses' };
 
 export default async function HousesPage() {
-  const { person, houses, people } = await visitHouses();
+  const { person, houses, people, sessions, session, now } = await visitHouses();
   return (
     <>
       <Header house={undefined} person={person} />
-      <HousesView houses={houses} people={people} mayEdit={mayAct(person, 'lead')} />
+      <HousesView
+        houses={houses}
+        people={people.filter(({ left }) => !left)}
+        me={person.id}
+        sessions={sessions.map((own) => ({ ...own, here: own.id === session }))}
+        now={now}
+        mayEdit={mayAct(person, 'lead')}
+      />
     </>
   );
 }

@@ -6,5 +6,7 @@ export type Role = (typeof ROLES)[number];
 export interface Person {
   readonly id: string;
   readonly name: string;
+  /** Whether they have left: they stay in the record. */
+  readonly left?: true;
   readonly role: Role;
 }

@@ -104,6 +104,6 @@ export const isEmpty = async (): Promise<boolean> => !(await anyPeople());
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
   await models().sequelize.query(
-    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished',
+    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished, sessions, sign_in_failures',
   );
 }

@@ -1,15 +1,32 @@
 import { granted, refused } from '../../contract/answer';
-import { addFirstLead, addPerson, authenticate } from '../../db/people';
-import { closeSession, openSession } from '../session';
+import { now } from '../../db/clock';
+import { addFirstLead, addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
+import { endSession, endSessionsOf } from '../../db/sessions';
+import { mayAct } from '../mayAct';
+import { addressOfSender, closeSession, currentSession, openSession } from '../session';
+import { countTry, forgetTry } from '../throttle';
 import type { Handlers } from './handler';
 
-export const peopleCommands: Handlers<'signIn' | 'setUp' | 'signOut' | 'invite'> = {
+const NOBODY = 'This person is not on the crew any more.';
+
+const tooMany = (minutes: number) =>
+  refused('tooMany', `Too many wrong passwords. Try again in ${minutes} min.`, [
+    { path: 'password', reason: `may be tried again in ${minutes} min` },
+  ]);
+
+export const peopleCommands: Handlers<
+  'signIn' | 'setUp' | 'signOut' | 'changePassword' | 'endSession' | 'resetPassword' | 'removePerson' | 'invite'
+> = {
   signIn: async ({ name, password }) => {
+    const address = await addressOfSender();
+    const minutes = await countTry(name, address);
+    if (minutes > 0) return tooMany(minutes);
     const person = await authenticate(name, password);
     if (!person)
       return refused('invalid', 'This name and password do not belong together.', [
         { path: 'password', reason: 'does not belong to this name' },
       ]);
+    await forgetTry(name, address);
     await openSession(person);
     return granted(null);
   },
@@ -21,6 +38,35 @@ export const peopleCommands: Handlers<'signIn' | 'setUp' | 'signOut' | 'invite'>
   },
   signOut: async () => {
     await closeSession();
+    return granted(null);
+  },
+  changePassword: async ({ password, next }, { id, name }) => {
+    const address = await addressOfSender();
+    const minutes = await countTry(name, address);
+    if (minutes > 0) return tooMany(minutes);
+    if (!(await isPasswordOf(id, password)))
+      return refused('invalid', 'This is not your password.', [{ path: 'password', reason: 'is not your password' }]);
+    await forgetTry(name, address);
+    await setPassword(id, next);
+    await endSessionsOf(id, (await currentSession())?.id);
+    return granted(null);
+  },
+  endSession: async ({ session }, person) =>
+    (await endSession(session, mayAct(person, 'lead') ? undefined : person.id))
+      ? granted(null)
+      : refused('notFound', 'This sign-in has ended already.'),
+  resetPassword: async ({ person, password }, by) => {
+    if (person === by.id) return refused('invalid', 'Your own password is changed with the one that you have.');
+    if (!(await setPassword(person, password))) return refused('notFound', NOBODY);
+    await endSessionsOf(person);
+    return granted(null);
+  },
+  removePerson: async ({ person }, by) => {
+    if (person === by.id) return refused('invalid', 'Nobody removes themselves: another lead does.');
+    const removal = await removePerson(person, new Date(now()));
+    if (removal === 'unknown') return refused('notFound', NOBODY);
+    if (removal === 'lastLead') return refused('invalid', 'The last lead stays.');
+    await endSessionsOf(person);
     return granted(null);
   },
   invite: async ({ name, role, password }) => {

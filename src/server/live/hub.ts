@@ -5,6 +5,8 @@ export type Marks = Readonly<Record<string, HouseMark>>;
 
 /** An open stream. */
 export interface Listener {
+  /** The sign-in that it was opened with, and ends with. */
+  readonly session: string;
   readonly tell: (marks: Marks) => void;
   readonly close: () => void;
 }
@@ -51,6 +53,7 @@ export function listen(listener: Listener): () => void {
   own.stop ??= listenForChanges(
     (house) => gather(house),
     () => void tellAll(),
+    closeOf,
   );
   return () => {
     listeners.delete(listener);
@@ -58,6 +61,11 @@ export function listen(listener: Listener): () => void {
     own.stop?.();
     own.stop = undefined;
   };
+}
+
+/** A stream ends with its sign-in. */
+function closeOf(session: string): void {
+  for (const listener of [...hub().listeners]) if (listener.session === session) listener.close();
 }
 
 function gather(house: string): void {

@@ -1,6 +1,6 @@
 import { listMarks } from '../../db/houses';
 import { refuse } from '../reachable';
-import { signedIn } from '../session';
+import { currentSession, signedIn } from '../session';
 import { isStopping, listen, type Marks } from './hub';
 
 const BEAT_MS = 20_000;
@@ -18,7 +18,8 @@ const stopping = (): Response =>
  */
 export async function liveStream(request: Request): Promise<Response> {
   if (isStopping()) return stopping();
-  if (!(await signedIn())) return refuse(401, 'You are signed out.');
+  const session = (await currentSession())?.id;
+  if (session === undefined) return refuse(401, 'You are signed out.');
   const first = await listMarks();
   const encoder = new TextEncoder();
   let gone = () => {};
@@ -45,7 +46,7 @@ export async function liveStream(request: Request): Promise<Response> {
       send(`retry: ${AGAIN_MS}\n\n`);
       tell(first);
       request.signal.addEventListener('abort', close);
-      stop = listen({ tell, close });
+      stop = listen({ session, tell, close });
     },
     // The reader has closed the stream already.
     cancel: () => gone(),

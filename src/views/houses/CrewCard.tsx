@@ -6,6 +6,8 @@ import { useSubmit } from '@/client/useSubmit';
 import type { Person } from '@/core/log/person';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { CrewMember } from './CrewMember';
+import type { CrewSession } from './SignIns';
 
 interface NewPerson {
   name: string;
@@ -13,19 +15,41 @@ interface NewPerson {
   password: string;
 }
 
-/** The crew, and adding to it. */
-export function CrewCard({ people, mayEdit }: { readonly people: readonly Person[]; readonly mayEdit: boolean }) {
+interface CrewCardProps {
+  readonly people: readonly Person[];
+  readonly me: string;
+  readonly sessions: readonly CrewSession[];
+  readonly now: number;
+  readonly mayEdit: boolean;
+}
+
+/** The crew: who is on it; a lead adds people, gives new passwords, ends sign-ins and takes people off. */
+export function CrewCard({ people, me, sessions, now, mayEdit }: CrewCardProps) {
   const router = useRouter();
   const form = useForm<NewPerson>({ defaultValues: { name: '', role: 'finisher', password: '' } });
   const { send, busy, message } = useSubmit('invite', form);
   const { errors } = form.formState;
   return (
-    <section className="sheet space-y-4 p-5 lg:col-span-2">
+    <section className="sheet space-y-4 p-5 lg:col-span-2" aria-label="Crew">
       <h2>Crew</h2>
-      <ul className="flex flex-wrap gap-x-6 gap-y-1">
-        {people.map(({ id, name, role }) => (
-          <li key={id}>
-            <span className="font-semibold">{name}</span> <span className="text-muted">{role}</span>
+      <ul className="divide-y divide-base-300">
+        {people.map((person) => (
+          <li key={person.id} className="py-1">
+            {mayEdit && person.id !== me ? (
+              <CrewMember
+                person={person}
+                sessions={sessions.filter((session) => session.person === person.id)}
+                now={now}
+              />
+            ) : (
+              <span className="flex min-h-11 items-center gap-2">
+                <span className="font-semibold">{person.name}</span>
+                <span className="text-muted">
+                  {person.role}
+                  {person.id === me && ', you'}
+                </span>
+              </span>
+            )}
           </li>
         ))}
       </ul>

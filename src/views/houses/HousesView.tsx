@@ -12,17 +12,23 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CrewCard } from './CrewCard';
+import { MyAccount } from './MyAccount';
+import type { CrewSession } from './SignIns';
 
 interface HousesViewProps {
   readonly houses: readonly { readonly id: string; readonly name: string }[];
   readonly people: readonly Person[];
+  /** Who looks. */
+  readonly me: string;
+  readonly sessions: readonly CrewSession[];
+  readonly now: number;
   readonly mayEdit: boolean;
 }
 
 const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** All houses: open one, start one, bring one in from a file; and the crew. */
-export function HousesView({ houses, people, mayEdit }: HousesViewProps) {
+export function HousesView({ houses, people, me, sessions, now, mayEdit }: HousesViewProps) {
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
       <section className="sheet p-5 lg:col-span-2">
@@ -52,7 +58,8 @@ export function HousesView({ houses, people, mayEdit }: HousesViewProps) {
       </section>
       {mayEdit && <NewHouse />}
       {mayEdit && <ImportHouse />}
-      <CrewCard people={people} mayEdit={mayEdit} />
+      <CrewCard people={people} me={me} sessions={sessions} now={now} mayEdit={mayEdit} />
+      <MyAccount sessions={sessions.filter(({ person }) => person === me)} now={now} />
     </main>
   );
 }

@@ -22,7 +22,7 @@ const DAYS_AHEAD = 5;
 
 /** Who does what when: every room's passes with the person and the day, and each person's list for the coming days. */
 export function RunSheetView({ houseId, site, people, now, timeZone, mayHand }: RunSheetProps) {
-  const crew = people.filter(({ role }) => role !== 'viewer');
+  const crew = people.filter(({ role, left }) => role !== 'viewer' && !left);
   const days = Array.from({ length: DAYS_AHEAD }, (_, index) => dayAfter(now, index, timeZone));
   const passes = PASSES.filter((pass) => site.rooms.some(({ tasks }) => tasks.some((task) => task.pass === pass)));
   return (

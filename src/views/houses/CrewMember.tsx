@@ -1,0 +1,116 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { useCommand } from '@/client/useCommand';
+import { useSubmit } from '@/client/useSubmit';
+import type { Person } from '@/core/log/person';
+import { TextField } from '@/ui/TextField';
+import { type CrewSession, SignIns } from './SignIns';
+
+/** Somebody on the crew, as a lead sees them: where they are signed in, a new password, and taking them off. */
+export function CrewMember({
+  person,
+  sessions,
+  now,
+}: {
+  readonly person: Person;
+  readonly sessions: readonly CrewSession[];
+  readonly now: number;
+}) {
+  return (
+    <details className="group">
+      <summary className="flex min-h-11 cursor-pointer items-center gap-2">
+        <span aria-hidden="true" className="w-4 text-muted transition-transform group-open:rotate-90">
+          ›
+        </span>
+        <span className="font-semibold">{person.name}</span>
+        <span className="text-muted">
+          {person.role}
+          {sessions.length > 0 && `, signed in on ${sessions.length}`}
+        </span>
+      </summary>
+      <div className="grid gap-5 py-3 pl-6 md:grid-cols-2">
+        <div>
+          <h3 className="mb-1 text-base">Sign-ins</h3>
+          <SignIns sessions={sessions} now={now} />
+        </div>
+        <div className="space-y-4">
+          <NewPassword person={person} />
+          <TakeOff person={person} />
+        </div>
+      </div>
+    </details>
+  );
+}
+
+function NewPassword({ person: { id, name } }: { readonly person: Person }) {
+  const router = useRouter();
+  const form = useForm({ defaultValues: { password: '' } });
+  const { send, busy, message } = useSubmit('resetPassword', form);
+  const [given, setGiven] = useState(false);
+  return (
+    <form
+      noValidate
+      className="flex items-start gap-2"
+      onSubmit={form.handleSubmit(({ password }) =>
+        send({ person: id, password }, () => {
+          form.reset();
+          setGiven(true);
+          router.refresh();
+        }),
+      )}
+    >
+      <TextField
+        className="flex-1"
+        label={`New password for ${name}`}
+        type="password"
+        autoComplete="new-password"
+        hint={given ? 'Given. Every sign-in of theirs has ended.' : 'Ends every sign-in of theirs.'}
+        error={form.formState.errors.password?.message ?? message}
+        {...form.register('password', { minLength: { value: 8, message: 'must have at least 8 characters' } })}
+      />
+      <button type="submit" className="btn mt-6" disabled={busy}>
+        Give it
+      </button>
+    </form>
+  );
+}
+
+/** Asked twice: they cannot sign in any more from the moment on. */
+function TakeOff({ person: { id, name } }: { readonly person: Person }) {
+  const [asked, setAsked] = useState(false);
+  const { run, busy, message } = useCommand();
+  return (
+    <div>
+      {asked ? (
+        <div className="space-y-2">
+          <p>{name} is signed out everywhere and cannot sign in again. What they did stays in the record.</p>
+          <div className="flex gap-2">
+            <button
+              type="button"
+              className="btn btn-error"
+              disabled={busy}
+              onClick={() => void run('removePerson', { person: id })}
+            >
+              Take {name} off the crew
+            </button>
+            <button type="button" className="btn btn-ghost" onClick={() => setAsked(false)}>
+              Keep them
+            </button>
+          </div>
+        </div>
+      ) : (
+        <button type="button" className="btn" onClick={() => setAsked(true)}>
+          Take {name} off …
+        </button>
+      )}
+      {message && (
+        <p role="alert" className="mt-1 text-error">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}
