@@ -1,5 +1,7 @@
+import { publicAddress } from './publicAddress';
+
 /** Whether a request comes from a page of this application: browsers name it, one from elsewhere is refused. Scripts name none. */
 export function isOwnPage(request: Request): boolean {
   const origin = request.headers.get('origin');
-  return origin === null || (URL.canParse(origin) && new URL(origin).host === request.headers.get('host'));
+  return origin === null || (URL.canParse(origin) && new URL(origin).host === publicAddress(request.headers).host);
 }

@@ -104,6 +104,36 @@ describe('preparing a database', () => {
     expect(await ask(own, 'SELECT count(*)::int FROM houses')).toEqual([{ count: 1 }]);
   });
 
+  it('saves everything, and puts it back in place of what is there only when it is told to', async () => {
+    const file = join(folder, 'saved');
+    const script = (name: string, ...args: readonly string[]) =>
+      run([`scripts/${name}.mjs`, ...args], { DATABASE_URL: own.href, OAK_TEST_CLOCK: clock });
+    const counts = () =>
+      ask(
+        own,
+        'SELECT (SELECT count(*)::int FROM entries) AS entries, (SELECT count(*)::int FROM readings) AS readings',
+      );
+    const before = await counts();
+    expect(script('backup').stderr).toContain('say where to:  npm run backup -- FILE');
+    expect(script('backup', file).stdout).toContain(`Everything is saved in ${file}.`);
+    expect(script('backup', file).stderr).toContain(`${file} is there already`);
+    await ask(own, 'DELETE FROM readings; CREATE TABLE left_over (id int)');
+    expect(script('restore', file).stderr).toContain('in place of everything there is. Say so with:');
+    expect(await counts()).toMatchObject([{ readings: 0 }]);
+    expect(script('restore', file, '--yes').stdout).toContain(`What was saved in ${file} is back.`);
+    expect(await counts()).toEqual(before);
+    expect(await ask(own, "SELECT to_regclass('left_over') AS table")).toEqual([{ table: null }]);
+
+    writeFileSync(join(folder, 'other'), 'no backup');
+    expect(script('restore', join(folder, 'other'), '--yes').stderr).toContain('is no backup of Oak Tally.');
+    await ask(own, "INSERT INTO migrations VALUES ('9999-of-tomorrow')");
+    expect(script('backup', `${file}-newer`).status).toBe(0);
+    expect(script('restore', `${file}-newer`, '--yes').stderr).toContain(
+      'was saved by a newer Oak Tally (9999-of-tomorrow)',
+    );
+    await ask(own, "DELETE FROM migrations WHERE name = '9999-of-tomorrow'");
+  });
+
   it('puts the demo back over whatever is there', async () => {
     await ask(own, "UPDATE houses SET head = jsonb_set(head, '{name}', '\"Spoilt\"')");
     prepare('--reset-demo');

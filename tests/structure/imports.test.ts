@@ -20,7 +20,7 @@ const STAGES = [
 ];
 
 /** Where pages and layouts take from the server: each of these asks who is there, or tells nothing of a house. */
-const DOORS = ['server/visit', 'server/firstStart', 'server/mayAct', 'server/weather'];
+const DOORS = ['server/visit', 'server/firstStart', 'server/mayAct', 'server/publicAddress', 'server/weather'];
 
 /** What each part may import besides itself and packages. */
 const ALLOWED: Readonly<Record<string, readonly string[]>> = {

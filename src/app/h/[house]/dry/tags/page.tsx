@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { headers } from 'next/headers';
+import { publicAddress } from '@/server/publicAddress';
 import { visitHouse } from '@/server/visit';
 import { DoorTagsView } from '@/views/dry/DoorTagsView';
 import { stripRoom } from '@/views/dry/dryRooms';
@@ -9,13 +10,12 @@ export const metadata: Metadata = { title: 'Door tags' };
 export default async function DoorTagsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const [{ site, now, timeZone }, sent] = await Promise.all([visitHouse(house), headers()]);
-  const host = sent.get('x-forwarded-host') ?? sent.get('host') ?? '127.0.0.1';
   return (
     <DoorTagsView
       houseId={house}
       houseName={site.house.name}
       rooms={site.rooms.map((room) => stripRoom(room, now))}
-      address={`${sent.get('x-forwarded-proto') ?? 'http'}://${host}`}
+      address={publicAddress(sent).url}
       timeZone={timeZone}
     />
   );
