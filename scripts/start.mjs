@@ -65,7 +65,7 @@ async function serve({ port, dev, empty, run, cancelled }) {
     cwd: root,
     // A group of its own: Ctrl-C reaches this script, whose guard then ends the server and after it the cluster.
     detached: true,
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'ignore', 'inherit'],
     env: {
       ...process.env,
       ...env,

@@ -55,10 +55,10 @@ function startGuard(waitS) {
     { cwd: '/', stdio: ['pipe', 'pipe', 'inherit'], detached: true },
   );
   const ended = new Promise((resolve) => child.on('exit', resolve));
-  child.on('error', () => {});
   child.stdin.on('error', () => {});
   const told = (facts) => child.stdin.write(`${JSON.stringify(facts)}\n`);
   return new Promise((resolve, reject) => {
+    child.once('error', () => reject(new Trouble('the program flock, of the package util-linux, is missing.')));
     child.stdout.once('data', () =>
       resolve({
         env: { OAK_RUN: id },

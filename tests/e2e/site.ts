@@ -67,8 +67,10 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     },
     { auto: true },
   ],
-  loadHouse: async ({ site }, use) =>
-    use(async (at) => {
+  loadHouse: async ({ site }, use) => {
+    await use(async (at) => {
+      // Months away no sign-in holds.
+      site.sessions.clear();
       writeFileSync(site.clock, new Date(at).toISOString());
       process.env.DATABASE_URL = urlOf(site.database);
       process.env.OAK_TEST_CLOCK = site.clock;
@@ -84,7 +86,9 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
         [id, `Loaded ${at}`],
       );
       return { house: `/h/${id}`, keyEnd };
-    }),
+    });
+    site.sessions.clear();
+  },
   signIn: async ({ site }, use) => use((page, name) => signIn(page, site, name)),
   house: async ({ site }, use, { testId }) => use(`/h/${await copyHouse(site.database, `Copy for ${testId}`)}`),
 });
