@@ -7,22 +7,24 @@ import { writeWhole } from './place.mjs';
  * Holds the lock of a run (see `onlyRun`), under which it was started. It reads what there is to stop, one line of JSON at
  * a time; when the run ends or is killed its lines end, and all of it is stopped.
  */
-const [run, placeFile] = process.argv.slice(2);
+const [run, placeFile, start] = process.argv.slice(2);
 const LONGEST_STOP_MS = 10_000;
 const LOOK_MS = 50;
 const wait = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
 
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => {});
-rmSync(placeFile, { force: true });
 
 let facts = {};
+/** Tells who looks for another run how far this one is. */
+const tell = (stopping) => writeWhole(placeFile, JSON.stringify({ start: Number(start), port: facts.port, stopping }));
+tell(false);
 const lines = createInterface({ input: process.stdin });
 lines.on('line', (line) => {
   facts = { ...facts, ...JSON.parse(line) };
-  writeWhole(placeFile, JSON.stringify({ port: facts.port, stopping: false }));
+  tell(false);
 });
 lines.on('close', async () => {
-  writeWhole(placeFile, JSON.stringify({ port: facts.port, stopping: true }));
+  tell(true);
   await endProcesses();
   if (facts.cluster) await stopCluster(facts.cluster);
   rmSync(placeFile, { force: true });

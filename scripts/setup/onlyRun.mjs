@@ -7,6 +7,8 @@ import { say, Trouble } from './say.mjs';
 
 const HELD = 75;
 const LONGEST_STOP_S = 60;
+const LOOKS = 10;
+const LOOK_MS = 100;
 const lockFile = () => join(stateFolder, 'lock');
 const placeFile = () => join(stateFolder, 'running.json');
 
@@ -21,8 +23,8 @@ export async function onlyRun() {
   makeStateFolder();
   let guard = await startGuard(0);
   if (!guard) {
-    const other = otherRun();
-    if (!other?.stopping)
+    const other = await otherRun();
+    if (other && !other.stopping && isAlive(other.start))
       throw new Trouble(
         other?.port
           ? `Oak Tally runs from this folder already: http://127.0.0.1:${other.port}. Stop it there first, with Ctrl-C.`
@@ -35,13 +37,21 @@ export async function onlyRun() {
   return guard;
 }
 
-/** What the run that holds the lock has said of itself; undefined while it has said nothing. */
-export function otherRun() {
-  if (!existsSync(placeFile())) return undefined;
+/** What the guard of the run that holds the lock says of it; it does so first of all, and takes that back last. */
+async function otherRun() {
+  for (let attempt = 0; attempt < LOOKS; attempt += 1) {
+    if (existsSync(placeFile())) return JSON.parse(readFileSync(placeFile(), 'utf8'));
+    await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+  }
+  return undefined;
+}
+
+/** Whether a process runs; one that was killed and whose parent has not looked does not. */
+function isAlive(pid) {
   try {
-    return JSON.parse(readFileSync(placeFile(), 'utf8'));
+    return !/^State:\s+[ZX]/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
   } catch {
-    return undefined;
+    return false;
   }
 }
 
@@ -50,7 +60,18 @@ function startGuard(waitS) {
   const script = join(root, 'scripts', 'setup', 'guard.mjs');
   const child = spawn(
     'flock',
-    ['-w', String(waitS), '-E', String(HELD), lockFile(), process.execPath, script, id, placeFile()],
+    [
+      '-w',
+      String(waitS),
+      '-E',
+      String(HELD),
+      lockFile(),
+      process.execPath,
+      script,
+      id,
+      placeFile(),
+      String(process.pid),
+    ],
     // A group of its own: neither Ctrl-C nor a closed terminal reaches it.
     { cwd: '/', stdio: ['pipe', 'pipe', 'inherit'], detached: true },
   );

@@ -1,13 +1,8 @@
-import { createHash } from 'node:crypto';
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
 import { type Air, ASSUMED_AIR } from '../core/drying/air';
 import { stepAt } from '../core/drying/airClock';
-import { resolveHang } from '../core/house/resolveHang';
-import type { HouseHead, Room } from '../core/house/schema';
-import { takeOff } from '../core/joints/takeOff';
-import type { Tally } from '../core/joints/tally';
 import type { Entry } from '../core/log/entry';
 import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
@@ -17,6 +12,7 @@ import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
 import { type LoadedAir, rememberedAir } from './rememberedAir';
+import { rememberedTallies } from './rememberedTallies';
 
 /** A house as a page shows it: worked out at one instant. */
 export interface LoadedSite {
@@ -47,7 +43,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     listPeople(),
   ]);
   const rooms = house.rooms.map(({ room }) => room);
-  const site = siteOf(house.head, rooms, entries, air.of, instant, (room) => rememberedTally(room, house.head));
+  const site = siteOf(house.head, rooms, entries, air.of, instant, rememberedTallies(house.head));
   return {
     id,
     version: house.version,
@@ -79,20 +75,4 @@ function meanAir({ rooms }: Site, instant: number): Air {
   if (airs.length === 0) return ASSUMED_AIR;
   const mean = (of: (air: Air) => number) => airs.reduce((sum, air) => sum + of(air), 0) / airs.length;
   return { temperature: mean(({ temperature }) => temperature), humidity: mean(({ humidity }) => humidity) };
-}
-
-const MOST_REMEMBERED = 2000;
-const tallies = new Map<string, Tally>();
-
-/** The take-off of a room, worked out once for each content: the key is a hash of all that it depends on. */
-function rememberedTally(room: Room, head: HouseHead): Tally {
-  const key = createHash('sha1')
-    .update(JSON.stringify([room, head.unit, resolveHang(head, room)]))
-    .digest('base64');
-  const known = tallies.get(key);
-  if (known) return known;
-  const { tally } = takeOff(room, head);
-  if (tallies.size >= MOST_REMEMBERED) tallies.delete(tallies.keys().next().value ?? key);
-  tallies.set(key, tally);
-  return tally;
 }

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
 import { expect, minutesBefore, test } from './site';
+import { query } from './testDatabase';
 
 const coat = (room = 'boot-room') => ({
   id: randomUUID(),
@@ -104,6 +105,47 @@ test('unknown houses, rooms and pages are not found', async ({ page, house, sign
     await expect(page.getByRole('heading', { name: 'Not here' })).toBeVisible();
   }
   expect((await page.request.get(`/h/${randomUUID()}/file`)).status()).toBe(404);
+});
+
+test('a stored room that is too large to work out is said, and the rest of the house goes on', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const id = house.split('/').at(-1) ?? '';
+  const hall = {
+    id: 'hall-of-halls',
+    name: 'Hall of halls',
+    level: 'Ground floor',
+    outline: [
+      [0, 0],
+      [2400, 0],
+      [2400, 2400],
+      [0, 2400],
+    ],
+    height: 600,
+    ceiling: { shape: 'flat' },
+    openings: [],
+    hang: { framing: 0.4, screws: { wall: 0.001 } },
+  };
+  await query('INSERT INTO rooms (house_id, id, position, room) VALUES ($1, $2, 99, $3)', site.database, [
+    id,
+    hall.id,
+    JSON.stringify(hall),
+  ]);
+  const words = 'too large to work out';
+  for (const view of ['', '/tally', '/coats', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day']) {
+    const answer = await page.request.get(house + view);
+    expect([view, answer.status()]).toEqual([view, 200]);
+    if (view === '' || view === '/board') expect(await answer.text()).toContain(words);
+  }
+  await page.goto(`${house}/tally?room=${hall.id}`);
+  await expect(page.getByRole('status').filter({ hasText: 'Too large to work out: split the room' })).toBeVisible();
+  await page.goto(`${house}/board`);
+  await expect(page.getByRole('region', { name: 'Hall of halls' })).toContainText(words);
+  await expect(page.getByRole('region', { name: 'Boot room' }).getByRole('button').first()).toBeVisible();
 });
 
 test('a house file goes out and comes in; a wrong one is refused whole', async ({ page, house, signIn }, testInfo) => {

@@ -16,6 +16,8 @@ export interface RoomSite {
   readonly room: Room;
   readonly level: Level;
   readonly tally: Tally;
+  /** Whether it cannot be worked out: then its tally is empty. */
+  readonly tooLarge: boolean;
   readonly method: Method;
   readonly coats: readonly RoomCoat[];
   readonly tasks: readonly Task[];
@@ -38,7 +40,8 @@ export interface Site {
 /**
  * A house with its log and its air, worked out whole.
  *
- * @param tallyOf the take-off, which a caller may remember between calls
+ * @param tallyOf the take-off, which a caller may remember between calls; undefined for a room that is too large to be
+ *   worked out: it is stuck for that reason, and counts as nothing
  * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
  */
@@ -48,13 +51,14 @@ export function siteOf(
   entries: readonly Entry[],
   airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
   now: number,
-  tallyOf: (room: Room) => Tally,
+  tallyOf: (room: Room) => Tally | undefined,
 ): Site {
   const states = stateOf(entries);
   const shared = resolveMethod(house);
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
-    const tally = tallyOf(room);
+    const worked = tallyOf(room);
+    const tally = worked ?? NO_TALLY;
     const method = methodOfRoom(house, room, shared);
     const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
@@ -66,12 +70,13 @@ export function siteOf(
       room,
       level: method.level,
       tally,
+      tooLarge: worked === undefined,
       method,
       coats,
       tasks: tasksOf(tally, coats, method),
       state,
       air,
-      standing: whatNow(coats, method, state, air, now),
+      standing: worked ? whatNow(coats, method, state, air, now) : TOO_LARGE,
       progress: part,
     };
   });
@@ -83,6 +88,14 @@ export function siteOf(
     progress: all === 0 ? 0 : done / all,
   };
 }
+
+/** What is told of a room that cannot be worked out. */
+const TOO_LARGE: RoomStanding = {
+  classes: [],
+  now: { kind: 'stuck', why: 'too large to work out: split the room' },
+  air: [],
+};
+const NO_TALLY = addTallies([]);
 
 function progressOf(
   coats: readonly RoomCoat[],

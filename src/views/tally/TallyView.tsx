@@ -14,6 +14,7 @@ import {
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
+import { workOf } from '@/core/house/checks/workOf';
 import type { HouseHead, QuickRoom, Room } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
@@ -74,8 +75,18 @@ export function TallyView({
   const [shownRooms, showRooms] = useOptimistic(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
   const shown = useDeferredValue(draft.room);
-  const result = useMemo(() => (shown ? takeOff({ ...shown, id: 'draft' }, house) : undefined), [shown, house]);
-  const asked = useMemo(() => shown && { ...shown, id: opened ?? 'new' }, [shown, opened]);
+  const tooLarge = useMemo(
+    () => shown !== undefined && workOf({ ...shown, id: 'draft' }, house) === undefined,
+    [shown, house],
+  );
+  const result = useMemo(
+    () => (shown && !tooLarge ? takeOff({ ...shown, id: 'draft' }, house) : undefined),
+    [shown, tooLarge, house],
+  );
+  const asked = useMemo(
+    () => (shown && !tooLarge ? { ...shown, id: opened ?? 'new' } : undefined),
+    [shown, tooLarge, opened],
+  );
   const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
   const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
@@ -158,7 +169,9 @@ export function TallyView({
           {mayEdit && current && <RoomTools houseId={houseId} room={current} />}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
-            {trouble ?? state.message ?? summary(result?.tally, draft.room)}
+            {trouble ??
+              state.message ??
+              (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))}
           </span>
         </div>
         {state.theirs && (

@@ -22,11 +22,11 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
         houseId={house}
         version={version}
         house={{ unit, method }}
-        rooms={site.rooms.map(({ room, tally }) => ({
+        rooms={site.rooms.map(({ room, tally, tooLarge }) => ({
           room,
           tally,
           version: roomVersions[room.id] ?? 1,
-          faces: facesOf(room, unit)
+          faces: (tooLarge ? [] : facesOf(room, unit))
             .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
             .map(({ id }) => id),
         }))}
