@@ -102,7 +102,7 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
             <header className="flex items-center justify-between gap-2 px-3 py-2 lg:flex-col lg:items-start lg:justify-center lg:gap-0">
               <h2 className="text-base">{row.name}</h2>
               <div className="flex w-full items-center gap-2 text-sm text-muted max-lg:w-auto">
-                {Math.round(row.progress * 100)} %
+                {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
                 {role === 'lead' && <HoldButton row={row} busy={log.busy} write={log.write} />}
               </div>
             </header>

@@ -16,6 +16,7 @@ export interface BoardRow {
   readonly level: Level;
   readonly method: number;
   readonly progress: number;
+  readonly tooLarge: boolean;
   readonly held: string | undefined;
   readonly cells: readonly BoardCell[];
 }
@@ -44,7 +45,7 @@ export interface RecentEntry {
 export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
   const methods = boardMethods(rooms);
   return rooms.map((site) => {
-    const { room, level, method, standing: roomStanding, coats: planned, progress, state } = site;
+    const { room, level, method, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
     const lagging = catchUps(site, instant);
     return {
       id: room.id,
@@ -52,6 +53,7 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
       level: rowLevel(room, level),
       method: methods.findIndex(({ classes }) => classes === method.classes),
       progress,
+      tooLarge,
       held: state.held?.why,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
