@@ -46,7 +46,8 @@ async function killedStart(after, withChildren) {
   const place = clusterFolder(state);
   try {
     const first = start(state, port);
-    await Promise.race([wait(after), first.ended]);
+    const ended = await Promise.race([wait(after), first.ended]);
+    if (ended !== undefined) throw new Trouble(`a first start ended by itself with ${ended}:\n${first.output}`);
     process.kill(withChildren ? -first.child.pid : first.child.pid, 'SIGKILL');
     const second = start(state, port);
     const opened = await Promise.race([second.opened, wait(LONGEST_MS)]);

@@ -42,7 +42,7 @@ export function CrewCard({ people, me, sessions, now, mayEdit }: CrewCardProps) 
                 now={now}
               />
             ) : (
-              <span className="flex min-h-11 items-center gap-2">
+              <span className={`flex min-h-11 items-center gap-2 ${mayEdit ? 'pl-6' : ''}`}>
                 <span className="font-semibold">{person.name}</span>
                 <span className="text-muted">
                   {person.role}

@@ -1,5 +1,6 @@
 'use client';
 
+import { ChevronRight } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -22,18 +23,16 @@ export function CrewMember({
   return (
     <details className="group">
       <summary className="flex min-h-11 cursor-pointer items-center gap-2">
-        <span aria-hidden="true" className="w-4 text-muted transition-transform group-open:rotate-90">
-          ›
-        </span>
+        <ChevronRight className="size-4 text-muted transition-transform group-open:rotate-90" aria-hidden="true" />
         <span className="font-semibold">{person.name}</span>
         <span className="text-muted">
           {person.role}
-          {sessions.length > 0 && `, signed in on ${sessions.length}`}
+          {sessions.length > 0 && `, ${sessions.length} ${sessions.length === 1 ? 'sign-in' : 'sign-ins'}`}
         </span>
       </summary>
       <div className="grid gap-5 py-3 pl-6 md:grid-cols-2">
         <div>
-          <h3 className="mb-1 text-base">Sign-ins</h3>
+          <h3 className="mb-1 text-sm font-semibold">Sign-ins</h3>
           <SignIns sessions={sessions} now={now} />
         </div>
         <div className="space-y-4">
@@ -86,7 +85,7 @@ function TakeOff({ person: { id, name } }: { readonly person: Person }) {
     <div>
       {asked ? (
         <div className="space-y-2">
-          <p>{name} is signed out everywhere and cannot sign in again. What they did stays in the record.</p>
+          <p>{name} will be signed out everywhere and cannot sign in again. What they did stays in the record.</p>
           <div className="flex gap-2">
             <button
               type="button"
