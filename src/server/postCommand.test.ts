@@ -82,6 +82,23 @@ describe('a command', () => {
     expect(drop).not.toHaveBeenCalled();
   });
 
+  it('is given up when its body does not come', async () => {
+    asked.mockResolvedValue(person('lead'));
+    vi.useFakeTimers();
+    const answer = postCommand(
+      new Request('http://here.example/api/commands/dropMethod', {
+        method: 'POST',
+        headers: { host: 'here.example' },
+        body: new ReadableStream({ start: (controller) => controller.enqueue(new TextEncoder().encode('{')) }),
+        duplex: 'half',
+      } as RequestInit),
+      'dropMethod',
+    );
+    await vi.advanceTimersByTimeAsync(20_000);
+    vi.useRealTimers();
+    expect(await (await answer).json()).toMatchObject({ message: 'The body did not come within 20 s.' });
+  });
+
   it('is not read further than its largest size', async () => {
     asked.mockResolvedValue(person('lead'));
     let sent = 0;

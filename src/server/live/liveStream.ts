@@ -7,6 +7,8 @@ const BEAT_MS = 20_000;
 /** A stream ends after an hour; the browser opens another one, and who it is is asked again. */
 const LONGEST_MS = 3_600_000;
 const AGAIN_MS = 2000;
+/** Messages that wait for a reader; it opens another stream, which tells it all. */
+const MOST_UNREAD = 200;
 
 /** A browser that asks again and again over a kept connection would keep a stopping server alive: it is closed. */
 const stopping = (): Response =>
@@ -25,9 +27,14 @@ export async function liveStream(request: Request): Promise<Response> {
   let gone = () => {};
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
-      const send = (text: string) => controller.enqueue(encoder.encode(text));
-      const tell = (marks: Marks) => send(`event: marks\ndata: ${JSON.stringify(marks)}\n\n`);
       let open = true;
+      const send = (text: string) => {
+        if (!open) return;
+        controller.enqueue(encoder.encode(text));
+        // A reader that never reads would be written for without end.
+        if ((controller.desiredSize ?? 0) < -MOST_UNREAD) close();
+      };
+      const tell = (marks: Marks) => send(`event: marks\ndata: ${JSON.stringify(marks)}\n\n`);
       let stop = () => {};
       const end = () => {
         open = false;
