@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import { sealData } from 'iron-session';
+import { COMMANDS } from '../../src/contract/commands';
 import { expect, isLive, minutesBefore, test, watchErrors } from './site';
 import { query } from './testDatabase';
 
@@ -61,6 +62,35 @@ test('who is not signed in reads nothing of any page, whatever the cookie and ho
   // The same requests of somebody who is signed in tell it: what is looked for is there.
   for (const headers of [{}, { RSC: '1' }, partsRequest(`${house}/load`)])
     expect(await (await page.request.get(`${house}/load`, { headers })).text()).toMatch(WITHIN);
+});
+
+test('every command is refused to who may not send it, before what they sent is looked at', async ({
+  page,
+  playwright,
+  baseURL,
+  signIn,
+}) => {
+  const RANK = { viewer: 0, finisher: 1, lead: 2 } as const;
+  const outside = await playwright.request.newContext(baseURL ? { baseURL } : {});
+  const commands = Object.entries(COMMANDS);
+  const wrong: unknown[] = [];
+  for (const [name, rank] of [
+    [undefined, -1],
+    ['Builder', RANK.viewer],
+    ['Petra', RANK.finisher],
+  ] as const) {
+    if (name) await signIn(page, name);
+    const who = name ? page.request : outside;
+    const status = name ? 403 : 401;
+    const closed = commands.filter(([, { role }]) => role !== 'anyone' && RANK[role] > rank);
+    expect(closed.length).toBeGreaterThan(15);
+    for (const [command] of closed) {
+      const answer = await who.post(`/api/commands/${command}`, { data: 'no json' });
+      if (answer.status() !== status) wrong.push([name, command, answer.status()]);
+    }
+    await page.context().clearCookies();
+  }
+  expect(wrong).toEqual([]);
 });
 
 test('every answer says what a browser may do with it, and a page runs only its own scripts', async ({

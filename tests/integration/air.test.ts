@@ -66,6 +66,32 @@ describe('readings', () => {
     expect(await recordReadings(randomUUID(), 'a', null, [reading(0, 18)])).toBeUndefined();
   });
 
+  it('come by the thousand, in any order, as they would one after the other', async () => {
+    const [id, other] = [await newHouse(), await newHouse()];
+    const many = everyMinute(4000);
+    const shuffled = many.toSorted((a, b) => ((a.at * 7919) % 10_007) - ((b.at * 7919) % 10_007));
+    expect(await recordReadings(id, 'a', 'hall', shuffled)).toEqual({ recorded: 4000, known: 0, conflicts: [] });
+    for (let from = 0; from < many.length; from += 700)
+      await recordReadings(other, 'a', 'hall', many.slice(from, from + 700));
+    const hours = await hoursOf(id);
+    expect(hours).toHaveLength(Math.ceil(4000 / 60));
+    expect(hours.reduce((sum, { count }) => sum + count, 0)).toBe(4000);
+    expect(hours).toEqual(await hoursOf(other));
+    const changed = many.map((one, minute) => (minute % 1999 === 0 ? { ...one, temperature: 30 } : one));
+    expect(await recordReadings(id, 'a', 'hall', changed)).toEqual({
+      recorded: 0,
+      known: 3997,
+      conflicts: [0, 1999, 3998].map((minute) => START + minute * MINUTE),
+    });
+    // While they come, whoever writes in the house waits for a part of them only.
+    const turns: string[] = [];
+    const all = recordReadings(id, 'b', null, everyMinute(12_000)).then(() => turns.push('readings'));
+    const entry = { id: randomUUID(), room: 'hall', at: new Date(START).toISOString(), kind: 'held' as const };
+    await appendEntries(id, lead, [{ ...entry, payload: { why: 'closed' } }]).then(() => turns.push('entry'));
+    await all;
+    expect(turns).toEqual(['entry', 'readings']);
+  });
+
   it('sum up by the hour the same in whatever order and batches they come, jumps and late ones included', async () => {
     const all = [...everyMinute(150), reading(20.5, 35), reading(80.5, 18.1, 95), reading(500, 17), reading(501, 17.5)];
     const whole = await newHouse();
