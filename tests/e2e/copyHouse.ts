@@ -4,6 +4,9 @@ import { query } from './testDatabase';
 /** Belongs to the demo's own house, of which the tests work on copies. */
 const OF_DEMO = "house_id = (SELECT id FROM houses WHERE head->>'name' = 'Gannet Point, plot 6')";
 
+/** What pages read of single readings: the newest, and those that nothing sends by itself. All others are summed up by the hour. */
+const READ_SINGLY = `(at > (SELECT max(at) FROM readings WHERE ${OF_DEMO}) - interval '3 hours' OR old IS NULL)`;
+
 /** The columns of every table, by table; a database never changes its shape while the tests run. */
 let columns: Promise<ReadonlyMap<string, readonly string[]>> | undefined;
 
@@ -17,7 +20,7 @@ async function columnsOf(database: string): Promise<ReadonlyMap<string, readonly
 }
 
 /**
- * Copies the demo's house within a database: the same rooms, log, sensors and readings under another name.
+ * Copies the demo's house within a database: the same rooms, log, sensors and air under another name.
  *
  * @returns the id of the copy; its sensors' keys end with it
  */
@@ -33,8 +36,13 @@ export async function copyHouse(database: string, name: string): Promise<string>
   };
   const house = { house_id: `'${id}'` };
   // What a sensor said goes along with the sensor; what was typed has a name that stays.
-  const measured = (table: string) =>
-    copied(table, { ...house, device: 'coalesce(new::text, device)' }, ' LEFT JOIN sensors ON old::text = device');
+  const measured = (table: string, which = OF_DEMO) =>
+    copied(
+      table,
+      { ...house, device: 'coalesce(new::text, device)' },
+      ' LEFT JOIN sensors ON old::text = device',
+      which,
+    );
   await query(
     `BEGIN;
      ${copied(
@@ -57,7 +65,7 @@ export async function copyHouse(database: string, name: string): Promise<string>
        },
        ' JOIN sensors ON old = devices.id',
      )}
-     ${measured('readings')}
+     ${measured('readings', `${OF_DEMO} AND ${READ_SINGLY}`)}
      ${measured('reading_hours')}
      COMMIT;`,
     database,
