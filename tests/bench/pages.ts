@@ -1,6 +1,6 @@
 import { connection } from '../../src/db/connection';
-import { addHouse, listHouses } from '../../src/db/houses';
-import { models } from '../../src/db/models';
+import { addHouse } from '../../src/db/houses';
+import { leadCookie } from './leadCookie';
 import { houseOfRooms, median } from './rooms';
 
 const RUNS = 25;
@@ -11,7 +11,7 @@ const base = `http://127.0.0.1:${process.argv[2]}`;
 /** Server time of pages beside a bare page with one query, as ratios in one run. */
 async function main(): Promise<void> {
   await answering();
-  const cookie = await signedIn();
+  const cookie = await leadCookie();
   const [small, large] = [await addHouse(houseOfRooms(10), 'UTC'), await addHouse(houseOfRooms(60), 'UTC')];
   // The page is made and thrown away like any other: one query, then words.
   const pages = [
@@ -43,15 +43,6 @@ async function answering(): Promise<void> {
     if (answer?.ok) return;
     await new Promise((resolve) => setTimeout(resolve, 100));
   }
-}
-
-/** A cookie of the demo's lead, sealed with the server's own secret. */
-async function signedIn(): Promise<string> {
-  const { sealData } = await import('iron-session');
-  const lead = await models().PersonRow.findOne({ where: { role: 'lead' } });
-  if (!lead || (await listHouses()).length === 0) throw new Error('the demo is loaded');
-  const seal = await sealData({ person: lead.id }, { password: process.env.SESSION_SECRET ?? '' });
-  return `oak-session=${seal}`;
 }
 
 async function timeOf(path: string, cookie: string): Promise<number> {

@@ -1,7 +1,7 @@
 import { chromium } from '@playwright/test';
 import { connection } from '../../src/db/connection';
-import { addHouse, listHouses } from '../../src/db/houses';
-import { models } from '../../src/db/models';
+import { addHouse } from '../../src/db/houses';
+import { leadSeal } from './leadCookie';
 import { houseOfRooms, median } from './rooms';
 
 const LINE =
@@ -11,10 +11,7 @@ const FRAME_MS = 1000 / 60;
 /** How long the page works on each character typed into the quick line, in Chromium, in a house of 60 rooms. */
 async function main(): Promise<void> {
   const base = `http://127.0.0.1:${process.argv[2]}`;
-  const { sealData } = await import('iron-session');
-  const lead = await models().PersonRow.findOne({ where: { role: 'lead' } });
-  if (!lead || (await listHouses()).length === 0) throw new Error('the demo is loaded');
-  const seal = await sealData({ person: lead.id }, { password: process.env.SESSION_SECRET ?? '' });
+  const seal = await leadSeal();
   const house = await addHouse(houseOfRooms(60), 'UTC');
   const browser = await chromium.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
