@@ -29,7 +29,7 @@ export async function recordReadings(
   roomId: string | null,
   readings: readonly KeptReading[],
 ): Promise<RecordResult | undefined> {
-  // In order of time every slice falls into hours of its own.
+  // In order of time two slices have at most one hour in common.
   const ordered = readings.toSorted((a, b) => a.at - b.at);
   let [recorded, known] = [0, 0];
   const conflicts: number[] = [];

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
+import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
 import { COMMANDS } from '../../src/contract/commands';
 import { expect, isLive, minutesBefore, test, watchErrors } from './site';
@@ -29,18 +30,33 @@ test('who is not signed in reads nothing of any page, whatever the cookie and ho
   playwright,
   baseURL,
   house,
+  site,
   signIn,
 }) => {
+  /** What a browser of its own kept of a sign-in. */
+  const sealOn = async (device: string, end: (browser: APIRequestContext) => Promise<unknown>) => {
+    const browser = await playwright.request.newContext({ baseURL, userAgent: device });
+    await browser.post('/api/commands/signIn', { data: { name: 'Osei', password: 'oak-demo' } });
+    const { cookies } = await browser.storageState();
+    await end(browser);
+    await browser.dispose();
+    return cookies.find(({ name }) => name === 'oak-session')?.value ?? '';
+  };
   await signIn(page, 'Marit');
   const own = (await page.context().cookies()).find(({ name }) => name === 'oak-session')?.value ?? '';
-  const seal = (password: string, person: string) => sealData({ person }, { password });
+  const seal = (password: string) => sealData({ token: randomUUID() }, { password });
   const cookies = {
     none: undefined,
     odd: 'nonsense',
     tampered: `${own.slice(0, -8)}${[...own.slice(-8)].reverse().join('')}`,
-    forged: await seal('another secret, also of at least 32 characters', randomUUID()),
-    'of nobody': await seal('a secret for tests, of at least 32 characters', randomUUID()),
+    forged: await seal('another secret, also of at least 32 characters'),
+    ended: await sealOn('ended', (browser) => browser.post('/api/commands/signOut', { data: {} })),
+    'run out': await sealOn('run out', () =>
+      query("UPDATE sessions SET seen_at = seen_at - interval '31 days' WHERE device = 'run out'", site.database),
+    ),
+    'of nobody': await seal('a secret for tests, of at least 32 characters'),
   };
+  expect(Object.values(cookies).filter((cookie) => !cookie)).toEqual([undefined]);
   const pages = pagesOf(house).filter((path) => !PUBLIC.includes(path));
   expect(pages.length).toBeGreaterThan(12);
   const read: string[] = [];
