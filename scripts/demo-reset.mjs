@@ -1,10 +1,9 @@
 import { createInterface } from 'node:readline/promises';
-import { runningCluster, startCluster } from './setup/cluster.mjs';
 import { databaseCommand } from './setup/database.mjs';
 import { checkNode } from './setup/node.mjs';
-import { onlyRun } from './setup/onlyRun.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
+import { withDatabase } from './setup/withDatabase.mjs';
 
 await runScript(async () => {
   checkNode();
@@ -19,17 +18,7 @@ await runScript(async () => {
     if (answer.trim().toLowerCase() !== 'yes') return say('Nothing was changed.');
   }
   await installPackages();
-  const reset = async (url) =>
-    say(`The demo is back.\n${await databaseCommand('prepare', ['--reset-demo'], { DATABASE_URL: url })}`);
-  if (process.env.DATABASE_URL) return reset(process.env.DATABASE_URL);
-  // A cluster that runs belongs to a running application, which goes on with the new demo.
-  const running = runningCluster();
-  if (running) return reset(running('postgres'));
-  const run = await onlyRun();
-  try {
-    const cluster = await startCluster({ env: run.env, told: (place) => run.told({ cluster: place }) });
-    await reset(cluster.url('postgres'));
-  } finally {
-    await run.end();
-  }
+  await withDatabase(async (url) =>
+    say(`The demo is back.\n${await databaseCommand('prepare', ['--reset-demo'], { DATABASE_URL: url })}`),
+  );
 });

@@ -1,20 +1,19 @@
 import { existsSync, mkdtempSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { runningCluster, startCluster } from './cluster.mjs';
+import { runningCluster } from './cluster.mjs';
 import { databaseCommand } from './database.mjs';
-import { onlyRun } from './onlyRun.mjs';
 import { root } from './place.mjs';
 import { run } from './run.mjs';
 import { Trouble } from './say.mjs';
 import { needPostgres } from './system.mjs';
+import { withDatabase } from './withDatabase.mjs';
 
 /** Writes everything that is in the database into a new file, whole or not at all; the application may go on meanwhile. */
 export async function backup(file) {
   const place = resolve(file);
   if (existsSync(place)) throw new Trouble(`${file} is there already; name another file.`);
-  const running = runningCluster();
-  await withDatabase(running?.('postgres'), async (url) => {
+  await withDatabase(async (url) => {
     const unfinished = `${place}.unfinished`;
     const { code, output } = await tool('pg_dump', ['--format=custom', `--file=${unfinished}`, url]);
     if (code !== 0) {
@@ -38,7 +37,7 @@ export async function restore(file) {
     writeFileSync(first, 'DROP SCHEMA public CASCADE; CREATE SCHEMA public;');
     const read = await tool('pg_restore', ['--no-owner', '--no-privileges', `--file=${script}`, resolve(file)]);
     if (read.code !== 0) throw new Trouble(`${file} cannot be read: ${lastLine(read.output)}`);
-    await withDatabase(undefined, async (url) => {
+    await withDatabase(async (url) => {
       const { code, output } = await tool('psql', [
         '--quiet',
         '--no-psqlrc',
@@ -64,18 +63,6 @@ async function refuseWhatDoesNotFit(file) {
   const known = readdirSync(join(root, 'src', 'db', 'migrations')).map((name) => name.replace(/\.ts$/, ''));
   const newer = names.find((name) => !known.includes(name));
   if (newer) throw new Trouble(`${file} was saved by a newer Oak Tally (${newer}). Restore it with that one.`);
-}
-
-async function withDatabase(running, work) {
-  const url = process.env.DATABASE_URL ?? running;
-  if (url) return work(url);
-  const own = await onlyRun();
-  try {
-    const cluster = await startCluster({ env: own.env, told: (place) => own.told({ cluster: place }) });
-    await work(cluster.url('postgres'));
-  } finally {
-    await own.end();
-  }
 }
 
 const tool = async (name, args) => run(join(await needPostgres(), name), args);

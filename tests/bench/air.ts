@@ -67,11 +67,15 @@ async function main(): Promise<void> {
   server.kill('SIGTERM');
 }
 
+/** The server that runs; a failure leaves none behind. */
+let running: ChildProcess | undefined;
+
 async function started(): Promise<ChildProcess> {
   const server = spawn(process.execPath, serveArguments(port), {
     stdio: 'ignore',
     env: { ...process.env, NODE_ENV: 'production' },
   });
+  running = server;
   for (;;) {
     const answer = await fetch(`${base}/api/health`).catch(() => undefined);
     if (answer?.ok) return server;
@@ -121,5 +125,6 @@ async function fillYear(house: string): Promise<void> {
 try {
   await main();
 } finally {
+  running?.kill('SIGKILL');
   await connection().close();
 }
