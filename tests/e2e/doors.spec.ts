@@ -13,7 +13,7 @@ const pagesOf = (house: string): readonly string[] =>
     .map((file) => `/${file.replace(/\/?page\.tsx$/, '')}`.replace('/h/[house]', house).replace('[room]', 'boot-room'));
 
 /** What only somebody who is signed in may read. */
-const WITHIN = /Gannet Point|Boot room|Bunk room|Petra|Copy for/;
+const WITHIN = /Gannet Point|Boot room|Bunk room|Petra|Copy for|rolls|pails/;
 const PUBLIC = ['/signin', '/setup'];
 
 /** As the browser asks for the parts of a page when it has the layouts already. */
