@@ -22,9 +22,9 @@ const tallies = new Map<string, Known>();
 export function rememberedTallies(head: HouseHead): (room: Room) => Tally | undefined {
   let left = MOST_WORK_IN_HOUSE;
   return (room) => {
-    const { work, tally } = left > 0 ? remembered(room, head) : NOT_WORKED_OUT;
+    const { work, tally } = left >= 0 ? remembered(room, head) : NOT_WORKED_OUT;
     left -= work;
-    return left > 0 ? tally : undefined;
+    return left >= 0 ? tally : undefined;
   };
 }
 

@@ -27,15 +27,20 @@ export const visitHouse = cache(async (id: string): Promise<HouseVisit> => {
   return { ...(await loadSite(id.toLowerCase())), person };
 });
 
-/** The houses and people, for who is signed in, with the sign-ins that they may end: their own, for a lead everybody's. */
+/** The houses, for who is signed in. */
 export async function visitHouses() {
   const person = await requirePerson();
-  const [houses, people, sessions] = await Promise.all([
-    listHouses(),
+  return { person, houses: await listHouses(), now: now() };
+}
+
+/** The people beside the houses, with the sign-ins that who looks may end: their own, a lead everybody's. */
+export async function crewBeside({ person }: Awaited<ReturnType<typeof visitHouses>>) {
+  const [people, sessions, current] = await Promise.all([
     listPeople(),
     listSessions(mayAct(person, 'lead') ? undefined : person.id),
+    currentSession(),
   ]);
-  return { person, houses, people, sessions, session: (await currentSession())?.id, now: now() };
+  return { people, sessions, session: current?.id };
 }
 
 /** The methods that were kept under a name, for who visits a house. */

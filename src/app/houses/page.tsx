@@ -1,13 +1,15 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
-import { visitHouses } from '@/server/visit';
+import { crewBeside, visitHouses } from '@/server/visit';
 import { Header } from '@/ui/shell/Header';
 import { HousesView } from '@/views/houses/HousesView';
 
 export const metadata: Metadata = { title: 'Houses' };
 
 export default async function HousesPage() {
-  const { person, houses, people, sessions, session, now } = await visitHouses();
+  const visit = await visitHouses();
+  const { person, houses, now } = visit;
+  const { people, sessions, session } = await crewBeside(visit);
   return (
     <>
       <Header house={undefined} person={person} />

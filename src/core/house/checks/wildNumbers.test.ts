@@ -9,7 +9,6 @@ const L = [
   [120, 240],
   [0, 240],
 ];
-// A U whose legs are 60 apart.
 const niche = { wall: 2, at: 40, bottom: 40, width: 36, height: 24, depth: 8 };
 const soffit = { wall: 0, from: 0, to: 144, depth: 24, drop: 12 };
 
