@@ -42,6 +42,7 @@ const device = z.uuid('must be a sensor').toLowerCase();
 const version = z.int();
 const onPlan = z.number().min(-1e6).max(1e6);
 const personName = z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters');
+const firmName = z.string().trim().max(80, 'must be at most 80 characters').default('');
 const newPassword = z.string().min(8, 'must have at least 8 characters').max(200, 'must be at most 200 characters');
 const name = z.string().trim().min(1, 'needs a name').max(60, 'must be at most 60 characters');
 const file = z.string().max(MOST_CHARACTERS, 'is larger than 4 MB: split the file');
@@ -53,10 +54,15 @@ const file = z.string().max(MOST_CHARACTERS, 'is larger than 4 MB: split the fil
 export const COMMANDS = {
   signIn: plain(
     'anyone',
-    z.strictObject({ name: personName, password: z.string().min(1, 'needs the password').max(200) }),
+    z.strictObject({
+      name: personName,
+      password: z.string().min(1, 'needs the password').max(200),
+      /** Where several firms work with one server. */
+      firm: firmName,
+    }),
   ),
-  /** Makes the lead's account in an empty application. */
-  setUp: plain('anyone', z.strictObject({ name: personName, password: newPassword })),
+  /** Makes the firm and its lead's account in an empty application. */
+  setUp: plain('anyone', z.strictObject({ name: personName, password: newPassword, firm: firmName })),
   signOut: plain('anyone', z.strictObject({})),
   /** Ends every other sign-in of the person. */
   changePassword: plain(
@@ -68,6 +74,9 @@ export const COMMANDS = {
   /** A lead gives a new password to somebody else, and ends all their sign-ins. */
   resetPassword: plain('lead', z.strictObject({ person, password: newPassword })),
   removePerson: plain('lead', z.strictObject({ person })),
+  /** Lets a viewer into a house, or no more. */
+  letIn: plain('lead', z.strictObject({ house, person })),
+  shutOut: plain('lead', z.strictObject({ house, person })),
   invite: plain('lead', z.strictObject({ name: personName, role: z.enum(ROLES), password: newPassword })),
 
   createHouse: command<{ readonly id: string }>()(

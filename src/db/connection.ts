@@ -1,4 +1,6 @@
 import { ConnectionError, DatabaseError, Sequelize } from 'sequelize';
+import { inReading } from './firm';
+import { guardRows } from './ownRows';
 
 /** Nothing computes longer in the database: readings are recorded in slices; ms. */
 const LONGEST_STATEMENT_MS = 9000;
@@ -13,7 +15,12 @@ const holder: { oakSequelize?: Sequelize } = globalThis as typeof globalThis & {
 
 /** The connection to the database at `DATABASE_URL`. */
 export function connection(): Sequelize {
-  holder.oakSequelize ??= new Sequelize(databaseUrl(), {
+  holder.oakSequelize ??= connected();
+  return holder.oakSequelize;
+}
+
+function connected(): Sequelize {
+  const sequelize = new Sequelize(databaseUrl(), {
     dialect: 'postgres',
     logging: false,
     pool: POOL,
@@ -25,8 +32,15 @@ export function connection(): Sequelize {
       keepAlive: true,
     },
   });
-  return holder.oakSequelize;
+  guardRows(sequelize);
+  return sequelize;
 }
+
+/**
+ * Reads several things of a firm together, in one transaction and over one connection. Nothing is written meanwhile.
+ */
+export const readTogether = <Value>(run: () => Promise<Value>): Promise<Value> =>
+  connection().transaction((reading) => inReading(reading, run));
 
 /** What PostgreSQL says while it stops, starts or has no room left, and when a statement took too long. */
 const NOT_NOW = /^(08...|57P0[1-5]|57014|55P03|53...)$/;

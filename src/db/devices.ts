@@ -2,10 +2,12 @@ import { createHash, randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { SensorStanding } from '../core/drying/sensorStanding';
 import { now } from './clock';
+import { acrossFirms, firm } from './firm';
 import { models } from './models';
 
 /** A sensor that may send readings for a room, or for the house. */
 export interface Device {
+  readonly firm: string;
   readonly id: string;
   readonly houseId: string;
   readonly roomId: string | null;
@@ -31,10 +33,16 @@ export async function addDevice(
   return { id, key };
 }
 
-/** The device whose key this is, unless it was removed. */
+/** The device whose key this is, unless it was removed; of whatever firm, which its key alone tells. */
 export async function findDevice(key: string): Promise<Device | undefined> {
-  const row = await models().DeviceRow.findOne({ where: { keyHash: hashOf(key), removedAt: null } });
-  return row ? { id: row.id, houseId: row.houseId, roomId: row.roomId, name: row.name } : undefined;
+  const [device] = await acrossFirms(() =>
+    models().sequelize.query<Device>(
+      `SELECT firm, id, house_id AS "houseId", room_id AS "roomId", name FROM devices
+     WHERE key_hash = $1 AND removed_at IS NULL`,
+      { type: QueryTypes.SELECT, bind: [hashOf(key)] },
+    ),
+  );
+  return device;
 }
 
 /** Puts a device into another room: what it sends from now on is that room's. */
@@ -54,8 +62,9 @@ const LAGS_KEPT = 3;
 /** Remembers how old the newest reading of a batch was when it came, seconds. */
 export async function noteLag(id: string, seconds: number): Promise<void> {
   await models().sequelize.query(
-    `UPDATE devices SET lags = (array_append(lags, $2::float8))[greatest(1, cardinality(lags) + 2 - $3):] WHERE id = $1`,
-    { bind: [id, seconds, LAGS_KEPT] },
+    `UPDATE devices SET lags = (array_append(lags, $2::float8))[greatest(1, cardinality(lags) + 2 - $3):]
+     WHERE firm = $4 AND id = $1`,
+    { bind: [id, seconds, LAGS_KEPT, firm()] },
   );
 }
 
@@ -77,27 +86,36 @@ export async function listDevices(houseId: string, instant: number): Promise<rea
     doubtful: number;
     stuck: boolean;
   }>(
-    `SELECT devices.id, devices.room_id AS room, name, lags, last.at, last.temperature, last.humidity,
+    // Materialized: where rows are guarded, an index is used only for what is compared without a function.
+    `WITH own AS MATERIALIZED (
+       SELECT *, id::text AS device_id FROM devices WHERE firm = $4 AND house_id = $1 AND removed_at IS NULL
+     )
+     SELECT own.id, own.room_id AS room, name, lags, last.at, last.temperature, last.humidity,
        coalesce(week.jumped, 0)::int AS jumped, coalesce(week.stuck, false) AS stuck,
-       (SELECT count(*) FROM readings WHERE house_id = $1 AND device = devices.id::text AND doubt IS NOT NULL)::int
+       (SELECT count(*) FROM readings
+        WHERE firm = $4 AND house_id = $1 AND device = device_id AND doubt IS NOT NULL)::int
          AS doubtful
-     FROM devices
+     FROM own
      LEFT JOIN LATERAL (
        SELECT at, temperature, humidity FROM readings
-       WHERE house_id = $1 AND device = devices.id::text ORDER BY at DESC LIMIT 1
+       WHERE firm = $4 AND house_id = $1 AND device = device_id ORDER BY at DESC LIMIT 1
      ) AS last ON true
      LEFT JOIN LATERAL (
        SELECT sum(left_out) AS jumped,
          count(*) FILTER (WHERE hour > $3) >= 12
            AND max(temperature_most) FILTER (WHERE hour > $3) = min(temperature_least) FILTER (WHERE hour > $3)
            AND max(humidity_most) FILTER (WHERE hour > $3) = min(humidity_least) FILTER (WHERE hour > $3) AS stuck
-       FROM reading_hours WHERE house_id = $1 AND device = devices.id::text AND hour > $2
+       FROM reading_hours WHERE firm = $4 AND house_id = $1 AND device = device_id AND hour > $2
      ) AS week ON true
-     WHERE devices.house_id = $1 AND removed_at IS NULL
      ORDER BY made_at, name`,
     {
       type: QueryTypes.SELECT,
-      bind: [houseId, new Date(instant - 7 * DAY_MS).toISOString(), new Date(instant - 13 * HOUR_MS).toISOString()],
+      bind: [
+        houseId,
+        new Date(instant - 7 * DAY_MS).toISOString(),
+        new Date(instant - 13 * HOUR_MS).toISOString(),
+        firm(),
+      ],
     },
   );
   return rows.map(({ id, room, name, lags, at, temperature, humidity, jumped, doubtful, stuck }) => ({

@@ -1,8 +1,10 @@
-import type { Transaction } from 'sequelize';
+import { QueryTypes, type Transaction } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
 import { withMethod } from '../core/house/withMethod';
+import { firm } from './firm';
 import { type HouseRow, models, type RoomRow } from './models';
+import type { Member } from './people';
 
 /** A house with its rooms and their versions. */
 export interface StoredHouse {
@@ -31,16 +33,33 @@ export interface HouseMark {
 
 export const markOf = ({ seq, airSeq, roomsSeq }: StoredHouse): HouseMark => ({ seq, air: airSeq, rooms: roomsSeq });
 
-/** How far houses have come: all of them, or one. */
-export async function listMarks(id?: string): Promise<Readonly<Record<string, HouseMark>>> {
-  const rows = await models().HouseRow.findAll({
-    attributes: ['id', 'nextSeq', 'airSeq', 'roomsSeq'],
-    ...(id === undefined ? {} : { where: { id } }),
-  });
-  return Object.fromEntries(
-    rows.map((row) => [row.id, { seq: row.nextSeq - 1, air: row.airSeq, rooms: row.roomsSeq }]),
-  );
+/** A mark with whom it may be told. */
+interface OpenMark {
+  readonly id: string;
+  readonly firm: string;
+  readonly viewers: readonly string[];
+  readonly mark: HouseMark;
 }
+
+/** How far houses have come: all of them, or one. It is for the server, which tells each only what is theirs. */
+export async function listMarks(id?: string): Promise<readonly OpenMark[]> {
+  const rows = await models().sequelize.query<Omit<OpenMark, 'mark'> & HouseMark>(
+    `SELECT id, firm, next_seq - 1 AS seq, air_seq AS air, rooms_seq AS rooms, ARRAY(
+       SELECT person_id FROM house_viewers WHERE house_viewers.firm = houses.firm AND house_id = houses.id
+     )::text[] AS viewers
+     FROM houses WHERE $1::uuid IS NULL OR id = $1`,
+    { type: QueryTypes.SELECT, bind: [id ?? null] },
+  );
+  return rows.map(({ seq, air, rooms, ...own }) => ({ ...own, mark: { seq, air, rooms } }));
+}
+
+/** Of the marks of houses, those of the houses that are for somebody. */
+export const marksFor = (member: Member, marks: readonly OpenMark[]): Readonly<Record<string, HouseMark>> =>
+  Object.fromEntries(
+    marks
+      .filter(({ firm, viewers }) => firm === member.firm && (member.role !== 'viewer' || viewers.includes(member.id)))
+      .map(({ id, mark }) => [id, mark]),
+  );
 
 /** What became of a save: saved, or refused because somebody saved in between. */
 export type RoomSave =
@@ -48,16 +67,23 @@ export type RoomSave =
   | { readonly kind: 'stale'; readonly theirs: StoredRoom }
   | { readonly kind: 'gone' };
 
-/** The names of all houses, for the switcher. */
-export async function listHouses(): Promise<readonly { readonly id: string; readonly name: string }[]> {
-  const rows = await models().HouseRow.findAll({ attributes: ['id', 'head'] });
-  return rows.map(({ id, head }) => ({ id, name: head.name })).sort((a, b) => a.name.localeCompare(b.name));
+/** The names of the houses that are for somebody. */
+export async function listHouses({
+  id,
+  role,
+}: Member): Promise<readonly { readonly id: string; readonly name: string }[]> {
+  const rows = await models().sequelize.query<{ readonly id: string; readonly name: string }>(
+    `SELECT id, head ->> 'name' AS name FROM houses
+     WHERE firm = $1 AND ($2 <> 'viewer' OR id IN (SELECT house_id FROM house_viewers WHERE firm = $1 AND person_id = $3))`,
+    { type: QueryTypes.SELECT, bind: [firm(), role, id] },
+  );
+  return rows.toSorted((a, b) => a.name.localeCompare(b.name));
 }
 
 /** A house with its rooms in order, or undefined. */
 export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   const { HouseRow, RoomRow } = models();
-  const row = await HouseRow.findByPk(id);
+  const row = await HouseRow.findOne({ where: { id } });
   if (!row) return undefined;
   const rooms = await RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
   return {
@@ -141,7 +167,7 @@ async function saveOver(
 
 /** The house's row, locked until the transaction ends. */
 export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRow | null> =>
-  models().HouseRow.findByPk(id, { transaction, lock: transaction.LOCK.UPDATE });
+  models().HouseRow.findOne({ where: { id }, transaction, lock: transaction.LOCK.UPDATE });
 
 /**
  * Runs on a room of a house while nobody else can change the house's rooms: every writer of a room takes the house's lock

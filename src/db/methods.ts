@@ -23,7 +23,7 @@ export async function keepMethod(
   keptBy: string,
   keptAt: Date,
 ): Promise<void> {
-  await models().MethodRow.upsert({ name, unit, choices, keptBy, keptAt }, { conflictFields: ['name'] });
+  await models().MethodRow.upsert({ name, unit, choices, keptBy, keptAt }, { conflictFields: ['firm', 'name'] });
 }
 
 /** @returns whether there was one */

@@ -8,6 +8,8 @@ import * as air from './migrations/0004-air';
 import * as roomsCursor from './migrations/0005-rooms-cursor';
 import * as unfinished from './migrations/0006-unfinished';
 import * as sessions from './migrations/0007-sessions';
+import * as firms from './migrations/0008-firms';
+import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
 const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<void> }>> = {
@@ -18,13 +20,16 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0005-rooms-cursor': roomsCursor,
   '0006-unfinished': unfinished,
   '0007-sessions': sessions,
+  '0008-firms': firms,
 };
 
 /**
  * Brings the database to the newest shape, all in one transaction: a migration is done and noted, or neither. Two
  * application servers that start together wait for each other.
+ *
+ * @param last goes no further than this migration, to try what the next one makes of old rows
  */
-export async function migrate(): Promise<void> {
+export async function migrate(last?: string): Promise<void> {
   const sequelize = connection();
   await sequelize.transaction(async (transaction) => {
     await sequelize.query("SELECT pg_advisory_xact_lock(hashtext('oak-tally migrations'))", { transaction });
@@ -37,9 +42,31 @@ export async function migrate(): Promise<void> {
       storage: notesIn(sequelize, transaction),
       logger: undefined,
     });
-    await umzug.up();
+    await umzug.up(last === undefined ? {} : { to: last });
+    await sequelize.query(GUARD, { transaction });
   });
 }
+
+/**
+ * The role that rows of firms are read and written under. Roles are no part of a database: one that was brought from elsewhere
+ * has none. Two databases of a server may make it at the same moment.
+ */
+const GUARD = `DO $$
+DECLARE own text;
+BEGIN
+  BEGIN
+    IF NOT EXISTS (SELECT FROM pg_roles WHERE rolname = '${ROWS_ROLE}') THEN CREATE ROLE ${ROWS_ROLE} NOLOGIN; END IF;
+  EXCEPTION WHEN duplicate_object OR unique_violation THEN NULL;
+  END;
+  IF NOT pg_has_role('${ROWS_ROLE}', 'MEMBER') THEN EXECUTE 'GRANT ${ROWS_ROLE} TO ' || quote_ident(current_user); END IF;
+  IF NOT has_schema_privilege('${ROWS_ROLE}', 'public', 'USAGE') THEN GRANT USAGE ON SCHEMA public TO ${ROWS_ROLE}; END IF;
+  FOR own IN
+    SELECT relname FROM pg_class WHERE relnamespace = 'public'::regnamespace AND relkind = 'r'
+      AND relname NOT IN ('migrations', 'unfinished') AND NOT has_table_privilege('${ROWS_ROLE}', oid, 'INSERT')
+  LOOP
+    EXECUTE format('GRANT SELECT, INSERT, UPDATE, DELETE ON %I TO ${ROWS_ROLE}', own);
+  END LOOP;
+END $$`;
 
 /** A query interface whose statements are part of a transaction. */
 function within(sequelize: Sequelize, transaction: Transaction): QueryInterface {

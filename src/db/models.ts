@@ -5,6 +5,7 @@ import {
   type InferCreationAttributes,
   Model,
   type Sequelize,
+  type WhereOptions,
 } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { HouseHead, Room } from '../core/house/schema';
@@ -12,8 +13,10 @@ import type { NewEntry } from '../core/log/entry';
 import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
 import { connection } from './connection';
+import { firm } from './firm';
 
 export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAttributes<PersonRow>> {
+  declare firm: CreationOptional<string>;
   declare id: CreationOptional<string>;
   declare name: string;
   /** The name as it is compared. */
@@ -24,6 +27,7 @@ export class PersonRow extends Model<InferAttributes<PersonRow>, InferCreationAt
 }
 
 export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttributes<HouseRow>> {
+  declare firm: CreationOptional<string>;
   declare id: CreationOptional<string>;
   declare head: HouseHead;
   declare timeZone: string;
@@ -35,6 +39,7 @@ export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttr
 }
 
 export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttributes<RoomRow>> {
+  declare firm: CreationOptional<string>;
   declare houseId: string;
   declare id: string;
   declare position: number;
@@ -44,6 +49,7 @@ export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttrib
 }
 
 export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
+  declare firm: CreationOptional<string>;
   declare id: string;
   declare houseId: string;
   declare seq: number;
@@ -57,6 +63,7 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
 }
 
 export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAttributes<DeviceRow>> {
+  declare firm: CreationOptional<string>;
   declare id: CreationOptional<string>;
   declare houseId: string;
   declare roomId: string | null;
@@ -68,6 +75,7 @@ export class DeviceRow extends Model<InferAttributes<DeviceRow>, InferCreationAt
 }
 
 export class MethodRow extends Model<InferAttributes<MethodRow>, InferCreationAttributes<MethodRow>> {
+  declare firm: CreationOptional<string>;
   declare id: CreationOptional<string>;
   declare name: string;
   declare unit: LengthUnit;
@@ -88,20 +96,41 @@ export function models() {
   return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, DeviceRow, MethodRow };
 }
 
+/** Whatever is asked of a model is asked of the rows of one firm; a row that is made is made for it. */
+const ofOneFirm = (options: { where?: WhereOptions | undefined }): void => {
+  options.where = { ...options.where, firm: firm() } as WhereOptions;
+};
+const OF_ONE_FIRM = {
+  beforeFind: ofOneFirm,
+  beforeCount: ofOneFirm,
+  beforeBulkUpdate: ofOneFirm,
+  beforeBulkDestroy: ofOneFirm,
+};
+
 function bind(sequelize: Sequelize): void {
-  const options = { sequelize, timestamps: false, underscored: true };
+  const options = { sequelize, timestamps: false, underscored: true, hooks: OF_ONE_FIRM };
   // Functions: Sequelize writes into the definition of a column, so no two may share one.
+  const own = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: firm });
   const id = () => ({ type: DataTypes.UUID, primaryKey: true, defaultValue: DataTypes.UUIDV4 });
   const text = () => ({ type: DataTypes.TEXT, allowNull: false });
   const count = () => ({ type: DataTypes.INTEGER, allowNull: false });
   const instant = () => ({ type: DataTypes.DATE, allowNull: false });
   const json = () => ({ type: DataTypes.JSONB, allowNull: false });
   PersonRow.init(
-    { id: id(), name: text(), folded: text(), role: text(), passwordHash: text(), removedAt: DataTypes.DATE },
+    {
+      firm: own(),
+      id: id(),
+      name: text(),
+      folded: text(),
+      role: text(),
+      passwordHash: text(),
+      removedAt: DataTypes.DATE,
+    },
     { ...options, tableName: 'people' },
   );
   HouseRow.init(
     {
+      firm: own(),
       id: id(),
       head: json(),
       timeZone: text(),
@@ -115,6 +144,7 @@ function bind(sequelize: Sequelize): void {
   );
   RoomRow.init(
     {
+      firm: own(),
       houseId: { type: DataTypes.UUID, primaryKey: true },
       id: { type: DataTypes.TEXT, primaryKey: true },
       position: count(),
@@ -126,6 +156,7 @@ function bind(sequelize: Sequelize): void {
   );
   EntryRow.init(
     {
+      firm: own(),
       id: { type: DataTypes.UUID, primaryKey: true },
       houseId: { type: DataTypes.UUID, allowNull: false },
       seq: count(),
@@ -141,6 +172,7 @@ function bind(sequelize: Sequelize): void {
   );
   DeviceRow.init(
     {
+      firm: own(),
       id: id(),
       houseId: { type: DataTypes.UUID, allowNull: false },
       roomId: DataTypes.TEXT,
@@ -154,8 +186,9 @@ function bind(sequelize: Sequelize): void {
   );
   MethodRow.init(
     {
+      firm: own(),
       id: id(),
-      name: { ...text(), unique: true },
+      name: text(),
       unit: text(),
       choices: json(),
       keptBy: { type: DataTypes.UUID, allowNull: false },

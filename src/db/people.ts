@@ -1,24 +1,26 @@
 import { hash, verify } from '@node-rs/argon2';
+import type { Transaction } from 'sequelize';
 import { foldName } from '../core/log/foldName';
 import type { Person, Role } from '../core/log/person';
+import { firm } from './firm';
 import { models, type PersonRow } from './models';
 
-/** All people, by name, also those who have left. */
+/** Somebody of a firm. */
+export interface Member extends Person {
+  readonly firm: string;
+}
+
+/** All people of the firm, by name, also those who have left. */
 export async function listPeople(): Promise<readonly Person[]> {
   const rows = await models().PersonRow.findAll({ order: ['name'] });
   return rows.map(personOf);
 }
 
-/** Whether anybody can sign in yet. */
-export async function anyPeople(): Promise<boolean> {
-  return (await models().PersonRow.findOne({ attributes: ['id'] })) !== null;
-}
-
 /** The person with this name and password, or undefined; the same time passes whichever is wrong. */
-export async function authenticate(name: string, password: string): Promise<Person | undefined> {
+export async function authenticate(name: string, password: string): Promise<Member | undefined> {
   const row = await models().PersonRow.findOne({ where: { folded: foldName(name), removedAt: null } });
   const matches = await verify(row?.passwordHash ?? (await decoyHash()), password);
-  return row && matches ? personOf(row) : undefined;
+  return row && matches ? { ...personOf(row), firm: row.firm } : undefined;
 }
 
 /** Adds a person; undefined when the name is taken. */
@@ -26,32 +28,16 @@ export async function addPerson(name: string, role: Role, password: string): Pro
   const { PersonRow, sequelize } = models();
   const passwordHash = await hash(password);
   return sequelize.transaction(async (transaction) => {
-    await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
+    await lockFirm(transaction);
     const folded = foldName(name);
     if (await PersonRow.findOne({ where: { folded, removedAt: null }, transaction })) return undefined;
     return personOf(await PersonRow.create({ name: name.trim(), folded, role, passwordHash }, { transaction }));
   });
 }
 
-/** Adds the first lead; undefined when somebody was quicker. */
-export async function addFirstLead(name: string, password: string): Promise<Person | undefined> {
-  const { PersonRow, sequelize } = models();
-  const passwordHash = await hash(password);
-  return sequelize.transaction(async (transaction) => {
-    await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
-    if (await PersonRow.findOne({ transaction })) return undefined;
-    return personOf(
-      await PersonRow.create(
-        { name: name.trim(), folded: foldName(name), role: 'lead', passwordHash },
-        { transaction },
-      ),
-    );
-  });
-}
-
 /** Whether this is the password of a person. */
 export async function isPasswordOf(id: string, password: string): Promise<boolean> {
-  const row = await models().PersonRow.findByPk(id);
+  const row = await models().PersonRow.findOne({ where: { id } });
   return row !== null && verify(row.passwordHash, password);
 }
 
@@ -69,7 +55,7 @@ export type Removal = 'removed' | 'unknown' | 'lastLead';
 export async function removePerson(id: string, at: Date): Promise<Removal> {
   const { PersonRow, sequelize } = models();
   return sequelize.transaction(async (transaction) => {
-    await sequelize.query('LOCK TABLE people IN SHARE ROW EXCLUSIVE MODE', { transaction });
+    await lockFirm(transaction);
     const row = await PersonRow.findOne({ where: { id, removedAt: null }, transaction });
     if (!row) return 'unknown';
     const leads = await PersonRow.count({ where: { role: 'lead', removedAt: null }, transaction });
@@ -78,6 +64,10 @@ export async function removePerson(id: string, at: Date): Promise<Removal> {
     return 'removed';
   });
 }
+
+/** One after the other changes who is of a firm. */
+const lockFirm = (transaction: Transaction) =>
+  models().sequelize.query('SELECT FROM firms WHERE id = $1 FOR UPDATE', { bind: [firm()], transaction });
 
 let decoy: Promise<string> | undefined;
 function decoyHash(): Promise<string> {

@@ -2,6 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import type { Air } from '../core/drying/air';
 import { type AirHour, SELDOM } from '../core/drying/airHours';
 import { JUMP } from '../core/drying/reading';
+import { firm } from './firm';
 import { models } from './models';
 
 /**
@@ -26,7 +27,7 @@ export async function sumUpHours(
     `WITH raw AS (
        SELECT coalesce(room_id, '') AS room, date_trunc('hour', at, 'UTC') AS hour, temperature, humidity, speed
        FROM readings
-       WHERE house_id = $1 AND device = $2 AND doubt IS NULL AND at >= $7 AND at < $8
+       WHERE firm = $9 AND house_id = $1 AND device = $2 AND doubt IS NULL AND at >= $7 AND at < $8
          AND date_trunc('hour', at, 'UTC') IN (SELECT unnest($3::timestamptz[]))
      ), hours AS (
        SELECT room, hour, count(*) AS count,
@@ -35,8 +36,9 @@ export async function sumUpHours(
          array_agg(temperature) AS temperatures, array_agg(humidity) AS humidities, array_agg(speed) AS speeds
        FROM raw GROUP BY room, hour
      )
-     INSERT INTO reading_hours
-       SELECT $1, $2, room, hour, summed.* FROM hours, LATERAL (
+     INSERT INTO reading_hours (firm, house_id, device, room_id, hour, count, left_out, temperature_least, temperature_most,
+         temperature_mean, humidity_least, humidity_most, humidity_mean, speed_mean, batch)
+       SELECT $9, $1, $2, room, hour, summed.* FROM hours, LATERAL (
          SELECT count(*) FILTER (WHERE counts), count(*) FILTER (WHERE NOT counts),
            min(temperature) FILTER (WHERE counts), max(temperature) FILTER (WHERE counts),
            avg(temperature) FILTER (WHERE counts), min(humidity) FILTER (WHERE counts),
@@ -49,7 +51,7 @@ export async function sumUpHours(
          ) AS judged
          HAVING count(*) FILTER (WHERE counts) > 0
        ) AS summed
-     ON CONFLICT (house_id, device, room_id, hour) DO UPDATE SET
+     ON CONFLICT (firm, house_id, device, room_id, hour) DO UPDATE SET
        count = excluded.count, left_out = excluded.left_out,
        temperature_least = excluded.temperature_least, temperature_most = excluded.temperature_most,
        temperature_mean = excluded.temperature_mean, humidity_least = excluded.humidity_least,
@@ -66,6 +68,7 @@ export async function sumUpHours(
         JUMP.humidity,
         text(first),
         text(last + HOUR_MS),
+        firm(),
       ],
     },
   );
@@ -88,19 +91,23 @@ export async function listAirHours(houseId: string, afterBatch: number, since: n
     speed: number | null;
     points: readonly (readonly [number, number, number, number | null])[] | null;
   }>(
-    `SELECT device, room_id AS room, extract(epoch FROM hour)::float8 * 1000 AS hour, batch, count,
+    // Materialized: where rows are guarded, an index is used only for what is compared without a function.
+    `WITH hours AS MATERIALIZED (
+       SELECT *, hour + interval '1 hour' AS next FROM reading_hours
+       WHERE firm = $5 AND house_id = $1 AND batch > $2 AND hour >= $3
+     )
+     SELECT device, room_id AS room, extract(epoch FROM hour)::float8 * 1000 AS hour, batch, count,
        temperature_mean AS temperature, humidity_mean AS humidity, speed_mean AS speed,
        CASE WHEN count <= $4 OR hour = max(hour) OVER (PARTITION BY device, room_id) THEN (
          SELECT json_agg(json_build_array(extract(epoch FROM at) * 1000, temperature, humidity, speed) ORDER BY at)
-         FROM readings WHERE house_id = hours.house_id AND device = hours.device AND doubt IS NULL
-           AND coalesce(room_id, '') = hours.room_id AND at >= hour AND at < hour + interval '1 hour'
+         FROM readings WHERE firm = hours.firm AND house_id = hours.house_id AND device = hours.device AND doubt IS NULL
+           AND coalesce(room_id, '') = hours.room_id AND at >= hour AND at < next
            AND temperature BETWEEN temperature_least AND temperature_most
            AND humidity BETWEEN humidity_least AND humidity_most
        ) END AS points
-     FROM reading_hours AS hours
-     WHERE house_id = $1 AND batch > $2 AND hour >= $3
+     FROM hours
      ORDER BY hour, device`,
-    { type: QueryTypes.SELECT, bind: [houseId, afterBatch, new Date(since).toISOString(), SELDOM] },
+    { type: QueryTypes.SELECT, bind: [houseId, afterBatch, new Date(since).toISOString(), SELDOM, firm()] },
   );
   return rows.map(({ device, room, hour, batch, count, temperature, humidity, speed, points }) => ({
     device,
@@ -144,7 +151,7 @@ export async function chartAir(
        min(temperature_least) AS tl, sum(temperature_mean * count) / sum(count) AS tm, max(temperature_most) AS th,
        min(humidity_least) AS hl, sum(humidity_mean * count) / sum(count) AS hm, max(humidity_most) AS hh
      FROM reading_hours
-     WHERE house_id = $1 AND room_id = $2 AND hour >= $3 AND hour <= $4
+     WHERE firm = $6 AND house_id = $1 AND room_id = $2 AND hour >= $3 AND hour <= $4
      GROUP BY floor(extract(epoch FROM hour) * 1000 / $5) ORDER BY 1`,
     {
       type: QueryTypes.SELECT,
@@ -154,6 +161,7 @@ export async function chartAir(
         new Date(from).toISOString(),
         new Date(to).toISOString(),
         Math.max(HOUR_MS, (to - from) / most),
+        firm(),
       ],
     },
   );

@@ -1,5 +1,6 @@
 import { QueryTypes, type Transaction } from 'sequelize';
 import { isSameReading, type KeptReading } from '../core/drying/reading';
+import { firm } from './firm';
 import { lockHouse } from './houses';
 import { models } from './models';
 import { sumUpHours } from './readingHours';
@@ -74,8 +75,8 @@ async function insert(
   transaction: Transaction,
 ): Promise<ReadonlySet<number>> {
   const rows = await models().sequelize.query<{ at: Date }>(
-    `INSERT INTO readings (house_id, device, room_id, batch, at, temperature, humidity, speed, doubt)
-     SELECT $1, $2, $3, $4, at, temperature, humidity, speed, doubt
+    `INSERT INTO readings (firm, house_id, device, room_id, batch, at, temperature, humidity, speed, doubt)
+     SELECT $10, $1, $2, $3, $4, at, temperature, humidity, speed, doubt
      FROM unnest($5::timestamptz[], $6::float8[], $7::float8[], $8::float8[], $9::text[])
        AS reading (at, temperature, humidity, speed, doubt)
      ON CONFLICT DO NOTHING RETURNING at`,
@@ -92,6 +93,7 @@ async function insert(
         readings.map(({ humidity }) => humidity),
         readings.map(({ speed }) => speed ?? null),
         readings.map(({ doubt }) => doubt ?? null),
+        firm(),
       ],
     },
   );
@@ -108,11 +110,11 @@ async function conflictsOf(
   if (readings.length === 0) return [];
   const rows = await models().sequelize.query<{ at: Date; temperature: number; humidity: number }>(
     `SELECT at, temperature, humidity FROM readings
-     WHERE house_id = $1 AND device = $2 AND at = ANY($3::timestamptz[])`,
+     WHERE firm = $4 AND house_id = $1 AND device = $2 AND at = ANY($3::timestamptz[])`,
     {
       type: QueryTypes.SELECT,
       transaction,
-      bind: [houseId, device, readings.map(({ at }) => new Date(at).toISOString())],
+      bind: [houseId, device, readings.map(({ at }) => new Date(at).toISOString()), firm()],
     },
   );
   const known = new Map(rows.map((row) => [row.at.getTime(), row]));
@@ -129,8 +131,9 @@ export async function trustReadings(houseId: string, device: string): Promise<bo
     const house = await lockHouse(houseId, transaction);
     if (!house) return false;
     const rows = await sequelize.query<{ at: Date }>(
-      'UPDATE readings SET doubt = NULL WHERE house_id = $1 AND device = $2 AND doubt IS NOT NULL RETURNING at',
-      { type: QueryTypes.SELECT, transaction, bind: [houseId, device] },
+      `UPDATE readings SET doubt = NULL
+       WHERE firm = $3 AND house_id = $1 AND device = $2 AND doubt IS NOT NULL RETURNING at`,
+      { type: QueryTypes.SELECT, transaction, bind: [houseId, device, firm()] },
     );
     if (rows.length === 0) return true;
     const batch = house.airSeq + 1;

@@ -1,5 +1,6 @@
 import type { Transaction } from 'sequelize';
 import type { Room } from '../core/house/schema';
+import { firm } from './firm';
 import { lockHouse, withRoom } from './houses';
 import { models, type RoomRow } from './models';
 
@@ -102,9 +103,14 @@ async function setPositions(
   await models().sequelize.query(
     `UPDATE rooms SET position = moved.position
        FROM unnest($ids::text[], $positions::integer[]) AS moved (id, position)
-      WHERE rooms.house_id = $houseId AND rooms.id = moved.id`,
+      WHERE rooms.firm = $firm AND rooms.house_id = $houseId AND rooms.id = moved.id`,
     {
-      bind: { houseId, ids: changed.map(({ row }) => row.id), positions: changed.map(({ position }) => position) },
+      bind: {
+        firm: firm(),
+        houseId,
+        ids: changed.map(({ row }) => row.id),
+        positions: changed.map(({ position }) => position),
+      },
       transaction,
     },
   );

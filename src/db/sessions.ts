@@ -1,7 +1,8 @@
 import { createHash, randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { Person } from '../core/log/person';
+import { acrossFirms, firm, inFirm } from './firm';
 import { models } from './models';
+import type { Member } from './people';
 
 const DAY_MS = 86_400_000;
 /** A sign-in holds so long without being used. */
@@ -25,45 +26,50 @@ const hashOf = (token: string): string => createHash('sha256').update(token).dig
 export async function addSession(person: string, device: string, instant: number): Promise<string> {
   const token = randomBytes(32).toString('base64url');
   const { sequelize } = models();
-  await sequelize.query('DELETE FROM sessions WHERE seen_at < $1', {
-    bind: [new Date(instant - SESSION_DAYS * DAY_MS).toISOString()],
+  await sequelize.query('DELETE FROM sessions WHERE firm = $2 AND seen_at < $1', {
+    bind: [new Date(instant - SESSION_DAYS * DAY_MS).toISOString(), firm()],
   });
-  await sequelize.query('INSERT INTO sessions VALUES ($1, $2, $3, $4, $5, $5)', {
-    bind: [hashOf(token), randomUUID(), person, device, new Date(instant).toISOString()],
-  });
+  await sequelize.query(
+    'INSERT INTO sessions (hash, id, person_id, device, made_at, seen_at, firm) VALUES ($1, $2, $3, $4, $5, $5, $6)',
+    { bind: [hashOf(token), randomUUID(), person, device, new Date(instant).toISOString(), firm()] },
+  );
   return token;
 }
 
-/** Whose session it is, unless it was ended, has run out, or the person has left. */
+/** Whose session it is, unless it was ended, has run out, or the person has left; of whatever firm, which it alone tells. */
 export async function findSession(
   token: string,
   instant: number,
-): Promise<{ readonly id: string; readonly person: Person } | undefined> {
+): Promise<{ readonly id: string; readonly person: Member } | undefined> {
   const { sequelize } = models();
-  const [row] = await sequelize.query<Person & { readonly session: string; readonly seen: Date }>(
-    `SELECT sessions.id AS session, seen_at AS seen, people.id, people.name, people.role
-     FROM sessions JOIN people ON people.id = person_id
+  const [row] = await acrossFirms(() =>
+    sequelize.query<Member & { readonly session: string; readonly seen: Date }>(
+      `SELECT sessions.id AS session, seen_at AS seen, people.firm, people.id, people.name, people.role
+     FROM sessions JOIN people ON people.firm = sessions.firm AND people.id = person_id
      WHERE hash = $1 AND seen_at >= $2 AND removed_at IS NULL`,
-    {
-      type: QueryTypes.SELECT,
-      bind: [hashOf(token), new Date(instant - SESSION_DAYS * DAY_MS).toISOString()],
-    },
+      {
+        type: QueryTypes.SELECT,
+        bind: [hashOf(token), new Date(instant - SESSION_DAYS * DAY_MS).toISOString()],
+      },
+    ),
   );
   if (!row) return undefined;
   const { session, seen, ...person } = row;
   if (instant - seen.getTime() > NOTED_EVERY_MS)
-    await sequelize.query('UPDATE sessions SET seen_at = $2 WHERE id = $1', {
-      bind: [session, new Date(instant).toISOString()],
-    });
+    await inFirm(person.firm, () =>
+      sequelize.query('UPDATE sessions SET seen_at = $2 WHERE firm = $3 AND id = $1', {
+        bind: [session, new Date(instant).toISOString(), person.firm],
+      }),
+    );
   return { id: session, person };
 }
 
-/** The sign-ins of a person, or of everybody; the last one used first. */
+/** The sign-ins of a person, or of everybody of the firm; the last one used first. */
 export async function listSessions(person?: string): Promise<readonly SignIn[]> {
   const rows = await models().sequelize.query<Omit<SignIn, 'madeAt' | 'seenAt'> & { made: Date; seen: Date }>(
     `SELECT id, person_id AS person, device, made_at AS made, seen_at AS seen FROM sessions
-     ${person === undefined ? '' : 'WHERE person_id = $1'} ORDER BY seen_at DESC`,
-    { type: QueryTypes.SELECT, bind: person === undefined ? [] : [person] },
+     WHERE firm = $1 ${person === undefined ? '' : 'AND person_id = $2'} ORDER BY seen_at DESC`,
+    { type: QueryTypes.SELECT, bind: person === undefined ? [firm()] : [firm(), person] },
   );
   return rows.map(({ made, seen, ...own }) => ({ ...own, madeAt: made.getTime(), seenAt: seen.getTime() }));
 }
@@ -75,15 +81,15 @@ export async function listSessions(person?: string): Promise<readonly SignIn[]> 
  */
 export async function endSession(id: string, person?: string): Promise<boolean> {
   const rows = await models().sequelize.query(
-    `DELETE FROM sessions WHERE id = $1 ${person === undefined ? '' : 'AND person_id = $2'} RETURNING id`,
-    { type: QueryTypes.SELECT, bind: person === undefined ? [id] : [id, person] },
+    `DELETE FROM sessions WHERE firm = $1 AND id = $2 ${person === undefined ? '' : 'AND person_id = $3'} RETURNING id`,
+    { type: QueryTypes.SELECT, bind: person === undefined ? [firm(), id] : [firm(), id, person] },
   );
   return rows.length > 0;
 }
 
 /** Ends all sign-ins of a person, but for one of them. */
 export async function endSessionsOf(person: string, but?: string): Promise<void> {
-  await models().sequelize.query('DELETE FROM sessions WHERE person_id = $1 AND id IS DISTINCT FROM $2', {
-    bind: [person, but ?? null],
+  await models().sequelize.query('DELETE FROM sessions WHERE firm = $1 AND person_id = $2 AND id IS DISTINCT FROM $3', {
+    bind: [firm(), person, but ?? null],
   });
 }

@@ -1,12 +1,16 @@
 import { z } from 'zod';
+import { inFirm } from '../db/firm';
 import { findHouse } from '../db/houses';
+import type { Member } from '../db/people';
+import { isOpenTo } from '../db/viewers';
 import { refuse } from './reachable';
 import { signedIn } from './session';
 
-/** A house as a house file to keep; for anybody who is signed in. */
+/** A house as a house file to keep, for those whose house it is. */
 export async function houseFile(id: string): Promise<Response> {
-  if (!(await signedIn())) return refuse(401, 'You are signed out.');
-  const house = z.uuid().safeParse(id).success ? await findHouse(id.toLowerCase()) : undefined;
+  const person = await signedIn();
+  if (!person) return refuse(401, 'You are signed out.');
+  const house = z.uuid().safeParse(id).success ? await houseFor(person, id.toLowerCase()) : undefined;
   if (!house) return refuse(404, 'There is no such house.');
   const file = { format: 'oak-tally-house', version: 1, ...house.head, rooms: house.rooms.map(({ room }) => room) };
   const name =
@@ -22,3 +26,6 @@ export async function houseFile(id: string): Promise<Response> {
     },
   });
 }
+
+const houseFor = (person: Member, id: string) =>
+  inFirm(person.firm, async () => ((await isOpenTo(person, id)) ? findHouse(id) : undefined));

@@ -1,6 +1,5 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
-import { z } from 'zod';
 import { type Air, ASSUMED_AIR } from '../core/drying/air';
 import { stepAt } from '../core/drying/airClock';
 import type { Entry } from '../core/log/entry';
@@ -8,6 +7,7 @@ import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
 import { now } from '../db/clock';
+import { readTogether } from '../db/connection';
 import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
@@ -35,13 +35,10 @@ export interface LoadedSite {
 
 /** The house of a page; an unknown one is the not-found page. The same request works it out once. */
 export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
-  if (!z.uuid().safeParse(id).success) notFound();
   const instant = now();
-  const [{ house, air }, entries, people] = await Promise.all([
-    houseWithAir(id, instant),
-    listEntries(id),
-    listPeople(),
-  ]);
+  const [{ house, air }, entries, people] = await readTogether(() =>
+    Promise.all([houseWithAir(id, instant), listEntries(id), listPeople()]),
+  );
   const rooms = house.rooms.map(({ room }) => room);
   const site = siteOf(house.head, rooms, entries, air.of, instant, rememberedTallies(house.head));
   return {

@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { COMMANDS } from '../contract/commands';
-import type { Person, Role } from '../core/log/person';
+import type { Role } from '../core/log/person';
+import { addFirm } from '../db/firms';
 import { dropMethod } from '../db/methods';
-import { anyPeople, authenticate } from '../db/people';
+import { authenticate, type Member } from '../db/people';
 import { postCommand } from './postCommand';
 import { signedIn } from './session';
 
@@ -18,12 +19,11 @@ vi.mock('../db/methods', () => ({ dropMethod: vi.fn(), keepMethod: vi.fn(), list
 vi.mock('../db/people', () => ({
   authenticate: vi.fn(),
   addPerson: vi.fn(),
-  addFirstLead: vi.fn(),
-  anyPeople: vi.fn(),
 }));
+vi.mock('../db/firms', () => ({ addFirm: vi.fn(), findFirm: vi.fn(async () => 'f') }));
 const asked = vi.mocked(signedIn);
 const drop = vi.mocked(dropMethod);
-const person = (role: Role): Person => ({ id: 'p', name: 'Somebody', role });
+const person = (role: Role): Member => ({ firm: 'f', id: 'p', name: 'Somebody', role });
 const ID = '00000000-0000-4000-8000-000000000001';
 
 /** What a command answers, with the status before it. */
@@ -126,7 +126,7 @@ describe('a command', () => {
     vi.mocked(authenticate).mockResolvedValue(person('lead'));
     expect(await send('signIn', { name: 'Wilma', password: 'x' })).toEqual([200, { ok: true, value: null }]);
     expect(asked).not.toHaveBeenCalled();
-    expect(anyPeople).not.toHaveBeenCalled();
+    expect(addFirm).not.toHaveBeenCalled();
   });
 
   it('is for anyone only where somebody signs in or out', () => {

@@ -1,7 +1,8 @@
 import { type Answer, refused } from '../contract/answer';
 import { COMMANDS, type CommandName, isCommandName } from '../contract/commands';
 import { problemsFromZod } from '../core/house/problem';
-import type { Person } from '../core/log/person';
+import { inFirm } from '../db/firm';
+import type { Member } from '../db/people';
 import { airCommands } from './commands/airCommands';
 import type { Handlers } from './commands/handler';
 import { houseCommands } from './commands/houseCommands';
@@ -22,7 +23,7 @@ const WITH_FILE: readonly CommandName[] = ['importHouse', 'importAir'];
 
 const STATUS = { signedOut: 401, notAllowed: 403, invalid: 400, notFound: 404, stale: 409, tooMany: 429 } as const;
 /** Nobody: what needs no sign-in does not ask who it is. */
-const NOBODY: Person = { id: '', name: '', role: 'viewer' };
+const NOBODY: Member = { firm: '', id: '', name: '', role: 'viewer' };
 
 /**
  * `POST /api/commands/NAME` with the input of the command as JSON: the one way to change anything but the log. Asks who
@@ -47,7 +48,7 @@ async function answerTo(request: Request, name: string): Promise<Answer<unknown>
   return run(name, body.json, person);
 }
 
-async function run<Name extends CommandName>(name: Name, json: unknown, person: Person): Promise<Answer<unknown>> {
+async function run<Name extends CommandName>(name: Name, json: unknown, person: Member): Promise<Answer<unknown>> {
   const { schema } = COMMANDS[name];
   const parsed = schema.safeParse(json, { reportInput: true });
   if (!parsed.success) {
@@ -55,6 +56,8 @@ async function run<Name extends CommandName>(name: Name, json: unknown, person: 
     const [first] = problems;
     return refused('invalid', first ? `${first.path}: ${first.reason}` : 'The input is wrong.', problems);
   }
-  const handler: (input: never, by: Person) => Promise<Answer<unknown>> = HANDLERS[name];
-  return handler(parsed.data as never, person);
+  const handler: (input: never, by: Member) => Promise<Answer<unknown>> = HANDLERS[name];
+  const handled = () => handler(parsed.data as never, person);
+  // Who needs no sign-in has no firm yet.
+  return person === NOBODY ? handled() : inFirm(person.firm, handled);
 }

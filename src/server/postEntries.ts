@@ -3,6 +3,7 @@ import { problemsFromZod, problemText } from '../core/house/problem';
 import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
+import { inFirm } from '../db/firm';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { refuse } from './reachable';
@@ -42,7 +43,7 @@ export async function postEntries(request: Request): Promise<Response> {
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
-  return answerTo(await appendEntries(house, person, entries));
+  return answerTo(await inFirm(person.firm, () => appendEntries(house, person, entries)));
 }
 
 function answerTo(result: AppendResult): Response {

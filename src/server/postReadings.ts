@@ -3,6 +3,7 @@ import { sortReadings } from '../core/drying/reading';
 import { problemsFromZod, problemText } from '../core/house/problem';
 import { now } from '../db/clock';
 import { findDevice, noteLag } from '../db/devices';
+import { inFirm } from '../db/firm';
 import { recordReadings } from '../db/readings';
 import { refuse } from './reachable';
 import { readJson } from './readJson';
@@ -38,9 +39,12 @@ export async function postReadings(request: Request): Promise<Response> {
   }
   const received = now();
   const { kept, repeated, refused } = sortReadings(body.data.readings, received);
-  const result = await recordReadings(device.houseId, device.id, device.roomId, kept);
+  const result = await inFirm(device.firm, async () => {
+    const done = await recordReadings(device.houseId, device.id, device.roomId, kept);
+    if (done && done.recorded > 0) await noteLag(device.id, (received - Math.max(...kept.map(({ at }) => at))) / 1000);
+    return done;
+  });
   if (!result) return refuse(404, 'The house of this device is gone.');
-  if (result.recorded > 0) await noteLag(device.id, (received - Math.max(...kept.map(({ at }) => at))) / 1000);
   const taken = new Set(result.conflicts);
   return Response.json({
     recorded: result.recorded,

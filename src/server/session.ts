@@ -2,8 +2,9 @@ import { getIronSession, type SessionOptions } from 'iron-session';
 import { cookies, headers } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { cache } from 'react';
-import type { Person } from '../core/log/person';
 import { now } from '../db/clock';
+import { inFirm } from '../db/firm';
+import type { Member } from '../db/people';
 import { addSession, endSession, findSession, SESSION_DAYS } from '../db/sessions';
 
 interface SessionContent {
@@ -35,25 +36,25 @@ export const currentSession = cache(async () => {
 });
 
 /** Who sent this request, or undefined. */
-export const signedIn = async (): Promise<Person | undefined> => (await currentSession())?.person;
+export const signedIn = async (): Promise<Member | undefined> => (await currentSession())?.person;
 
 /** Who sent this request; nobody is sent to the sign-in page. */
-export async function requirePerson(): Promise<Person> {
+export async function requirePerson(): Promise<Member> {
   return (await signedIn()) ?? redirect('/signin');
 }
 
 /** Signs a person in, on the device that sent this request. */
-export async function openSession(person: Person): Promise<void> {
+export async function openSession({ id, firm }: Member): Promise<void> {
   const device = (await headers()).get('user-agent')?.slice(0, LONGEST_DEVICE) ?? 'unknown';
   const current = await session();
-  current.token = await addSession(person.id, device, now());
+  current.token = await inFirm(firm, () => addSession(id, device, now()));
   await current.save();
 }
 
 /** Ends the session of this request, also in the database: its cookie is worth nothing from now on. */
 export async function closeSession(): Promise<void> {
   const current = await currentSession();
-  if (current) await endSession(current.id);
+  if (current) await inFirm(current.person.firm, () => endSession(current.id));
   (await session()).destroy();
 }
 

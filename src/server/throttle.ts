@@ -31,18 +31,19 @@ function limits(): ReadonlyMap<Limit, RateLimiterPostgres> {
   return holder.oakLimits;
 }
 
-const keysOf = (name: string, address: string): Readonly<Record<Limit, string>> => {
-  const account = foldName(name).slice(0, 80);
+const keysOf = (firm: string, name: string, address: string): Readonly<Record<Limit, string>> => {
+  const account = `${firm} ${foldName(name).slice(0, 80)}`;
   return { pair: `${account} ${address}`, address, account };
 };
 
 /**
  * Counts a try, before the password is looked at: many at once are as many.
  *
+ * @param firm its id, or what was typed for a firm that there is not
  * @returns minutes until a password may be tried again; 0 when this one may be looked at
  */
-export async function countTry(name: string, address: string): Promise<number> {
-  const keys = keysOf(name, address);
+export async function countTry(firm: string, name: string, address: string): Promise<number> {
+  const keys = keysOf(firm, name, address);
   const waits = await Promise.all(
     [...limits()].map(async ([kind, limit]) => {
       const { consumedPoints, msBeforeNext } = await limit.penalty(keys[kind], 1);
@@ -53,8 +54,8 @@ export async function countTry(name: string, address: string): Promise<number> {
 }
 
 /** A right password: the try was none, and what was mistyped before from there is forgotten. */
-export async function forgetTry(name: string, address: string): Promise<void> {
-  const keys = keysOf(name, address);
+export async function forgetTry(firm: string, name: string, address: string): Promise<void> {
+  const keys = keysOf(firm, name, address);
   await Promise.all(
     [...limits()].map(([kind, limit]) => (kind === 'pair' ? limit.delete(keys.pair) : limit.reward(keys[kind], 1))),
   );

@@ -1,8 +1,10 @@
 import type { AirFrom } from '../core/drying/airClock';
 import { hoursOf, weatherReportSchema } from '../core/drying/weatherReport';
 import { now } from '../db/clock';
+import { inFirm } from '../db/firm';
 import { saveWeather } from '../db/weather';
 import { askOutside } from './askOutside';
+import type { HouseVisit } from './visit';
 
 const EVERY_MS = 3_600_000;
 const AFTER_FAILURE_MS = 10 * 60_000;
@@ -15,13 +17,14 @@ const asked = new Map<string, { readonly at: number; readonly failure: string | 
 /** Why the weather of a house could not be had the last time, or undefined. */
 export const weatherFailure = (houseId: string): string | undefined => asked.get(houseId)?.failure;
 
-/** Asks for the weather of a house when what is known is older than an hour. */
-export async function refreshWeather(houseId: string, url: string | null, askedAt: number | undefined): Promise<void> {
+/** Asks for the weather of a house that is visited when what is known is older than an hour. */
+export async function refreshWeather({ person, id, weatherUrl: url, air }: HouseVisit): Promise<void> {
+  const { askedAt } = air.weather;
   const instant = now();
-  const last = asked.get(houseId);
+  const last = asked.get(id);
   if (url === null || (askedAt !== undefined && instant - askedAt < EVERY_MS)) return;
   if (last && instant - last.at < AFTER_FAILURE_MS) return;
-  await askWeather(houseId, url);
+  await inFirm(person.firm, () => askWeather(id, url));
 }
 
 /** Asks a weather service; returns why that failed, or undefined. */

@@ -2,9 +2,10 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { serveArguments } from '../../scripts/setup/build.mjs';
 import { connection } from '../../src/db/connection';
 import { addDevice } from '../../src/db/devices';
+import { acrossFirms, firm, inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
 import { chartAir } from '../../src/db/readingHours';
-import { leadCookie } from './leadCookie';
+import { demoFirm, leadCookie } from './leadCookie';
 import { houseOfRooms, median } from './rooms';
 
 const port = Number(process.argv[2]);
@@ -104,26 +105,28 @@ async function fillYear(house: string): Promise<void> {
   for (let room = 0; room < 30; room += 1) {
     const { id } = await addDevice(house, `room-${room}`, `year ${room}`);
     await connection().query(
-      `INSERT INTO reading_hours SELECT ?, ?, ?, hour, 60, 0, 17, 21, 19, 40, 60, 50, NULL, 1
+      `INSERT INTO reading_hours (firm, house_id, device, room_id, hour, count, left_out, temperature_least, temperature_most,
+         temperature_mean, humidity_least, humidity_most, humidity_mean, batch)
+       SELECT ?, ?, ?, ?, hour, 60, 0, 17, 21, 19, 40, 60, 50, 1
        FROM generate_series(date_trunc('hour', now()) - ? * interval '1 day', now(), interval '1 hour') AS hour`,
-      { replacements: [house, id, `room-${room}`, YEAR_DAYS] },
+      { replacements: [firm(), house, id, `room-${room}`, YEAR_DAYS] },
     );
     if (room !== 2) continue;
     // In parts: no statement runs as long as a year of minutes takes.
     for (let day = 0; day < YEAR_DAYS; day += 30)
       await connection().query(
-        `INSERT INTO readings (house_id, device, room_id, batch, at, temperature, humidity)
-         SELECT ?, ?, 'room-2', 1, at, 18, 50
+        `INSERT INTO readings (firm, house_id, device, room_id, batch, at, temperature, humidity)
+         SELECT ?, ?, ?, 'room-2', 1, at, 18, 50
          FROM generate_series(now() - ? * interval '1 day', now() - ? * interval '1 day' - interval '1 minute',
            interval '1 minute') AS at`,
-        { replacements: [house, id, YEAR_DAYS - day, Math.max(0, YEAR_DAYS - day - 30)] },
+        { replacements: [firm(), house, id, YEAR_DAYS - day, Math.max(0, YEAR_DAYS - day - 30)] },
       );
   }
-  await connection().query('ANALYZE');
+  await acrossFirms(() => connection().query('ANALYZE'));
 }
 
 try {
-  await main();
+  await inFirm(await demoFirm(), main);
 } finally {
   running?.kill('SIGKILL');
   await connection().close();

@@ -1,12 +1,24 @@
 import { sealData } from 'iron-session';
-import { models } from '../../src/db/models';
+import { inFirm } from '../../src/db/firm';
+import { findFirm } from '../../src/db/firms';
+import { listPeople } from '../../src/db/people';
 import { addSession } from '../../src/db/sessions';
+
+/** The only firm that there is. */
+export async function demoFirm(): Promise<string> {
+  const firm = await findFirm('');
+  if (firm === undefined) throw new Error('the demo is loaded');
+  return firm;
+}
 
 /** What the browser of the demo's lead keeps of a sign-in, sealed with the server's own secret. */
 export async function leadSeal(): Promise<string> {
-  const lead = await models().PersonRow.findOne({ where: { role: 'lead' } });
-  if (!lead) throw new Error('the demo is loaded');
-  const token = await addSession(lead.id, 'benchmark', Date.now());
+  const firm = await demoFirm();
+  const token = await inFirm(firm, async () => {
+    const lead = (await listPeople()).find(({ role }) => role === 'lead');
+    if (!lead) throw new Error('the demo is loaded');
+    return addSession(lead.id, 'benchmark', Date.now());
+  });
   return sealData({ token }, { password: process.env.SESSION_SECRET ?? '' });
 }
 

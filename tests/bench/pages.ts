@@ -1,6 +1,7 @@
 import { connection } from '../../src/db/connection';
+import { inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
-import { leadCookie } from './leadCookie';
+import { demoFirm, leadCookie } from './leadCookie';
 import { houseOfRooms, median } from './rooms';
 
 const RUNS = 25;
@@ -55,7 +56,7 @@ async function timeOf(path: string, cookie: string): Promise<number> {
 }
 
 try {
-  await main();
+  await inFirm(await demoFirm(), main);
 } finally {
   await connection().close();
 }

@@ -1,7 +1,8 @@
 import { chromium } from '@playwright/test';
 import { connection } from '../../src/db/connection';
+import { inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
-import { leadSeal } from './leadCookie';
+import { demoFirm, leadSeal } from './leadCookie';
 import { houseOfRooms, median } from './rooms';
 
 const LINE =
@@ -70,7 +71,7 @@ async function main(): Promise<void> {
 }
 
 try {
-  await main();
+  await inFirm(await demoFirm(), main);
 } finally {
   await connection().close();
 }

@@ -53,6 +53,7 @@ export async function copyHouse(database: string, name: string): Promise<string>
      )}
      CREATE TEMP TABLE sensors ON COMMIT DROP AS
        SELECT id AS old, gen_random_uuid() AS new FROM devices WHERE ${OF_DEMO};
+     ${copied('house_viewers', house)}
      ${copied('rooms', house)}
      ${copied('entries', { ...house, id: 'gen_random_uuid()' })}
      ${copied('weather_hours', house)}

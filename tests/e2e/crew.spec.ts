@@ -1,5 +1,6 @@
 import type { Browser } from '@playwright/test';
 import { expect, isLive, minutesBefore, test } from './site';
+import { strangers } from './strangers';
 import { query } from './testDatabase';
 
 test('a lead adds a finisher, who signs in and finds nothing to do yet', async ({ page, browser, signIn }) => {
@@ -203,4 +204,65 @@ test('passwords cannot be guessed one after the other', async ({ page, playwrigh
   // Somebody else signs in from there meanwhile.
   const other = await outside.post('/api/commands/signIn', { data: { name: 'Ines', password: 'oak-demo' } });
   expect(other.status()).toBe(200);
+});
+
+test('a viewer looks at the houses that the lead lets them into, and at no other', async ({
+  page,
+  browser,
+  baseURL,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto('/houses');
+  const crew = page.getByRole('region', { name: 'Crew' });
+  await crew.getByLabel('Name').fill('Halden');
+  await crew.getByLabel('Role').selectOption('viewer');
+  await crew.getByLabel('First password').fill('oak-demo');
+  await crew.getByRole('button', { name: 'Add' }).click();
+  const halden = crew.getByRole('listitem').filter({ hasText: 'Halden' });
+  await expect(halden).toContainText('viewer, no houses');
+
+  const phone = await ownSignIn(browser, baseURL, 'Halden');
+  await expect(phone.getByText('No house to look at yet. The lead lets you into one.')).toBeVisible();
+  // Nor anybody of the crew.
+  await expect(phone.getByRole('region', { name: 'Crew' })).toHaveCount(0);
+  expect((await phone.request.get(house)).status()).toBe(404);
+
+  await halden.getByText('Halden', { exact: true }).click();
+  const name = `Copy for ${test.info().testId}`;
+  await halden.getByRole('checkbox', { name }).click();
+  await expect(halden).toContainText('viewer, 1 house');
+  await phone.goto('/');
+  await expect(phone).toHaveURL(new RegExp(`${house}$`));
+  await isLive(phone);
+  await phone.goto('/houses');
+  await expect(phone.getByRole('link', { name, exact: true })).toBeVisible();
+  await expect(phone.getByRole('main').getByRole('link')).toHaveCount(2);
+
+  await halden.getByRole('checkbox', { name }).click();
+  await expect(halden).toContainText('viewer, no houses');
+  expect((await phone.request.get(house)).status()).toBe(404);
+});
+
+test('where several firms work with one server, each signs in at its own', async ({ page, site }) => {
+  const { firm, leave } = await strangers(site.database);
+  await page.goto('/signin');
+  await page.getByLabel('Name').fill('Nora');
+  await page.getByLabel('Password').fill('oak-demo');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('needs the firm: several work here')).toBeVisible();
+  await page.getByLabel('Firm').fill('Demo crew');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('does not belong to this name')).toBeVisible();
+  await page.getByLabel('Firm').fill(firm.toUpperCase());
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.waitForURL(/\/h\//);
+  await page.goto('/houses');
+  await expect(page.getByRole('main').getByRole('link')).toHaveText(['Of another firm', 'House file']);
+  await leave();
+  // With its firm the sign-in is gone.
+  await page.goto('/houses');
+  await expect(page).toHaveURL(/\/signin$/);
+  await expect(page.getByLabel('Firm')).toHaveCount(0);
 });

@@ -2,8 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
-import { COMMANDS } from '../../src/contract/commands';
-import { expect, isLive, minutesBefore, test, watchErrors } from './site';
+import { COMMANDS, type CommandName, type InputOf } from '../../src/contract/commands';
+import { expect, isLive, keyOf, minutesBefore, test, watchErrors } from './site';
+import { SECRET, strangers } from './strangers';
 import { query } from './testDatabase';
 
 /** Every page of the application, from its files, with a house and a room filled in. */
@@ -25,7 +26,7 @@ function partsRequest(path: string): Record<string, string> {
   return { RSC: '1', 'Next-Router-State-Tree': encodeURIComponent(JSON.stringify(['', { children: tree }])) };
 }
 
-test('who is not signed in reads nothing of any page, whatever the cookie and however it is asked', async ({
+test('nobody reads anything of a house that is not theirs, whatever the cookie and however it is asked', async ({
   page,
   playwright,
   baseURL,
@@ -54,26 +55,38 @@ test('who is not signed in reads nothing of any page, whatever the cookie and ho
     'run out': await sealOn('run out', () =>
       query("UPDATE sessions SET seen_at = seen_at - interval '31 days' WHERE device = 'run out'", site.database),
     ),
-    'of nobody': await seal('a secret for tests, of at least 32 characters'),
+    'of nobody': await seal(SECRET),
   };
   expect(Object.values(cookies).filter((cookie) => !cookie)).toEqual([undefined]);
+  // Two who are signed in, and a sensor of the house.
+  const { guest, nora, leave } = await strangers(site.database);
+  const doors: Readonly<Record<string, { readonly headers: Record<string, string>; readonly file: number }>> = {
+    ...Object.fromEntries(
+      Object.entries(cookies).map(([kind, cookie]) => [
+        kind,
+        { headers: cookie ? { cookie: `oak-session=${cookie}` } : {}, file: 401 },
+      ]),
+    ),
+    device: { headers: { authorization: `Bearer ${keyOf(house, 'bath')}` }, file: 401 },
+    'viewer of another house': { headers: { cookie: guest }, file: 404 },
+    'lead of another firm': { headers: { cookie: nora }, file: 404 },
+  };
   const pages = pagesOf(house).filter((path) => !PUBLIC.includes(path));
   expect(pages.length).toBeGreaterThan(12);
   const read: string[] = [];
-  for (const [kind, cookie] of Object.entries(cookies)) {
-    const outside = await playwright.request.newContext({
-      baseURL,
-      extraHTTPHeaders: cookie ? { cookie: `oak-session=${cookie}` } : {},
-    });
+  for (const [kind, { headers: own, file }] of Object.entries(doors)) {
+    const outside = await playwright.request.newContext({ baseURL, extraHTTPHeaders: own });
     for (const path of pages) {
       for (const headers of [{}, { RSC: '1' }, partsRequest(path)]) {
         const answer = await outside.get(path, { headers, maxRedirects: 0 });
         if (WITHIN.test(await answer.text())) read.push(`${kind}: ${path} ${Object.keys(headers).length}`);
       }
     }
-    expect((await outside.get(`${house}/file`)).status(), kind).toBe(401);
+    expect((await outside.get(`${house}/file`)).status(), kind).toBe(file);
+    expect(await (await outside.get('/api/live/marks')).text(), kind).not.toContain(house.slice('/h/'.length));
     await outside.dispose();
   }
+  await leave();
   expect(read).toEqual([]);
   // The same requests of somebody who is signed in tell it: what is looked for is there.
   for (const headers of [{}, { RSC: '1' }, partsRequest(`${house}/load`)])
@@ -107,6 +120,83 @@ test('every command is refused to who may not send it, before what they sent is 
     await page.context().clearCookies();
   }
   expect(wrong).toEqual([]);
+});
+
+/** Commands that name a house. */
+type HouseCommand = {
+  [Name in CommandName]: InputOf<Name> extends { readonly house: string } ? Name : never;
+}[CommandName];
+
+test('a lead of another firm changes nothing of a house, whatever they send', async ({
+  playwright,
+  baseURL,
+  house: path,
+  site,
+}) => {
+  const house = path.slice('/h/'.length);
+  const id = randomUUID();
+  const walls = {
+    name: 'Taken',
+    outline: [
+      [0, 0],
+      [96, 0],
+      [96, 96],
+      [0, 96],
+    ] as [number, number][],
+    height: 96,
+  };
+  // One for each: a command that is added without a case does not compile.
+  const inputs: { readonly [Name in HouseCommand]: InputOf<Name> } = {
+    letIn: { house, person: id },
+    shutOut: { house, person: id },
+    saveHang: { house, version: 1, hang: {} },
+    saveMethod: { house, version: 1, method: { level: 5 } },
+    saveRoomMethod: { house, room: 'bath', version: 1, method: null },
+    addRoom: { house, room: walls },
+    saveRoom: { house, version: 1, room: { ...walls, id: 'bath' } },
+    copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
+    removeRoom: { house, room: 'bath' },
+    restoreRoom: { house, room: 'bath' },
+    arrangeRooms: { house, order: [] },
+    placeRoom: { house, room: 'bath', at: [1, 1] },
+    recordAir: { house, room: 'bath', temperature: 20, humidity: 50 },
+    importAir: {
+      house,
+      room: 'bath',
+      text: 'at;t;h\n2031-05-06 07:00;20;50',
+      mapping: { time: 0, clock: null, temperature: 1, humidity: 2, unit: 'C', order: 'ymd', zone: 'UTC' },
+    },
+    addSensor: { house, room: 'bath', name: 'Theirs' },
+    moveSensor: { house, device: id, room: null },
+    removeSensor: { house, device: id },
+    trustSensor: { house, device: id },
+    setWeather: { house, url: '' },
+  };
+  const all = () =>
+    query(
+      `SELECT md5(string_agg(row::text, '' ORDER BY row::text)) AS rooms, (SELECT houses::text FROM houses WHERE id = $1) AS house,
+         (SELECT count(*) FROM entries WHERE house_id = $1) AS entries, (SELECT count(*) FROM readings WHERE house_id = $1) AS readings
+       FROM rooms AS row WHERE house_id = $1`,
+      site.database,
+      [house],
+    );
+  const before = await all();
+  const { nora, leave } = await strangers(site.database);
+  const outside = await playwright.request.newContext({ baseURL, extraHTTPHeaders: { cookie: nora } });
+  const answers: unknown[] = [];
+  for (const [name, data] of Object.entries(inputs)) {
+    const answer = await outside.post(`/api/commands/${name}`, { data });
+    answers.push([name, answer.status()]);
+  }
+  const entry = { id, room: 'bath', at: minutesBefore(5), kind: 'held', payload: { why: 'theirs' } };
+  const recorded = await outside.post('/api/entries', { data: { house, entries: [entry] } });
+  await outside.dispose();
+  await leave();
+  // Nothing tells a house of another firm from one that there is not; what is taken away or out is gone either way.
+  const gone: Readonly<Record<string, number>> = { shutOut: 200, arrangeRooms: 409 };
+  expect(answers).toEqual(Object.keys(inputs).map((name) => [name, gone[name] ?? 404]));
+  expect(recorded.status()).toBe(404);
+  expect(await all()).toEqual(before);
 });
 
 test('every answer says what a browser may do with it, and a page runs only its own scripts', async ({
@@ -200,8 +290,8 @@ test('what is no text, no path and no instant is refused with what is wrong, nev
   expect((await post('/api/entries', again))[0]).toBe(200);
   // A wild entry of former days keeps nobody from the house.
   await query(
-    `INSERT INTO entries (id, house_id, seq, room_id, kind, at, by, role, payload, recorded_at)
-     SELECT $1, $2, next_seq, 'bath', 'sanded', '0100-01-01', (SELECT id FROM people LIMIT 1), 'lead', '{}', now()
+    `INSERT INTO entries (firm, id, house_id, seq, room_id, kind, at, by, role, payload, recorded_at)
+     SELECT firm, $1, $2, next_seq, 'bath', 'sanded', '0100-01-01', (SELECT id FROM people WHERE role = 'lead' LIMIT 1), 'lead', '{}', now()
      FROM houses WHERE id = $2`,
     site.database,
     [randomUUID(), id],

@@ -5,6 +5,7 @@ test.use({ template: 'empty' });
 test('an empty application asks for the lead’s account, once', async ({ page }) => {
   await page.goto('/');
   await expect(page).toHaveURL(/\/setup$/);
+  await page.getByLabel('Firm').fill('Seam & Sons');
   await page.getByLabel('Name').fill('Wilma');
   await page.getByLabel('Password').fill('short');
   await page.getByRole('button', { name: 'Make the account' }).click();

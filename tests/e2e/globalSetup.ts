@@ -1,6 +1,7 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { databaseCommand } from '../../scripts/setup/database.mjs';
+import { setClock } from './clock';
 import { BASE_FOLDER, DEMO_INSTANT, TIME_ZONE } from './instants';
 import { query, urlOf } from './testDatabase';
 
@@ -8,7 +9,7 @@ import { query, urlOf } from './testDatabase';
 export default async function globalSetup(): Promise<void> {
   mkdirSync(BASE_FOLDER, { recursive: true });
   const clock = join(BASE_FOLDER, 'clock-of-templates');
-  writeFileSync(clock, new Date(DEMO_INSTANT).toISOString());
+  setClock(clock, DEMO_INSTANT);
   for (const [name, options] of [
     ['template_demo', ['--demo']],
     ['template_empty', []],

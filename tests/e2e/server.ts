@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { serveArguments } from '../../scripts/setup/build.mjs';
 import { freePort } from '../../scripts/setup/ports.mjs';
 import { TIME_ZONE } from './instants';
+import { SECRET } from './strangers';
 import { urlOf } from './testDatabase';
 
 /** A server of the test build. */
@@ -24,7 +25,7 @@ export async function startServer(database: string, clock: string, port?: number
       TZ: TIME_ZONE,
       // The weather of the tests is on loopback.
       OAK_NEARBY_SERVICES: '1',
-      SESSION_SECRET: 'a secret for tests, of at least 32 characters',
+      SESSION_SECRET: SECRET,
     },
   });
   const ended = once(child, 'exit');

@@ -1,8 +1,10 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
+import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 import { DEMO_PEOPLE } from '../../src/db/demo/demoLog';
 import { type DemoIds, loadDemoHouse } from '../../src/db/demo/loadDemo';
+import { inFirm } from '../../src/db/firm';
+import { setClock } from './clock';
 import { copyHouse } from './copyHouse';
 import { BASE_FOLDER, DEMO_INSTANT, TIME_ZONE } from './instants';
 import { type Server, startServer } from './server';
@@ -25,7 +27,7 @@ async function makeSite(template: string, worker: number): Promise<Site> {
   const database = `${template}_${worker}`;
   mkdirSync(BASE_FOLDER, { recursive: true });
   const clock = join(BASE_FOLDER, `clock-${database}`);
-  writeFileSync(clock, new Date(DEMO_INSTANT).toISOString());
+  setClock(clock, DEMO_INSTANT);
   await query(`DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
   await query(`CREATE DATABASE ${database} TEMPLATE template_${template}`);
   return { ...(await startServer(database, clock)), database, clock, sessions: new Map() };
@@ -61,7 +63,7 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
   baseURL: async ({ site }, use) => use(site.url),
   moveClock: [
     async ({ site }, use) => {
-      const move = (hours: number) => writeFileSync(site.clock, new Date(DEMO_INSTANT + hours * HOUR).toISOString());
+      const move = (hours: number) => setClock(site.clock, DEMO_INSTANT + hours * HOUR);
       move(0);
       await use(move);
     },
@@ -71,15 +73,20 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     await use(async (at) => {
       // Months away no sign-in holds.
       site.sessions.clear();
-      writeFileSync(site.clock, new Date(at).toISOString());
+      setClock(site.clock, at);
       process.env.DATABASE_URL = urlOf(site.database);
       process.env.OAK_TEST_CLOCK = site.clock;
-      const people = await query<{ id: string; name: string }>('SELECT id, name FROM people', site.database);
+      const people = await query<{ firm: string; id: string; name: string }>(
+        'SELECT firm, id, name FROM people WHERE removed_at IS NULL',
+        site.database,
+      );
       const ids = Object.fromEntries(
         DEMO_PEOPLE.map(({ name }) => [name, people.find((person) => person.name === name)?.id]),
       ) as DemoIds;
       const keyEnd = `-${at}`;
-      const id = await loadDemoHouse(ids, new Date(at), TIME_ZONE, keyEnd);
+      const id = await inFirm(people.find(({ name }) => name === 'Marit')?.firm ?? '', () =>
+        loadDemoHouse(ids, new Date(at), TIME_ZONE, keyEnd),
+      );
       await query(
         "UPDATE houses SET weather_url = NULL, head = head || jsonb_build_object('name', $2::text) WHERE id = $1",
         site.database,

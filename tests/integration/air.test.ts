@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { stepAt } from '@/core/drying/airClock';
 import type { KeptReading } from '@/core/drying/reading';
 import type { Person } from '@/core/log/person';
@@ -8,15 +8,16 @@ import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { addDevice, findDevice, listDevices, moveDevice, noteLag, removeDevice } from '@/db/devices';
 import { appendEntries } from '@/db/entries';
+import { acrossFirms, firm } from '@/db/firm';
 import { addHouse, findHouse, listMarks, markOf, type StoredHouse, saveRoom } from '@/db/houses';
 import { listenForChanges } from '@/db/listenForChanges';
-import { migrate } from '@/db/migrate';
 import { addPerson } from '@/db/people';
 import { chartAir, listAirHours } from '@/db/readingHours';
 import { recordReadings, trustReadings } from '@/db/readings';
 import { addSession, endSession, findSession } from '@/db/sessions';
 import { saveWeather, setWeatherUrl } from '@/db/weather';
 import { rememberedAir } from '@/server/rememberedAir';
+import { asTestFirm } from './asTestFirm';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
@@ -24,13 +25,12 @@ const START = Date.parse('2031-05-06T07:00:00Z');
 
 let lead: Person;
 
+aroundAll(asTestFirm);
 beforeAll(async () => {
-  await migrate();
   const person = await addPerson(`lead ${randomUUID()}`, 'lead', 'a long password');
   if (!person) throw new Error('the name is new');
   lead = person;
 });
-afterAll(() => connection().close());
 
 const newHouse = (): Promise<string> => addHouse(demoHouse(), 'UTC');
 const stored = async (id: string): Promise<StoredHouse> => {
@@ -154,7 +154,13 @@ describe('devices', () => {
   it('are known by their key until they are taken away; the key itself is not kept', async () => {
     const id = await newHouse();
     const { id: device, key } = await addDevice(id, 'hall', 'Hall sensor');
-    expect(await findDevice(key)).toEqual({ id: device, houseId: id, roomId: 'hall', name: 'Hall sensor' });
+    expect(await findDevice(key)).toEqual({
+      firm: firm(),
+      id: device,
+      houseId: id,
+      roomId: 'hall',
+      name: 'Hall sensor',
+    });
     expect(await findDevice(`${key}x`)).toBeUndefined();
     const [rows] = await connection().query('SELECT key_hash FROM devices WHERE id = ?', { replacements: [device] });
     expect(JSON.stringify(rows)).not.toContain(key);
@@ -297,8 +303,10 @@ describe('changes', () => {
     await told(() => recordReadings(id, 'a', 'hall', [reading(0, 18)]));
     const [room] = (await stored(id)).rooms;
     if (room) await told(() => saveRoom(id, room.version, { ...room.room, name: 'Parlour' }));
-    await connection().query(
-      "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query LIKE 'LISTEN %' AND datname = current_database()",
+    await acrossFirms(() =>
+      connection().query(
+        "SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE query LIKE 'LISTEN %' AND datname = current_database()",
+      ),
     );
     await until(() => all === 2);
     await told(() => recordReadings(id, 'a', 'hall', [reading(1, 18)]));
@@ -311,7 +319,7 @@ describe('changes', () => {
   it('move a house’s mark on, which pages and streams work out alike', async () => {
     const id = await newHouse();
     const mark = async () => {
-      const [fromPage, fromStream] = [markOf(await stored(id)), (await listMarks(id))[id]];
+      const [fromPage, fromStream] = [markOf(await stored(id)), (await listMarks(id))[0]?.mark];
       expect(fromPage).toEqual(fromStream);
       return fromPage;
     };

@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { verify } from '@node-rs/argon2';
 import pg from 'pg';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 
@@ -132,6 +133,21 @@ describe('preparing a database', () => {
       'was saved by a newer Oak Tally (9999-of-tomorrow)',
     );
     await ask(own, "DELETE FROM migrations WHERE name = '9999-of-tomorrow'");
+  });
+
+  it('adds a firm beside the one that is there, whose lead signs in with the password that is printed', async () => {
+    const script = (...args: readonly string[]) => run(['scripts/firm.mjs', ...args], { DATABASE_URL: own.href });
+    expect(script('Seam & Sons').stderr).toContain('say the firm and its lead:');
+    const { stdout } = script('Seam & Sons', 'Nora');
+    const password = /Password {2}(\S+)/.exec(stdout)?.[1] ?? '';
+    const [row] = await ask(
+      own,
+      "SELECT password_hash AS hash, role FROM people JOIN firms ON firms.id = firm WHERE firms.name = 'Seam & Sons'",
+    );
+    expect(row).toMatchObject({ role: 'lead' });
+    expect(await verify(row.hash, password)).toBe(true);
+    expect(script('SEAM & SONS', 'Nora').stderr).toContain('there is a firm called SEAM & SONS already');
+    await ask(own, "DELETE FROM firms WHERE name = 'Seam & Sons'");
   });
 
   it('puts the demo back over whatever is there', async () => {

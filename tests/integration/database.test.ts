@@ -1,25 +1,28 @@
 import { randomUUID } from 'node:crypto';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import type { House } from '@/core/house/schema';
 import type { NewEntry } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
+import { acrossFirms, firm } from '@/db/firm';
+import { addFirm } from '@/db/firms';
 import { addHouse, findHouse, saveHouseHead, saveRoom, saveRoomMethod } from '@/db/houses';
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { migrate } from '@/db/migrate';
 import { models } from '@/db/models';
-import { addFirstLead, addPerson, authenticate, listPeople, removePerson, setPassword } from '@/db/people';
+import { addPerson, authenticate, listPeople, removePerson, setPassword } from '@/db/people';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 import { addSession, endSession, endSessionsOf, findSession, listSessions } from '@/db/sessions';
+import { asTestFirm } from './asTestFirm';
 
 let lead: Person;
 let finisher: Person;
 let other: Person;
 
+aroundAll(asTestFirm);
 beforeAll(async () => {
-  await migrate();
   const make = async (role: Person['role']) => {
     const person = await addPerson(`${role} ${randomUUID()}`, role, 'a long password');
     if (!person) throw new Error('the name is new');
@@ -27,7 +30,6 @@ beforeAll(async () => {
   };
   [lead, finisher, other] = [await make('lead'), await make('finisher'), await make('finisher')];
 });
-afterAll(() => connection().close());
 
 const newHouse = (): Promise<string> => addHouse(demoHouse(), 'UTC');
 const tape = (room = 'pantry'): Extract<NewEntry, { kind: 'coat' }> => ({
@@ -40,8 +42,8 @@ const tape = (room = 'pantry'): Extract<NewEntry, { kind: 'coat' }> => ({
 
 describe('migrations', () => {
   it('run again without changing anything', async () => {
-    await migrate();
-    const [rows] = await connection().query('SELECT name FROM migrations');
+    await acrossFirms(migrate);
+    const [rows] = await acrossFirms(() => connection().query('SELECT name FROM migrations'));
     expect(rows).toEqual([
       { name: '0001-first-tables' },
       { name: '0002-removed-rooms' },
@@ -50,19 +52,20 @@ describe('migrations', () => {
       { name: '0005-rooms-cursor' },
       { name: '0006-unfinished' },
       { name: '0007-sessions' },
+      { name: '0008-firms' },
     ]);
   });
 });
 
 describe('people', () => {
   it('sign in with their password, whatever the case of their name', async () => {
-    expect(await authenticate(lead.name.toUpperCase(), 'a long password')).toEqual(lead);
+    expect(await authenticate(lead.name.toUpperCase(), 'a long password')).toEqual({ ...lead, firm: firm() });
     expect(await authenticate(lead.name, 'another password')).toBeUndefined();
     expect(await authenticate('nobody of this name', 'a long password')).toBeUndefined();
   });
 
   it('are stored with an argon2 hash, not with their password', async () => {
-    const row = await models().PersonRow.findByPk(lead.id);
+    const row = await models().PersonRow.findOne({ where: { id: lead.id } });
     expect(row?.passwordHash).toMatch(/^\$argon2id\$/);
   });
 
@@ -71,14 +74,14 @@ describe('people', () => {
   });
 
   it('have a first lead only while nobody is there', async () => {
-    expect(await addFirstLead('Too late', 'a long password')).toBeUndefined();
+    expect(await addFirm('Too late', 'Too late', 'a long password', { first: true })).toBeUndefined();
   });
 
   it('are known by their name however it is written, and a name is free again when its owner has left', async () => {
     const name = `İpek ΑΣ ${randomUUID()}`;
     const ipek = await addPerson(name, 'finisher', 'a long password');
     if (!ipek) throw new Error('the name is new');
-    expect(await authenticate(name.toUpperCase(), 'a long password')).toEqual(ipek);
+    expect(await authenticate(name.toUpperCase(), 'a long password')).toEqual({ ...ipek, firm: firm() });
     expect(await addPerson(` ${name.toLowerCase()} `, 'viewer', 'a long password')).toBeUndefined();
     expect(await setPassword(ipek.id, 'another password')).toBe(true);
     expect(await authenticate(name, 'a long password')).toBeUndefined();
@@ -108,7 +111,7 @@ describe('sign-ins', () => {
     if (!person) throw new Error('the name is new');
     const token = await addSession(person.id, 'Phone', NOW);
     const found = await findSession(token, NOW);
-    expect(found?.person).toEqual(person);
+    expect(found?.person).toEqual({ ...person, firm: firm() });
     expect(await findSession(`${token}x`, NOW)).toBeUndefined();
     // Used on the 29th day it holds for another thirty.
     expect(await findSession(token, NOW + 29 * DAY)).toMatchObject({ person });

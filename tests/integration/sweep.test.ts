@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
-import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { takeOff } from '@/core/joints/takeOff';
 import { dayOf } from '@/core/log/dayOf';
 import { dayListOf } from '@/core/plan/dayListOf';
@@ -13,6 +13,7 @@ import { connection } from '@/db/connection';
 import { addDemoPeople, type DemoIds, loadDemoHouse } from '@/db/demo/loadDemo';
 import { listDevices } from '@/db/devices';
 import { appendEntries, listEntries } from '@/db/entries';
+import { inFirm } from '@/db/firm';
 import { findHouse } from '@/db/houses';
 import { migrate } from '@/db/migrate';
 import { recordReadings } from '@/db/readings';
@@ -32,7 +33,7 @@ const inCluster = async (statement: string) => {
   await client.end();
 };
 
-beforeAll(async () => {
+aroundAll(async (run) => {
   await inCluster(`DROP DATABASE IF EXISTS ${NAME}`);
   await inCluster(`CREATE DATABASE ${NAME}`);
   const own = new URL(cluster);
@@ -40,9 +41,9 @@ beforeAll(async () => {
   process.env.DATABASE_URL = own.href;
   process.env.OAK_TEST_CLOCK = clock;
   await migrate();
-  people = await addDemoPeople();
-});
-afterAll(async () => {
+  const demo = await addDemoPeople();
+  people = demo.ids;
+  await inFirm(demo.firm, run);
   await connection().close();
   process.env.DATABASE_URL = cluster;
   delete process.env.OAK_TEST_CLOCK;

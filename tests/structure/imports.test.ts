@@ -98,6 +98,24 @@ describe('imports', () => {
     expect(door.match(/= await requirePerson\(\)/g)).toHaveLength(2);
   });
 
+  it('lead to what belongs to firms by queries that say whose it is', () => {
+    const tables =
+      'people|houses|rooms|entries|readings|methods|devices|reading_hours|weather_hours|sessions|house_viewers';
+    const owned = new RegExp(`\\b(?:FROM|INTO|UPDATE|JOIN) (?:${tables})\\b`);
+    const queries = files
+      .filter((file) => /^db\/[^/]+\.ts$/.test(file))
+      .flatMap((file) => [
+        ...readFileSync(join('src', file), 'utf8').matchAll(/`(?:[^`$]|\$(?!\{)|\$\{[^}]*\})*`|'(?:[^'\n\\]|\\.)*'/g),
+      ])
+      .map(([query]) => query)
+      .filter((query) => owned.test(query));
+    expect(queries.length).toBeGreaterThan(15);
+    expect(queries.filter((query) => !/\bfirm\b/.test(query))).toEqual([]);
+    // Who is of which firm is asked across all of them, and what wakes them; nothing else is.
+    const across = files.filter((file) => /acrossFirms\(/.test(readFileSync(join('src', file), 'utf8')));
+    expect(across.toSorted()).toEqual(['db/devices.ts', 'db/firms.ts', 'db/sessions.ts', 'server/live/hub.ts']);
+  });
+
   it('keep React, Next and the database out of the core', () => {
     const core = files.filter((file) => file.startsWith('core/'));
     expect(

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import { mayAct } from '@/server/mayAct';
 import { crewBeside, visitHouses } from '@/server/visit';
 import { Header } from '@/ui/shell/Header';
 import { HousesView } from '@/views/houses/HousesView';
@@ -9,17 +8,20 @@ export const metadata: Metadata = { title: 'Houses' };
 export default async function HousesPage() {
   const visit = await visitHouses();
   const { person, houses, now } = visit;
-  const { people, sessions, session } = await crewBeside(visit);
+  const { people, sessions, viewers, session } = await crewBeside(visit);
   return (
     <>
       <Header house={undefined} person={person} />
       <HousesView
-        houses={houses}
+        houses={houses.map((house) => ({
+          ...house,
+          viewers: viewers.filter((viewer) => viewer.house === house.id).map((viewer) => viewer.person),
+        }))}
         people={people.filter(({ left }) => !left)}
         me={person.id}
         sessions={sessions.map((own) => ({ ...own, here: own.id === session }))}
         now={now}
-        mayEdit={mayAct(person, 'lead')}
+        role={person.role}
       />
     </>
   );

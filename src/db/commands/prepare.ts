@@ -3,7 +3,6 @@ import { connection } from '../connection';
 import { DEMO_PEOPLE } from '../demo/demoLog';
 import { clearDatabase, DEMO_PASSWORD, isEmpty, isHalfLoaded, loadDemo } from '../demo/loadDemo';
 import { migrate } from '../migrate';
-import { models } from '../models';
 
 /**
  * Brings the database up to date; `--demo` loads the demo into an empty one, `--reset-demo` into any. Prints the demo's
@@ -15,7 +14,7 @@ async function prepare(options: readonly string[]): Promise<void> {
   if (options.includes('--reset-demo') || (await isHalfLoaded())) await clearDatabase();
   if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty())))
     await loadDemo(new Date(now()), timeZone);
-  const people = await models().PersonRow.findAll({ attributes: ['name'] });
+  const [people] = (await connection().query('SELECT name FROM people')) as [{ name: string }[], unknown];
   const demo = DEMO_PEOPLE.filter(({ name }) => people.some((person) => person.name === name));
   if (demo.length !== DEMO_PEOPLE.length) return;
   for (const role of ['lead', 'finisher', 'viewer'] as const) {

@@ -6,16 +6,20 @@ import { hoursOf, weatherReportSchema } from '../../core/drying/weatherReport';
 import type { House } from '../../core/house/schema';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
+import { inFirm } from '../firm';
+import { addFirm, countFirms } from '../firms';
 import { addHouse } from '../houses';
 import { models } from '../models';
-import { addPerson, anyPeople } from '../people';
+import { addPerson } from '../people';
 import { recordReadings } from '../readings';
+import { letIn } from '../viewers';
 import { saveWeather, setWeatherUrl } from '../weather';
 import { demoHouse } from './demoHouse';
 import { DEMO_PEOPLE, type DemoEntry, type DemoName, demoLog } from './demoLog';
 
 /** Every demo account has this password. */
 export const DEMO_PASSWORD = 'oak-demo';
+const DEMO_FIRM = 'Demo crew';
 const WEEK_MS = 7 * 86_400_000;
 const EVERY_MS = 10 * 60_000;
 
@@ -26,7 +30,8 @@ export type DemoIds = Readonly<Record<DemoName, string>>;
 export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   const { sequelize } = models();
   await sequelize.query('INSERT INTO unfinished VALUES ($1) ON CONFLICT DO NOTHING', { bind: [LOADING] });
-  await loadDemoHouse(await addDemoPeople(), now, timeZone);
+  const { firm, ids } = await addDemoPeople();
+  await inFirm(firm, () => loadDemoHouse(ids, now, timeZone));
   await sequelize.query('DELETE FROM unfinished WHERE work = $1', { bind: [LOADING] });
 }
 
@@ -38,15 +43,20 @@ export async function isHalfLoaded(): Promise<boolean> {
 
 const LOADING = 'demo';
 
-export async function addDemoPeople(): Promise<DemoIds> {
-  const ids: Partial<Record<DemoName, string>> = {};
-  for (const { name, role } of DEMO_PEOPLE) ids[name] = (await addPerson(name, role, DEMO_PASSWORD))?.id;
+/** The demo's firm and its people. */
+export async function addDemoPeople(): Promise<{ readonly firm: string; readonly ids: DemoIds }> {
+  const [lead, ...others] = DEMO_PEOPLE;
+  const first = await addFirm(DEMO_FIRM, lead.name, DEMO_PASSWORD);
+  if (!first) throw new Error(`there is a firm called ${DEMO_FIRM} already`);
+  const ids: Partial<Record<DemoName, string>> = { [lead.name]: first.id };
+  for (const { name, role } of others)
+    ids[name] = (await inFirm(first.firm, () => addPerson(name, role, DEMO_PASSWORD)))?.id;
   const idOf = (name: DemoName): string => {
     const id = ids[name];
     if (id === undefined) throw new Error(`there is a person called ${name} already`);
     return id;
   };
-  return {
+  const all = {
     Marit: idOf('Marit'),
     Tobin: idOf('Tobin'),
     Ines: idOf('Ines'),
@@ -54,6 +64,7 @@ export async function addDemoPeople(): Promise<DemoIds> {
     Petra: idOf('Petra'),
     Builder: idOf('Builder'),
   };
+  return { firm: first.firm, ids: all };
 }
 
 /**
@@ -71,6 +82,7 @@ export async function loadDemoHouse(people: DemoIds, now: Date, timeZone: string
     const result = await appendEntries(houseId, { id: people[name], role }, own);
     if (result.kind !== 'recorded') throw new Error(`an entry of ${name} in the demo was refused: ${result.kind}`);
   }
+  await letIn(houseId, people.Builder);
   await measureDemo(houseId, house, log, now, keyEnd);
   return houseId;
 }
@@ -99,11 +111,11 @@ async function measureDemo(
 }
 
 /** Whether nobody and nothing is in the database yet. */
-export const isEmpty = async (): Promise<boolean> => !(await anyPeople());
+export const isEmpty = async (): Promise<boolean> => (await countFirms()) === 0;
 
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
   await models().sequelize.query(
-    'TRUNCATE people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished, sessions, sign_in_failures',
+    'TRUNCATE firms, house_viewers, people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished, sessions, sign_in_failures',
   );
 }

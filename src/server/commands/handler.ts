@@ -1,10 +1,10 @@
 import type { AnswerOf, CheckedInputOf, CommandName } from '../../contract/commands';
-import type { Person } from '../../core/log/person';
+import type { Member } from '../../db/people';
 
-/** Carries a command out; who sends it and what is sent are checked already. */
+/** Carries a command out, for the firm of who sends it; they and what is sent are checked already. */
 export type Handler<Name extends CommandName> = (
   input: CheckedInputOf<Name>,
-  person: Person,
+  person: Member,
 ) => Promise<AnswerOf<Name>>;
 
 /** The handlers of some commands. */

@@ -1,12 +1,17 @@
 import { granted, refused } from '../../contract/answer';
 import { now } from '../../db/clock';
-import { addFirstLead, addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
+import { firm, inFirm } from '../../db/firm';
+import { addFirm, findFirm } from '../../db/firms';
+import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
 import { endSession, endSessionsOf } from '../../db/sessions';
+import { letIn, shutOut } from '../../db/viewers';
 import { mayAct } from '../mayAct';
 import { addressOfSender, closeSession, currentSession, openSession } from '../session';
 import { countTry, forgetTry } from '../throttle';
 import type { Handlers } from './handler';
 
+/** Nobody is of it; asking takes as long as for a firm that there is. */
+const NO_FIRM = '00000000-0000-0000-0000-000000000000';
 const NOBODY = 'This person is not on the crew any more.';
 
 const tooMany = (minutes: number) =>
@@ -15,23 +20,37 @@ const tooMany = (minutes: number) =>
   ]);
 
 export const peopleCommands: Handlers<
-  'signIn' | 'setUp' | 'signOut' | 'changePassword' | 'endSession' | 'resetPassword' | 'removePerson' | 'invite'
+  | 'signIn'
+  | 'setUp'
+  | 'signOut'
+  | 'changePassword'
+  | 'endSession'
+  | 'resetPassword'
+  | 'removePerson'
+  | 'invite'
+  | 'letIn'
+  | 'shutOut'
 > = {
-  signIn: async ({ name, password }) => {
+  signIn: async ({ name, password, firm: called }) => {
     const address = await addressOfSender();
-    const minutes = await countTry(name, address);
+    const of = await findFirm(called);
+    if (of === undefined && called === '')
+      return refused('invalid', 'Several firms work with this server: say which is yours.', [
+        { path: 'firm', reason: 'needs the firm: several work here' },
+      ]);
+    const minutes = await countTry(of ?? NO_FIRM, name, address);
     if (minutes > 0) return tooMany(minutes);
-    const person = await authenticate(name, password);
+    const person = await inFirm(of ?? NO_FIRM, () => authenticate(name, password));
     if (!person)
       return refused('invalid', 'This name and password do not belong together.', [
         { path: 'password', reason: 'does not belong to this name' },
       ]);
-    await forgetTry(name, address);
+    await forgetTry(person.firm, name, address);
     await openSession(person);
     return granted(null);
   },
-  setUp: async ({ name, password }) => {
-    const person = await addFirstLead(name, password);
+  setUp: async ({ name, password, firm: called }) => {
+    const person = await addFirm(called, name, password, { first: true });
     if (!person) return refused('notAllowed', 'There is an account already. Sign in instead.');
     await openSession(person);
     return granted(null);
@@ -42,11 +61,11 @@ export const peopleCommands: Handlers<
   },
   changePassword: async ({ password, next }, { id, name }) => {
     const address = await addressOfSender();
-    const minutes = await countTry(name, address);
+    const minutes = await countTry(firm(), name, address);
     if (minutes > 0) return tooMany(minutes);
     if (!(await isPasswordOf(id, password)))
       return refused('invalid', 'This is not your password.', [{ path: 'password', reason: 'is not your password' }]);
-    await forgetTry(name, address);
+    await forgetTry(firm(), name, address);
     await setPassword(id, next);
     await endSessionsOf(id, (await currentSession())?.id);
     return granted(null);
@@ -67,6 +86,12 @@ export const peopleCommands: Handlers<
     if (removal === 'unknown') return refused('notFound', NOBODY);
     if (removal === 'lastLead') return refused('invalid', 'The last lead stays.');
     await endSessionsOf(person);
+    return granted(null);
+  },
+  letIn: async ({ house, person }) =>
+    (await letIn(house, person)) ? granted(null) : refused('notFound', 'This viewer or this house is gone.'),
+  shutOut: async ({ house, person }) => {
+    await shutOut(house, person);
     return granted(null);
   },
   invite: async ({ name, role, password }) => {

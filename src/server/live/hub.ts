@@ -1,12 +1,17 @@
-import { type HouseMark, listMarks } from '../../db/houses';
+import { acrossFirms } from '../../db/firm';
+import { type HouseMark, listMarks, marksFor } from '../../db/houses';
 import { listenForChanges } from '../../db/listenForChanges';
+import type { Member } from '../../db/people';
 
 export type Marks = Readonly<Record<string, HouseMark>>;
+type AllMarks = Awaited<ReturnType<typeof listMarks>>;
 
 /** An open stream. */
 export interface Listener {
   /** The sign-in that it was opened with, and ends with. */
   readonly session: string;
+  /** Who is told of their houses. */
+  readonly member: Member;
   readonly tell: (marks: Marks) => void;
   readonly close: () => void;
 }
@@ -80,17 +85,20 @@ async function tellWaiting(): Promise<void> {
   waiting.clear();
   if (houses.length > 1) return tellAll();
   // A database that is lost says so to the listening connection, which tells all when it is back.
-  const marks = await listMarks(houses[0]).catch(() => undefined);
+  const marks = await acrossFirms(() => listMarks(houses[0])).catch(() => undefined);
   if (marks) tell(marks);
 }
 
 async function tellAll(): Promise<void> {
-  const marks = await listMarks().catch(() => undefined);
+  const marks = await acrossFirms(() => listMarks()).catch(() => undefined);
   if (marks) tell(marks);
 }
 
-function tell(marks: Marks): void {
-  for (const { tell: tellOne } of hub().listeners) tellOne(marks);
+function tell(marks: AllMarks): void {
+  for (const { tell: tellOne, member } of hub().listeners) {
+    const own = marksFor(member, marks);
+    if (Object.keys(own).length > 0) tellOne(own);
+  }
 }
 
 function closeAll(): void {

@@ -2,8 +2,11 @@ import { describe, expect, it, vi } from 'vitest';
 import { type Listener, listen } from './hub';
 import { liveStream } from './liveStream';
 
-vi.mock('../session', () => ({ currentSession: vi.fn(async () => ({ id: 'session' })), signedIn: vi.fn() }));
-vi.mock('../../db/houses', () => ({ listMarks: vi.fn(async () => ({})) }));
+vi.mock('../session', () => ({
+  currentSession: vi.fn(async () => ({ id: 'session', person: { id: 'p', firm: 'f', name: 'Marit', role: 'lead' } })),
+  signedIn: vi.fn(),
+}));
+vi.mock('../../db/houses', () => ({ listMarks: vi.fn(async () => []), marksFor: () => ({}) }));
 const listeners: Listener[] = [];
 const stopped = vi.fn();
 vi.mock('./hub', () => ({ isStopping: () => false, listen: vi.fn() }));

@@ -1,4 +1,6 @@
-import { listMarks } from '../../db/houses';
+import { inFirm } from '../../db/firm';
+import { listMarks, marksFor } from '../../db/houses';
+import type { Member } from '../../db/people';
 import { refuse } from '../reachable';
 import { currentSession, signedIn } from '../session';
 import { isStopping, listen, type Marks } from './hub';
@@ -20,9 +22,10 @@ const stopping = (): Response =>
  */
 export async function liveStream(request: Request): Promise<Response> {
   if (isStopping()) return stopping();
-  const session = (await currentSession())?.id;
-  if (session === undefined) return refuse(401, 'You are signed out.');
-  const first = await listMarks();
+  const current = await currentSession();
+  if (!current) return refuse(401, 'You are signed out.');
+  const { id: session, person: member } = current;
+  const first = await ownMarks(member);
   const encoder = new TextEncoder();
   let gone = () => {};
   const body = new ReadableStream<Uint8Array>({
@@ -53,7 +56,7 @@ export async function liveStream(request: Request): Promise<Response> {
       send(`retry: ${AGAIN_MS}\n\n`);
       tell(first);
       request.signal.addEventListener('abort', close);
-      stop = listen({ session, tell, close });
+      stop = listen({ session, member, tell, close });
     },
     // The reader has closed the stream already.
     cancel: () => gone(),
@@ -71,6 +74,10 @@ export async function liveStream(request: Request): Promise<Response> {
 /** `GET /api/live/marks`: the same once, for browsers that cannot keep a stream open. */
 export async function liveMarks(): Promise<Response> {
   if (isStopping()) return stopping();
-  if (!(await signedIn())) return refuse(401, 'You are signed out.');
-  return Response.json(await listMarks(), { headers: { 'cache-control': 'no-store' } });
+  const member = await signedIn();
+  if (!member) return refuse(401, 'You are signed out.');
+  return Response.json(await ownMarks(member), { headers: { 'cache-control': 'no-store' } });
 }
+
+const ownMarks = async (member: Member): Promise<Marks> =>
+  marksFor(member, await inFirm(member.firm, () => listMarks()));

@@ -6,7 +6,7 @@ import { useSubmit } from '@/client/useSubmit';
 import type { Person } from '@/core/log/person';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
-import { CrewMember } from './CrewMember';
+import { CrewMember, type SeenHouse } from './CrewMember';
 import type { CrewSession } from './SignIns';
 
 interface NewPerson {
@@ -16,6 +16,7 @@ interface NewPerson {
 }
 
 interface CrewCardProps {
+  readonly houses: readonly SeenHouse[];
   readonly people: readonly Person[];
   readonly me: string;
   readonly sessions: readonly CrewSession[];
@@ -24,7 +25,7 @@ interface CrewCardProps {
 }
 
 /** The crew: who is on it; a lead adds people, gives new passwords, ends sign-ins and takes people off. */
-export function CrewCard({ people, me, sessions, now, mayEdit }: CrewCardProps) {
+export function CrewCard({ houses, people, me, sessions, now, mayEdit }: CrewCardProps) {
   const router = useRouter();
   const form = useForm<NewPerson>({ defaultValues: { name: '', role: 'finisher', password: '' } });
   const { send, busy, message } = useSubmit('invite', form);
@@ -38,6 +39,7 @@ export function CrewCard({ people, me, sessions, now, mayEdit }: CrewCardProps) 
             {mayEdit && person.id !== me ? (
               <CrewMember
                 person={person}
+                houses={houses}
                 sessions={sessions.filter((session) => session.person === person.id)}
                 now={now}
               />

@@ -8,18 +8,29 @@ import { useCommand } from '@/client/useCommand';
 import { useSubmit } from '@/client/useSubmit';
 import type { Person } from '@/core/log/person';
 import { TextField } from '@/ui/TextField';
+import { SeenHouses } from './SeenHouses';
 import { type CrewSession, SignIns } from './SignIns';
+
+/** A house with the viewers who were let into it. */
+export interface SeenHouse {
+  readonly id: string;
+  readonly name: string;
+  readonly viewers: readonly string[];
+}
 
 /** Somebody on the crew, as a lead sees them: where they are signed in, a new password, and taking them off. */
 export function CrewMember({
   person,
+  houses,
   sessions,
   now,
 }: {
   readonly person: Person;
+  readonly houses: readonly SeenHouse[];
   readonly sessions: readonly CrewSession[];
   readonly now: number;
 }) {
+  const seen = houses.filter(({ viewers }) => viewers.includes(person.id)).map(({ id }) => id);
   return (
     <details className="group">
       <summary className="flex min-h-11 cursor-pointer items-center gap-2">
@@ -27,6 +38,7 @@ export function CrewMember({
         <span className="font-semibold">{person.name}</span>
         <span className="text-muted">
           {person.role}
+          {person.role === 'viewer' && `, ${seen.length === 1 ? '1 house' : `${seen.length || 'no'} houses`}`}
           {sessions.length > 0 && `, ${sessions.length} ${sessions.length === 1 ? 'sign-in' : 'sign-ins'}`}
         </span>
       </summary>
@@ -36,6 +48,7 @@ export function CrewMember({
           <SignIns sessions={sessions} now={now} />
         </div>
         <div className="space-y-4">
+          {person.role === 'viewer' && <SeenHouses person={person} houses={houses} seen={seen} />}
           <NewPassword person={person} />
           <TakeOff person={person} />
         </div>

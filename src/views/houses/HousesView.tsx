@@ -7,39 +7,41 @@ import { useForm } from 'react-hook-form';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { useSubmit } from '@/client/useSubmit';
 import type { Problem } from '@/core/house/problem';
-import type { Person } from '@/core/log/person';
+import type { Person, Role } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CrewCard } from './CrewCard';
+import type { SeenHouse } from './CrewMember';
 import { MyAccount } from './MyAccount';
 import type { CrewSession } from './SignIns';
 
 interface HousesViewProps {
-  readonly houses: readonly { readonly id: string; readonly name: string }[];
+  readonly houses: readonly SeenHouse[];
   readonly people: readonly Person[];
   /** Who looks. */
   readonly me: string;
   readonly sessions: readonly CrewSession[];
   readonly now: number;
-  readonly mayEdit: boolean;
+  readonly role: Role;
 }
 
 const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
+const NO_HOUSE: Readonly<Record<Role, string>> = {
+  lead: 'No house yet. Start one below, or bring one in from a file.',
+  finisher: 'No house yet. The lead starts the first one.',
+  viewer: 'No house to look at yet. The lead lets you into one.',
+};
+
 /** All houses: open one, start one, bring one in from a file; and the crew. */
-export function HousesView({ houses, people, me, sessions, now, mayEdit }: HousesViewProps) {
+export function HousesView({ houses, people, me, sessions, now, role }: HousesViewProps) {
+  const mayEdit = role === 'lead';
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
       <section className="sheet p-5 lg:col-span-2">
         <h1>Houses</h1>
-        {houses.length === 0 && (
-          <p className="text-muted">
-            {mayEdit
-              ? 'No house yet. Start one below, or bring one in from a file.'
-              : 'No house yet. The lead starts the first one.'}
-          </p>
-        )}
+        {houses.length === 0 && <p className="text-muted">{NO_HOUSE[role]}</p>}
         <ul className="mt-2 divide-y divide-base-300">
           {houses.map(({ id, name }) => (
             <li key={id} className="flex items-center justify-between gap-3 py-2">
@@ -58,7 +60,9 @@ export function HousesView({ houses, people, me, sessions, now, mayEdit }: House
       </section>
       {mayEdit && <NewHouse />}
       {mayEdit && <ImportHouse />}
-      <CrewCard people={people} me={me} sessions={sessions} now={now} mayEdit={mayEdit} />
+      {role !== 'viewer' && (
+        <CrewCard houses={houses} people={people} me={me} sessions={sessions} now={now} mayEdit={mayEdit} />
+      )}
       <MyAccount sessions={sessions.filter(({ person }) => person === me)} now={now} />
     </main>
   );

@@ -7,6 +7,7 @@ import { Sign } from '@/ui/Sign';
 import { TextField } from '@/ui/TextField';
 
 interface Credentials {
+  firm: string;
   name: string;
   password: string;
 }
@@ -20,11 +21,17 @@ const WORDS = {
   },
 } as const;
 
+interface SignInViewProps {
+  readonly purpose: keyof typeof WORDS;
+  /** Where several firms work with one server, and where one is made. */
+  readonly asksFirm: boolean;
+}
+
 /** Signing in, and making the first account; the two differ in words only. */
-export function SignInView({ purpose }: { readonly purpose: keyof typeof WORDS }) {
+export function SignInView({ purpose, asksFirm }: SignInViewProps) {
   const words = WORDS[purpose];
   const router = useRouter();
-  const form = useForm<Credentials>({ defaultValues: { name: '', password: '' } });
+  const form = useForm<Credentials>({ defaultValues: { firm: '', name: '', password: '' } });
   const { send, busy, message } = useSubmit(purpose, form);
   return (
     <main className="grid min-h-dvh place-items-center p-4">
@@ -46,6 +53,15 @@ export function SignInView({ purpose }: { readonly purpose: keyof typeof WORDS }
           <h1>{words.title}</h1>
           <p className="text-muted">{words.lead}</p>
         </div>
+        {asksFirm && (
+          <TextField
+            label="Firm"
+            autoComplete="organization"
+            hint={purpose === 'setUp' ? 'May stay empty.' : undefined}
+            error={form.formState.errors.firm?.message}
+            {...form.register('firm')}
+          />
+        )}
         <TextField
           label="Name"
           autoComplete="username"

@@ -1,4 +1,4 @@
-import { anyPeople } from '@/server/firstStart';
+import { whoIsThere } from '@/server/firstStart';
 import { reachable } from '@/server/reachable';
 
 export const dynamic = 'force-dynamic';
@@ -6,6 +6,6 @@ export const dynamic = 'force-dynamic';
 /** Answers once the server and its database do. */
 export const GET = (): Promise<Response> =>
   reachable(async () => {
-    await anyPeople();
+    await whoIsThere();
     return Response.json({ ok: true });
   });

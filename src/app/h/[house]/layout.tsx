@@ -17,8 +17,9 @@ export default async function HouseLayout({
   readonly params: Promise<{ house: string }>;
 }) {
   const { house } = await params;
-  const { person, site, inside, air, weatherUrl, timeZone, now, mark, changesAt } = await visitHouse(house);
-  after(() => refreshWeather(house, weatherUrl, air.weather.askedAt));
+  const visit = await visitHouse(house);
+  const { person, site, inside, timeZone, now, mark, changesAt } = visit;
+  after(() => refreshWeather(visit));
   return (
     <div className="flex min-h-dvh flex-col">
       <Header
