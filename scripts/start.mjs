@@ -5,7 +5,7 @@ import { databaseCommand, sessionSecret } from './setup/database.mjs';
 import { checkNode } from './setup/node.mjs';
 import { onlyRun } from './setup/onlyRun.mjs';
 import { installPackages } from './setup/packages.mjs';
-import { root } from './setup/place.mjs';
+import { logFile, root } from './setup/place.mjs';
 import { portTrouble } from './setup/ports.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
 
@@ -73,6 +73,7 @@ async function serve({ port, dev, empty, run, cancelled }) {
       // The demo's weather service runs on this machine.
       ...(empty ? {} : { OAK_NEARBY_SERVICES: '1' }),
       SESSION_SECRET: sessionSecret(),
+      OAK_LOG: process.env.OAK_LOG ?? logFile(),
       NEXT_TELEMETRY_DISABLED: '1',
     },
   });

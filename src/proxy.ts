@@ -1,11 +1,15 @@
 import { type NextRequest, NextResponse } from 'next/server';
+import { databaseAnswers } from './server/databaseAnswers';
+import { PAGE_PATH, REQUEST_ID, requestId } from './server/requestLog';
 
 /**
  * What a browser may do with a page: scripts are the application's own, each marked by a number that holds for this answer
- * only; styles are also set by its components. The other headers stand in `next.config.ts`.
+ * only; styles are also set by its components. The other headers stand in `next.config.ts`. A page is begun only while the
+ * database answers: once it is being made, no other status can be said.
  */
-export function proxy(request: NextRequest): NextResponse {
+export async function proxy(request: NextRequest): Promise<NextResponse> {
   if (!isText(request.nextUrl.pathname)) return new NextResponse('This address is none.', { status: 400 });
+  if (!(await databaseAnswers())) return notNow(request);
   const nonce = btoa(crypto.randomUUID());
   const policy = [
     "default-src 'self'",
@@ -21,10 +25,33 @@ export function proxy(request: NextRequest): NextResponse {
   // The framework takes the number for its scripts from here.
   const headers = new Headers(request.headers);
   headers.set('content-security-policy', policy);
+  const id = requestId(request.headers.get(REQUEST_ID));
+  headers.set(REQUEST_ID, id);
+  headers.set(PAGE_PATH, request.nextUrl.pathname);
   const answer = NextResponse.next({ request: { headers } });
   answer.headers.set('content-security-policy', policy);
+  answer.headers.set(REQUEST_ID, id);
   return answer;
 }
+
+/** A page in plain words for a database that does not answer. */
+const notNow = ({ nextUrl }: NextRequest): NextResponse =>
+  new NextResponse(
+    `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<title>Oak Tally: not now</title><body style="font: 18px/1.5 sans-serif; max-width: 30em; margin: 15vh auto; padding: 0 1em">
+<h1 style="font-size: 1.4em">The database does not answer</h1>
+<p>What was recorded is kept. Try again in a moment; if it stays so, tell who runs the server.</p>
+<p><a href="${encodeURI(nextUrl.pathname)}" style="font-size: 1.1em">Try again</a></p></body></html>`,
+    {
+      status: 503,
+      headers: {
+        'content-type': 'text/html; charset=utf-8',
+        'cache-control': 'no-store',
+        'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'",
+        'retry-after': '5',
+      },
+    },
+  );
 
 /** Whether a path is text once it is decoded. */
 function isText(path: string): boolean {

@@ -3,7 +3,7 @@ import { inFirm } from '../db/firm';
 import { findHouse } from '../db/houses';
 import type { Member } from '../db/people';
 import { isOpenTo } from '../db/viewers';
-import { refuse } from './reachable';
+import { refuse } from './refuse';
 import { signedIn } from './session';
 
 /** A house as a house file to keep, for those whose house it is. */

@@ -6,8 +6,8 @@ import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
-import { refuse } from './reachable';
 import { readJson } from './readJson';
+import { refuse } from './refuse';
 import { signedIn } from './session';
 
 const MOST_ENTRIES = 500;

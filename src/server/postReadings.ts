@@ -5,8 +5,8 @@ import { now } from '../db/clock';
 import { findDevice, noteLag } from '../db/devices';
 import { inFirm } from '../db/firm';
 import { recordReadings } from '../db/readings';
-import { refuse } from './reachable';
 import { readJson } from './readJson';
+import { refuse } from './refuse';
 
 const MOST_READINGS = 10_000;
 const MOST_BYTES = 5_000_000;

@@ -6,6 +6,7 @@ import { now } from '../db/clock';
 import { inFirm } from '../db/firm';
 import type { Member } from '../db/people';
 import { addSession, endSession, findSession, SESSION_DAYS } from '../db/sessions';
+import { noteMember } from './requestLog';
 
 interface SessionContent {
   /** What the database knows this sign-in by. */
@@ -32,7 +33,9 @@ const session = async () => getIronSession<SessionContent>(await cookies(), opti
 /** The session of this request, or undefined. */
 export const currentSession = cache(async () => {
   const { token } = await session();
-  return token === undefined ? undefined : findSession(token, now());
+  const found = token === undefined ? undefined : await findSession(token, now());
+  if (found) noteMember(found.person);
+  return found;
 });
 
 /** Who sent this request, or undefined. */

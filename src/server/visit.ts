@@ -13,6 +13,7 @@ import { type AirStretch, chartAir } from '../db/readingHours';
 import { listSessions } from '../db/sessions';
 import { isOpenTo, listViewers } from '../db/viewers';
 import { type LoadedSite, loadSite } from './loadSite';
+import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
 import { currentSession, requirePerson } from './session';
 
@@ -29,17 +30,19 @@ export interface HouseVisit extends LoadedSite {
 export const visitHouse = cache(async (asked: string): Promise<HouseVisit> => {
   const person = await requirePerson();
   const id = asked.toLowerCase();
-  if (!z.uuid().safeParse(id).success) notFound();
-  return inFirm(person.firm, async () => {
-    if (!(await isOpenTo(person, id))) notFound();
-    return { ...(await loadSite(id)), person };
-  });
+  return loggedPage(person, () =>
+    inFirm(person.firm, async () => {
+      if (!z.uuid().safeParse(id).success || !(await isOpenTo(person, id))) notFound();
+      return { ...(await loadSite(id)), person };
+    }),
+  );
 });
 
 /** The houses, for who is signed in. */
 export async function visitHouses() {
   const person = await requirePerson();
-  return { person, houses: await inFirm(person.firm, () => listHouses(person)), now: now() };
+  const houses = await loggedPage(person, () => inFirm(person.firm, () => listHouses(person)));
+  return { person, houses, now: now() };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { copyHouse } from './copyHouse';
-import { expect, test } from './site';
+import { expect, test, untilTaken } from './site';
 
 test('choosing a level changes the ladder, the load and the coats to come', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
@@ -19,8 +19,8 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
-  await page.getByLabel('Level of Boot room', { exact: true }).selectOption({ label: 'level 5' });
-  await expect(page.getByLabel('Level of Boot room', { exact: true })).toBeEnabled();
+  const level = page.getByLabel('Level of Boot room', { exact: true });
+  await untilTaken(page, '/commands/saveRoom', () => level.selectOption({ label: 'level 5' }));
   await page.goto(`${house}/board`);
   await expect(
     page
@@ -29,8 +29,7 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
   ).toBeVisible();
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
-  await page.getByLabel('Level of Boot room', { exact: true }).selectOption({ label: 'as house (4)' });
-  await expect(page.getByLabel('Level of Boot room', { exact: true })).toBeEnabled();
+  await untilTaken(page, '/commands/saveRoom', () => level.selectOption({ label: 'as house (4)' }));
   await page.goto(`${house}/board`);
   await expect(
     page.getByRole('region', { name: 'Boot room' }).getByRole('button', { name: /^Whole surface/ }),

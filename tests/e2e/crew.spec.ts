@@ -1,5 +1,5 @@
 import type { Browser } from '@playwright/test';
-import { expect, isLive, minutesBefore, test } from './site';
+import { expect, isLive, minutesBefore, test, untilTaken } from './site';
 import { strangers } from './strangers';
 import { query } from './testDatabase';
 
@@ -58,8 +58,9 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
 }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/coats`);
-  await page.getByRole('radio', { name: /Setting in the tape coat only/ }).check();
-  await expect(page.getByRole('radio', { name: /Setting in the tape coat only/ })).toBeEnabled();
+  await untilTaken(page, '/commands/saveMethod', () =>
+    page.getByRole('radio', { name: /Setting in the tape coat only/ }).check(),
+  );
 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Ines');

@@ -1,11 +1,12 @@
 import type { Page } from '@playwright/test';
-import { expect, startHouse, test, watchErrors } from './site';
+import { expect, startHouse, test, untilTaken, watchErrors } from './site';
 
 /** The lead hands a pass to Tobin for today. */
 async function hand(page: Page, house: string, pass: string): Promise<void> {
   await page.goto(`${house}/run`);
-  await page.getByLabel(`Who runs Chart room, ${pass}`).selectOption({ label: 'Tobin' });
-  await expect(page.getByLabel(`Day of Chart room, ${pass}`)).toBeEnabled();
+  await untilTaken(page, '/api/entries', () =>
+    page.getByLabel(`Who runs Chart room, ${pass}`).selectOption({ label: 'Tobin' }),
+  );
   await expect(page.getByRole('region', { name: 'Lists by person and day' })).toContainText(`Chart room: ${pass}`);
 }
 

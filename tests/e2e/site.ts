@@ -128,6 +128,13 @@ export async function startHouse(page: Page, name: string): Promise<string> {
   return house;
 }
 
+/** Does something on a page, and waits until the server has said yes to what that sends. */
+export async function untilTaken(page: Page, path: string, act: () => Promise<unknown>): Promise<void> {
+  const answer = page.waitForResponse((response) => response.url().endsWith(path));
+  await act();
+  expect((await answer).status()).toBe(200);
+}
+
 /** The page's script has taken over, and hears what happens. */
 export const isLive = (page: Page): Promise<void> =>
   expect(page.getByRole('status').filter({ hasText: 'live' })).toBeAttached();

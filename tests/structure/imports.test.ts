@@ -35,6 +35,8 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   views: ['client', 'ui', 'workers', 'contract', 'core'],
   app: ['server', 'views', 'ui', 'contract', 'core'],
   cli: ['core'],
+  'proxy.ts': ['server'],
+  'instrumentation.ts': ['server'],
 };
 
 const files = readdirSync('src', { recursive: true, encoding: 'utf8' }).filter(

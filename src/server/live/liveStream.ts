@@ -1,7 +1,7 @@
 import { inFirm } from '../../db/firm';
 import { listMarks, marksFor } from '../../db/houses';
 import type { Member } from '../../db/people';
-import { refuse } from '../reachable';
+import { refuse } from '../refuse';
 import { currentSession, signedIn } from '../session';
 import { isStopping, listen, type Marks } from './hub';
 

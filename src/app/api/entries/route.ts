@@ -1,5 +1,5 @@
+import { handle } from '@/server/handle';
 import { postEntries } from '@/server/postEntries';
-import { reachable } from '@/server/reachable';
 
 /** Takes one entry or many into the log of a house. */
-export const POST = (request: Request): Promise<Response> => reachable(() => postEntries(request));
+export const POST = (request: Request): Promise<Response> => handle(request, 'entries', () => postEntries(request));

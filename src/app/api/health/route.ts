@@ -1,11 +1,10 @@
-import { whoIsThere } from '@/server/firstStart';
-import { reachable } from '@/server/reachable';
+import { databaseAnswers } from '@/server/databaseAnswers';
 
 export const dynamic = 'force-dynamic';
 
-/** Answers once the server and its database do. */
-export const GET = (): Promise<Response> =>
-  reachable(async () => {
-    await whoIsThere();
-    return Response.json({ ok: true });
-  });
+/** Says whether the server's database answers: 200, or 503 within ten seconds. */
+export async function GET(): Promise<Response> {
+  const ok = await databaseAnswers();
+  const content = { ok, database: ok ? 'answers' : 'does not answer' };
+  return Response.json(content, { status: ok ? 200 : 503, headers: { 'cache-control': 'no-store' } });
+}

@@ -1,5 +1,5 @@
+import { handle } from '@/server/handle';
 import { postReadings } from '@/server/postReadings';
-import { reachable } from '@/server/reachable';
 
 /** Takes readings from a device. */
-export const POST = (request: Request): Promise<Response> => reachable(() => postReadings(request));
+export const POST = (request: Request): Promise<Response> => handle(request, 'readings', () => postReadings(request));

@@ -1,8 +1,9 @@
+import { isCommandName } from '@/contract/commands';
+import { handle } from '@/server/handle';
 import { postCommand } from '@/server/postCommand';
-import { reachable } from '@/server/reachable';
 
 /** Carries one command out. */
 export async function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const { name } = await params;
-  return reachable(() => postCommand(request, name));
+  return handle(request, isCommandName(name) ? `command ${name}` : 'command', () => postCommand(request, name));
 }

@@ -1,7 +1,7 @@
+import { handle } from '@/server/handle';
 import { liveMarks } from '@/server/live/liveStream';
-import { reachable } from '@/server/reachable';
 
 export const dynamic = 'force-dynamic';
 
 /** How far every house has come. */
-export const GET = (): Promise<Response> => reachable(liveMarks);
+export const GET = (request: Request): Promise<Response> => handle(request, 'live marks', liveMarks);

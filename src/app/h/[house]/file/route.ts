@@ -1,8 +1,8 @@
+import { handle } from '@/server/handle';
 import { houseFile } from '@/server/houseFile';
-import { reachable } from '@/server/reachable';
 
 /** The house as a house file. */
-export async function GET(_request: Request, { params }: { params: Promise<{ house: string }> }): Promise<Response> {
+export async function GET(request: Request, { params }: { params: Promise<{ house: string }> }): Promise<Response> {
   const { house } = await params;
-  return reachable(() => houseFile(house));
+  return handle(request, 'house file', () => houseFile(house));
 }

@@ -1,0 +1,14 @@
+interface FailedRequest {
+  readonly path: string;
+  readonly method: string;
+  readonly headers: Readonly<Record<string, string | readonly string[] | undefined>>;
+}
+
+/** A page that could not be made, as one line of the log. */
+export async function onRequestError(error: unknown, { path, method, headers }: FailedRequest): Promise<void> {
+  // This file is also compiled for a runtime without files and streams, which nothing here runs in.
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { faultOf, REQUEST_ID, requestLog } = await import('./server/requestLog');
+  const page = path.split('?')[0];
+  requestLog().error({ request: headers[REQUEST_ID], method, page, status: 500, ...faultOf(error) });
+}
