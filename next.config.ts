@@ -20,6 +20,16 @@ const config: NextConfig = {
       ],
     },
   ],
+  // What a browser says that it shows already is a list, in percent; the framework would answer anything else with a fault.
+  rewrites: async () => ({
+    beforeFiles: [
+      {
+        source: '/:path*',
+        has: [{ type: 'header', key: 'next-router-state-tree', value: '(?!%5B.*%5D$).*' }],
+        destination: '/api/unreadable',
+      },
+    ],
+  }),
   devIndicators: false,
 };
 

@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
-import { COMMANDS, type CommandName, type InputOf } from '../../src/contract/commands';
+import { COMMANDS } from '../../src/contract/commands';
+import { houseInputs } from '../fuzz/commandInputs';
 import { expect, isLive, keyOf, minutesBefore, test, watchErrors } from './site';
 import { SECRET, strangers } from './strangers';
 import { query } from './testDatabase';
@@ -122,11 +123,6 @@ test('every command is refused to who may not send it, before what they sent is 
   expect(wrong).toEqual([]);
 });
 
-/** Commands that name a house. */
-type HouseCommand = {
-  [Name in CommandName]: InputOf<Name> extends { readonly house: string } ? Name : never;
-}[CommandName];
-
 test('a lead of another firm changes nothing of a house, whatever they send', async ({
   playwright,
   baseURL,
@@ -135,43 +131,7 @@ test('a lead of another firm changes nothing of a house, whatever they send', as
 }) => {
   const house = path.slice('/h/'.length);
   const id = randomUUID();
-  const walls = {
-    name: 'Taken',
-    outline: [
-      [0, 0],
-      [96, 0],
-      [96, 96],
-      [0, 96],
-    ] as [number, number][],
-    height: 96,
-  };
-  // One for each: a command that is added without a case does not compile.
-  const inputs: { readonly [Name in HouseCommand]: InputOf<Name> } = {
-    letIn: { house, person: id },
-    shutOut: { house, person: id },
-    saveHang: { house, version: 1, hang: {} },
-    saveMethod: { house, version: 1, method: { level: 5 } },
-    saveRoomMethod: { house, room: 'bath', version: 1, method: null },
-    addRoom: { house, room: walls },
-    saveRoom: { house, version: 1, room: { ...walls, id: 'bath' } },
-    copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
-    removeRoom: { house, room: 'bath' },
-    restoreRoom: { house, room: 'bath' },
-    arrangeRooms: { house, order: [] },
-    placeRoom: { house, room: 'bath', at: [1, 1] },
-    recordAir: { house, room: 'bath', temperature: 20, humidity: 50 },
-    importAir: {
-      house,
-      room: 'bath',
-      text: 'at;t;h\n2031-05-06 07:00;20;50',
-      mapping: { time: 0, clock: null, temperature: 1, humidity: 2, unit: 'C', order: 'ymd', zone: 'UTC' },
-    },
-    addSensor: { house, room: 'bath', name: 'Theirs' },
-    moveSensor: { house, device: id, room: null },
-    removeSensor: { house, device: id },
-    trustSensor: { house, device: id },
-    setWeather: { house, url: '' },
-  };
+  const inputs = houseInputs(house);
   const all = () =>
     query(
       `SELECT md5(string_agg(row::text, '' ORDER BY row::text)) AS rooms, (SELECT houses::text FROM houses WHERE id = $1) AS house,

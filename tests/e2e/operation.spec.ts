@@ -1,29 +1,24 @@
 import { randomUUID } from 'node:crypto';
-import { startServer } from './server';
+import { ownServer } from './ownServer';
 import { expect, isLive, minutesBefore, test } from './site';
 import { query } from './testDatabase';
-
-const NAME = 'operation';
 
 test('a database that is gone is said on every page and request, within ten seconds, and forgotten when it is back', async ({
   page,
   site,
 }) => {
-  await query(`DROP DATABASE IF EXISTS ${NAME} WITH (FORCE)`);
-  await query(`CREATE DATABASE ${NAME} TEMPLATE template_demo`);
-  const server = await startServer(NAME, site.clock);
-  const [row] = await query<{ id: string }>('SELECT id FROM houses', NAME);
-  const house = `${server.url}/h/${row?.id}`;
+  const { database, houseId, ...server } = await ownServer('operation', site.clock);
+  const house = `${server.url}/h/${houseId}`;
   try {
     const signIn = { name: 'Marit', password: 'oak-demo' };
     expect((await page.request.post(`${server.url}/api/commands/signIn`, { data: signIn })).status()).toBe(200);
     await page.goto(`${house}/board`);
     await isLive(page);
 
-    await query(`ALTER DATABASE ${NAME} ALLOW_CONNECTIONS false`);
-    await query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', 'postgres', [NAME]);
+    await query(`ALTER DATABASE ${database} ALLOW_CONNECTIONS false`);
+    await query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', 'postgres', [database]);
     const entry = { id: randomUUID(), room: 'bath', at: minutesBefore(5), kind: 'held', payload: { why: 'closed' } };
-    const send = () => page.request.post(`${server.url}/api/entries`, { data: { house: row?.id, entries: [entry] } });
+    const send = () => page.request.post(`${server.url}/api/entries`, { data: { house: houseId, entries: [entry] } });
     for (const ask of [
       () => page.request.get(`${house}/load`),
       () => page.request.get(`${house}/load`, { headers: { RSC: '1' } }),
@@ -42,15 +37,14 @@ test('a database that is gone is said on every page and request, within ten seco
     await page.goto(`${house}/load`);
     await expect(page.getByRole('heading', { name: 'The database does not answer' })).toBeVisible();
 
-    await query(`ALTER DATABASE ${NAME} ALLOW_CONNECTIONS true`);
+    await query(`ALTER DATABASE ${database} ALLOW_CONNECTIONS true`);
     await expect.poll(async () => (await page.request.get(`${server.url}/api/health`)).status()).toBe(200);
     expect((await send()).status()).toBe(200);
     await page.getByRole('link', { name: 'Try again' }).click();
     await expect(page.getByRole('heading', { name: 'To order' })).toBeVisible();
     expect(server.log().filter(({ status }) => status === 500)).toEqual([]);
   } finally {
-    await server.stop();
-    await query(`DROP DATABASE ${NAME} WITH (FORCE)`);
+    await server.end();
   }
 });
 
