@@ -52,12 +52,21 @@ export function clusterFolder(place = process.env.OAK_STATE_FOLDER ?? root) {
   return isRoot() ? join('/var/lib/oak-tally', key) : join(place === root ? stateFolder : place, 'cluster');
 }
 
-/** A cluster in a new temporary folder; `stop` also removes it. */
-export async function startTemporaryCluster() {
+/**
+ * A cluster in a new temporary folder; `stop` also removes it.
+ *
+ * @param fast what is committed may be lost with the machine's power, or when the cluster is killed
+ */
+export async function startTemporaryCluster({ fast = true } = {}) {
   const folder = mkdtempSync(join(tmpdir(), 'oak-cluster-'));
-  const cluster = await openCluster(folder, { fast: true });
+  const cluster = await openCluster(folder, { fast });
   return {
     ...cluster,
+    /** Kills it, as a power cut would. */
+    kill: () =>
+      process.kill(Number(readFileSync(join(folder, 'data', 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL'),
+    /** Starts it where it was. */
+    startAgain: () => openCluster(folder, { fast, at: cluster.port }),
     stop: async () => {
       await cluster.stop();
       rmSync(folder, { recursive: true, force: true });
@@ -65,7 +74,7 @@ export async function startTemporaryCluster() {
   };
 }
 
-async function openCluster(folder, { fast = false, env = {}, told = () => {} } = {}) {
+async function openCluster(folder, { fast = false, env = {}, told = () => {}, at } = {}) {
   const programs = await needPostgres();
   const data = join(folder, 'data');
   const passwordFile = join(folder, 'password');
@@ -80,7 +89,7 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {} } =
   let port = runningPort(data);
   told({ programs, data });
   if (!port) {
-    port = await freePort();
+    port = at ?? (await freePort());
     const log = join(folder, 'postgres.log');
     const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast ? ' -c fsync=off -c synchronous_commit=off' : ''}`;
     const command = [join(programs, 'pg_ctl'), '-D', data, '-w', '-t', '60', '-l', log, '-o', settings, 'start'];
@@ -93,7 +102,7 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {} } =
     if (started.code !== 0)
       throw new Trouble(`PostgreSQL did not start: ${lastLines(started.output)} (its log: ${log})`);
   }
-  return { url: urlOf(passwordFile, port), stop: () => stopCluster({ programs, data }) };
+  return { port, url: urlOf(passwordFile, port), stop: () => stopCluster({ programs, data }) };
 }
 
 /** Stops a cluster; one that was just being started is seen a moment later. */

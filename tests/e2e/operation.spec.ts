@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
+import type { Page } from '@playwright/test';
+import { balancer } from './balancer';
 import { ownServer } from './ownServer';
+import { startServer } from './server';
 import { expect, isLive, minutesBefore, test } from './site';
 import { query } from './testDatabase';
 
@@ -90,4 +93,54 @@ test('the log says which request, who, what and how long, and nothing of what wa
   await page.request.get('/api/live/marks', { headers: { 'x-request-id': 'x"} {' } });
   expect(server().at(-1)).toMatchObject({ route: 'live marks', request: expect.stringMatching(/^[\w-]{36}$/) });
   expect(JSON.stringify(server())).not.toMatch(/Ridge|wrong secret|Petra|oak-demo|SELECT|INSERT/);
+});
+
+test('two servers behind a load balancer are one: sign-ins, wrong passwords, entries and streams', async ({
+  browser,
+  site,
+}) => {
+  const first = await ownServer('balanced', site.clock);
+  const second = await startServer(first.database, site.clock);
+  const { url, close } = await balancer([first.url, second.url]);
+  const house = `${url}/h/${first.houseId}`;
+  const [page, phone] = [await browser.newPage({ baseURL: url }), await browser.newPage({ baseURL: url })];
+  try {
+    const signIn = (who: Page, name: string, password = 'oak-demo') =>
+      who.request.post('/api/commands/signIn', { data: { name, password } });
+    // The one signs in on the first server, whatever comes next is the second one's, and so on.
+    expect((await signIn(page, 'Marit')).status()).toBe(200);
+    expect((await signIn(phone, 'Petra')).status()).toBe(200);
+    for (let turn = 0; turn < 4; turn += 1) expect((await page.request.get('/api/live/marks')).status()).toBe(200);
+    await page.goto(`${house}/board`);
+    await isLive(page);
+
+    // An entry that the one takes shows on a page that listens at the other; sent again to either it is recorded once.
+    for (const [index, own] of [first, second].entries()) {
+      const why = `Floor is laid, ${index}`;
+      const entry = { id: randomUUID(), room: 'pantry', at: minutesBefore(5), kind: 'held', payload: { why } };
+      const { cookies } = await page.context().storageState();
+      const send = (at: string) =>
+        phone.request.post(`${at}/api/entries`, {
+          headers: { cookie: cookies.map(({ name, value }) => `${name}=${value}`).join('; ') },
+          data: { house: first.houseId, entries: [entry] },
+        });
+      const seqs = [await (await send(own.url)).json(), await (await send(url)).json(), await (await send(url)).json()];
+      expect(new Set(seqs.map((answer) => JSON.stringify(answer))).size).toBe(1);
+      await expect(page.getByRole('main')).toContainText(why);
+    }
+
+    // Wrong passwords count together.
+    const tries = await Promise.all(Array.from({ length: 14 }, () => signIn(phone, 'Tobin', 'a wrong one')));
+    expect(tries.filter((answer) => answer.status() === 400).length).toBeLessThanOrEqual(10);
+    expect((await signIn(phone, 'Tobin')).status()).toBe(429);
+
+    // Signed out at the one, out at the other, the open page too.
+    await page.request.post('/api/commands/signOut', { data: {} });
+    await expect(page.getByRole('status').filter({ hasText: 'live' })).toHaveCount(0);
+  } finally {
+    await Promise.all([page.close(), phone.close()]);
+    close();
+    await second.stop();
+    await first.end();
+  }
 });
