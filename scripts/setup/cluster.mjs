@@ -67,8 +67,36 @@ export async function startTemporaryCluster({ fast = true } = {}) {
       process.kill(Number(readFileSync(join(folder, 'data', 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL'),
     /** Starts it where it was. */
     startAgain: () => openCluster(folder, { fast, at: cluster.port }),
+    /** Starts a second one that follows it. */
+    standby: () => startStandby(folder, cluster),
     stop: async () => {
       await cluster.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** A cluster that follows another one as its standby, until it is promoted; `stop` also removes it. */
+async function startStandby(of, { port, programs }) {
+  const folder = mkdtempSync(join(tmpdir(), 'oak-standby-'));
+  if (isRoot()) await asOwner(['chown', 'postgres:', folder], { asRoot: true });
+  const data = join(folder, 'data');
+  const from = ['-h', '127.0.0.1', '-p', String(port), '-U', 'oak'];
+  // The way of a standby is written beside the data (-R), what is written meanwhile comes along (-X).
+  const copied = await asOwner(
+    [join(programs, 'pg_basebackup'), ...from, '-D', data, '-R', '-X', 'stream', '-c', 'fast'],
+    {
+      env: { PGPASSWORD: readFileSync(join(of, 'password'), 'utf8').trim() },
+    },
+  );
+  if (copied.code !== 0) throw new Trouble(`the database could not be copied: ${lastLines(copied.output)}`);
+  const own = await freePort();
+  await startPostgres({ programs, data, log: join(folder, 'postgres.log'), port: own });
+  return {
+    port: own,
+    promote: () => asOwner([join(programs, 'pg_ctl'), '-D', data, '-w', 'promote']),
+    stop: async () => {
+      await stopCluster({ programs, data });
       rmSync(folder, { recursive: true, force: true });
     },
   };
@@ -90,19 +118,21 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {}, at
   told({ programs, data });
   if (!port) {
     port = at ?? (await freePort());
-    const log = join(folder, 'postgres.log');
-    const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast ? ' -c fsync=off -c synchronous_commit=off' : ''}`;
-    const command = [join(programs, 'pg_ctl'), '-D', data, '-w', '-t', '60', '-l', log, '-o', settings, 'start'];
-    let started = await asOwner(command);
-    // The processes of a killed server let go of its memory a moment after it.
-    for (let attempt = 1; started.code !== 0 && attempt < START_ATTEMPTS; attempt += 1) {
-      await new Promise((resolve) => setTimeout(resolve, 1000));
-      started = await asOwner(command);
-    }
-    if (started.code !== 0)
-      throw new Trouble(`PostgreSQL did not start: ${lastLines(started.output)} (its log: ${log})`);
+    await startPostgres({ programs, data, log: join(folder, 'postgres.log'), port, fast });
   }
-  return { port, url: urlOf(passwordFile, port), stop: () => stopCluster({ programs, data }) };
+  return { port, programs, url: urlOf(passwordFile, port), stop: () => stopCluster({ programs, data }) };
+}
+
+async function startPostgres({ programs, data, log, port, fast = false }) {
+  const settings = `-c listen_addresses=127.0.0.1 -c port=${port} -c unix_socket_directories='' -c max_connections=60${fast ? ' -c fsync=off -c synchronous_commit=off' : ''}`;
+  const command = [join(programs, 'pg_ctl'), '-D', data, '-w', '-t', '60', '-l', log, '-o', settings, 'start'];
+  let started = await asOwner(command);
+  // The processes of a killed server let go of its memory a moment after it.
+  for (let attempt = 1; started.code !== 0 && attempt < START_ATTEMPTS; attempt += 1) {
+    await new Promise((resolve) => setTimeout(resolve, 1000));
+    started = await asOwner(command);
+  }
+  if (started.code !== 0) throw new Trouble(`PostgreSQL did not start: ${lastLines(started.output)} (its log: ${log})`);
 }
 
 /** Stops a cluster; one that was just being started is seen a moment later. */
