@@ -1,6 +1,6 @@
 import { type NextRequest, NextResponse } from 'next/server';
 import { databaseAnswers } from './server/databaseAnswers';
-import { PAGE_PATH, REQUEST_ID, requestId } from './server/requestLog';
+import { PAGE_PATH, REQUEST_ID, requestId, requestLog } from './server/requestLog';
 
 /**
  * What a browser may do with a page: scripts are the application's own, each marked by a number that holds for this answer
@@ -9,7 +9,8 @@ import { PAGE_PATH, REQUEST_ID, requestId } from './server/requestLog';
  */
 export async function proxy(request: NextRequest): Promise<NextResponse> {
   if (!isText(request.nextUrl.pathname)) return new NextResponse('This address is none.', { status: 400 });
-  if (!(await databaseAnswers())) return notNow(request);
+  const id = requestId(request.headers.get(REQUEST_ID));
+  if (!(await databaseAnswers())) return notNow(request, id);
   const nonce = btoa(crypto.randomUUID());
   const policy = [
     "default-src 'self'",
@@ -25,7 +26,6 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   // The framework takes the number for its scripts from here.
   const headers = new Headers(request.headers);
   headers.set('content-security-policy', policy);
-  const id = requestId(request.headers.get(REQUEST_ID));
   headers.set(REQUEST_ID, id);
   headers.set(PAGE_PATH, request.nextUrl.pathname);
   const answer = NextResponse.next({ request: { headers } });
@@ -35,8 +35,9 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
 }
 
 /** A page in plain words for a database that does not answer. */
-const notNow = ({ nextUrl }: NextRequest): NextResponse =>
-  new NextResponse(
+function notNow({ nextUrl, method }: NextRequest, id: string): NextResponse {
+  requestLog().error({ request: id, method, page: nextUrl.pathname, status: 503 });
+  return new NextResponse(
     `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
 <title>Oak Tally: not now</title><body style="font: 18px/1.5 sans-serif; max-width: 30em; margin: 15vh auto; padding: 0 1em">
 <h1 style="font-size: 1.4em">The database does not answer</h1>
@@ -49,9 +50,11 @@ const notNow = ({ nextUrl }: NextRequest): NextResponse =>
         'cache-control': 'no-store',
         'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'",
         'retry-after': '5',
+        [REQUEST_ID]: id,
       },
     },
   );
+}
 
 /** Whether a path is text once it is decoded. */
 function isText(path: string): boolean {
