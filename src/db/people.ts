@@ -16,11 +16,16 @@ export async function listPeople(): Promise<readonly Person[]> {
   return rows.map(personOf);
 }
 
+/** Somebody whose password was right, with the hash of it: the sign-in holds only while it is theirs. */
+export interface Authenticated extends Member {
+  readonly passwordHash: string;
+}
+
 /** The person with this name and password, or undefined; the same time passes whichever is wrong. */
-export async function authenticate(name: string, password: string): Promise<Member | undefined> {
+export async function authenticate(name: string, password: string): Promise<Authenticated | undefined> {
   const row = await models().PersonRow.findOne({ where: { folded: foldName(name), removedAt: null } });
   const matches = await verify(row?.passwordHash ?? (await decoyHash()), password);
-  return row && matches ? { ...personOf(row), firm: row.firm } : undefined;
+  return row && matches ? { ...personOf(row), firm: row.firm, passwordHash: row.passwordHash } : undefined;
 }
 
 /** Adds a person; undefined when the name is taken. */

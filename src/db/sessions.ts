@@ -22,18 +22,45 @@ export interface SignIn {
 /** Only the hash of what a browser keeps is stored: who reads the database cannot take a session over. */
 const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
 
-/** Signs a person in, and forgets sign-ins that have run out. Returns what the browser is to keep. */
-export async function addSession(person: string, device: string, instant: number): Promise<string> {
+/**
+ * Signs a person in, and forgets sign-ins that have run out.
+ *
+ * @param passwordHash of the password that was right: given another one meanwhile, nobody is signed in
+ * @returns what the browser is to keep; undefined when the person has left, or has another password
+ */
+export async function addSession(
+  person: string,
+  device: string,
+  instant: number,
+  passwordHash?: string,
+): Promise<string | undefined> {
   const token = randomBytes(32).toString('base64url');
   const { sequelize } = models();
   await sequelize.query('DELETE FROM sessions WHERE firm = $2 AND seen_at < $1', {
     bind: [new Date(instant - SESSION_DAYS * DAY_MS).toISOString(), firm()],
   });
-  await sequelize.query(
-    'INSERT INTO sessions (hash, id, person_id, device, made_at, seen_at, firm) VALUES ($1, $2, $3, $4, $5, $5, $6)',
-    { bind: [hashOf(token), randomUUID(), person, device, new Date(instant).toISOString(), firm()] },
+  // Who gives another password waits for this row, or this waits for them: no sign-in slips through between.
+  const rows = await sequelize.query(
+    `WITH own AS (
+       SELECT firm, id FROM people
+       WHERE firm = $6 AND id = $3 AND removed_at IS NULL AND ($7::text IS NULL OR password_hash = $7) FOR SHARE
+     )
+     INSERT INTO sessions (hash, id, person_id, device, made_at, seen_at, firm)
+       SELECT $1, $2, id, $4, $5, $5, firm FROM own RETURNING id`,
+    {
+      type: QueryTypes.SELECT,
+      bind: [
+        hashOf(token),
+        randomUUID(),
+        person,
+        device,
+        new Date(instant).toISOString(),
+        firm(),
+        passwordHash ?? null,
+      ],
+    },
   );
-  return token;
+  return rows.length > 0 ? token : undefined;
 }
 
 /** Whose session it is, unless it was ended, has run out, or the person has left; of whatever firm, which it alone tells. */

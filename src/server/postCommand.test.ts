@@ -5,7 +5,7 @@ import { addFirm } from '../db/firms';
 import { dropMethod } from '../db/methods';
 import { authenticate, type Member } from '../db/people';
 import { postCommand } from './postCommand';
-import { signedIn } from './session';
+import { openSession, signedIn } from './session';
 
 vi.mock('./session', () => ({
   signedIn: vi.fn(),
@@ -123,7 +123,8 @@ describe('a command', () => {
       400,
       { problems: [{ path: 'password', reason: 'needs the password' }] },
     ]);
-    vi.mocked(authenticate).mockResolvedValue(person('lead'));
+    vi.mocked(authenticate).mockResolvedValue({ ...person('lead'), passwordHash: '' });
+    vi.mocked(openSession).mockResolvedValue(true);
     expect(await send('signIn', { name: 'Wilma', password: 'x' })).toEqual([200, { ok: true, value: null }]);
     expect(asked).not.toHaveBeenCalled();
     expect(addFirm).not.toHaveBeenCalled();

@@ -4,7 +4,7 @@ import { redirect } from 'next/navigation';
 import { cache } from 'react';
 import { now } from '../db/clock';
 import { inFirm } from '../db/firm';
-import type { Member } from '../db/people';
+import type { Authenticated, Member } from '../db/people';
 import { addSession, endSession, findSession, SESSION_DAYS } from '../db/sessions';
 import { noteMember } from './requestLog';
 
@@ -46,12 +46,15 @@ export async function requirePerson(): Promise<Member> {
   return (await signedIn()) ?? redirect('/signin');
 }
 
-/** Signs a person in, on the device that sent this request. */
-export async function openSession({ id, firm }: Member): Promise<void> {
+/** Signs a person in, on the device that sent this request; false when their password is another one by now. */
+export async function openSession({ id, firm, passwordHash }: Member & Partial<Authenticated>): Promise<boolean> {
   const device = (await headers()).get('user-agent')?.slice(0, LONGEST_DEVICE) ?? 'unknown';
   const current = await session();
-  current.token = await inFirm(firm, () => addSession(id, device, now()));
+  const token = await inFirm(firm, () => addSession(id, device, now(), passwordHash));
+  if (token === undefined) return false;
+  current.token = token;
   await current.save();
+  return true;
 }
 
 /** Ends the session of this request, also in the database: its cookie is worth nothing from now on. */

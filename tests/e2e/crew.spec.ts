@@ -1,4 +1,4 @@
-import type { Browser } from '@playwright/test';
+import type { Browser, Locator, Page } from '@playwright/test';
 import { expect, isLive, minutesBefore, test, untilTaken } from './site';
 import { strangers } from './strangers';
 import { query } from './testDatabase';
@@ -104,6 +104,19 @@ test('day and night are remembered', async ({ page, signIn, house }) => {
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'oak-night');
 });
 
+/** A lead adds somebody under Houses; returns their line in the crew. */
+async function addToCrew(page: Page, name: string, role: string): Promise<Locator> {
+  await page.goto('/houses');
+  const crew = page.getByRole('region', { name: 'Crew' });
+  await crew.getByLabel('Name').fill(name);
+  await crew.getByLabel('Role').selectOption(role);
+  await crew.getByLabel('First password').fill('oak-demo');
+  await crew.getByRole('button', { name: 'Add' }).click();
+  const line = crew.getByRole('listitem').filter({ hasText: name });
+  await expect(line).toBeVisible();
+  return line;
+}
+
 /** A browser of somebody's own, signed in by the form: other tests share none of its sign-ins. */
 async function ownSignIn(browser: Browser, baseURL: string | undefined, name: string, password = 'oak-demo') {
   const page = await browser.newPage(baseURL ? { baseURL } : {});
@@ -124,13 +137,7 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto('/houses');
-  const crew = page.getByRole('region', { name: 'Crew' });
-  await crew.getByLabel('Name').fill('Runa');
-  await crew.getByLabel('First password').fill('oak-demo');
-  await crew.getByRole('button', { name: 'Add' }).click();
-  const runa = crew.getByRole('listitem').filter({ hasText: 'Runa' });
-  await expect(runa).toBeVisible();
+  const runa = await addToCrew(page, 'Runa', 'finisher');
 
   // Signed out: the cookie that somebody kept opens nothing.
   const phone = await ownSignIn(browser, baseURL, 'Runa');
@@ -215,13 +222,7 @@ test('a viewer looks at the houses that the lead lets them into, and at no other
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto('/houses');
-  const crew = page.getByRole('region', { name: 'Crew' });
-  await crew.getByLabel('Name').fill('Halden');
-  await crew.getByLabel('Role').selectOption('viewer');
-  await crew.getByLabel('First password').fill('oak-demo');
-  await crew.getByRole('button', { name: 'Add' }).click();
-  const halden = crew.getByRole('listitem').filter({ hasText: 'Halden' });
+  const halden = await addToCrew(page, 'Halden', 'viewer');
   await expect(halden).toContainText('viewer, no houses');
 
   const phone = await ownSignIn(browser, baseURL, 'Halden');

@@ -310,7 +310,7 @@ describe('changes', () => {
     );
     await until(() => all === 2);
     await told(() => recordReadings(id, 'a', 'hall', [reading(1, 18)]));
-    const { id: session = '' } = (await findSession(await addSession(lead.id, 'Phone', START), START)) ?? {};
+    const { id: session = '' } = (await findSession((await addSession(lead.id, 'Phone', START)) ?? '', START)) ?? {};
     await endSession(session);
     await until(() => ended.includes(session));
     stop();

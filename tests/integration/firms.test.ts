@@ -49,7 +49,7 @@ async function furnish(): Promise<Belongings> {
     ]);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     const [method] = await listMethods();
-    const found = await findSession(await addSession(lead.id, 'Phone', AT), AT);
+    const found = await findSession((await addSession(lead.id, 'Phone', AT)) ?? '', AT);
     return {
       lead,
       viewer: { ...viewer, firm: lead.firm },

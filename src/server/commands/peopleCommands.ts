@@ -41,12 +41,11 @@ export const peopleCommands: Handlers<
     const minutes = await countTry(of ?? NO_FIRM, name, address);
     if (minutes > 0) return tooMany(minutes);
     const person = await inFirm(of ?? NO_FIRM, () => authenticate(name, password));
-    if (!person)
+    if (!person || !(await openSession(person)))
       return refused('invalid', 'This name and password do not belong together.', [
         { path: 'password', reason: 'does not belong to this name' },
       ]);
     await forgetTry(person.firm, name, address);
-    await openSession(person);
     return granted(null);
   },
   setUp: async ({ name, password, firm: called }) => {
