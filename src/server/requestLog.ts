@@ -1,6 +1,8 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { randomUUID } from 'node:crypto';
-import pino, { type Logger } from 'pino';
+import { mkdirSync, openSync, writeSync } from 'node:fs';
+import { dirname } from 'node:path';
+import pino, { type DestinationStream, type Logger } from 'pino';
 import type { Member } from '../db/people';
 
 /** What a request carries to be found in the log by; whoever passed it on may have given it. */
@@ -24,12 +26,36 @@ const holder: { oakLog?: Logger; oakAsked?: AsyncLocalStorage<Asked> } = globalT
  * standard output. Nothing of what was asked or answered is in it.
  */
 export function requestLog(): Logger {
-  const file = process.env.OAK_LOG;
   holder.oakLog ??= pino(
     { level: process.env.OAK_LOG_LEVEL ?? 'info', base: null, timestamp: pino.stdTimeFunctions.isoTime },
-    pino.destination({ dest: file || 1, append: true, mkdir: true, sync: true }),
+    destination(process.env.OAK_LOG),
   );
   return holder.oakLog;
+}
+
+const STANDARD_OUTPUT = 1;
+
+/** Where lines go, each at once. A log that cannot be written, on a full disk for one, keeps nobody from the application. */
+function destination(file: string | undefined): DestinationStream {
+  const to = (file && opened(file)) || STANDARD_OUTPUT;
+  return {
+    write: (line) => {
+      try {
+        writeSync(to, line);
+      } catch {
+        // There is nowhere to say it.
+      }
+    },
+  };
+}
+
+function opened(file: string): number | undefined {
+  try {
+    mkdirSync(dirname(file), { recursive: true });
+    return openSync(file, 'a');
+  } catch {
+    return undefined;
+  }
 }
 
 function asked(): AsyncLocalStorage<Asked> {
