@@ -1,19 +1,16 @@
-import { spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildIfStale, serveArguments } from './setup/build.mjs';
+import { buildIfStale, TEST_BUILD } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
-import { databaseCommand } from './setup/database.mjs';
 import { checkNode } from './setup/node.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { root } from './setup/place.mjs';
 import { freePort } from './setup/ports.mjs';
 import { run } from './setup/run.mjs';
 import { runScript } from './setup/say.mjs';
+import { serveDemo } from './setup/served.mjs';
 import { needChromium } from './setup/system.mjs';
-
-const BUILD_FOLDER = '.next-test';
 
 /** Runs a benchmark of the core compiled in one piece, as the application is; a loader would time its own additions. */
 async function benchCompiled(file) {
@@ -33,41 +30,24 @@ async function benchCompiled(file) {
 await runScript(async () => {
   checkNode();
   await installPackages();
-  await buildIfStale(BUILD_FOLDER);
+  await buildIfStale(TEST_BUILD);
   await benchCompiled('tests/bench/takeOff.ts');
   await benchCompiled('tests/bench/method.ts');
   await benchCompiled('tests/bench/drying.ts');
   const cluster = await startTemporaryCluster();
-  const port = await freePort();
-  const env = {
-    ...process.env,
-    DATABASE_URL: cluster.url('postgres'),
-    SESSION_SECRET: 'a secret for the benchmark, 32 characters',
-  };
+  const env = { ...process.env, DATABASE_URL: cluster.url('postgres') };
+  const bench = (file, port, more) =>
+    run(process.execPath, ['--import', 'tsx', join(root, file), String(port)], {
+      show: true,
+      cwd: root,
+      env: { ...env, ...more },
+    });
   try {
-    await databaseCommand('prepare', ['--demo'], env);
-    const server = spawn(process.execPath, serveArguments(port), {
-      cwd: root,
-      stdio: 'ignore',
-      env: { ...env, NODE_ENV: 'production', OAK_BUILD_DIR: BUILD_FOLDER },
-    });
-    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/pages.ts'), String(port)], {
-      show: true,
-      cwd: root,
-      env,
-    });
-    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/typing.ts'), String(port)], {
-      show: true,
-      cwd: root,
-      env: { ...env, CHROMIUM: await needChromium() },
-    });
-    server.kill('SIGTERM');
-    const airPort = await freePort();
-    await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/air.ts'), String(airPort)], {
-      show: true,
-      cwd: root,
-      env: { ...env, OAK_BUILD_DIR: BUILD_FOLDER },
-    });
+    const server = await serveDemo(env);
+    await bench('tests/bench/pages.ts', server.port);
+    await bench('tests/bench/typing.ts', server.port, { CHROMIUM: await needChromium() });
+    await server.stop();
+    await bench('tests/bench/air.ts', await freePort());
   } finally {
     await cluster.stop();
   }

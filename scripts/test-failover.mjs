@@ -1,11 +1,11 @@
 import { connect, createServer } from 'node:net';
-import { buildIfStale } from './setup/build.mjs';
+import { buildIfStale, TEST_BUILD } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
 import { checkNode } from './setup/node.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
+import { pause, serveDemo } from './setup/served.mjs';
 
-const BUILD_FOLDER = '.next-test';
 const BEFORE = 300;
 const AFTER = 300;
 
@@ -17,8 +17,8 @@ const AFTER = 300;
 await runScript(async () => {
   checkNode();
   await installPackages();
-  const { ask, compare, demoServer, startWriters } = await import('./setup/writers.mjs');
-  await buildIfStale(BUILD_FOLDER);
+  const { ask, compare, startWriters } = await import('./setup/writers.mjs');
+  await buildIfStale(TEST_BUILD);
   const primary = await startTemporaryCluster({ fast: false });
   const ended = [];
   try {
@@ -28,16 +28,16 @@ await runScript(async () => {
     await ask(primary.url('postgres'), 'SELECT pg_reload_conf()');
     const isSynchronous = async () =>
       (await ask(primary.url('postgres'), 'SELECT sync_state FROM pg_stat_replication'))[0]?.sync_state === 'sync';
-    while (!(await isSynchronous())) await new Promise((resolve) => setTimeout(resolve, 50));
+    while (!(await isSynchronous())) await pause(50);
 
     const front = await passOn(primary.port);
     ended.push(front.close);
     const url = new URL(primary.url('postgres'));
     url.port = String(front.port);
-    const server = await demoServer(url.href, BUILD_FOLDER);
+    const server = await serveDemo({ DATABASE_URL: url.href, OAK_LOG_LEVEL: 'silent' }, { quiet: true });
     ended.push(server.kill);
     const [{ id: house }] = await ask(url.href, 'SELECT id FROM houses');
-    const writers = await startWriters(server.base, house);
+    const writers = await startWriters(server.url, house);
     await writers.more(BEFORE);
     const killed = Date.now();
     primary.kill();
@@ -45,13 +45,13 @@ await runScript(async () => {
     front.to(standby.port);
     const promoted = Date.now() - killed;
     await writers.more(1);
-    const pause = Date.now() - killed;
+    const silent = Date.now() - killed;
     await writers.more(AFTER);
     await writers.end();
     const { right, words } = await compare(url.href, house, writers.acknowledged);
     say(
       `The database was killed after ${BEFORE} entries. The other one had taken over after ${promoted} ms, the next entry was ` +
-        `acknowledged after ${pause} ms. ${writers.acknowledged.size} acknowledged: ${words}.`,
+        `acknowledged after ${silent} ms. ${writers.acknowledged.size} acknowledged: ${words}.`,
     );
     if (!right) throw new Trouble('the record is not what was acknowledged.');
   } finally {

@@ -1,11 +1,11 @@
 import { randomInt } from 'node:crypto';
-import { buildIfStale } from './setup/build.mjs';
+import { buildIfStale, TEST_BUILD } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
 import { checkNode } from './setup/node.mjs';
 import { installPackages } from './setup/packages.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
+import { pause, serve, serveDemo } from './setup/served.mjs';
 
-const BUILD_FOLDER = '.next-test';
 const KINDS = ['server', 'database', 'server and database'];
 
 /**
@@ -17,15 +17,16 @@ await runScript(async () => {
   const [kills = 20, entries = 3000] = process.argv.slice(2).map(Number);
   if (!(kills > 0 && entries > 0)) throw new Trouble('say how many:  npm run test:kills -- 20 3000');
   await installPackages();
-  const { ask, compare, demoServer, pause, startWriters } = await import('./setup/writers.mjs');
-  await buildIfStale(BUILD_FOLDER);
+  const { ask, compare, startWriters } = await import('./setup/writers.mjs');
+  await buildIfStale(TEST_BUILD);
   const cluster = await startTemporaryCluster({ fast: false });
   const url = cluster.url('postgres');
   let server;
   try {
-    server = await demoServer(url, BUILD_FOLDER);
+    const env = { DATABASE_URL: url, OAK_LOG_LEVEL: 'silent' };
+    server = await serveDemo(env, { quiet: true });
     const [{ id: house }] = await ask(url, 'SELECT id FROM houses');
-    const writers = await startWriters(server.base, house);
+    const writers = await startWriters(server.url, house);
     const from = Date.now();
     let longest = 0;
     for (let done = 0; done < kills; done += 1) {
@@ -34,12 +35,12 @@ await runScript(async () => {
       await pause(randomInt(30));
       const kind = KINDS[done % KINDS.length];
       const killed = Date.now();
-      if (kind !== 'database') server.kill();
+      if (kind !== 'database') await server.kill();
       if (kind !== 'server') {
         cluster.kill();
         await cluster.startAgain();
       }
-      if (kind !== 'database') await server.start();
+      if (kind !== 'database') server = await serve(env, { port: server.port, quiet: true });
       await writers.more(1);
       longest = Math.max(longest, Date.now() - killed);
     }
@@ -50,7 +51,7 @@ await runScript(async () => {
     );
     if (!right) throw new Trouble('the record is not what was acknowledged.');
   } finally {
-    server?.kill();
+    await server?.kill();
     await cluster.stop();
   }
 });

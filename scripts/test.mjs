@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildIfStale } from './setup/build.mjs';
+import { buildIfStale, TEST_BUILD } from './setup/build.mjs';
 import { startTemporaryCluster } from './setup/cluster.mjs';
 import { endGroups } from './setup/group.mjs';
 import { checkNode } from './setup/node.mjs';
@@ -12,8 +12,6 @@ import { needChromium } from './setup/system.mjs';
 
 /** With names (`npm test -- coats`) only test files whose path holds one of them are run; what is none's is passed over. */
 const names = process.argv.slice(2);
-/** The build of the tests; the one of a running application is not touched. */
-const BUILD_FOLDER = '.next-test';
 const passed = names.length > 0 ? ['--passWithNoTests'] : [];
 
 await runScript(async () => {
@@ -36,7 +34,7 @@ await runScript(async () => {
     await Promise.all([
       step('types', 'typescript/bin/tsc', ['--noEmit']),
       step('lint', '@biomejs/biome/bin/biome', ['check', '.']),
-      buildIfStale(BUILD_FOLDER),
+      buildIfStale(TEST_BUILD),
     ]);
     const vitest = (project) => ['run', '--project', project, ...passed, ...names];
     // Those that wait for a database leave the cores to those that only compute.
@@ -59,7 +57,7 @@ await runScript(async () => {
       ],
       {
         ...env,
-        OAK_BUILD_DIR: BUILD_FOLDER,
+        OAK_BUILD_DIR: TEST_BUILD,
       },
     );
     say('Everything passes.');

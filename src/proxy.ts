@@ -1,5 +1,6 @@
 import { type NextRequest, NextResponse } from 'next/server';
 import { databaseAnswers } from './server/databaseAnswers';
+import { NOT_NOW, NOT_NOW_HEADERS } from './server/notNow';
 import { PAGE_PATH, REQUEST_ID, requestId, requestLog } from './server/requestLog';
 
 /**
@@ -34,26 +35,10 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   return answer;
 }
 
-/** A page in plain words for a database that does not answer. */
+/** The page for a database that does not answer, and a line about it. */
 function notNow({ nextUrl, method }: NextRequest, id: string): NextResponse {
   requestLog().error({ request: id, method, page: nextUrl.pathname, status: 503 });
-  return new NextResponse(
-    `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
-<title>Oak Tally: not now</title><body style="font: 18px/1.5 sans-serif; max-width: 30em; margin: 15vh auto; padding: 0 1em">
-<h1 style="font-size: 1.4em">The database does not answer</h1>
-<p>What was recorded is kept. Try again in a moment; if it stays so, tell who runs the server.</p>
-<p><a href="${encodeURI(nextUrl.pathname)}" style="font-size: 1.1em">Try again</a></p></body></html>`,
-    {
-      status: 503,
-      headers: {
-        'content-type': 'text/html; charset=utf-8',
-        'cache-control': 'no-store',
-        'content-security-policy': "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'",
-        'retry-after': '5',
-        [REQUEST_ID]: id,
-      },
-    },
-  );
+  return new NextResponse(NOT_NOW, { status: 503, headers: { ...NOT_NOW_HEADERS, [REQUEST_ID]: id } });
 }
 
 /** Whether a path is text once it is decoded. */

@@ -5,6 +5,9 @@ import { root } from './place.mjs';
 import { run } from './run.mjs';
 import { say, Trouble } from './say.mjs';
 
+/** Where tests and trials build; the build of a running application is not touched. */
+export const TEST_BUILD = '.next-test';
+
 const nextProgram = join(root, 'node_modules', 'next', 'dist', 'bin', 'next');
 
 /** Builds the application into `folder` when its sources changed since the last build there. */

@@ -1,37 +1,9 @@
-import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import pg from 'pg';
-import { serveArguments } from './build.mjs';
-import { databaseCommand } from './database.mjs';
-import { root } from './place.mjs';
-import { freePort } from './ports.mjs';
 import { Trouble } from './say.mjs';
+import { cookieOf, pause } from './served.mjs';
 
 const WRITERS = 6;
-
-export const pause = (ms) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** A server with the demo on a database, which may be killed and started again. */
-export async function demoServer(databaseUrl, buildFolder) {
-  const port = await freePort();
-  const base = `http://127.0.0.1:${port}`;
-  const env = {
-    ...process.env,
-    DATABASE_URL: databaseUrl,
-    SESSION_SECRET: 'a secret for kills, at least 32 characters',
-    NODE_ENV: 'production',
-    OAK_BUILD_DIR: buildFolder,
-    OAK_LOG_LEVEL: 'silent',
-  };
-  await databaseCommand('prepare', ['--demo'], env);
-  let child;
-  const start = async () => {
-    child = spawn(process.execPath, serveArguments(port), { cwd: root, stdio: 'ignore', env });
-    while (!(await fetch(`${base}/api/health`).catch(() => undefined))?.ok) await pause(50);
-  };
-  await start();
-  return { base, start, kill: () => child.kill('SIGKILL') };
-}
 
 /**
  * Writers who record one entry after the other; one that was not acknowledged is sent again until it is, as a page does.
@@ -39,7 +11,7 @@ export async function demoServer(databaseUrl, buildFolder) {
  * @returns the ids that were acknowledged so far, and how to end
  */
 export async function startWriters(base, house) {
-  const cookie = await signIn(base);
+  const cookie = await cookieOf(base, 'Marit');
   const acknowledged = new Set();
   let going = true;
   const write = async () => {
@@ -84,14 +56,6 @@ export async function compare(databaseUrl, house, acknowledged) {
   const twice = rows.length - stored.size;
   const gaps = rows.filter(({ seq }, index) => seq !== index + 1).length;
   return { right: lost + twice + gaps === 0, words: `${lost} lost, ${twice} twice, ${gaps} gaps` };
-}
-
-async function signIn(base) {
-  const answer = await fetch(`${base}/api/commands/signIn`, {
-    method: 'POST',
-    body: JSON.stringify({ name: 'Marit', password: 'oak-demo' }),
-  });
-  return answer.headers.getSetCookie()[0].split(';')[0];
 }
 
 /** Asks a database one thing. */

@@ -14,7 +14,7 @@ const FAULT = 'This went wrong on the server. Try again; if it stays so, tell wh
 export async function handle(request: Request, route: string, run: () => Promise<Response>): Promise<Response> {
   const id = requestId(request.headers.get(REQUEST_ID));
   const from = performance.now();
-  return asRequest(id, async () => {
+  return asRequest(async () => {
     const [answer, fault] = await answerOf(id, run);
     const line = {
       request: id,

@@ -49,7 +49,7 @@ async function answerTo(request: Request, name: string): Promise<Answer<unknown>
 }
 
 async function run<Name extends CommandName>(name: Name, json: unknown, person: Member): Promise<Answer<unknown>> {
-  const { schema } = COMMANDS[name];
+  const { schema, role } = COMMANDS[name];
   const parsed = schema.safeParse(json, { reportInput: true });
   if (!parsed.success) {
     const problems = problemsFromZod(parsed.error);
@@ -59,5 +59,5 @@ async function run<Name extends CommandName>(name: Name, json: unknown, person: 
   const handler: (input: never, by: Member) => Promise<Answer<unknown>> = HANDLERS[name];
   const handled = () => handler(parsed.data as never, person);
   // Who needs no sign-in has no firm yet.
-  return person === NOBODY ? handled() : inFirm(person.firm, handled);
+  return role === 'anyone' ? handled() : inFirm(person.firm, handled);
 }

@@ -10,8 +10,8 @@ export const REQUEST_ID = 'x-request-id';
 /** Where a page lies, told to it by the proxy. */
 export const PAGE_PATH = 'x-oak-path';
 
+/** A request that is answered now. */
 interface Asked {
-  readonly id: string;
   member?: Pick<Member, 'id' | 'firm' | 'role'>;
 }
 
@@ -69,7 +69,7 @@ export function requestId(given: string | null): string {
 }
 
 /** Runs what a request asks for, so that who asks can be noted on the way. */
-export const asRequest = <Value>(id: string, run: () => Value): Value => asked().run({ id }, run);
+export const asRequest = <Value>(run: () => Value): Value => asked().run({}, run);
 
 /** Notes who asks. */
 export function noteMember(member: Member): void {

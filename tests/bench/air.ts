@@ -1,11 +1,10 @@
-import { type ChildProcess, spawn } from 'node:child_process';
-import { serveArguments } from '../../scripts/setup/build.mjs';
+import { cookieOf, serve } from '../../scripts/setup/served.mjs';
 import { connection } from '../../src/db/connection';
 import { addDevice } from '../../src/db/devices';
 import { acrossFirms, firm, inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
 import { chartAir } from '../../src/db/readingHours';
-import { demoFirm, leadCookie } from './leadCookie';
+import { demoFirm } from './demoFirm';
 import { houseOfRooms, median } from './rooms';
 
 const port = Number(process.argv[2]);
@@ -37,8 +36,7 @@ async function main(): Promise<void> {
 
   const { id, key } = await addDevice(house, 'room-1', 'killed');
   for (let from = 0; from < ALL / 2; from += BATCH) await send(key, sent.slice(from, from + BATCH));
-  server.kill('SIGKILL');
-  await new Promise((resolve) => server.on('exit', resolve));
+  await server.kill();
   const afterKill = await countOf(id);
   server = await started();
   for (let from = 0; from < ALL; from += BATCH) await send(key, sent.slice(from, from + BATCH));
@@ -53,7 +51,7 @@ async function main(): Promise<void> {
     await chartAir(house, 'room-2', Date.now() - YEAR_DAYS * 1440 * MINUTE, Date.now(), 500);
     query.push(performance.now() - start);
   }
-  const cookie = await leadCookie();
+  const cookie = await cookieOf(base, 'Marit');
   const page: number[] = [];
   for (let run = 0; run < 9; run += 1) {
     const start = performance.now();
@@ -65,23 +63,15 @@ async function main(): Promise<void> {
   process.stdout.write(
     `The chart of a year, 30 rooms at one reading a minute: query ${median(query).toFixed(0)} ms, whole page ${median(page).toFixed(0)} ms, the first time ${page[0]?.toFixed(0)} ms (budget 300)\n`,
   );
-  server.kill('SIGTERM');
+  await server.stop();
 }
 
 /** The server that runs; a failure leaves none behind. */
-let running: ChildProcess | undefined;
+let running: Awaited<ReturnType<typeof serve>> | undefined;
 
-async function started(): Promise<ChildProcess> {
-  const server = spawn(process.execPath, serveArguments(port), {
-    stdio: 'ignore',
-    env: { ...process.env, NODE_ENV: 'production' },
-  });
-  running = server;
-  for (;;) {
-    const answer = await fetch(`${base}/api/health`).catch(() => undefined);
-    if (answer?.ok) return server;
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
+async function started(): Promise<Awaited<ReturnType<typeof serve>>> {
+  running = await serve({}, { port });
+  return running;
 }
 
 async function send(key: string, readings: readonly object[]): Promise<void> {
@@ -128,6 +118,6 @@ async function fillYear(house: string): Promise<void> {
 try {
   await inFirm(await demoFirm(), main);
 } finally {
-  running?.kill('SIGKILL');
+  await running?.kill();
   await connection().close();
 }

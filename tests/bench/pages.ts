@@ -1,7 +1,8 @@
+import { cookieOf } from '../../scripts/setup/served.mjs';
 import { connection } from '../../src/db/connection';
 import { inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
-import { demoFirm, leadCookie } from './leadCookie';
+import { demoFirm } from './demoFirm';
 import { houseOfRooms, median } from './rooms';
 
 const RUNS = 25;
@@ -11,8 +12,7 @@ const base = `http://127.0.0.1:${process.argv[2]}`;
 
 /** Server time of pages beside a bare page with one query, as ratios in one run. */
 async function main(): Promise<void> {
-  await answering();
-  const cookie = await leadCookie();
+  const cookie = await cookieOf(base, 'Marit');
   const [small, large] = [await addHouse(houseOfRooms(10), 'UTC'), await addHouse(houseOfRooms(60), 'UTC')];
   // The page is made and thrown away like any other: one query, then words.
   const pages = [
@@ -36,14 +36,6 @@ async function main(): Promise<void> {
       `  ${name.padEnd(30)} ${ms.toFixed(1).padStart(7)} ms  × ${(ms / (times[0] ?? 1)).toFixed(2)}  ${Math.round((sizes.get(path) ?? 0) / 1024)} kB\n`,
     );
   });
-}
-
-async function answering(): Promise<void> {
-  for (;;) {
-    const answer = await fetch(`${base}/api/health`).catch(() => undefined);
-    if (answer?.ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 100));
-  }
 }
 
 async function timeOf(path: string, cookie: string): Promise<number> {

@@ -1,18 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { readdirSync } from 'node:fs';
 import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
+import { TRIAL_SECRET } from '../../scripts/setup/served.mjs';
 import { COMMANDS } from '../../src/contract/commands';
 import { houseInputs } from '../fuzz/commandInputs';
+import { routesOf } from '../fuzz/routes';
 import { expect, isLive, keyOf, minutesBefore, test, watchErrors } from './site';
-import { SECRET, strangers } from './strangers';
+import { strangers } from './strangers';
 import { query } from './testDatabase';
 
 /** Every page of the application, from its files, with a house and a room filled in. */
 const pagesOf = (house: string): readonly string[] =>
-  readdirSync('src/app', { recursive: true, encoding: 'utf8' })
-    .filter((file) => /(^|\/)page\.tsx$/.test(file))
-    .map((file) => `/${file.replace(/\/?page\.tsx$/, '')}`.replace('/h/[house]', house).replace('[room]', 'boot-room'));
+  routesOf('page.tsx').map((path) => path.replace('/h/[house]', house).replace('[room]', 'boot-room'));
 
 /** What only somebody who is signed in may read. */
 const WITHIN = /Gannet Point|Boot room|Bunk room|Petra|Copy for|rolls|pails/;
@@ -56,7 +55,7 @@ test('nobody reads anything of a house that is not theirs, whatever the cookie a
     'run out': await sealOn('run out', () =>
       query("UPDATE sessions SET seen_at = seen_at - interval '31 days' WHERE device = 'run out'", site.database),
     ),
-    'of nobody': await seal(SECRET),
+    'of nobody': await seal(TRIAL_SECRET),
   };
   expect(Object.values(cookies).filter((cookie) => !cookie)).toEqual([undefined]);
   // Two who are signed in, and a sensor of the house.

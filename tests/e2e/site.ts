@@ -30,6 +30,9 @@ async function makeSite(template: string, worker: number): Promise<Site> {
   setClock(clock, DEMO_INSTANT);
   await query(`DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
   await query(`CREATE DATABASE ${database} TEMPLATE template_${template}`);
+  // What a test puts into the database by the application's own functions goes there too.
+  process.env.DATABASE_URL = urlOf(database);
+  process.env.OAK_TEST_CLOCK = clock;
   return { ...(await startServer(database, clock)), database, clock, sessions: new Map() };
 }
 
@@ -74,8 +77,6 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
       // Months away no sign-in holds.
       site.sessions.clear();
       setClock(site.clock, at);
-      process.env.DATABASE_URL = urlOf(site.database);
-      process.env.OAK_TEST_CLOCK = site.clock;
       const people = await query<{ firm: string; id: string; name: string }>(
         'SELECT firm, id, name FROM people WHERE removed_at IS NULL',
         site.database,

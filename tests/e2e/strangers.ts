@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { sealData } from 'iron-session';
+import { TRIAL_SECRET } from '../../scripts/setup/served.mjs';
 import type { House } from '../../src/core/house/schema';
 import { inFirm } from '../../src/db/firm';
 import { addFirm } from '../../src/db/firms';
@@ -8,10 +9,7 @@ import { addPerson } from '../../src/db/people';
 import { addSession } from '../../src/db/sessions';
 import { letIn } from '../../src/db/viewers';
 import { DEMO_INSTANT } from './instants';
-import { query, urlOf } from './testDatabase';
-
-/** The secret that the tests' servers seal cookies with. */
-export const SECRET = 'a secret for tests, of at least 32 characters';
+import { query } from './testDatabase';
 
 const houseCalled = (name: string): House => ({
   format: 'oak-tally-house',
@@ -36,13 +34,12 @@ export interface Strangers {
 }
 
 export async function strangers(database: string): Promise<Strangers> {
-  process.env.DATABASE_URL = urlOf(database);
   const [demo] = await query<{ firm: string }>("SELECT firm FROM people WHERE name = 'Marit'", database);
   const firm = demo?.firm ?? '';
   const cookieOf = async (of: string, person: string) =>
     `oak-session=${await sealData(
       { token: await inFirm(of, () => addSession(person, 'a stranger’s', DEMO_INSTANT)) },
-      { password: SECRET },
+      { password: TRIAL_SECRET },
     )}`;
   const guest = await inFirm(firm, async () => {
     const person = await addPerson(`Guest ${randomUUID()}`, 'viewer', 'oak-demo');

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readdirSync } from 'node:fs';
 import fc from 'fast-check';
 import { commandInputs } from './commandInputs';
+import { routesOf } from './routes';
 
 /** A request as it is sent. */
 export interface OddRequest {
@@ -19,11 +19,7 @@ export interface Ground {
   readonly deviceKey: string;
 }
 
-/** Every page and route of the application, from its files. */
-export const routes = (): readonly string[] =>
-  readdirSync('src/app', { recursive: true, encoding: 'utf8' })
-    .filter((file) => /(^|\/)(page\.tsx|route\.ts)$/.test(file))
-    .map((file) => `/${file.replace(/\/?(page\.tsx|route\.ts)$/, '')}`);
+const ROUTES = [...routesOf('page.tsx'), ...routesOf('route.ts')];
 
 /** Values that have broken something somewhere. */
 const odd = fc.oneof(
@@ -132,13 +128,13 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
     fc.string({ maxLength: 20 }).map((text) => encodeURIComponent(text.replace(/[\ud800-\udfff]/g, ''))),
   );
   const path = fc
-    .tuple(fc.constantFrom(...routes()), part, part, fc.constantFrom('', '?room=%00', '?room=bath&room=b', '?at=1e308'))
+    .tuple(fc.constantFrom(...ROUTES), part, part, fc.constantFrom('', '?room=%00', '?room=bath&room=b', '?at=1e308'))
     .map(
       ([route, first, second, query]) =>
         `${route.replace('[house]', first).replace('[room]', second).replace('[name]', first)}${query}`,
     );
   const ofHouse = fc
-    .tuple(fc.constantFrom(...routes().filter((route) => route.startsWith('/h/'))), part)
+    .tuple(fc.constantFrom(...ROUTES.filter((route) => route.startsWith('/h/'))), part)
     .map(([route, room]) => route.replace('[house]', ground.house).replace('[room]', room));
   const command = fc
     .constantFrom(...commands)

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { inchesOf } from '../houses/fileRooms';
+import { L } from '../houses/outlines';
 
 // Worked by hand, in inches. The room is 144 × 120 × 96 unless an outline is given; boards 48 wide up to 144, across on
 // walls, ceiling along wall 0. Each row: what is different, then [length, count] of the classes that it decides, the
@@ -21,14 +22,7 @@ const CASES: readonly Case[] = [
     // Six walls: five inside corners, one outside. Level 960. Board 240² − 120² on top, 960·96 around.
     name: 'an L of 20 ft legs',
     room: {
-      outline: [
-        [0, 0],
-        [240, 0],
-        [240, 120],
-        [120, 120],
-        [120, 240],
-        [0, 240],
-      ],
+      outline: L,
     },
     classes: { angle: [960 + 5 * 96, 11], bead: [96, 1], offAngle: undefined },
     area: 240 * 240 - 120 * 120 + 960 * 96,

@@ -3,6 +3,7 @@ import { areaOf } from '@/core/house/faces/face';
 import { takeOff } from '@/core/joints/takeOff';
 import { areaOfLoops } from '@/core/measure/polygon';
 import { fileRoom, readRoom } from '../../../tests/houses/fileRooms';
+import { L } from '../../../tests/houses/outlines';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { faceWords } from './faceWords';
 import { overlap } from './pagePlace';
@@ -68,14 +69,7 @@ const ROOMS: readonly (readonly [string, object])[] = [
   [
     'everything at once',
     {
-      outline: [
-        [0, 0],
-        [240, 0],
-        [240, 120],
-        [120, 120],
-        [120, 240],
-        [0, 240],
-      ],
+      outline: L,
       soffits: [{ wall: 0, from: 0, to: 240, depth: 24, drop: 12 }],
       niches: [{ wall: 5, at: 40, bottom: 40, width: 36, height: 24, depth: 8, shelves: 2 }],
       columns: [

@@ -23,7 +23,7 @@ const WORDS = {
 
 interface SignInViewProps {
   readonly purpose: keyof typeof WORDS;
-  /** Where several firms work with one server, and where one is made. */
+  /** Where several firms work with one server, and where one is made; also once the server has said that it needs it. */
   readonly asksFirm: boolean;
 }
 
@@ -53,11 +53,11 @@ export function SignInView({ purpose, asksFirm }: SignInViewProps) {
           <h1>{words.title}</h1>
           <p className="text-muted">{words.lead}</p>
         </div>
-        {asksFirm && (
+        {(asksFirm || form.formState.errors.firm || form.watch('firm') !== '') && (
           <TextField
             label="Firm"
             autoComplete="organization"
-            hint={purpose === 'setUp' ? 'May stay empty.' : undefined}
+            hint={purpose === 'setUp' ? 'What the crew calls itself; may stay empty.' : undefined}
             error={form.formState.errors.firm?.message}
             {...form.register('firm')}
           />

@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { refusalsOf } from '../../../../tests/houses/fileRooms';
+import { L } from '../../../../tests/houses/outlines';
 
-const L = [
-  [0, 0],
-  [240, 0],
-  [240, 120],
-  [120, 120],
-  [120, 240],
-  [0, 240],
-];
 // A U whose legs are 60 apart.
 const U = [
   [0, 0],

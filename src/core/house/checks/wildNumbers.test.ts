@@ -1,14 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { refusalsOf } from '../../../../tests/houses/fileRooms';
+import { L } from '../../../../tests/houses/outlines';
 
-const L = [
-  [0, 0],
-  [240, 0],
-  [240, 120],
-  [120, 120],
-  [120, 240],
-  [0, 240],
-];
 const niche = { wall: 2, at: 40, bottom: 40, width: 36, height: 24, depth: 8 };
 const soffit = { wall: 0, from: 0, to: 144, depth: 24, drop: 12 };
 
