@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { airMappingSchema } from '../core/drying/airFile/airMappingSchema';
 import { MIRRORINGS } from '../core/house/copyRoom';
 import { choicesSchema, methodSchema } from '../core/house/methodSchema';
 import { hangSchema, houseHeadSchema, MOST_ROOMS, type Room, roomSchema } from '../core/house/schema';
@@ -32,6 +31,8 @@ export type RoomSaved =
 
 const MOST_COPIES = 60;
 const MOST_CHARACTERS = 4_000_000;
+/** Of a file of readings in one command: what is recorded in a moment. */
+export const MOST_READINGS = 3000;
 
 const house = z.uuid('must be a house').toLowerCase();
 const person = z.uuid('must be a person').toLowerCase();
@@ -45,6 +46,8 @@ const personName = z.string().trim().min(1, 'needs a name').max(80, 'must be at 
 const firmName = z.string().trim().max(80, 'must be at most 80 characters').default('');
 const newPassword = z.string().min(8, 'must have at least 8 characters').max(200, 'must be at most 200 characters');
 const name = z.string().trim().min(1, 'needs a name').max(60, 'must be at most 60 characters');
+/** °C and %, at an instant in ms since 1970. */
+const reading = z.strictObject({ at: z.int(), temperature: z.number(), humidity: z.number() });
 const file = z.string().max(MOST_CHARACTERS, 'is larger than 4 MB: split the file');
 
 /**
@@ -129,10 +132,10 @@ export const COMMANDS = {
 
   /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
   recordAir: plain('finisher', z.strictObject({ house, room: place, temperature: z.number(), humidity: z.number() })),
-  /** Takes a file of readings in; rows that are wrong are left out and told. */
+  /** Takes in readings of a file, part by part; one that cannot be, or that says other than what is known, is left out. */
   importAir: command<{ readonly recorded: number; readonly known: number; readonly refused: number }>()(
     'lead',
-    z.strictObject({ house, room: place, text: file, mapping: airMappingSchema.extend({ zone: timeZoneSchema }) }),
+    z.strictObject({ house, room: place, readings: z.array(reading).min(1, 'are none').max(MOST_READINGS) }),
   ),
   /** A new sensor. Its key is in the answer, this once. */
   addSensor: command<{ readonly key: string }>()('lead', z.strictObject({ house, room: place, name })),

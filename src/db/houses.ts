@@ -5,6 +5,7 @@ import { withMethod } from '../core/house/withMethod';
 import { firm } from './firm';
 import { type HouseRow, models, type RoomRow } from './models';
 import type { Member } from './people';
+import { readRoom } from './readRoom';
 
 /** A house with its rooms and their versions. */
 export interface StoredHouse {
@@ -18,6 +19,8 @@ export interface StoredHouse {
   readonly roomsSeq: number;
   readonly weatherUrl: string | null;
   readonly rooms: readonly StoredRoom[];
+  /** Rooms whose document is none: the rest of the house goes on without them. */
+  readonly unreadable: readonly string[];
 }
 export interface StoredRoom {
   readonly room: Room;
@@ -95,7 +98,11 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     airSeq: row.airSeq,
     roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
-    rooms: rooms.map(({ room, version }) => ({ room, version })),
+    rooms: rooms.flatMap(({ room: document, version }) => {
+      const room = readRoom(document);
+      return room ? [{ room, version }] : [];
+    }),
+    unreadable: rooms.filter(({ room }) => !readRoom(room)).map(({ id }) => id),
   };
 }
 

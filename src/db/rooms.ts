@@ -3,6 +3,7 @@ import type { Room } from '../core/house/schema';
 import { firm } from './firm';
 import { lockHouse, withRoom } from './houses';
 import { models, type RoomRow } from './models';
+import { readRoom } from './readRoom';
 
 /** Runs while nobody else can change which rooms a house has; undefined when the house is gone. */
 async function withRooms<Value>(
@@ -65,7 +66,7 @@ export async function arrangeRooms(
   order: readonly { readonly room: string; readonly level: string }[],
 ): Promise<boolean> {
   const done = await withRooms(houseId, async (rows, transaction) => {
-    const present = rows.filter(({ removedAt }) => !removedAt);
+    const present = rows.filter(({ removedAt, room }) => !removedAt && readRoom(room));
     const names = new Set(order.map(({ room }) => room));
     if (names.size !== present.length || present.some(({ id }) => !names.has(id))) return false;
     const moved = order.flatMap(({ room: id, level }, position) => {

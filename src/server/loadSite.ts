@@ -12,7 +12,7 @@ import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
 import { type LoadedAir, rememberedAir } from './rememberedAir';
-import { rememberedTallies } from './rememberedTallies';
+import { rememberedTallies } from './tallies/rememberedTallies';
 
 /** A house as a page shows it: worked out at one instant. */
 export interface LoadedSite {
@@ -22,6 +22,8 @@ export interface LoadedSite {
   readonly now: number;
   readonly site: Site;
   readonly roomVersions: Readonly<Record<string, number>>;
+  /** Rooms that were stored in a form that cannot be read; they are on no page. */
+  readonly unreadable: readonly string[];
   readonly entries: readonly Entry[];
   readonly people: readonly Person[];
   /** The air in the house now, in the mean of its rooms; undefined when none was ever measured. */
@@ -40,7 +42,8 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     Promise.all([houseWithAir(id, instant), listEntries(id), listPeople()]),
   );
   const rooms = house.rooms.map(({ room }) => room);
-  const site = siteOf(house.head, rooms, entries, air.of, instant, rememberedTallies(house.head));
+  const tallies = await rememberedTallies(house.head, rooms);
+  const site = siteOf(house.head, rooms, entries, air.of, instant, (room) => tallies.get(room));
   return {
     id,
     version: house.version,
@@ -48,6 +51,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     now: instant,
     site,
     roomVersions: Object.fromEntries(house.rooms.map(({ room, version }) => [room.id, version])),
+    unreadable: house.unreadable,
     entries,
     people,
     inside: air.places.size > 0 ? meanAir(site, instant) : undefined,

@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { type AirHour, stepsOfHours } from '../core/drying/airHours';
 import { houseAir, type RoomAirClock } from '../core/drying/houseAir';
 import type { FanFrom } from '../core/drying/roomAir';
@@ -27,8 +28,7 @@ const HOUR_MS = 3_600_000;
 const HISTORY_MS = 70 * 24 * HOUR_MS;
 /** The weather that a forecast is fitted on. */
 const WEATHER_MS = 73 * HOUR_MS;
-const MOST_HOUSES = 50;
-const houses = new Map<string, Remembered>();
+const houses = new LRUCache<string, Remembered>({ max: 50 });
 
 /** The air of a house. Only hours that changed since the last request are read again, and only then clocks are made anew. */
 export async function rememberedAir(house: StoredHouse, now: number): Promise<LoadedAir> {
@@ -41,9 +41,7 @@ export async function rememberedAir(house: StoredHouse, now: number): Promise<Lo
   if (changed.length > 0) known.edits += 1;
   // Rows may be newer than the number that was read before them: these are read once more.
   known.airSeq = Math.max(known.airSeq, house.airSeq);
-  houses.delete(house.id);
   houses.set(house.id, known);
-  if (houses.size > MOST_HOUSES) houses.delete(houses.keys().next().value ?? '');
   const key = JSON.stringify([
     known.edits,
     weather.askedAt,

@@ -1,10 +1,11 @@
 import { expose } from 'comlink';
-import type { AirMapping } from '../core/drying/airFile/airMappingSchema';
+import type { AirMapping } from '../core/drying/airFile/airMapping';
 import { type AirTable, airTable, guessMapping } from '../core/drying/airFile/airTable';
 import { lookAtFile } from '../core/drying/airFile/lookAtFile';
-import { readAirFile } from '../core/drying/airFile/readAirFile';
+import { type AirFile, readAirFile } from '../core/drying/airFile/readAirFile';
 
 let table: AirTable | undefined;
+let read: AirFile | undefined;
 
 /** A file of readings, away from the page: months of minutes take their time. The file that was opened last is looked at. */
 const airFile = {
@@ -13,7 +14,14 @@ const airFile = {
     table = airTable(text);
     return table && table.rows.length > 0 ? { headers: table.headers, mapping: guessMapping(table, zone) } : undefined;
   },
-  look: (mapping: AirMapping, now: number) => table && lookAtFile(readAirFile(table, mapping, now)),
+  look(mapping: AirMapping, now: number) {
+    read = table && readAirFile(table, mapping, now);
+    return read && lookAtFile(read);
+  },
+  /** So many of the readings that were looked at last, in the order of the file. */
+  part: (from: number, count: number) =>
+    read?.readings.slice(from, from + count).map(({ at, temperature, humidity }) => ({ at, temperature, humidity })) ??
+    [],
 };
 export type AirFileWorker = typeof airFile;
 

@@ -158,6 +158,43 @@ test('a file of readings is mapped, looked at, mended and taken once', async ({ 
   await expect(importer.getByRole('alert')).toContainText('note.txt holds no table');
 });
 
+test('a long file of readings is taken part by part, says how far it is, and goes on where it was stopped', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/dry/air`);
+  await isLive(page);
+  const lines = Array.from({ length: 7000 }, (_, index) => `${minutesBefore(index + 1).slice(0, 16)}Z;20;57`);
+  const importer = page.getByRole('region', { name: 'Bring in a file of readings' });
+  const choose = () =>
+    importer.getByLabel('File (CSV)').setInputFiles({
+      name: 'minutes.csv',
+      mimeType: 'text/csv',
+      buffer: Buffer.from(['time;temperature;humidity', ...lines].join('\n')),
+    });
+  let sent = 0;
+  let release = () => {};
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/api/commands/importAir', async (route) => {
+    sent += 1;
+    if (sent === 2) await held;
+    await route.continue();
+  });
+  await choose();
+  await importer.getByRole('button', { name: 'Take 7,000 readings' }).click();
+  await expect(importer.getByLabel('3,000 of 7,000 readings are in')).toBeVisible();
+  await importer.getByRole('button', { name: 'Stop' }).click();
+  release();
+  await expect(importer.getByRole('status')).toHaveText('Stopped. 6,000 of 7,000 readings are in. Take it again to go on.');
+  await importer.getByRole('button', { name: 'Take 7,000 readings' }).click();
+  await expect(importer.getByRole('status')).toHaveText('1,000 readings taken, 6,000 known before, 0 left out.');
+  expect(sent).toBe(5);
+});
+
 test('a fan makes a room ready sooner, and is taken away again', async ({ page, house, signIn }) => {
   await signIn(page, 'Petra');
   await page.goto(`${house}/dry?room=net-loft`);

@@ -148,6 +148,58 @@ test('a stored room that is too large to work out is said, and the rest of the h
   await expect(page.getByRole('region', { name: 'Boot room' }).getByRole('button').first()).toBeVisible();
 });
 
+test('a stored room that cannot be read is said, the rest of the house goes on, and a lead takes it out', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await query("UPDATE rooms SET room = room - 'outline' WHERE house_id = $1 AND id = 'bath'", site.database, [
+    house.split('/').at(-1) ?? '',
+  ]);
+  for (const view of ['', '/tally', '/coats', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day']) {
+    const answer = await page.request.get(house + view);
+    expect([view, answer.status()]).toEqual([view, 200]);
+    expect((await answer.text()).includes('cannot be read as it is stored'), view).toBe(true);
+  }
+  await page.goto(`${house}/board`);
+  const notice = page.getByRole('alert').filter({ hasText: 'The room bath cannot be read as it is stored' });
+  await expect(page.getByRole('region', { name: 'Boot room' }).getByRole('button').first()).toBeVisible();
+  await notice.getByRole('button', { name: 'Take it out' }).click();
+  await expect(notice).toHaveCount(0);
+});
+
+test('the rooms of a large house are worked out in a thread of their own', async ({ page, house, site, signIn }) => {
+  await signIn(page, 'Marit');
+  const halls = Array.from({ length: 4 }, (_, index) => ({
+    id: `hall-${index}`,
+    name: `Hall ${index}`,
+    level: 'Ground floor',
+    outline: [
+      [0, 0],
+      [1200, 0],
+      [1200, 960 + index],
+      [0, 960 + index],
+    ],
+    height: 120,
+    ceiling: { shape: 'flat' },
+    openings: [],
+  }));
+  for (const hall of halls)
+    await query(
+      'INSERT INTO rooms (firm, house_id, id, position, room) SELECT firm, id, $2, 99, $3 FROM houses WHERE id = $1',
+      site.database,
+      [house.split('/').at(-1) ?? '', hall.id, JSON.stringify(hall)],
+    );
+  await page.goto(`${house}/board`);
+  for (const { name } of halls) {
+    const row = page.getByRole('region', { name });
+    await expect(row).toContainText('0 %');
+    await expect(row.getByRole('button').first()).toBeVisible();
+  }
+});
+
 test('a house file goes out and comes in; a wrong one is refused whole', async ({ page, house, signIn }, testInfo) => {
   await signIn(page, 'Marit');
   const file = await (await page.request.get(`${house}/file`)).json();

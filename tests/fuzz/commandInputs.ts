@@ -34,12 +34,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     arrangeRooms: { house, order: [] },
     placeRoom: { house, room: 'bath', at: [1, 1] },
     recordAir: { house, room: 'bath', temperature: 20, humidity: 50 },
-    importAir: {
-      house,
-      room: 'bath',
-      text: 'at;t;h\n2031-05-06 07:00;20;50',
-      mapping: { time: 0, clock: null, temperature: 1, humidity: 2, unit: 'C', order: 'ymd', zone: 'UTC' },
-    },
+    importAir: { house, room: 'bath', readings: [{ at: 1_935_000_000_000, temperature: 20, humidity: 50 }] },
     addSensor: { house, room: 'bath', name: 'Another sensor' },
     moveSensor: { house, device: id, room: null },
     removeSensor: { house, device: id },

@@ -1,6 +1,4 @@
 import { granted, refused } from '../../contract/answer';
-import { airTable } from '../../core/drying/airFile/airTable';
-import { readAirFile } from '../../core/drying/airFile/readAirFile';
 import { refusalOf } from '../../core/drying/reading';
 import { now } from '../../db/clock';
 import { addDevice, moveDevice, removeDevice } from '../../db/devices';
@@ -34,20 +32,20 @@ export const airCommands: Handlers<
     return granted(null);
   },
 
-  importAir: async ({ house, room, text, mapping }) => {
+  importAir: async ({ house, room, readings }) => {
     const gone = await whyNoPlace(house, room);
     if (gone) return refused('notFound', gone);
-    const table = airTable(text);
-    if (!table) return refused('invalid', 'The file holds no table of readings.');
-    const file = readAirFile(table, mapping, now());
-    if (file.readings.length === 0) return refused('invalid', 'The file holds no reading that could be taken.');
-    const result = await recordReadings(house, room === null ? 'file' : `file:${room}`, room, file.readings);
+    const instant = now();
+    const sound = new Map(
+      readings
+        .filter((reading) => refusalOf(reading, instant) === undefined)
+        // Somebody looks at a file before it is taken: what they take counts.
+        .map((reading) => [reading.at, { ...reading, speed: undefined, doubt: undefined }]),
+    );
+    const result = await recordReadings(house, room === null ? 'file' : `file:${room}`, room, [...sound.values()]);
     if (!result) return refused('notFound', HOUSE_GONE);
-    return granted({
-      recorded: result.recorded,
-      known: result.known + file.repeated,
-      refused: file.refused.length + result.conflicts.length,
-    });
+    const { recorded, known, conflicts } = result;
+    return granted({ recorded, known, refused: readings.length - sound.size + conflicts.length });
   },
 
   addSensor: async ({ house, room, name }) => {

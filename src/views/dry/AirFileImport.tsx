@@ -1,13 +1,12 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { AirFilePreview } from './AirFilePreview';
 import { MappingFields } from './MappingFields';
 import { useAirFile } from './useAirFile';
+import { type Told, useTaking } from './useTaking';
 
 /** A file of readings: which column says what, a look at what would be taken, and then it is taken. */
 export function AirFileImport({
@@ -23,40 +22,21 @@ export function AirFileImport({
   readonly timeZone: string;
   readonly now: number;
 }) {
-  const router = useRouter();
   const file = useAirFile(timeZone, now);
   const { opened } = file;
   const [room, setRoom] = useState('');
-  const [busy, setBusy] = useState(false);
-  const [told, setTold] = useState<{ readonly ok: boolean; readonly words: string }>();
+  const [trouble, setTrouble] = useState<Told>();
+  const taking = useTaking(houseId, file);
+  const busy = taking.taken !== undefined;
 
   const open = async (chosen: File | undefined) => {
     if (!chosen) return;
-    setTold(undefined);
-    const trouble = await file.open(chosen);
-    if (trouble !== undefined) setTold({ ok: false, words: trouble });
+    taking.forget();
+    const words = await file.open(chosen);
+    setTrouble(words === undefined ? undefined : { ok: false, words });
   };
-  const take = async () => {
-    if (!opened) return;
-    setBusy(true);
-    try {
-      const answer = await sendCommand('importAir', {
-        house: houseId,
-        room: room === '' ? null : room,
-        text: opened.text,
-        mapping: opened.mapping,
-      });
-      if (!answer.ok) return setTold({ ok: false, words: answer.message });
-      const { recorded, known, refused } = answer.value;
-      setTold({ ok: true, words: `${recorded} readings taken, ${known} known before, ${refused} left out.` });
-      file.close();
-      router.refresh();
-    } catch {
-      setTold({ ok: false, words: SERVER_LOST });
-    } finally {
-      setBusy(false);
-    }
-  };
+  const told = taking.told ?? trouble;
+  const place = room === '' ? null : room;
   return (
     <section className="sheet space-y-3 p-4" aria-label="Bring in a file of readings">
       <h2>Bring in a file of readings</h2>
@@ -107,18 +87,31 @@ export function AirFileImport({
               Reading {opened.name} …
             </p>
           )}
+          {taking.taken !== undefined && (
+            <label className="block text-sm">
+              {taking.taken.toLocaleString('en-US')} of {(opened.look?.readings ?? 0).toLocaleString('en-US')} readings
+              are in
+              <progress className="progress progress-primary" value={taking.taken} max={opened.look?.readings ?? 0} />
+            </label>
+          )}
           <div className="flex flex-wrap gap-2">
             <button
               type="button"
               className="btn btn-primary"
               disabled={busy || !opened.look?.readings}
-              onClick={() => void take()}
+              onClick={() => void taking.take(place)}
             >
               Take {(opened.look?.readings ?? 0).toLocaleString('en-US')} readings
             </button>
-            <button type="button" className="btn" disabled={busy} onClick={file.close}>
-              Leave it
-            </button>
+            {busy ? (
+              <button type="button" className="btn" onClick={taking.stop}>
+                Stop
+              </button>
+            ) : (
+              <button type="button" className="btn" onClick={file.close}>
+                Leave it
+              </button>
+            )}
           </div>
         </>
       )}

@@ -1,12 +1,11 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { AirMapping } from '@/core/drying/airFile/airMappingSchema';
+import type { AirMapping } from '@/core/drying/airFile/airMapping';
 import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
 import type { AirFileWorker } from '@/workers/airFile.worker';
 
 interface Opened {
   readonly name: string;
-  readonly text: string;
   readonly headers: readonly string[];
   readonly mapping: AirMapping;
   readonly openedAt: number;
@@ -14,7 +13,8 @@ interface Opened {
   readonly look: AirFileLook | undefined;
 }
 
-const LARGEST = 4_000_000;
+/** A year of minutes. */
+const LARGEST = 30_000_000;
 
 /**
  * A file of readings that was opened: read in a worker, and anew when its mapping changes.
@@ -50,11 +50,11 @@ export function useAirFile(timeZone: string, now: number) {
   /** Opens a file; returns why it cannot be read, or undefined. */
   async function open(file: File): Promise<string | undefined> {
     close();
-    if (file.size > LARGEST) return 'The file is larger than 4 MB. Split it, and bring the parts in one by one.';
+    if (file.size > LARGEST) return 'The file is larger than 30 MB. Split it, and bring the parts in one by one.';
     const text = await file.text();
     const table = await remote().open(text, timeZone);
     if (!table) return `${file.name} holds no table: one line per reading, columns set apart.`;
-    await look({ name: file.name, text, ...table, openedAt: now });
+    await look({ name: file.name, ...table, openedAt: now });
     return undefined;
   }
 
@@ -63,5 +63,15 @@ export function useAirFile(timeZone: string, now: number) {
     setOpened(undefined);
   }
 
-  return { opened, failed, open, close, change: (mapping: AirMapping) => opened && void look({ ...opened, mapping }) };
+  /** So many readings of the file as it was looked at last. */
+  const part = (from: number, count: number) => remote().part(from, count);
+
+  return {
+    opened,
+    failed,
+    open,
+    close,
+    part,
+    change: (mapping: AirMapping) => opened && void look({ ...opened, mapping }),
+  };
 }

@@ -1,5 +1,6 @@
 import { after } from 'next/server';
 import type { ReactNode } from 'react';
+import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { airWords } from '@/ui/airWords';
@@ -7,6 +8,7 @@ import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
+import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
 import { instantWords } from '@/ui/when';
 
 export default async function HouseLayout({
@@ -18,7 +20,7 @@ export default async function HouseLayout({
 }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, site, inside, timeZone, now, mark, changesAt } = visit;
+  const { person, site, inside, timeZone, now, mark, changesAt, unreadable } = visit;
   after(() => refreshWeather(visit));
   return (
     <div className="flex min-h-dvh flex-col">
@@ -37,6 +39,7 @@ export default async function HouseLayout({
         }
       />
       <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
+      <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
     </div>
   );

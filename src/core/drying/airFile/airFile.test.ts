@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { AirMapping } from './airMappingSchema';
+import type { AirMapping } from './airMapping';
 import { airTable, guessMapping } from './airTable';
 import { fileTime } from './fileTime';
 import { lookAtFile } from './lookAtFile';

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { AirMapping, DateOrder } from './airMappingSchema';
+import type { AirMapping, DateOrder } from './airMapping';
 
 /** A file of readings as a table of texts. */
 export interface AirTable {

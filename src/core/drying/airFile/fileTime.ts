@@ -1,5 +1,5 @@
 import { tzOffset } from '@date-fns/tz';
-import type { DateOrder } from './airMappingSchema';
+import type { DateOrder } from './airMapping';
 
 const MINUTE_MS = 60_000;
 const HOUR_MS = 60 * MINUTE_MS;

@@ -1,6 +1,6 @@
 import { celsiusFromFahrenheit } from '../../measure/unit';
 import { isSameReading, type KeptReading, refusalOf } from '../reading';
-import type { AirMapping } from './airMappingSchema';
+import type { AirMapping } from './airMapping';
 import type { AirTable } from './airTable';
 import { fileTime } from './fileTime';
 

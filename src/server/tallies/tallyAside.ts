@@ -1,0 +1,85 @@
+import { Worker } from 'node:worker_threads';
+import type { HouseHead, Room } from '../../core/house/schema';
+import type { Tally } from '../../core/joints/tally';
+import { requestLog } from '../requestLog';
+
+/** What the thread is asked, one room at a time. */
+export interface Question {
+  readonly room: Room;
+  readonly head: HouseHead;
+}
+
+/** As much of a thread as is used here. */
+export interface Thread {
+  postMessage(question: Question): void;
+  on(event: 'message', listener: (tally: Tally) => void): unknown;
+  on(event: 'error', listener: (error: Error) => void): unknown;
+  off(event: 'message', listener: (tally: Tally) => void): unknown;
+  off(event: 'error', listener: (error: Error) => void): unknown;
+  terminate(): unknown;
+}
+
+/** No room within the bounds takes a tenth of it; a page still answers in time. */
+const CUT_OFF_MS = 5000;
+
+/**
+ * Takes rooms off in a thread of its own, one after the other, so that a page that needs a long time keeps nobody waiting
+ * who asks for another. What takes too long is cut off with its thread; the next room gets a new one.
+ *
+ * @param start makes a thread
+ * @param patience calls back when a room has had its time; returns how to stop it
+ */
+export function asideOf(
+  start: () => Thread,
+  patience: (room: Room, cutOff: () => void) => () => void,
+): (question: Question) => Promise<Tally | undefined> {
+  let thread: Thread | undefined;
+  let last: Promise<unknown> = Promise.resolve();
+
+  const take = (question: Question): Promise<Tally | undefined> =>
+    new Promise((resolve) => {
+      thread ??= start();
+      const asked = thread;
+      const end = (tally: Tally | undefined): void => {
+        stop();
+        asked.off('message', end);
+        asked.off('error', fail);
+        if (!tally) {
+          asked.terminate();
+          thread = undefined;
+        }
+        resolve(tally);
+      };
+      const fail = (error: Error): void => {
+        requestLog().error({ fault: 'a take-off failed', err: error });
+        end(undefined);
+      };
+      const stop = patience(question.room, () => end(undefined));
+      asked.on('message', end);
+      asked.on('error', fail);
+      asked.postMessage(question);
+    });
+
+  return (question) => {
+    const next = last.then(() => take(question));
+    last = next;
+    return next;
+  };
+}
+
+function startThread(): Thread {
+  const worker = new Worker(new URL('./takeOff.thread.ts', import.meta.url), {
+    resourceLimits: { maxOldGenerationSizeMb: 512 },
+  });
+  // It ends with the server, and keeps nothing from ending.
+  worker.unref();
+  // Nor does one that fails when nobody listens any more.
+  worker.on('error', () => undefined);
+  return worker;
+}
+
+/** Takes a room off aside; undefined for one that takes too long. */
+export const tallyAside = asideOf(startThread, (_room, cutOff) => {
+  const timer = setTimeout(cutOff, CUT_OFF_MS);
+  return () => clearTimeout(timer);
+});
