@@ -18,7 +18,6 @@ await runScript(async () => {
   checkNode();
   process.stdout.write('\nOak Tally, all checks\n');
   await installPackages();
-  const chromium = await needChromium();
   const folder = mkdtempSync(join(tmpdir(), 'oak-test-'));
   let cluster;
   const clear = async () => {
@@ -30,36 +29,33 @@ await runScript(async () => {
     process.once(signal, () => void clear().finally(() => process.exit(130)));
   try {
     cluster = await startTemporaryCluster();
-    const env = { OAK_CLUSTER_URL: cluster.url('postgres'), OAK_TEST_FOLDER: folder, CHROMIUM: chromium };
+    // Installed meanwhile where it is missing; Debian's packages come one after the other.
+    const chromium = needChromium();
+    chromium.catch(() => undefined);
+    const env = { OAK_CLUSTER_URL: cluster.url('postgres'), OAK_TEST_FOLDER: folder };
     await Promise.all([
       step('types', 'typescript/bin/tsc', ['--noEmit']),
       step('lint', '@biomejs/biome/bin/biome', ['check', '.']),
       buildIfStale(TEST_BUILD),
     ]);
     const vitest = (project) => ['run', '--project', project, ...passed, ...names];
-    // Those that wait for a database leave the cores to those that only compute.
-    await Promise.all([
-      step('unit, reference and structure tests', 'vitest/vitest.mjs', vitest('unit')),
+    const unit = () => step('unit, reference and structure tests', 'vitest/vitest.mjs', vitest('unit'));
+    const integration = () =>
       step('integration tests', 'vitest/vitest.mjs', vitest('integration'), {
         ...env,
         DATABASE_URL: cluster.url('postgres'),
-      }),
-    ]);
-    await step(
-      'end-to-end tests',
-      '@playwright/test/cli.js',
-      [
-        'test',
-        '--config',
-        'tests/e2e/playwright.config.ts',
-        ...passed.map(() => '--pass-with-no-tests'),
-        ...names.map((name) => `${name}.*spec`),
-      ],
-      {
+      });
+    const endToEnd = async () => {
+      const only = [...passed.map(() => '--pass-with-no-tests'), ...names.map((name) => `${name}.*spec`)];
+      const config = ['--config', 'tests/e2e/playwright.config.ts'];
+      await step('end-to-end tests', '@playwright/test/cli.js', ['test', ...config, ...only], {
         ...env,
+        CHROMIUM: await chromium,
         OAK_BUILD_DIR: TEST_BUILD,
-      },
-    );
+      });
+    };
+    // Those that wait for a database leave the cores to the others.
+    await Promise.all([unit().then(endToEnd), integration()]);
     say('Everything passes.');
   } finally {
     await clear();

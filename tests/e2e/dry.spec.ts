@@ -189,7 +189,9 @@ test('a long file of readings is taken part by part, says how far it is, and goe
   await expect(importer.getByLabel('3,000 of 7,000 readings are in')).toBeVisible();
   await importer.getByRole('button', { name: 'Stop' }).click();
   release();
-  await expect(importer.getByRole('status')).toHaveText('Stopped. 6,000 of 7,000 readings are in. Take it again to go on.');
+  await expect(importer.getByRole('status')).toHaveText(
+    'Stopped. 6,000 of 7,000 readings are in. Take it again to go on.',
+  );
   await importer.getByRole('button', { name: 'Take 7,000 readings' }).click();
   await expect(importer.getByRole('status')).toHaveText('1,000 readings taken, 6,000 known before, 0 left out.');
   expect(sent).toBe(5);

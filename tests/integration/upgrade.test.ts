@@ -44,7 +44,9 @@ it('what was there before firms becomes one firm’s, sign-ins and sensors hold,
     INSERT INTO people (id, name, folded, role, password_hash)
       VALUES ('${LEAD}', 'Marit', 'marit', 'lead', ''), ('${VIEWER}', 'Builder', 'builder', 'viewer', '');
     INSERT INTO houses (id, head, time_zone, next_seq) VALUES ('${HOUSE}', '{"name": "Plot 6", "unit": "in"}', 'UTC', 2);
-    INSERT INTO rooms (house_id, id, position, room) VALUES ('${HOUSE}', 'bath', 0, '{"id": "bath", "name": "Bath"}');
+    INSERT INTO rooms (house_id, id, position, room) VALUES ('${HOUSE}', 'bath', 0, 
+      '{"id": "bath", "name": "Bath", "level": "Ground floor", "outline": [[0, 0], [96, 0], [96, 60], [0, 60]], "height": 96,
+        "ceiling": {"shape": "flat"}, "openings": []}');
     INSERT INTO entries (id, house_id, seq, room_id, kind, at, by, role, payload)
       VALUES ('${ENTRY}', '${HOUSE}', 1, 'bath', 'held', '${AT}', '${LEAD}', 'lead', '{"why": "closed"}');
     INSERT INTO devices (id, house_id, room_id, name, key_hash)
