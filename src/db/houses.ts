@@ -99,10 +99,10 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
     rooms: rooms.flatMap(({ room: document, version }) => {
-      const room = readRoom(document);
+      const room = readRoom(document, row.head.unit);
       return room ? [{ room, version }] : [];
     }),
-    unreadable: rooms.filter(({ room }) => !readRoom(room)).map(({ id }) => id),
+    unreadable: rooms.filter(({ room }) => !readRoom(room, row.head.unit)).map(({ id }) => id),
   };
 }
 
@@ -164,9 +164,11 @@ async function saveOver(
   id: string,
   change: (stored: Room) => Room,
 ): Promise<RoomSave> {
-  const save = await withRoom(houseId, id, async (row, transaction): Promise<RoomSave> => {
-    if (row.version !== version) return { kind: 'stale', theirs: { room: row.room, version: row.version } };
-    await row.update({ room: change(row.room), version: version + 1 }, { transaction });
+  const save = await withRoom(houseId, id, async (row, transaction, { unit }): Promise<RoomSave> => {
+    const stored = readRoom(row.room, unit);
+    if (!stored) return { kind: 'gone' };
+    if (row.version !== version) return { kind: 'stale', theirs: { room: stored, version: row.version } };
+    await row.update({ room: change(stored), version: version + 1 }, { transaction });
     return { kind: 'saved', version: version + 1 };
   });
   return save ?? { kind: 'gone' };
@@ -183,12 +185,13 @@ export const lockHouse = (id: string, transaction: Transaction): Promise<HouseRo
 export async function withRoom<Value>(
   houseId: string,
   id: string,
-  run: (row: RoomRow, transaction: Transaction) => Promise<Value>,
+  run: (row: RoomRow, transaction: Transaction, head: HouseHead) => Promise<Value>,
 ): Promise<Value | undefined> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction) => {
-    if (!(await lockHouse(houseId, transaction))) return undefined;
+    const house = await lockHouse(houseId, transaction);
+    if (!house) return undefined;
     const row = await RoomRow.findOne({ where: { houseId, id, removedAt: null }, transaction });
-    return row ? run(row, transaction) : undefined;
+    return row ? run(row, transaction, house.head) : undefined;
   });
 }

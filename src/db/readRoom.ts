@@ -1,19 +1,26 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
+import { withIds } from '../core/house/ids';
 import { type Room, roomSchema } from '../core/house/schema';
+import type { LengthUnit } from '../core/measure/unit';
 
 /** What was read before, by its content: a room, or false where the document is none. */
 const known = new LRUCache<string, Room | false>({ max: 4000 });
 
 /**
- * A room from the document that was stored of it; undefined for what is no room of this version (written by another one, or
- * by hand). What was read once is the same room again.
+ * A room from the document that was stored of it, brought to the present form; undefined for what is no room (written by
+ * another version, or by hand). What was read once is the same room again.
+ *
+ * @param unit of its house
  */
-export function readRoom(document: unknown): Room | undefined {
-  const key = createHash('sha1').update(JSON.stringify(document)).digest('base64');
+export function readRoom(document: unknown, unit: LengthUnit): Room | undefined {
+  const key = createHash('sha1')
+    .update(JSON.stringify([document, unit]))
+    .digest('base64');
   let room = known.get(key);
   if (room === undefined) {
-    room = roomSchema.safeParse(document).data ?? false;
+    const { data } = roomSchema.safeParse(document);
+    room = data ? withIds(data, unit) : false;
     known.set(key, room);
   }
   return room || undefined;

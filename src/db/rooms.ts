@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize';
-import type { Room } from '../core/house/schema';
+import type { HouseHead, Room } from '../core/house/schema';
 import { firm } from './firm';
 import { lockHouse, withRoom } from './houses';
 import { models, type RoomRow } from './models';
@@ -8,13 +8,14 @@ import { readRoom } from './readRoom';
 /** Runs while nobody else can change which rooms a house has; undefined when the house is gone. */
 async function withRooms<Value>(
   houseId: string,
-  run: (rooms: readonly RoomRow[], transaction: Transaction) => Promise<Value>,
+  run: (rooms: readonly RoomRow[], transaction: Transaction, head: HouseHead) => Promise<Value>,
 ): Promise<Value | undefined> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction) => {
-    if (!(await lockHouse(houseId, transaction))) return undefined;
+    const house = await lockHouse(houseId, transaction);
+    if (!house) return undefined;
     const rows = await RoomRow.findAll({ where: { houseId }, order: ['position', 'id'], transaction });
-    return run(rows, transaction);
+    return run(rows, transaction, house.head);
   });
 }
 
@@ -65,8 +66,8 @@ export async function arrangeRooms(
   houseId: string,
   order: readonly { readonly room: string; readonly level: string }[],
 ): Promise<boolean> {
-  const done = await withRooms(houseId, async (rows, transaction) => {
-    const present = rows.filter(({ removedAt, room }) => !removedAt && readRoom(room));
+  const done = await withRooms(houseId, async (rows, transaction, { unit }) => {
+    const present = rows.filter(({ removedAt, room }) => !removedAt && readRoom(room, unit));
     const names = new Set(order.map(({ room }) => room));
     if (names.size !== present.length || present.some(({ id }) => !names.has(id))) return false;
     const moved = order.flatMap(({ room: id, level }, position) => {

@@ -12,7 +12,7 @@ export async function houseFile(id: string): Promise<Response> {
   if (!person) return refuse(401, 'You are signed out.');
   const house = z.uuid().safeParse(id).success ? await houseFor(person, id.toLowerCase()) : undefined;
   if (!house) return refuse(404, 'There is no such house.');
-  const file = { format: 'oak-tally-house', version: 1, ...house.head, rooms: house.rooms.map(({ room }) => room) };
+  const file = { format: 'oak-tally-house', version: 2, ...house.head, rooms: house.rooms.map(({ room }) => room) };
   const name =
     house.head.name
       .toLowerCase()

@@ -8,6 +8,7 @@ type Box = readonly [u0: number, u1: number, v0: number, v1: number];
 export function plainWall(width: number, height: number, windows: readonly Box[] = []): Face {
   const holes = windows.map(
     ([u0, u1, v0, v1], opening): Hole => ({
+      id: `o${opening}`,
       opening,
       kind: 'window',
       u0,

@@ -184,14 +184,14 @@ describe('an outline that is given new sizes', () => {
       [68, 58],
       [68, 50],
     ].map(([x = 0, y = 0]): [number, number] => [10 + x * 0.8 - y * 0.6, 20 + x * 0.6 + y * 0.8]);
-    const stored = room({ outline: askew, columns: [column] });
+    const stored = room({ outline: askew, columns: [{ outline: column }] });
     const line = formatQuickLine(stored, 'in');
     expect(line).toContain("column 8x8 at 5' x 4'2");
     const reading = parseQuickLine(line, { unit: 'in', hang: {} });
     if (!reading.ok) throw new Error(reading.reason);
     const kept = keepPlace(stored, reading.room, 'in');
     expect(kept.outline).toBe(stored.outline);
-    kept.columns?.[0]?.forEach((corner, index) => {
+    kept.columns?.[0]?.outline.forEach((corner, index) => {
       expect(corner[0]).toBeCloseTo(column[index]?.[0] ?? 0, 3);
       expect(corner[1]).toBeCloseTo(column[index]?.[1] ?? 0, 3);
     });

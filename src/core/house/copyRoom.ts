@@ -1,4 +1,5 @@
 import type { LengthUnit } from '../measure/unit';
+import { withIds, withoutIds } from './ids';
 import { mirrorRoom } from './mirrorRoom';
 import type { Room } from './schema';
 
@@ -28,6 +29,7 @@ export function copiesOf(
     taken.add(name);
     const turned = mirroring === 'all' || (mirroring === 'alternate' && index % 2 === 0);
     const { id: _id, at: _at, ...copy } = turned ? mirrorRoom(room, unit) : room;
-    return { ...copy, name };
+    // A copy is another room: nothing of the record is about its parts.
+    return withIds(withoutIds({ ...copy, name }), unit);
   });
 }

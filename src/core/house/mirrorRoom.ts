@@ -1,4 +1,5 @@
 import { fromMm, type LengthUnit, TOLERANCE_MM } from '../measure/unit';
+import { placesIn } from './ids';
 import { renumberWalls } from './renumberWalls';
 import type { Room } from './schema';
 import { turnedOutline } from './turnOutlines';
@@ -33,7 +34,9 @@ export function mirrorRoom(room: Room, unit: LengthUnit): Room {
     {
       ...plain,
       outline,
-      ...(room.columns && { columns: room.columns.map((column) => column.map(flip).reverse()) }),
+      ...(room.columns && {
+        columns: room.columns.map((column) => ({ ...column, outline: column.outline.map(flip).reverse() })),
+      }),
       openings: room.openings.map(moved),
       ...(room.niches && { niches: room.niches.map(moved) }),
       ...(room.soffits && { soffits: room.soffits.map(swapped) }),
@@ -62,11 +65,12 @@ const sidesSwapped = <Value>(edges: Readonly<Record<string, Value>>): Record<str
 
 /** What was found on walls: butts are counted from the other end. */
 function mirroredHangings(room: Room, lengthOf: (wall: number) => number): Room['hung'] {
+  const places = placesIn(room);
   return Object.fromEntries(
     Object.entries(room.hung ?? {}).map(([id, face]) => {
-      const wall = /^w(\d+)$/.exec(id)?.[1];
-      if (wall === undefined) return [id, face];
-      const length = lengthOf(Number(wall));
+      const wall = Number(/^w(\d+)$/.exec(places(id))?.[1] ?? -1);
+      if (wall < 0) return [id, face];
+      const length = lengthOf(wall);
       const courses = face.courses.map((course) => ({
         ...course,
         butts: face.run === 'across' ? course.butts.map((at) => length - at).reverse() : course.butts,

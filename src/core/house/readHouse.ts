@@ -1,6 +1,7 @@
 import { checkHangBounds } from './checks/checkBounds';
 import { checkRoom } from './checks/checkRoom';
 import { checkHouseSize } from './checks/checkSize';
+import { withIds } from './ids';
 import { type Problem, problemsFromZod } from './problem';
 import { type House, houseSchema } from './schema';
 import { turnOutlines } from './turnOutlines';
@@ -20,7 +21,8 @@ export type HouseReading =
 export function readHouse(json: unknown, { turn = false }: { readonly turn?: boolean } = {}): HouseReading {
   const parsed = houseSchema.safeParse(json, { reportInput: true });
   if (!parsed.success) return { ok: false, problems: problemsFromZod(parsed.error) };
-  const house = turn ? turnOutlines(parsed.data) : parsed.data;
+  const turned = turn ? turnOutlines(parsed.data) : parsed.data;
+  const house = { ...turned, version: 2 as const, rooms: turned.rooms.map((room) => withIds(room, turned.unit)) };
   const wild = checkHangBounds(house.hang, house.unit);
   if (wild.length > 0) return { ok: false, problems: wild };
   const problems = house.rooms.flatMap((room, index): readonly Problem[] => {

@@ -1,3 +1,4 @@
+import { withNames } from './ids';
 import type { Ceiling, Room } from './schema';
 
 /**
@@ -7,20 +8,20 @@ import type { Ceiling, Room } from './schema';
  */
 export function renumberWalls(room: Room, to: (wall: number) => number): Room {
   const onWall = <Part extends { readonly wall: number }>(part: Part): Part => ({ ...part, wall: to(part.wall) });
-  const name = (text: string) => text.replace(/\bw(\d+)\b/g, (_, wall: string) => `w${to(Number(wall))}`);
-  const renamed = <Value>(values: Readonly<Record<string, Value>>): Record<string, Value> =>
-    Object.fromEntries(Object.entries(values).map(([key, value]) => [name(key), value]));
+  const { walls } = room;
+  // By their ids walls are called what they were, whatever their number.
+  const name = (text: string) =>
+    walls ? text : text.replace(/\bw(\d+)\b/g, (_, wall: string) => `w${to(Number(wall))}`);
+  const moved = walls?.map((_, wall) => walls.findIndex((__, old) => to(old) === wall)).map((old) => walls[old] ?? '');
   return {
-    ...room,
+    ...withNames(room, name),
+    ...(moved && { walls: moved }),
     ceiling: renumberedCeiling(room.ceiling, to),
     openings: room.openings.map(onWall),
     ...(room.soffits && { soffits: room.soffits.map(onWall) }),
     ...(room.niches && { niches: room.niches.map(onWall) }),
     ...(room.zones && { zones: room.zones.map(onWall) }),
     ...(room.existing && { existing: room.existing.map(to) }),
-    ...(room.beads && { beads: { ...room.beads, ...(room.beads.edges && { edges: renamed(room.beads.edges) }) } }),
-    ...(room.finish && { finish: { ...room.finish, ...(room.finish.faces && { faces: renamed(room.finish.faces) }) } }),
-    ...(room.hung && { hung: renamed(room.hung) }),
   };
 }
 

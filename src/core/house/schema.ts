@@ -9,6 +9,8 @@ const MANY = 'are too many for one room';
 /** How many rooms a house holds. */
 export const MOST_ROOMS = 2000;
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
+/** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
+const partId = z.string().regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"');
 const pointSchema = z.tuple([z.number(), z.number()]);
 
 export const boardStockSchema = z.strictObject({
@@ -31,6 +33,7 @@ export const hangSchema = z.strictObject({
 const wallNumber = () => z.int().min(0, 'must be the number of a wall, from 0');
 
 export const openingSchema = z.strictObject({
+  id: partId.optional(),
   wall: wallNumber(),
   kind: z.enum(['door', 'window', 'opening']),
   at: notNegative(),
@@ -62,6 +65,7 @@ export const ceilingSchema = z.discriminatedUnion(
 );
 
 export const soffitSchema = z.strictObject({
+  id: partId.optional(),
   wall: wallNumber(),
   from: notNegative(),
   to: positive(),
@@ -70,6 +74,7 @@ export const soffitSchema = z.strictObject({
 });
 
 export const nicheSchema = z.strictObject({
+  id: partId.optional(),
   wall: wallNumber(),
   at: notNegative(),
   bottom: notNegative(),
@@ -80,6 +85,7 @@ export const nicheSchema = z.strictObject({
 });
 
 export const zoneSchema = z.strictObject({
+  id: partId.optional(),
   wall: wallNumber(),
   from: notNegative(),
   to: positive(),
@@ -87,6 +93,15 @@ export const zoneSchema = z.strictObject({
   top: positive(),
   cover: z.enum(COVERS),
 });
+
+/** Version 1 of the file wrote only the points. */
+const columnSchema = z.preprocess(
+  (column) => (Array.isArray(column) ? { outline: column } : column),
+  z.strictObject({
+    id: partId.optional(),
+    outline: z.array(pointSchema).min(3, 'needs at least three points').max(60, 'has too many points'),
+  }),
+);
 
 const finishOfFaceSchema = z.strictObject({
   level: levelSchema.optional(),
@@ -127,10 +142,11 @@ export const roomSchema = z.strictObject({
     .default('Ground floor'),
   at: pointSchema.optional(),
   outline: z.array(pointSchema).min(3, 'needs at least three points').max(200, 'has too many points'),
-  columns: z
-    .array(z.array(pointSchema).min(3, 'needs at least three points').max(60, 'has too many points'))
-    .max(40, MANY)
-    .optional(),
+  /** The ids of its walls, in their order. */
+  walls: z.array(partId).max(200, MANY).optional(),
+  /** The highest number that an id of a part was given in this room. */
+  given: z.int().min(0).max(1e9).optional(),
+  columns: z.array(columnSchema).max(40, MANY).optional(),
   height: positive(),
   ceiling: ceilingSchema.default({ shape: 'flat' }),
   soffits: z.array(soffitSchema).max(40, MANY).optional(),
@@ -163,7 +179,7 @@ export const houseHeadSchema = z.strictObject({
 
 export const houseSchema = houseHeadSchema.extend({
   format: z.literal('oak-tally-house', { error: () => 'must be "oak-tally-house"' }),
-  version: z.literal(1, { error: () => 'must be 1' }),
+  version: z.literal([1, 2], { error: () => 'must be 1 or 2' }),
   rooms: z.array(roomSchema).max(MOST_ROOMS, `are more than ${MOST_ROOMS}`),
 });
 

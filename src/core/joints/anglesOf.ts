@@ -47,7 +47,7 @@ function jointsAt(
   return piecesBeside(shared, hidden).map((span): Joint => {
     const ends: readonly [Vector, Vector] = [at(span.from), at(span.to)];
     return {
-      id: `${edge}.${kind}.${Math.round(span.from)}`,
+      id: `${[a.face.id, b.face.id].sort().join('~')}.${placeOn(a.face.id < b.face.id ? a : b, ends[0])}`,
       edge,
       class: kind,
       length: span.to - span.from,
@@ -74,6 +74,8 @@ function hiddenAlong(edge: RoomEdge, shared: Span): Hidden {
     spans.map((span) => ({ from: span.from + shared.from, to: span.to + shared.from }));
   return { all: moved(all), taped: moved(taped) };
 }
+
+const placeOn = (edge: RoomEdge, point: Vector): string => onFace(edge, point).map(Math.round).join('.');
 
 /** A point of an edge on its face; on a bent face, measured along the edge as it lies flat. */
 function onFace({ face, edge }: RoomEdge, point: Vector): Point {

@@ -47,7 +47,7 @@ export function freeEdgeTrims({ face }: HungFace, beads: Room['beads']): readonl
   );
   return asked.flatMap(([name, profile]) => {
     const [, part = '', side] = name.split('.');
-    const hole = face.holes.find(({ opening }) => `o${opening}` === part);
+    const hole = face.holes.find(({ id }) => id === part);
     const lined = edgesOf(face).flatMap((edge) => {
       const sideOfHole = hole && sideIn(hole, edge);
       const wanted = hole ? sideOfHole && (side === undefined || side === sideOfHole) : sideOfFace(face, edge) === part;
@@ -58,9 +58,9 @@ export function freeEdgeTrims({ face }: HungFace, beads: Room['beads']): readonl
     );
     const arched = hole?.arch && lined.length > straight.length ? [hole.arch] : [];
     return [
-      ...straight.map(({ from, to }, index) => ({
+      ...straight.map(({ from, to }) => ({
         ...jointOn(face, name, profile, Math.hypot(to[0] - from[0], to[1] - from[1]), [from, to]),
-        id: `${name}.trim.${index}`,
+        id: `${name}.trim.${Math.round(from[0])}.${Math.round(from[1])}`,
         lines: linesAlong(face, [from, to]),
       })),
       ...arched.map((arch) => ({

@@ -40,7 +40,7 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
         for (const piece of pieces) {
           const [from, to] = [point(whole.from + piece.from), point(whole.from + piece.to)];
           joints.push({
-            id: `${face.id}.${run.class}.${joints.length}`,
+            id: `${face.id}.${across}${Math.round(at)}.${Math.round(whole.from + piece.from)}`,
             edge: undefined,
             class: run.class,
             length: piece.to - piece.from,

@@ -8,6 +8,8 @@ export const TAPER_WIDTH_MM = 2.5 * MM_PER_INCH;
 
 /** A flat so close to a tile line that its taper shows beside the tile. */
 export interface TileFlag {
+  /** What its face is called by number. */
+  readonly place: string;
   readonly face: string;
   readonly joint: string;
   /** From the flat to the line of the tile; mm. */
@@ -30,7 +32,9 @@ export function tileFlags(hungFaces: readonly HungFace[], joints: readonly Joint
           const [low, high, start, end] = level ? [v0, v1, u0, u1] : [u0, u1, v0, v1];
           const beside = overlapOf({ from: Math.min(from, to), to: Math.max(from, to) }, { from: start, to: end });
           const distance = Math.min(at <= low ? low - at : Infinity, at >= high ? at - high : Infinity);
-          return beside && distance < TAPER_WIDTH_MM ? [{ face: face.id, joint: joint.id, distance }] : [];
+          return beside && distance < TAPER_WIDTH_MM
+            ? [{ face: face.id, place: face.place, joint: joint.id, distance }]
+            : [];
         }),
       ),
   );

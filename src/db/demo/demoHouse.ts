@@ -1,3 +1,4 @@
+import { withIds } from '../../core/house/ids';
 import { parseQuickLine } from '../../core/house/line/parseQuickLine';
 import type { House, HouseHead, Room } from '../../core/house/schema';
 
@@ -61,5 +62,5 @@ export function demoHouse(): House {
     if (!reading.ok) throw new Error(`${line}: ${reading.reason} at ${reading.at}`);
     return { ...reading.room, id, at: [at[0], at[1]] };
   });
-  return { format: 'oak-tally-house', version: 1, ...HEAD, rooms };
+  return { format: 'oak-tally-house', version: 2, ...HEAD, rooms: rooms.map((room) => withIds(room, HEAD.unit)) };
 }

@@ -8,7 +8,7 @@ import { type Handlers, HOUSE_GONE } from './handler';
 export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'saveHang'> = {
   createHouse: async ({ name, unit, timeZone }) => {
     const head = { name, unit, hang: {}, method: { level: 4 as const } };
-    return granted({ id: await addHouse({ format: 'oak-tally-house', version: 1, ...head, rooms: [] }, timeZone) });
+    return granted({ id: await addHouse({ format: 'oak-tally-house', version: 2, ...head, rooms: [] }, timeZone) });
   },
 
   importHouse: async ({ text, turn, timeZone }) => {

@@ -1,6 +1,8 @@
 import { granted, refused } from '../../contract/answer';
 import { checkRoom } from '../../core/house/checks/checkRoom';
 import { copiesOf } from '../../core/house/copyRoom';
+import { withIds } from '../../core/house/ids';
+import { keepIds } from '../../core/house/keepIds';
 import { MOST_ROOMS } from '../../core/house/schema';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
@@ -16,18 +18,22 @@ export const roomCommands: Handlers<
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
     if (stored.rooms.length >= MOST_ROOMS) return refused('invalid', FULL);
-    const problems = checkRoom({ ...room, id: 'new' }, stored.head);
+    const whole = withIds({ ...room, id: 'new' }, stored.head.unit);
+    const problems = checkRoom(whole, stored.head);
     if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-    const [added] = (await addRooms(house, [room])) ?? [];
+    const [added] = (await addRooms(house, [whole])) ?? [];
     return added ? granted({ id: added.id }) : refused('notFound', HOUSE_GONE);
   },
 
   saveRoom: async ({ house, version, room }) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
-    const problems = checkRoom(room, stored.head);
+    const before = stored.rooms.find((candidate) => candidate.room.id === room.id)?.room;
+    if (!before) return refused('notFound', ROOM_GONE);
+    const whole = keepIds(before, room, stored.head.unit);
+    const problems = checkRoom(whole, stored.head);
     if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-    const result = await saveRoom(house, version, room);
+    const result = await saveRoom(house, version, whole);
     return result.kind === 'gone' ? refused('notFound', ROOM_GONE) : granted(result);
   },
 

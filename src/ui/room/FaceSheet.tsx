@@ -61,7 +61,7 @@ export function FaceSheet({
       <div className="modal-box flex max-h-[92dvh] w-[min(96vw,80rem)] max-w-none flex-col gap-2">
         <div className="flex items-center justify-between gap-3">
           <h2 id="face-sheet-title" className="first-letter:uppercase">
-            {faceWords(face.id)}, {areaWords(areaOf(face), unit)}
+            {faceWords(face.place)}, {areaWords(areaOf(face), unit)}
             {face.existing ? ', old' : ''}
           </h2>
           <form method="dialog">
@@ -74,7 +74,7 @@ export function FaceSheet({
           viewBox={`${-margin} ${-margin} ${face.width + 2 * margin} ${face.height + 2 * margin}`}
           className="max-h-[72dvh] min-h-48 w-full flex-1"
           role="img"
-          aria-label={`${faceWords(face.id)} with its boards and joints`}
+          aria-label={`${faceWords(face.place)} with its boards and joints`}
         >
           <LaidFaceDrawing laid={laid} text={text} />
           {lines.map((line) => (

@@ -33,7 +33,7 @@ export function layFaces(hung: readonly HungFace[], joints: readonly Joint[]): L
   const main = faces.filter((face) => (face.kind === 'wall' || face.kind === 'ceiling') && !isTraySide(face));
   const groups = new Map<string, Face[]>();
   for (const face of faces) {
-    const body = bodyOf(face.id) ?? (isTraySide(face) ? TRAY_SIDES : undefined);
+    const body = bodyOf(face.place) ?? (isTraySide(face) ? TRAY_SIDES : undefined);
     if (body) groups.set(body, [...(groups.get(body) ?? []), face]);
   }
   const places = new Map<string, Place>();
@@ -189,7 +189,7 @@ function layInRows(
         ...place,
         origin: [place.origin[0] + x - around.x0, place.origin[1] + y - around.y0],
       });
-    const words = isTraySide(root) ? TRAY_SIDES : bodyOf(root.id) && faceWords(root.id).split(',')[0];
+    const words = isTraySide(root) ? TRAY_SIDES : bodyOf(root.place) && faceWords(root.place).split(',')[0];
     if (words) bodies.push({ words, under: [x + wide / 2, y + tall] });
     x += wide + GAP_MM;
     tallest = Math.max(tallest, tall);

@@ -85,7 +85,7 @@ function laidFace(face: Face, place: Place, ceilings: number, seams: readonly Fa
   const loops = face.loops.map((loop) => loop.map((point) => onPage(place, point)));
   return {
     face,
-    words: faceWords(face.id, ceilings),
+    words: faceWords(face.place, ceilings),
     loops,
     ...roomiest(
       loops,

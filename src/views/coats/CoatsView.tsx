@@ -24,7 +24,7 @@ import { usePrices } from './usePrices';
 
 export interface CoatsRoom extends MethodRoom {
   /** Walls, ceilings and soffits by id. */
-  readonly faces: readonly string[];
+  readonly faces: readonly { readonly id: string; readonly place: string }[];
   readonly room: Room;
 }
 

@@ -20,7 +20,11 @@ export function RoomFinishes({
 }: {
   readonly houseId: string;
   readonly houseLevel: Level;
-  readonly rooms: readonly { readonly room: Room; readonly version: number; readonly faces: readonly string[] }[];
+  readonly rooms: readonly {
+    readonly room: Room;
+    readonly version: number;
+    readonly faces: readonly { readonly id: string; readonly place: string }[];
+  }[];
   readonly mayEdit: boolean;
 }) {
   const router = useRouter();
@@ -66,11 +70,12 @@ export function RoomFinishes({
                 Faces{Object.keys(room.finish?.faces ?? {}).length > 0 ? ', some of their own' : ''}
               </summary>
               <ul className="mt-1 space-y-2 border-l-2 border-base-300 pl-3">
-                {faces.map((face) => (
+                {faces.map(({ id: face, place }) => (
                   <li key={face}>
                     <FinishRow
-                      name={faceWords(face, faces.filter((own) => own.startsWith('c')).length).replace(/^./, (first) =>
-                        first.toUpperCase(),
+                      name={faceWords(place, faces.filter((own) => own.place.startsWith('c')).length).replace(
+                        /^./,
+                        (first) => first.toUpperCase(),
                       )}
                       finish={room.finish?.faces?.[face] ?? {}}
                       houseLevel={room.finish?.level ?? houseLevel}

@@ -50,7 +50,7 @@ export const RoomPicture = memo(function RoomPicture({
             <option value="">Open a face …</option>
             {result.faces.map(({ face }) => (
               <option key={face.id} value={face.id}>
-                {faceWords(face.id, ceilings)}
+                {faceWords(face.place, ceilings)}
               </option>
             ))}
           </select>

@@ -128,7 +128,7 @@ export const TallyTable = memo(function TallyTable({
             ◆
           </span>
           {flags
-            .map(({ face, distance }) => `A flat ${lengthWords(distance, unit)} from the tile on ${faceWords(face)}`)
+            .map(({ place, distance }) => `A flat ${lengthWords(distance, unit)} from the tile on ${faceWords(place)}`)
             .join('; ')}
           : its taper will show beside the tile.
         </p>

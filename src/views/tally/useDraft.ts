@@ -24,12 +24,12 @@ export interface Draft extends DraftState {
 export function useDraft(house: Pick<HouseHead, 'unit' | 'hang'>, initial: QuickRoom | undefined): Draft {
   const opened = (room: QuickRoom | undefined, revision: number): DraftState => {
     const line = room ? formatQuickLine(room, house.unit) : '';
-    return { line, reading: parseQuickLine(line, house), room, revision };
+    return { line, reading: parseQuickLine(line, house, room), room, revision };
   };
   const [state, setState] = useState(() => opened(initial, 0));
   const write = (line: string, byForm: boolean) =>
     setState((now) => {
-      const reading = parseQuickLine(line, house);
+      const reading = parseQuickLine(line, house, now.room);
       if (!reading.ok) return { ...now, line, reading };
       return { line, reading, room: reading.room, revision: byForm ? now.revision : now.revision + 1 };
     });

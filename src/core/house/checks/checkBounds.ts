@@ -14,7 +14,7 @@ export function checkBounds(room: Room, unit: LengthUnit): readonly Problem[] {
     [
       ...(room.at ?? []).map((value): Said => ['at', value, 'plan']),
       ...points('outline', room.outline),
-      ...columns.flatMap((column, index) => points(`columns[${index}]`, column)),
+      ...columns.flatMap(({ outline }, index) => points(`columns[${index}].outline`, outline)),
       ['height', room.height, 'height'],
       ...ceilingLengths(ceiling),
       ...soffits.flatMap(({ from, to, depth, drop }, index): readonly Said[] => [
@@ -60,7 +60,7 @@ export function checkBounds(room: Room, unit: LengthUnit): readonly Problem[] {
   const arches = openings.filter(({ head }) => (head?.arch ?? 0) > 0).length;
   if (arches > MOST_IN_ROOM.arches)
     return [{ path: 'openings', reason: `have ${arches} arches, more than ${MOST_IN_ROOM.arches} in one room` }];
-  const corners = columns.reduce((sum, column) => sum + column.length, 0);
+  const corners = columns.reduce((sum, { outline }) => sum + outline.length, 0);
   if (corners > MOST_IN_ROOM.columnCorners)
     return [
       { path: 'columns', reason: `have ${corners} corners, more than ${MOST_IN_ROOM.columnCorners} in one room` },

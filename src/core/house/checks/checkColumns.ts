@@ -16,7 +16,9 @@ export function checkColumns(
   bodies: readonly SoffitBody[],
   unit: LengthUnit,
 ): readonly Problem[] {
-  const loops = (room.columns ?? []).map((column) => column.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]));
+  const loops = (room.columns ?? []).map(({ outline }) =>
+    outline.map(([x, y]): Point => [toMm(x, unit), toMm(y, unit)]),
+  );
   if (loops.length === 0) return [];
   const outline = walls.map(({ from }) => from);
   const tray = room.ceiling.shape === 'tray' ? insetLoop(walls, toMm(room.ceiling.inset, unit)) : undefined;

@@ -44,10 +44,11 @@ function whyNoEdge(edge: string, faces: ReadonlyMap<string, Face>, corners: read
 /** A face, a side of a face (`w2.top`), an opening (`w0.o1`) or a side of it (`w0.o1.head`). */
 function namesAnEdge(name: string, faces: ReadonlyMap<string, Face>): boolean {
   if (faces.has(name)) return true;
-  const match = /^(\w+)\.(?:(top|bottom|left|right)|o(\d+)(?:\.(?:head|left|right|sill))?)$/.exec(name);
-  const face = faces.get(match?.[1] ?? '');
-  if (!match || !face) return false;
-  return match[3] === undefined || face.holes.some(({ opening }) => opening === Number(match[3]));
+  const [on = '', part = '', side, more] = name.split('.');
+  const face = faces.get(on);
+  if (!face || more !== undefined) return false;
+  if (side === undefined && /^(?:top|bottom|left|right)$/.test(part)) return true;
+  return face.holes.some(({ id }) => id === part) && (side === undefined || /^(?:head|left|right|sill)$/.test(side));
 }
 
 /** Whether courses as found cover their face, with boards that there are, and butts that lie on it. */

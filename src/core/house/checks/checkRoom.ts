@@ -10,6 +10,7 @@ import { checkBehindWalls } from './checkBehindWalls';
 import { checkBounds } from './checkBounds';
 import { checkCeiling } from './checkCeiling';
 import { checkColumns } from './checkColumns';
+import { checkIds } from './checkIds';
 import { checkNames } from './checkNames';
 import { checkOutline } from './checkOutline';
 import { checkSize } from './checkSize';
@@ -27,6 +28,8 @@ export function checkRoom(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): 
   const outline = checkOutline(room.outline, unit);
   if (outline.length > 0) return outline;
   const walls = wallsOf(room.outline, unit);
+  const ids = checkIds(room, walls.length);
+  if (ids.length > 0) return ids;
   const shape = [...checkCeiling(room, walls, unit), ...checkHang(room, house)];
   if (shape.length > 0) return shape;
   const large = checkSize(room, walls, house);

@@ -31,10 +31,10 @@ function bodies({ niches = [], soffits = [], columns = [], height }: Room, unit:
     ),
     ...soffits.map(({ from, to, depth, drop }) => (to - from) * (depth + drop)),
     ...columns.map(
-      (column) =>
+      ({ outline }) =>
         height *
-        column.reduce((sum, [x, y], index) => {
-          const [nextX, nextY] = column[(index + 1) % column.length] ?? [x, y];
+        outline.reduce((sum, [x, y], index) => {
+          const [nextX, nextY] = outline[(index + 1) % outline.length] ?? [x, y];
           return sum + Math.hypot(nextX - x, nextY - y);
         }, 0),
     ),

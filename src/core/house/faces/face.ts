@@ -7,6 +7,8 @@ export type FaceKind = 'wall' | 'ceiling' | 'soffit' | 'niche' | 'return' | 'col
 
 /** What is cut out of a wall for a door, window or opening, in the face's coordinates; mm. */
 export interface Hole {
+  /** Of the opening. */
+  readonly id: string;
   readonly opening: number;
   readonly kind: 'door' | 'window' | 'opening';
   /** The box around it, arch included. */
@@ -44,6 +46,8 @@ export interface Cover extends Box {
  */
 export interface Face {
   readonly id: string;
+  /** What it is called by the numbers of its walls and parts, as they are counted: `w1.o0.head`. */
+  readonly place: string;
   readonly kind: FaceKind;
   /** The extent of the coordinates. */
   readonly width: number;

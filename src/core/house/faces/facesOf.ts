@@ -2,10 +2,11 @@ import { isInside } from '../../measure/chords';
 import { boxOf, cutLoops, isUprightBox, reversed } from '../../measure/polygon';
 import { type LengthUnit, toMm } from '../../measure/unit';
 import type { Loop, Point } from '../../measure/vector';
+import { namesIn } from '../ids';
 import type { Room } from '../schema';
 import { isClockwise, type Wall, wallsOf } from '../walls';
 import { ceilingFaces, insetLoop } from './ceilingFaces';
-import type { Cover, Face } from './face';
+import type { Cover, Face, Hole } from './face';
 import { uprightFace } from './makeFace';
 import { cutByNiche, nicheFaces } from './niches';
 import { holesOf, returnFaces } from './openingFaces';
@@ -14,7 +15,8 @@ import { hiddenBySoffits, type SoffitBody, soffitBodies, soffitFaces } from './s
 
 /**
  * The faces that a room is made of: walls `w0…`, ceiling parts `c0…`, then soffits `s0.bottom`, niches `n0.back`, boarded
- * returns `w0.o1.head` and columns `k0.0`. Everything later works on faces and never asks what made them.
+ * returns `w0.o1.head` and columns `k0.0`, called by the ids of what makes them. Everything later works on faces and never
+ * asks what made them.
  *
  * @param room a checked room
  */
@@ -42,7 +44,22 @@ export function facesOf(room: Room, houseUnit: LengthUnit): readonly Face[] {
     ...returns,
     ...columnFaces(columns, room, walls, slopes, houseUnit),
   ];
-  return room.mirrored ? faces.map((face) => ({ ...face, mirrored: true })) : faces;
+  const name = namesIn(room);
+  return faces.map((face) => ({
+    ...face,
+    id: name(face.place),
+    holes: face.holes.map((hole) => namedHole(hole, room, name)),
+    mirrored: room.mirrored ?? false,
+  }));
+}
+
+function namedHole(hole: Hole, room: Room, name: (place: string) => string): Hole {
+  const { arch, opening } = hole;
+  return {
+    ...hole,
+    id: room.openings[opening]?.id ?? `o${opening}`,
+    arch: arch && { ...arch, lining: arch.lining && name(arch.lining) },
+  };
 }
 
 function wallFace(
@@ -89,8 +106,8 @@ function coversOf(room: Room, wall: Wall, top: number, houseUnit: LengthUnit): r
 
 /** The columns' outlines counter-clockwise on the plan, as they are written; mm. */
 const columnLoops = ({ columns = [] }: Room, houseUnit: LengthUnit): readonly Loop[] =>
-  columns.map((column) => {
-    const loop = column.map(([x, y]): Point => [toMm(x, houseUnit), toMm(y, houseUnit)]);
+  columns.map(({ outline }) => {
+    const loop = outline.map(([x, y]): Point => [toMm(x, houseUnit), toMm(y, houseUnit)]);
     return isClockwise(loop) ? reversed(loop) : loop;
   });
 

@@ -21,6 +21,7 @@ export function plainFace(
     existing: false,
     mirrored: false,
     bent: undefined,
+    place: face.id,
     ...face,
   };
 }

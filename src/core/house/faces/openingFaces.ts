@@ -31,7 +31,7 @@ export function holesOf(
     const lining = opening.edge === 'bead' ? `w${wallIndex}.o${index}.head` : undefined;
     const arch = rise > 0 ? archOver(u0, u1, v0, rise, lining) : undefined;
     const loop: Loop = arch ? [...arch.curve, [u1, v1], [u0, v1]] : rectangle(u0, u1, v0, v1);
-    return [{ opening: index, kind: opening.kind, u0, u1, v0, v1, loop, arch }];
+    return [{ id: `o${index}`, opening: index, kind: opening.kind, u0, u1, v0, v1, loop, arch }];
   });
 }
 

@@ -144,7 +144,7 @@ function applyItem(item: ReadItem, reader: Reader): void {
       addNiche(item, reader);
       return;
     case 'column':
-      room.columns = [...(room.columns ?? []), columnFrom(item, unit)];
+      room.columns = [...(room.columns ?? []), { outline: columnFrom(item, unit) }];
       owners.set(`columns[${room.columns.length - 1}]`, item);
       return;
     case 'existing':

@@ -1,4 +1,5 @@
 import { fromMm, type LengthUnit, TOLERANCE_MM, toMm } from '../../measure/unit';
+import { placesIn } from '../ids';
 import type { HangChoices, Opening, QuickRoom, Room } from '../schema';
 import { isRectangle, wallsOf } from '../walls';
 import { inchesText, shortFeet } from './lengthText';
@@ -23,6 +24,8 @@ export const headText = (room: QuickRoom, unit: LengthUnit): string => `${quoted
 /** Everything that a room's line says after its head, item by item. */
 export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] {
   const walls = wallsOf(room.outline, unit);
+  // Faces are said by number, as a lead counts them; an edge by the ids that it keeps.
+  const placeOf = placesIn(room);
   const text = (length: number) => inchesText(length, unit);
   const wall = (index: number) => String(index + 1);
   const list = (indices: readonly number[]) => indices.map(wall).join(' ');
@@ -61,15 +64,17 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
       }),
     ),
     ...(room.existing?.length ? [item('existing', { existing: list(room.existing) })] : []),
-    ...finishItems(room.finish),
+    ...finishItems(room.finish, placeOf),
     ...(room.level === 'Ground floor' ? [] : [item('on', { level: quoted(room.level) })]),
     ...(room.beads && (room.beads.profile !== 'square' || !room.beads.edges)
       ? [item('beads', { profile: room.beads.profile })]
       : []),
     ...Object.entries(room.beads?.edges ?? {}).map(([edge, profile]) => item('edge', { edge, profile })),
     ...hangItems(room.hang ?? {}, unit),
-    ...Object.entries(room.hung ?? {}).flatMap(([face, { run, courses }]) =>
-      courses.length > 0 ? [item('hung', { face: faceText(face), run, courses: coursesText(courses, unit) })] : [],
+    ...Object.entries(room.hung ?? {}).flatMap(([id, { run, courses }]) =>
+      courses.length > 0
+        ? [item('hung', { face: faceText(placeOf(id)), run, courses: coursesText(courses, unit) })]
+        : [],
     ),
     ...(room.mirrored ? [item('mirrored', {})] : []),
   ];
@@ -137,7 +142,7 @@ const isMiddle = (at: number, width: number, wallLength: number, unit: LengthUni
 function columnItems({ columns = [], outline }: QuickRoom, unit: LengthUnit): readonly LineItem[] {
   if (columns.length === 0) return [];
   const { toLine } = frameOf(outline, unit);
-  return columns.map((column) => columnItem(column.map(toLine), unit));
+  return columns.map(({ outline: column }) => columnItem(column.map(toLine), unit));
 }
 
 /** An upright box by its size and corner, any other column by a walk round it. */
@@ -160,10 +165,10 @@ function columnItem(column: readonly (readonly [number, number])[], unit: Length
   return item('column', { shape, at: `${inchesText(x, unit)} x ${inchesText(y, unit)}` });
 }
 
-function finishItems(finish: Room['finish']): readonly LineItem[] {
+function finishItems(finish: Room['finish'], placeOf: (face: string) => string): readonly LineItem[] {
   const said = [['', finish] as const, ...Object.entries(finish?.faces ?? {})];
   return said.flatMap(([face, part]) => {
-    const of = face === '' ? '' : faceText(face);
+    const of = face === '' ? '' : faceText(placeOf(face));
     return [
       ...(part?.level === undefined ? [] : [item('level', { level: String(part.level), of })]),
       ...(part?.surface === undefined ? [] : [item('surface', { surface: part.surface, of })]),

@@ -20,7 +20,7 @@ export function keepPlace(stored: Placed, said: Placed, unit: LengthUnit): Place
   const moved = (point: readonly [number, number]) => frame.toPlan(own.toLine(point));
   return {
     outline: sameWalls(old, next, rectangles) ? stored.outline : said.outline.map(moved),
-    ...(said.columns && { columns: said.columns.map((column) => column.map(moved)) }),
+    ...(said.columns && { columns: said.columns.map((column) => ({ ...column, outline: column.outline.map(moved) })) }),
   };
 }
 

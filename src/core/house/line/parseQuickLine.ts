@@ -1,5 +1,7 @@
 import type { LengthUnit } from '../../measure/unit';
+import { checkOutline } from '../checks/checkOutline';
 import { checkRoom } from '../checks/checkRoom';
+import { keepIds } from '../keepIds';
 import { renumberWalls } from '../renumberWalls';
 import type { HouseHead, QuickRoom } from '../schema';
 import { turnedOutline } from '../turnOutlines';
@@ -37,10 +39,15 @@ const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
  * Walls count from 1; wall 1 is LENGTH long, or the first wall walked. A walk may go either way round. An opening
  * without a wall takes the next wall that has none, in its middle.
  *
+ * @param before the room that the line said until now: what is still there keeps its ids
  * @example parseQuickLine(`Pantry 7'6 x 5' x 8', door 28x80 wall 2`, { unit: 'in', hang: {} })
  * @example parseQuickLine('Pantry 7 q 5', …)  // { ok: false, at: 9, length: 1, reason: … }
  */
-export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'hang'>): QuickReading {
+export function parseQuickLine(
+  line: string,
+  house: Pick<HouseHead, 'unit' | 'hang'>,
+  before?: QuickRoom,
+): QuickReading {
   try {
     if (line.length > LONGEST_LINE)
       throw new Misread(`a line has at most ${LONGEST_LINE.toLocaleString('en-US')} characters`, LONGEST_LINE, 1);
@@ -51,8 +58,11 @@ export function parseQuickLine(line: string, house: Pick<HouseHead, 'unit' | 'ha
     const walls = wallsOf(room.outline, house.unit);
     const owners = applyItems(items, room, walls, house.unit);
     const turned = turnedRight(room, walls.length);
-    const problem = checkRoom({ ...turned, id: 'new' }, house)[0];
-    if (!problem) return { ok: true, room: turned };
+    // What is wrong with the outline is said first.
+    const known = before && checkOutline(turned.outline, house.unit).length === 0;
+    const kept = known ? keepIds(before, turned, house.unit) : turned;
+    const problem = checkRoom({ ...kept, id: 'new' }, house)[0];
+    if (!problem) return { ok: true, room: kept };
     const place = placeOf(problem.path, owners) ?? head;
     return { ok: false, reason: problem.reason, at: place.at, length: Math.max(1, place.length), mend: undefined };
   } catch (error) {

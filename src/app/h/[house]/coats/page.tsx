@@ -28,7 +28,7 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
           version: roomVersions[room.id] ?? 1,
           faces: (tooLarge ? [] : facesOf(room, unit))
             .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
-            .map(({ id }) => id),
+            .map(({ id, place }) => ({ id, place })),
         }))}
         air={inside}
         kept={kept}
