@@ -26,8 +26,9 @@ export default defineConfig({
         test: {
           name: 'integration',
           include: ['tests/integration/**/*.test.ts'],
-          // They share one database.
+          // They share one database, and what they import.
           fileParallelism: false,
+          isolate: false,
         },
       },
     ],

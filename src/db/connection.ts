@@ -19,6 +19,13 @@ export function connection(): Sequelize {
   return holder.oakSequelize;
 }
 
+/** Closes the connection; whoever asks for one again gets a new one. */
+export async function closeConnection(): Promise<void> {
+  const { oakSequelize } = holder;
+  delete holder.oakSequelize;
+  await oakSequelize?.close();
+}
+
 function connected(): Sequelize {
   const sequelize = new Sequelize(databaseUrl(), {
     dialect: 'postgres',

@@ -1,5 +1,5 @@
 import { cookieOf, serve } from '../../scripts/setup/served.mjs';
-import { connection } from '../../src/db/connection';
+import { closeConnection, connection } from '../../src/db/connection';
 import { addDevice } from '../../src/db/devices';
 import { acrossFirms, firm, inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
@@ -119,5 +119,5 @@ try {
   await inFirm(await demoFirm(), main);
 } finally {
   await running?.kill();
-  await connection().close();
+  await closeConnection();
 }

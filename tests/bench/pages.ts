@@ -1,5 +1,5 @@
 import { cookieOf } from '../../scripts/setup/served.mjs';
-import { connection } from '../../src/db/connection';
+import { closeConnection } from '../../src/db/connection';
 import { inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
 import { demoFirm } from './demoFirm';
@@ -50,5 +50,5 @@ async function timeOf(path: string, cookie: string): Promise<number> {
 try {
   await inFirm(await demoFirm(), main);
 } finally {
-  await connection().close();
+  await closeConnection();
 }

@@ -1,6 +1,6 @@
 import { chromium } from '@playwright/test';
 import { cookieOf } from '../../scripts/setup/served.mjs';
-import { connection } from '../../src/db/connection';
+import { closeConnection } from '../../src/db/connection';
 import { inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
 import { demoFirm } from './demoFirm';
@@ -74,5 +74,5 @@ async function main(): Promise<void> {
 try {
   await inFirm(await demoFirm(), main);
 } finally {
-  await connection().close();
+  await closeConnection();
 }

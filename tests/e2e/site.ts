@@ -1,7 +1,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
-import { DEMO_PEOPLE } from '../../src/db/demo/demoLog';
+import { DEMO_PEOPLE } from '../../src/db/demo/demoPeople';
 import { type DemoIds, loadDemoHouse } from '../../src/db/demo/loadDemo';
 import { inFirm } from '../../src/db/firm';
 import { setClock } from './clock';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { connection } from '@/db/connection';
+import { closeConnection } from '@/db/connection';
 import { inFirm } from '@/db/firm';
 import { addFirm } from '@/db/firms';
 import { migrate } from '@/db/migrate';
@@ -16,5 +16,5 @@ export async function newFirm(): Promise<Member> {
 export async function asTestFirm(run: () => Promise<void>): Promise<void> {
   await migrate();
   await inFirm((await newFirm()).firm, run);
-  await connection().close();
+  await closeConnection();
 }

@@ -9,7 +9,7 @@ import { dayOf } from '@/core/log/dayOf';
 import { dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import { siteOf } from '@/core/readiness/siteOf';
-import { connection } from '@/db/connection';
+import { closeConnection } from '@/db/connection';
 import { addDemoPeople, type DemoIds, loadDemoHouse } from '@/db/demo/loadDemo';
 import { listDevices } from '@/db/devices';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -44,7 +44,7 @@ aroundAll(async (run) => {
   const demo = await addDemoPeople();
   people = demo.ids;
   await inFirm(demo.firm, run);
-  await connection().close();
+  await closeConnection();
   process.env.DATABASE_URL = cluster;
   delete process.env.OAK_TEST_CLOCK;
   await inCluster(`DROP DATABASE ${NAME}`);

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { connection } from '@/db/connection';
+import { closeConnection, connection } from '@/db/connection';
 import { findDevice } from '@/db/devices';
 import { listEntries } from '@/db/entries';
 import { inFirm } from '@/db/firm';
@@ -33,7 +33,7 @@ beforeAll(async () => {
   process.env.DATABASE_URL = own.href;
 });
 afterAll(async () => {
-  await connection().close();
+  await closeConnection();
   process.env.DATABASE_URL = cluster;
   await inCluster(`DROP DATABASE ${NAME}`);
 });

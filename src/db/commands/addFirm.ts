@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { connection } from '../connection';
+import { closeConnection } from '../connection';
 import { addFirm } from '../firms';
 import { migrate } from '../migrate';
 
@@ -18,5 +18,5 @@ try {
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exitCode = 1;
 } finally {
-  await connection().close();
+  await closeConnection();
 }

@@ -1,7 +1,7 @@
 import { now } from '../clock';
-import { connection } from '../connection';
-import { DEMO_PEOPLE } from '../demo/demoLog';
-import { clearDatabase, DEMO_PASSWORD, isEmpty, isHalfLoaded, loadDemo } from '../demo/loadDemo';
+import { closeConnection, connection } from '../connection';
+import { DEMO_PASSWORD, DEMO_PEOPLE } from '../demo/demoPeople';
+import { clearDatabase, isEmpty, isHalfLoaded } from '../demo/loaded';
 import { migrate } from '../migrate';
 
 /**
@@ -12,8 +12,11 @@ async function prepare(options: readonly string[]): Promise<void> {
   await migrate();
   const timeZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   if (options.includes('--reset-demo') || (await isHalfLoaded())) await clearDatabase();
-  if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty())))
+  if (options.includes('--reset-demo') || (options.includes('--demo') && (await isEmpty()))) {
+    // What it takes to make the demo is read only where it is made.
+    const { loadDemo } = await import('../demo/loadDemo');
     await loadDemo(new Date(now()), timeZone);
+  }
   const [people] = (await connection().query('SELECT name FROM people')) as [{ name: string }[], unknown];
   const demo = DEMO_PEOPLE.filter(({ name }) => people.some((person) => person.name === name));
   if (demo.length !== DEMO_PEOPLE.length) return;
@@ -30,5 +33,5 @@ try {
   process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
   process.exitCode = 1;
 } finally {
-  await connection().close();
+  await closeConnection();
 }

@@ -11,17 +11,7 @@ import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
 import { SHIFT } from '../../core/plan/shift';
 import type { Pass } from '../../core/plan/tasksOf';
-
-/** The demo's crew; the first is the lead. */
-export const DEMO_PEOPLE = [
-  { name: 'Marit', role: 'lead' },
-  { name: 'Tobin', role: 'finisher' },
-  { name: 'Ines', role: 'finisher' },
-  { name: 'Osei', role: 'finisher' },
-  { name: 'Petra', role: 'finisher' },
-  { name: 'Builder', role: 'viewer' },
-] as const;
-export type DemoName = (typeof DEMO_PEOPLE)[number]['name'];
+import type { DemoName } from './demoPeople';
 
 /** An entry with the name of who wrote it. */
 export interface DemoEntry {

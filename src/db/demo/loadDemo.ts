@@ -7,7 +7,7 @@ import type { House } from '../../core/house/schema';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
 import { inFirm } from '../firm';
-import { addFirm, countFirms } from '../firms';
+import { addFirm } from '../firms';
 import { addHouse } from '../houses';
 import { models } from '../models';
 import { addPerson } from '../people';
@@ -15,10 +15,10 @@ import { recordReadings } from '../readings';
 import { letIn } from '../viewers';
 import { saveWeather, setWeatherUrl } from '../weather';
 import { demoHouse } from './demoHouse';
-import { DEMO_PEOPLE, type DemoEntry, type DemoName, demoLog } from './demoLog';
+import { type DemoEntry, demoLog } from './demoLog';
+import { DEMO_PASSWORD, DEMO_PEOPLE, type DemoName } from './demoPeople';
+import { LOADING } from './loaded';
 
-/** Every demo account has this password. */
-export const DEMO_PASSWORD = 'oak-demo';
 const DEMO_FIRM = 'Demo crew';
 const WEEK_MS = 7 * 86_400_000;
 const EVERY_MS = 10 * 60_000;
@@ -34,14 +34,6 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   await inFirm(firm, () => loadDemoHouse(ids, now, timeZone));
   await sequelize.query('DELETE FROM unfinished WHERE work = $1', { bind: [LOADING] });
 }
-
-/** Whether the demo was begun to be loaded, and not loaded. */
-export async function isHalfLoaded(): Promise<boolean> {
-  const [rows] = await models().sequelize.query('SELECT FROM unfinished WHERE work = $1', { bind: [LOADING] });
-  return rows.length > 0;
-}
-
-const LOADING = 'demo';
 
 /** The demo's firm and its people. */
 export async function addDemoPeople(): Promise<{ readonly firm: string; readonly ids: DemoIds }> {
@@ -108,14 +100,4 @@ async function measureDemo(
   const report = weatherReportSchema.parse(weatherReport(DEMO_WEATHER_SEED, now.getTime()));
   await saveWeather(houseId, hoursOf(report), now);
   await setWeatherUrl(houseId, DEMO_WEATHER_URL);
-}
-
-/** Whether nobody and nothing is in the database yet. */
-export const isEmpty = async (): Promise<boolean> => (await countFirms()) === 0;
-
-/** Deletes everything. */
-export async function clearDatabase(): Promise<void> {
-  await models().sequelize.query(
-    'TRUNCATE firms, house_viewers, people, houses, rooms, entries, readings, methods, devices, reading_hours, weather_hours, unfinished, sessions, sign_in_failures',
-  );
 }
