@@ -12,7 +12,7 @@ import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
 import { type LoadedAir, rememberedAir } from './rememberedAir';
-import { rememberedTallies } from './tallies/rememberedTallies';
+import { rememberedTakeOffs } from './takeOffs/rememberedTakeOffs';
 
 /** A house as a page shows it: worked out at one instant. */
 export interface LoadedSite {
@@ -42,8 +42,8 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     Promise.all([houseWithAir(id, instant), listEntries(id), listPeople()]),
   );
   const rooms = house.rooms.map(({ room }) => room);
-  const tallies = await rememberedTallies(house.head, rooms);
-  const site = siteOf(house.head, rooms, entries, air.of, instant, (room) => tallies.get(room));
+  const takeOffs = await rememberedTakeOffs(house.head, rooms);
+  const site = siteOf(house.head, rooms, entries, air.of, instant, (room) => takeOffs.get(room));
   return {
     id,
     version: house.version,

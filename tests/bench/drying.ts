@@ -1,10 +1,11 @@
 import { type AirFrom, airClock } from '../../src/core/drying/airClock';
 import { houseAir } from '../../src/core/drying/houseAir';
-import { type CoatProgress, NOTHING_YET } from '../../src/core/log/stateOf';
+import { NOTHING_YET } from '../../src/core/log/stateOf';
 import type { CoatId } from '../../src/core/method/coat';
 import { coatsFor } from '../../src/core/method/coatsFor';
 import { usualMethod } from '../../src/core/method/resolveMethod';
 import { whatNow } from '../../src/core/readiness/whatNow';
+import type { AppliedCoats, CoatProgress } from '../../src/core/standing/appliedCoats';
 import { houseOfRooms } from './rooms';
 import { timeOf } from './timeOf';
 
@@ -17,8 +18,8 @@ const method = usualMethod(4);
 const coats = CLASSES.flatMap((kind) => coatsFor(kind, method));
 const house = houseOfRooms(ROOMS);
 /** Every coat is on, the last ones within the last day. */
-const state = {
-  ...NOTHING_YET,
+const applied: AppliedCoats = {
+  more: [],
   coats: new Map<CoatId, CoatProgress>(
     coats.map((coat, index) => [
       coat.id,
@@ -53,13 +54,15 @@ const readings = house.rooms.map((_, room): readonly AirFrom[] =>
   })),
 );
 
-const ready = timeOf(() => readings.map((steps) => whatNow(coats, method, state, airClock(steps), WEEK * MINUTE)));
+const ready = timeOf(() =>
+  readings.map((steps) => whatNow(coats, method, NOTHING_YET, applied, airClock(steps), WEEK * MINUTE)),
+);
 /** With the search for who measures each room's air, borrowing, and the forecast. */
 const found = (steps: readonly (readonly AirFrom[])[]) => {
   const rooms = new Map(house.rooms.map(({ id }, room) => [id, steps[room] ?? []]));
   return timeOf(() => {
     const airOf = houseAir(house.rooms, 'in', { rooms, house: [], outside: [] });
-    return house.rooms.map(({ id }) => whatNow(coats, method, state, airOf(id), WEEK * MINUTE));
+    return house.rooms.map(({ id }) => whatNow(coats, method, NOTHING_YET, applied, airOf(id), WEEK * MINUTE));
   });
 };
 const hours = readings.map((steps) => steps.filter((_, minute) => minute % 60 === 0));

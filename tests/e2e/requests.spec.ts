@@ -205,7 +205,7 @@ test('a house file goes out and comes in; a wrong one is refused whole', async (
   const file = await (await page.request.get(`${house}/file`)).json();
   expect(file).toMatchObject({
     format: 'oak-tally-house',
-    version: 1,
+    version: 2,
     unit: 'in',
     name: `Copy for ${testInfo.testId}`,
   });

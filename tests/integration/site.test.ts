@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { airClock } from '@/core/drying/airClock';
 import type { SourcedAir } from '@/core/drying/roomAir';
+import type { MethodChoices } from '@/core/house/methodSchema';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
@@ -33,7 +34,7 @@ const READ: SourcedAir = {
 const AIR = airClock([READ]);
 
 /** The demo as it stands when it is loaded at an instant, without a database. */
-function demoAt(text: string) {
+function demoAt(text: string, choices: MethodChoices = {}) {
   const now = new Date(text);
   const house = demoHouse();
   const entries = demoLog(house, IDS, now, 'America/New_York').map(
@@ -45,7 +46,8 @@ function demoAt(text: string) {
       recordedAt: entry.at,
     }),
   );
-  const { rooms, format: _format, version: _version, ...head } = house;
+  const { rooms, format: _format, version: _version, ...own } = house;
+  const head = { ...own, method: { ...own.method, ...choices } };
   return {
     now: now.getTime(),
     entries,
@@ -55,7 +57,7 @@ function demoAt(text: string) {
       entries,
       () => AIR,
       now.getTime(),
-      (room) => takeOff(room, head).tally,
+      (room) => takeOff(room, head),
     ),
   };
 }
@@ -80,6 +82,15 @@ describe.each(SWEEP.map(({ words, at }) => [words, new Date(at).toISOString()] a
       expect(['net-loft', 'hall', 'lantern-room'].map(isWetSomewhere)).toEqual([true, true, true]);
       expect(['bunk-room', 'boot-room', 'day-room'].map(stateOf)).toEqual(['go', 'go', 'go']);
       expect(['bath', 'pantry', 'coat-closet', 'landing'].map(stateOf)).toEqual(['sand', 'check', 'handOver', 'stuck']);
+    });
+
+    it('asks for no coat of what is coated when the house goes over to another school', () => {
+      for (const angles of ['sides', 'both'] as const) {
+        const other = demoAt(text, { angles }).site;
+        const coated = other.rooms.filter(({ room }) => ['bath', 'pantry', 'coat-closet'].includes(room.id));
+        expect(coated.map(({ progress }) => progress)).toEqual([1, 1, 1].map((part) => expect.closeTo(part, 9)));
+        expect(coated.map(({ standing }) => standing.now.kind).sort()).toEqual(['check', 'handOver', 'sand']);
+      }
     });
 
     it('is between a third and two thirds coated', () => {
@@ -186,7 +197,7 @@ describe('what pages make of the site', () => {
       [tape],
       () => AIR,
       now,
-      () => room('boot-room').tally,
+      (own) => takeOff(own, house),
     ).rooms[0];
     const [coat] = boot ? wetCoats(boot, now) : [];
     expect(coat?.until).toBe(now + 1_200_000);

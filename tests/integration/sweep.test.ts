@@ -65,7 +65,7 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
     const entries = await listEntries(id);
     const air = await rememberedAir(house, at);
     const rooms = house.rooms.map(({ room }) => room);
-    const site = siteOf(house.head, rooms, entries, air.of, at, (room) => takeOff(room, house.head).tally);
+    const site = siteOf(house.head, rooms, entries, air.of, at, (room) => takeOff(room, house.head));
     return { entries, air, site };
   }
 

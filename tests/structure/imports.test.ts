@@ -15,6 +15,7 @@ const STAGES = [
   'plan',
   'estimate',
   'log',
+  'standing',
   'readiness',
   'inspect',
 ];

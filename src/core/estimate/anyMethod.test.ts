@@ -1,26 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anyChoices } from '../../../tests/houses/anyChoices';
 import { AIR, head, rooms } from '../../../tests/houses/hallAndDen';
-import { ANSWERS, choicesSchema, QUESTIONS } from '../house/methodSchema';
 import type { HouseHead } from '../house/schema';
 import { conflictsIn } from './conflictsIn';
 import { withPatch } from './methodPatch';
 import { priceOf } from './priceOf';
-
-/** Any answers, some of them for classes of their own. */
-const anyChoices = () => {
-  const said = Object.fromEntries(
-    QUESTIONS.map((question) => [question, fc.option(fc.constantFrom(...ANSWERS[question]), { nil: undefined })]),
-  );
-  return fc
-    .record({
-      ...said,
-      classes: fc.dictionary(fc.constantFrom('flat', 'butt', 'angle', 'bead', 'fasteners'), fc.record(said), {
-        maxKeys: 3,
-      }),
-    })
-    .map((choices) => choicesSchema.parse(JSON.parse(JSON.stringify(choices))));
-};
 
 describe('any method', () => {
   it('is mended touch by touch until nothing forbidden is left', () => {

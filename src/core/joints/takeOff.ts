@@ -3,19 +3,26 @@ import { facesOf } from '../house/faces/facesOf';
 import { resolveHang } from '../house/resolveHang';
 import type { HouseHead, Room } from '../house/schema';
 import { anglesOf } from './anglesOf';
+import { countScrews } from './countScrews';
 import { archBeads, freeEdgeTrims } from './edgeProfiles';
 import type { Joint } from './joint';
+import { type Piece, piecesOf } from './pieces';
 import { seamsOf } from './seamsOf';
 import { type Tally, tallyRoom } from './tally';
 import { type TileFlag, tileFlags } from './tileFlags';
 
-/** A room taken off: its boarded faces, every joint, and the tally. */
+/** A room taken off: its boarded faces, every joint, the pieces that are coated, and the tally. */
 export interface TakeOff {
   readonly faces: readonly HungFace[];
   readonly joints: readonly Joint[];
   readonly tally: Tally;
+  readonly pieces: readonly Piece[];
   readonly tileFlags: readonly TileFlag[];
 }
+
+/** What is kept of a take-off once the room is drawn. */
+export type TakenOff = Pick<TakeOff, 'tally' | 'pieces'>;
+export const whatIsKept = ({ tally, pieces }: TakeOff): TakenOff => ({ tally, pieces });
 
 /**
  * Takes off one checked room: measurements to faces, faces to boards, boards to joints.
@@ -30,5 +37,12 @@ export function takeOff(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>): Ta
     ...anglesOf(faces, room.beads),
     ...faces.flatMap((face) => [...archBeads(face, room.beads), ...freeEdgeTrims(face, room.beads)]),
   ];
-  return { faces, joints, tally: tallyRoom(joints, faces, plan, room.finish), tileFlags: tileFlags(faces, joints) };
+  const screws = countScrews(faces, joints, plan);
+  return {
+    faces,
+    joints,
+    tally: tallyRoom(joints, faces, plan, screws, room.finish),
+    pieces: piecesOf(joints, faces, screws.spottedOn),
+    tileFlags: tileFlags(faces, joints),
+  };
 }

@@ -6,7 +6,7 @@ import type { HangPlan } from '../house/resolveHang';
 import type { Room } from '../house/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
-import { countScrews } from './countScrews';
+import type { ScrewCount } from './countScrews';
 import { type FinishPart, paintedAreaOf, partsByFinish } from './finishParts';
 import { JOINT_CLASSES, type Joint, type JointClass } from './joint';
 
@@ -51,9 +51,9 @@ export function tallyRoom(
   joints: readonly Joint[],
   hungFaces: readonly HungFace[],
   plan: HangPlan,
+  screws: ScrewCount,
   finish?: Room['finish'],
 ): Tally {
-  const screws = countScrews(hungFaces, joints, plan);
   const parts = partsByFinish(finish, joints, hungFaces, screws.spottedOn);
   const finished = joints.filter(({ tapedOnly }) => !tapedOnly);
   const classes = forEveryClass(() => ({ length: 0, count: 0 }));

@@ -1,18 +1,11 @@
 import type { FanFrom } from '../drying/roomAir';
-import { type CoatId, coatId } from '../method/coat';
 import type { Pass } from '../plan/tasksOf';
-import { type CoatEntry, type Entry, shareOf } from './entry';
+import type { CoatEntry, Entry } from './entry';
 
 /** Who did something and when. */
 export interface Mark {
   readonly at: string;
   readonly by: string;
-}
-
-/** How far one coat is: what was put on, oldest first, and the share of the class that it covers, 0–1. */
-export interface CoatProgress {
-  readonly share: number;
-  readonly applications: readonly CoatEntry[];
 }
 
 export interface OpenItem extends Mark {
@@ -23,7 +16,8 @@ export interface OpenItem extends Mark {
 
 /** All that has happened to one room. */
 export interface RoomState {
-  readonly coats: ReadonlyMap<CoatId, CoatProgress>;
+  /** Every coat that was put on, in the order in which that was. */
+  readonly applied: readonly CoatEntry[];
   readonly assignments: ReadonlyMap<Pass, { readonly person: string; readonly day: string }>;
   readonly items: readonly OpenItem[];
   readonly sanded: Mark | undefined;
@@ -35,7 +29,7 @@ export interface RoomState {
 }
 
 export const NOTHING_YET: RoomState = {
-  coats: new Map(),
+  applied: [],
   assignments: new Map(),
   items: [],
   sanded: undefined,
@@ -79,7 +73,7 @@ function applied(state: RoomState, entry: Entry): RoomState {
       // New mud on a room that was sanded opens it again.
       return {
         ...state,
-        coats: withCoat(state.coats, entry),
+        applied: [...state.applied, entry],
         sanded: undefined,
         checked: undefined,
         handedOver: undefined,
@@ -116,11 +110,4 @@ function applied(state: RoomState, entry: Entry): RoomState {
     case 'void':
       return state;
   }
-}
-
-function withCoat(coats: RoomState['coats'], entry: CoatEntry): RoomState['coats'] {
-  const id = coatId({ class: entry.payload.class, key: entry.payload.key, side: entry.payload.side });
-  const before = coats.get(id) ?? { share: 0, applications: [] };
-  const share = Math.min(1, before.share + shareOf(entry.payload.share));
-  return new Map(coats).set(id, { share: share > 0.999 ? 1 : share, applications: [...before.applications, entry] });
 }

@@ -29,7 +29,7 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
 export function roomCoats(tally: Tally, method: Method, finish?: Room['finish']): readonly RoomCoat[] {
   const kinds = coatedClassesOf(tally);
   if (!tally.parts) return kinds.flatMap((kind) => coatsOver(amountOf(tally, kind), kind, method));
-  const parts = tally.parts.map((part) => ({ part, method: methodOfPart(part, method, finish) }));
+  const parts = tally.parts.map((part) => ({ part, method: methodOn(part.faces, method, finish) }));
   return kinds.flatMap((kind) => {
     const coats = new Map<CoatId, RoomCoat>();
     for (const { part, method: own } of parts) {
@@ -49,8 +49,9 @@ function amountOf(tally: Tally, kind: CoatedClass): number {
   return kind === 'surface' ? tally.paintedArea : tally.classes[kind].length;
 }
 
-/** A joint between two faces goes by the higher level. */
-function methodOfPart({ faces }: FinishPart, method: Method, finish: Room['finish']): Method {
+/** The method on a face, or on a joint between faces, which goes by the higher level. */
+export function methodOn(faces: readonly string[], method: Method, finish: Room['finish']): Method {
+  if (!finish?.faces) return method;
   const levels = new Set<Level>(faces.map((face) => finish?.faces?.[face]?.level ?? method.level));
   const level = LEVELS.findLast((own) => levels.has(own)) ?? method.level;
   return withLevel(method, level);

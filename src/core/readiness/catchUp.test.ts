@@ -21,8 +21,8 @@ const READ: SourcedAir = {
   readAt: 0,
 };
 const { house, room } = roomOf("A 12' x 10' x 8', window 36x48 @36 bead");
-const { tally } = takeOff(room, house);
-const COATS = roomCoats(tally, usualMethod(4));
+const takenOff = takeOff(room, house);
+const COATS = roomCoats(takenOff.tally, usualMethod(4));
 
 /** Every coat of a round but those of some classes, logged at an hour. */
 const round = (name: string, hour: number, but: readonly string[] = []): readonly Entry[] =>
@@ -50,7 +50,7 @@ const siteAt = (entries: readonly Entry[], hour: number) => {
     entries,
     () => airClock([READ]),
     hour * HOUR,
-    () => tally,
+    () => takenOff,
   );
   const [only] = site.rooms;
   if (!only) throw new Error('the house has a room');

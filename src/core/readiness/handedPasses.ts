@@ -13,8 +13,8 @@ export function handedPasses(rooms: readonly RoomSite[]): readonly HandedPass<Ro
 }
 
 /** The part of a pass that is done, 0–1. */
-export function passDone({ state }: RoomSite, task: Task): number {
+export function passDone({ state, applied }: RoomSite, task: Task): number {
   if (task.pass === 'sand') return state.sanded ? 1 : 0;
-  const shares = task.coats.map((coat) => state.coats.get(coat.id)?.share ?? 0);
+  const shares = task.coats.map((coat) => applied.coats.get(coat.id)?.share ?? 0);
   return shares.reduce((sum, share) => sum + share, 0) / Math.max(1, shares.length);
 }

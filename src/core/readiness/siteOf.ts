@@ -2,6 +2,7 @@ import type { RoomAirClock } from '../drying/houseAir';
 import type { FanFrom } from '../drying/roomAir';
 import type { Level } from '../house/level';
 import type { HouseHead, Room } from '../house/schema';
+import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
@@ -9,6 +10,7 @@ import { type LoadList, loadList } from '../materials/loadList';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
+import { type AppliedCoats, appliedCoats } from '../standing/appliedCoats';
 import { type RoomStanding, whatNow } from './whatNow';
 
 /** One room with all that is known of it. */
@@ -16,6 +18,8 @@ export interface RoomSite {
   readonly room: Room;
   readonly level: Level;
   readonly tally: Tally;
+  /** What was put on, beside what is asked for. */
+  readonly applied: AppliedCoats;
   /** Whether it cannot be worked out: then its tally is empty. */
   readonly tooLarge: boolean;
   readonly method: Method;
@@ -40,7 +44,7 @@ export interface Site {
 /**
  * A house with its log and its air, worked out whole.
  *
- * @param tallyOf the take-off, which a caller may remember between calls; undefined for a room that is too large to be
+ * @param takenOff the take-off, which a caller may remember between calls; undefined for a room that is too large to be
  *   worked out: it is stuck for that reason, and counts as nothing
  * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
@@ -51,18 +55,19 @@ export function siteOf(
   entries: readonly Entry[],
   airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
   now: number,
-  tallyOf: (room: Room) => Tally | undefined,
+  takenOff: (room: Room) => TakenOff | undefined,
 ): Site {
   const states = stateOf(entries);
   const shared = resolveMethod(house);
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
-    const worked = tallyOf(room);
-    const tally = worked ?? NO_TALLY;
+    const worked = takenOff(room);
+    const { tally, pieces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared);
     const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const { hours, part } = progressOf(coats, method, state);
+    const applied = appliedCoats(pieces, method, state.applied, room.finish);
+    const { hours, part } = progressOf(coats, method, applied);
     all += hours;
     done += hours * part;
     const air = airOf(room.id, state.fans);
@@ -70,13 +75,14 @@ export function siteOf(
       room,
       level: method.level,
       tally,
+      applied,
       tooLarge: worked === undefined,
       method,
       coats,
       tasks: tasksOf(tally, coats, method),
       state,
       air,
-      standing: worked ? whatNow(coats, method, state, air, now) : TOO_LARGE,
+      standing: worked ? whatNow(coats, method, state, applied, air, now) : TOO_LARGE,
       progress: part,
     };
   });
@@ -95,16 +101,16 @@ const TOO_LARGE: RoomStanding = {
   now: { kind: 'stuck', why: 'too large to work out: split the room' },
   air: [],
 };
-const NO_TALLY = addTallies([]);
+const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [] };
 
 function progressOf(
   coats: readonly RoomCoat[],
   method: Method,
-  state: RoomState,
+  applied: AppliedCoats,
 ): { readonly part: number; readonly hours: number } {
   const weighed = coats.map((coat) => ({
     hours: coatHours(coat, method),
-    share: state.coats.get(coat.id)?.share ?? 0,
+    share: applied.coats.get(coat.id)?.share ?? 0,
   }));
   const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);
   return { hours, part: hours === 0 ? 0 : weighed.reduce((sum, coat) => sum + coat.hours * coat.share, 0) / hours };

@@ -25,11 +25,11 @@ export interface WetCoat {
 const POINTS = 24;
 
 /** The coats of a room that are not ready yet, the last one last; also those that are on a part of their class only. */
-export function wetCoats({ standing, state, air, method }: RoomSite, now: number): readonly WetCoat[] {
+export function wetCoats({ standing, applied, air, method }: RoomSite, now: number): readonly WetCoat[] {
   return standing.classes
     .flatMap(({ coats }) => coats)
     .flatMap(({ coat, readyAt, setAt, share, troubles }): readonly WetCoat[] => {
-      const entry = state.coats.get(coat.id)?.applications.at(-1);
+      const entry = applied.coats.get(coat.id)?.applications.at(-1);
       if (!entry || readyAt === undefined || readyAt <= now) return [];
       const on = applicationOf(entry, coat, method);
       return [

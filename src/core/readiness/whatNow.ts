@@ -4,6 +4,7 @@ import type { CoatTrouble } from '../drying/milestones';
 import type { RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
+import type { AppliedCoats } from '../standing/appliedCoats';
 import { coatClock } from './coatClock';
 
 /** How one planned coat stands. */
@@ -59,6 +60,7 @@ export interface RoomStanding {
  *
  * @param coats all coats of the room in order, see `roomCoats`
  * @param method by which they are put on
+ * @param applied what was put on, beside what is asked for, see `appliedCoats`
  * @param clock the room's air, see `houseAir`
  * @param now ms since 1970
  */
@@ -66,12 +68,13 @@ export function whatNow(
   coats: readonly Coat[],
   method: Method,
   state: RoomState,
+  applied: AppliedCoats,
   clock: AirClock,
   now: number,
 ): RoomStanding {
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air);
-  const room: Looked = { method, state, clock, now };
+  const room: Looked = { method, state, applied, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, room, blocked));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
@@ -85,6 +88,7 @@ export function whatNow(
 interface Looked {
   readonly method: Method;
   readonly state: RoomState;
+  readonly applied: AppliedCoats;
   readonly clock: AirClock;
   readonly now: number;
 }
@@ -105,8 +109,8 @@ function classStanding(
   return { class: kind, coats: standings, now: classNow(standings, blocked) };
 }
 
-function coatStanding(coat: Coat, last: boolean, { method, state, clock, now }: Looked): CoatStanding {
-  const progress = state.coats.get(coat.id);
+function coatStanding(coat: Coat, last: boolean, { method, state, applied, clock, now }: Looked): CoatStanding {
+  const progress = applied.coats.get(coat.id);
   if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
   const clocks = progress.applications.map((entry) => coatClock(entry, coat, method, clock));
   const readyAt = Math.max(...clocks.map((one) => one[last ? 'sandAt' : 'recoatAt']));

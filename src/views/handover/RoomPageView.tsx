@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import type { Air } from '@/core/drying/air';
 import type { HouseHead } from '@/core/house/schema';
+import { type CoatEntry, shareOf } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
@@ -9,7 +10,7 @@ import { areaWords, roughLength } from '@/ui/lengthWords';
 import { MarkButton } from '@/ui/MarkButton';
 import { PrintButton } from '@/ui/PrintButton';
 import { Sign } from '@/ui/Sign';
-import { CLASS_NAMES, isJoint, roomWords } from '@/ui/state/words';
+import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
 
 interface RoomPageProps {
@@ -25,11 +26,13 @@ interface RoomPageProps {
 
 /** The page that a room is handed over with: level, dates, who, air, and open items. It prints on one sheet. */
 export function RoomPageView({ houseId, house, room, people, air, now, timeZone, mayHandOver }: RoomPageProps) {
-  const { state, level, tally } = room;
+  const { state, applied, level, tally } = room;
   const open = state.items.filter(({ closed }) => !closed);
   const nameOf = (person: string) => people.find(({ id }) => id === person)?.name ?? 'somebody';
   const mark = (at: { at: string; by: string } | undefined) =>
     at ? `${instantWords(Date.parse(at.at), timeZone)}, ${nameOf(at.by)}` : 'not yet';
+  const whenAndWho = ({ at, by, payload: { mud } }: CoatEntry) =>
+    `${instantWords(Date.parse(at), timeZone)}, ${nameOf(by)}${mud.kind === 'setting' ? `, setting ${mud.minutes}` : ''}`;
   const words = roomWords(room.standing.now, now, timeZone);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
@@ -88,7 +91,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
               {room.coats
                 .toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class))
                 .map((coat) => {
-                  const progress = state.coats.get(coat.id);
+                  const progress = applied.coats.get(coat.id);
                   return (
                     <tr key={coat.id}>
                       <td>
@@ -101,15 +104,21 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
                       <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
                       <td>
                         {progress?.applications
-                          .map(
-                            (entry) =>
-                              `${instantWords(Date.parse(entry.at), timeZone)}, ${nameOf(entry.by)}${entry.payload.mud.kind === 'setting' ? `, setting ${entry.payload.mud.minutes}` : ''}`,
-                          )
+                          .filter((entry) => !applied.more.includes(entry))
+                          .map(whenAndWho)
                           .join('; ') ?? ''}
                       </td>
                     </tr>
                   );
                 })}
+              {applied.more.map((entry) => (
+                <tr key={entry.id}>
+                  <td>{CLASS_NAMES[entry.payload.class]}</td>
+                  <td>{PASS_NAMES[entry.payload.key]}, more than is asked for now</td>
+                  <td>{Math.round(shareOf(entry.payload.share) * 100)} %</td>
+                  <td>{whenAndWho(entry)}</td>
+                </tr>
+              ))}
             </tbody>
           </table>
         </section>

@@ -1,7 +1,7 @@
+import { firstWalls } from '@/core/joints/firstWalls';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { sideWords } from '@/core/method/coatsFor';
-import { firstWalls } from '@/core/method/firstWalls';
 import { choicesFor } from '@/core/method/resolveMethod';
 import type { SmallWork } from '@/core/method/smallWork';
 import type { Task } from '@/core/plan/tasksOf';

@@ -1,8 +1,8 @@
 import { EventEmitter } from 'node:events';
 import { describe, expect, it } from 'vitest';
 import type { Room } from '../../core/house/schema';
-import { takeOff } from '../../core/joints/takeOff';
-import { asideOf, type Question, type Thread } from './tallyAside';
+import { takeOff, whatIsKept } from '../../core/joints/takeOff';
+import { asideOf, type Question, type Thread } from './takeOffAside';
 
 const head = { unit: 'in', name: 'Test', hang: {}, method: { level: 4 } } as const;
 const room = (name: string): Room => ({
@@ -30,7 +30,8 @@ function threads() {
     return Object.assign(events, {
       postMessage: (question: Question) => {
         if (question.room.name === 'fails') events.emit('error', new Error('out of memory'));
-        else if (question.room.name !== 'endless') events.emit('message', takeOff(question.room, question.head).tally);
+        else if (question.room.name !== 'endless')
+          events.emit('message', whatIsKept(takeOff(question.room, question.head)));
       },
       terminate: () => {
         own.ended = true;
@@ -51,7 +52,7 @@ describe('take-offs in a thread', () => {
     });
     const names = ['one', 'endless', 'two', 'fails', 'three'];
     const tallies = await Promise.all(names.map((name) => aside({ room: room(name), head })));
-    const whole = takeOff(room('one'), head).tally;
+    const whole = whatIsKept(takeOff(room('one'), head));
     expect(tallies).toEqual([whole, undefined, whole, undefined, whole]);
     expect(asked).toEqual(names);
     expect(made).toEqual([{ ended: true }, { ended: true }, { ended: false }]);

@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import type { HouseHead, Room } from '../../core/house/schema';
-import type { Tally } from '../../core/joints/tally';
+import type { TakenOff } from '../../core/joints/takeOff';
 import { requestLog } from '../requestLog';
 
 /** What the thread is asked, one room at a time. */
@@ -12,9 +12,9 @@ export interface Question {
 /** As much of a thread as is used here. */
 export interface Thread {
   postMessage(question: Question): void;
-  on(event: 'message', listener: (tally: Tally) => void): unknown;
+  on(event: 'message', listener: (takenOff: TakenOff) => void): unknown;
   on(event: 'error', listener: (error: Error) => void): unknown;
-  off(event: 'message', listener: (tally: Tally) => void): unknown;
+  off(event: 'message', listener: (takenOff: TakenOff) => void): unknown;
   off(event: 'error', listener: (error: Error) => void): unknown;
   terminate(): unknown;
 }
@@ -32,23 +32,23 @@ const CUT_OFF_MS = 5000;
 export function asideOf(
   start: () => Thread,
   patience: (room: Room, cutOff: () => void) => () => void,
-): (question: Question) => Promise<Tally | undefined> {
+): (question: Question) => Promise<TakenOff | undefined> {
   let thread: Thread | undefined;
   let last: Promise<unknown> = Promise.resolve();
 
-  const take = (question: Question): Promise<Tally | undefined> =>
+  const take = (question: Question): Promise<TakenOff | undefined> =>
     new Promise((resolve) => {
       thread ??= start();
       const asked = thread;
-      const end = (tally: Tally | undefined): void => {
+      const end = (takenOff: TakenOff | undefined): void => {
         stop();
         asked.off('message', end);
         asked.off('error', fail);
-        if (!tally) {
+        if (!takenOff) {
           asked.terminate();
           thread = undefined;
         }
-        resolve(tally);
+        resolve(takenOff);
       };
       const fail = (error: Error): void => {
         requestLog().error({ fault: 'a take-off failed', err: error });
@@ -79,7 +79,7 @@ function startThread(): Thread {
 }
 
 /** Takes a room off aside; undefined for one that takes too long. */
-export const tallyAside = asideOf(startThread, (_room, cutOff) => {
+export const takeOffAside = asideOf(startThread, (_room, cutOff) => {
   const timer = setTimeout(cutOff, CUT_OFF_MS);
   return () => clearTimeout(timer);
 });

@@ -4,64 +4,63 @@ import { MOST_WORK_IN_HOUSE } from '../../core/house/checks/bounds';
 import { workOf } from '../../core/house/checks/workOf';
 import { resolveHang } from '../../core/house/resolveHang';
 import type { HouseHead, Room } from '../../core/house/schema';
-import { takeOff } from '../../core/joints/takeOff';
-import type { Tally } from '../../core/joints/tally';
-import { tallyAside } from './tallyAside';
+import { type TakenOff, takeOff, whatIsKept } from '../../core/joints/takeOff';
+import { takeOffAside } from './takeOffAside';
 
 interface Known {
   readonly work: number;
   /** Undefined for a room that cannot be worked out. */
-  readonly tally: Tally | undefined | Promise<Tally | undefined>;
+  readonly takenOff: TakenOff | undefined | Promise<TakenOff | undefined>;
 }
 
 /** Rooms of more work together are taken off in a thread of their own: what is left here is done in about a tenth of a second. */
 const MOST_WORK_AT_ONCE = 50_000;
 /** What took too long may have met a machine that stood still. */
 const TRIED_AGAIN_MS = 10 * 60_000;
-const tallies = new LRUCache<string, Known>({ max: 4000 });
+const takeOffs = new LRUCache<string, Known>({ max: 2500 });
 
 /**
  * The take-offs of the rooms of a house, each worked out once for each content. A room that is too large, or that takes too
  * long, is passed over, and so are the rooms for which a house leaves no work any more: one of them keeps nobody from the
  * others.
  */
-export async function rememberedTallies(
+export async function rememberedTakeOffs(
   head: HouseHead,
   rooms: readonly Room[],
-  aside = tallyAside,
-): Promise<ReadonlyMap<Room, Tally>> {
+  aside = takeOffAside,
+): Promise<ReadonlyMap<Room, TakenOff>> {
   let left = MOST_WORK_IN_HOUSE;
   let atOnce = MOST_WORK_AT_ONCE;
   const found = rooms.map((room) => {
     if (left < 0) return undefined;
     const key = keyOf(room, head);
-    const known = tallies.get(key) ?? begun(key, room, head);
+    const known = takeOffs.get(key) ?? begun(key, room, head);
     left -= known.work;
-    return left >= 0 ? known.tally : undefined;
+    return left >= 0 ? known.takenOff : undefined;
   });
 
   function begun(key: string, room: Room, of: HouseHead): Known {
     const work = workOf(room, of);
-    if (work === undefined) return remember(key, { work: 0, tally: undefined });
+    if (work === undefined) return remember(key, { work: 0, takenOff: undefined });
     atOnce -= work;
-    if (atOnce >= 0) return remember(key, { work, tally: takeOff(room, of).tally });
-    const tally = aside({ room, head: of }).then((done) => {
-      remember(key, { work, tally: done }, done ? undefined : TRIED_AGAIN_MS);
+    if (atOnce >= 0) return remember(key, { work, takenOff: whatIsKept(takeOff(room, of)) });
+    const takenOff = aside({ room, head: of }).then((done) => {
+      remember(key, { work, takenOff: done }, done ? undefined : TRIED_AGAIN_MS);
       return done;
     });
-    return remember(key, { work, tally });
+    return remember(key, { work, takenOff });
   }
 
-  const done = new Map<Room, Tally>();
-  for (const [index, tally] of (await Promise.all(found)).entries()) {
+  const done = new Map<Room, TakenOff>();
+  for (const [index, takenOff] of (await Promise.all(found)).entries()) {
     const room = rooms[index];
-    if (room && tally) done.set(room, tally);
+    if (room && takenOff) done.set(room, takenOff);
   }
   return done;
 }
 
 function remember(key: string, known: Known, ttl?: number): Known {
-  tallies.set(key, known, ttl === undefined ? {} : { ttl });
+  takeOffs.set(key, known, ttl === undefined ? {} : { ttl });
   return known;
 }
 

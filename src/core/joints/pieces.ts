@@ -1,0 +1,109 @@
+import type { HungFace } from '../hang/hangRoom';
+import type { Face } from '../house/faces/face';
+import { TOLERANCE_MM } from '../measure/unit';
+import { paintedAreaOf } from './finishParts';
+import { firstWalls } from './firstWalls';
+import type { FaceLine, Joint, JointClass } from './joint';
+
+/**
+ * What a coat lies on: one side of a joint on one face (a seam has one, an angle two, a bead one on each flange), the
+ * fasteners of a face, or the surface of a face.
+ */
+export interface Piece {
+  /** The joint and the face: `w0~w1.3658.0@w0`, `fasteners@w0`, `surface@c0`. */
+  readonly id: string;
+  readonly class: JointClass | 'fasteners' | 'surface';
+  readonly face: string;
+  /** The faces of its joint: a joint between two takes the coats of the higher level. */
+  readonly faces: readonly string[];
+  /** mm of the joint, fasteners by count, mm² of surface. */
+  readonly amount: number;
+  /** How it lies for those who run an angle side by side; undefined where a coat covers the whole joint. */
+  readonly lies: Lies | undefined;
+}
+
+/** Where the side of an angle lies, for each order in which schools visit sides; they are never what it is. */
+export interface Lies {
+  /** Looking into an upright angle; of a level one the wall is left. */
+  readonly left: boolean;
+  /** On the walls that are run first where opposite ones are chosen. */
+  readonly first: boolean;
+  /** The same where the ceiling's sides are run before those of the walls. */
+  readonly ceilingFirst: boolean;
+}
+
+/**
+ * The pieces of a room. Those behind cabinets are taped and never coated; they are none.
+ *
+ * @param spottedOn fasteners to be spotted, by face
+ */
+export function piecesOf(
+  joints: readonly Joint[],
+  hungFaces: readonly HungFace[],
+  spottedOn: ReadonlyMap<string, number>,
+): readonly Piece[] {
+  const faces = new Map(hungFaces.map(({ face }) => [face.id, face]));
+  const walls = hungFaces.filter(({ face }) => face.kind === 'wall').map(({ face }) => face.id);
+  const first = new Set(firstWalls(walls.length).map((wall) => walls[wall]));
+  return [
+    ...joints.filter(({ tapedOnly }) => !tapedOnly).flatMap((joint) => sidesOf(joint, faces, first)),
+    ...hungFaces.flatMap(({ face }): readonly Piece[] => {
+      const spotted = spottedOn.get(face.id) ?? 0;
+      const painted = paintedAreaOf(face);
+      const own = { face: face.id, faces: [face.id], lies: undefined };
+      return [
+        ...(spotted > 0 ? [{ ...own, id: `fasteners@${face.id}`, class: 'fasteners' as const, amount: spotted }] : []),
+        ...(painted > 0 ? [{ ...own, id: `surface@${face.id}`, class: 'surface' as const, amount: painted }] : []),
+      ];
+    }),
+  ];
+}
+
+function sidesOf(
+  joint: Joint,
+  faces: ReadonlyMap<string, Face>,
+  first: ReadonlySet<string | undefined>,
+): readonly Piece[] {
+  const ids = [...new Set(joint.lines.map(({ face }) => face))];
+  const isAngle = joint.class === 'angle' || joint.class === 'offAngle';
+  const [a, b] = ids;
+  return ids.map((face) => ({
+    id: `${joint.id}@${face}`,
+    class: joint.class,
+    face,
+    faces: ids,
+    amount: joint.length,
+    lies: isAngle && a !== undefined && b !== undefined ? liesOn(joint, face === a, faces, first) : undefined,
+  }));
+}
+
+/** Of the two sides of an angle exactly one is left, one is first, whatever the room is like. */
+function liesOn(
+  { lines, run }: Joint,
+  isOne: boolean,
+  faces: ReadonlyMap<string, Face>,
+  first: ReadonlySet<string | undefined>,
+): Lies {
+  const [one, other] = lines;
+  const [a, b] = [faces.get(one?.face ?? ''), faces.get(other?.face ?? '')];
+  const onCeiling = (face: Face | undefined) => face?.kind === 'ceiling';
+  const oneIsLeft =
+    onCeiling(a) !== onCeiling(b)
+      ? onCeiling(b)
+      : run === 'upright'
+        ? (isLeft(one, a) ?? !(isLeft(other, b) ?? false))
+        : true;
+  const [aFirst, bFirst] = [first.has(a?.id), first.has(b?.id)];
+  // A wall that waits has the ceiling's side of its edge run first: in a corner one side stays dry.
+  const oneIsFirst = aFirst !== bFirst ? aFirst : onCeiling(a) !== onCeiling(b) ? onCeiling(a) : true;
+  const oneBeforeWalls = onCeiling(a) !== onCeiling(b) ? onCeiling(a) : oneIsFirst;
+  return { left: isOne === oneIsLeft, first: isOne === oneIsFirst, ceilingFirst: isOne === oneBeforeWalls };
+}
+
+/** Whether an upright edge ends a face on the right: then, looking into the corner, the face is on the left. */
+function isLeft(line: FaceLine | undefined, face: Face | undefined): boolean | undefined {
+  if (!line || !face) return undefined;
+  const [u] = line.from;
+  if (Math.abs(u - face.width) <= TOLERANCE_MM) return true;
+  return Math.abs(u) <= TOLERANCE_MM ? false : undefined;
+}
