@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { UniqueConstraintError } from 'sequelize';
+import { type Transaction, UniqueConstraintError } from 'sequelize';
 import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
 import type { Person, Role } from '../core/log/person';
 import { now } from './clock';
@@ -12,7 +12,8 @@ export type AppendResult =
   | { readonly kind: 'conflict'; readonly id: string }
   | { readonly kind: 'noHouse' }
   | { readonly kind: 'noRoom'; readonly room: string }
-  | { readonly kind: 'notYours'; readonly id: string };
+  | { readonly kind: 'notYours'; readonly id: string }
+  | { readonly kind: 'notOnCrew'; readonly index: number };
 
 /** The log of a house in the order of recording. */
 export async function listEntries(houseId: string): Promise<readonly Entry[]> {
@@ -42,6 +43,10 @@ export async function appendEntries(
       (await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id),
     );
 
+    const crew = new Set(await crewAmong(entries, transaction));
+    const stranger = entries.findIndex((entry) => ranBy(entry).some((person) => !crew.has(person)));
+    if (stranger >= 0) return { kind: 'notOnCrew', index: stranger };
+
     const seqs: Record<string, number> = {};
     const fresh = new Map<string, NewEntry>();
     for (const entry of entries) {
@@ -70,6 +75,16 @@ export async function appendEntries(
     if (error instanceof UniqueConstraintError) return { kind: 'conflict', id: entries[0]?.id ?? '' };
     throw error;
   }
+}
+
+const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
+
+/** Of the people who ran something by these entries those who work in this firm, or did. */
+async function crewAmong(entries: readonly NewEntry[], transaction: Transaction): Promise<readonly string[]> {
+  const id = [...new Set(entries.flatMap(ranBy))];
+  if (id.length === 0) return [];
+  const people = await models().PersonRow.findAll({ where: { id, role: ['lead', 'finisher'] }, transaction });
+  return people.map((person) => person.id);
 }
 
 /** Everyone takes back what is their own; a lead takes back anything. */

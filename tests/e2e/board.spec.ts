@@ -25,6 +25,42 @@ test('a coat is logged all, half and some, and taken back', async ({ page, house
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/50 % done/);
 });
 
+test('a coat is logged on the ceiling only, for a pair, with begun and ended', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
+  await page.goto(`${house}/board`);
+  const room = page.getByRole('region', { name: 'Rope store' });
+  const flats = room.getByRole('button', { name: /^Flats:/ });
+  await flats.click();
+  await page.getByLabel('Where').selectOption('the ceiling');
+  await page.getByText('Run by Marit').click();
+  await page.getByLabel('Who ran it').selectOption('Tobin');
+  await page.getByLabel('With').selectOption('Ines');
+  await page.getByLabel('Begun today at').fill('11:30');
+  await page.getByLabel('Ended at').fill('10:15');
+  await page.getByRole('button', { name: 'Done there' }).click();
+  await expect(page.getByText('It cannot have ended before it was begun.')).toBeVisible();
+  await page.getByLabel('Ended at').fill('23:50');
+  await page.getByRole('button', { name: 'Done there' }).click();
+  await expect(page.getByText('Begun and ended lie in the past.')).toBeVisible();
+  await page.getByLabel('Ended at').fill('12:10');
+  await page.getByRole('button', { name: 'Done there' }).click();
+  // One of two courses of seams lies on the ceiling, the others on the walls.
+  await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done/);
+  const done = page.getByRole('listitem').filter({ hasText: 'Rope store: tape on flats, ceiling' });
+  await expect(done).toContainText('Tobin and Ines');
+
+  await flats.click();
+  await page.getByLabel('Where').selectOption('all but the ceiling');
+  await page.getByRole('button', { name: 'Done there' }).click();
+  await expect(flats).toHaveAccessibleName(/Tape coat wet/);
+  await page.goto(`${house}/hand-over/rope-store`);
+  await expect(page.getByRole('row', { name: /^Flats.*Tape coat 100 %/ })).toContainText(
+    /12:10, Tobin and Ines; .*Marit/,
+  );
+});
+
 test('setting mud is ready within the hour where drying mud is not', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/tally?new`);

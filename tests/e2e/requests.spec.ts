@@ -19,7 +19,12 @@ test('signed out, pages lead to the sign-in and requests say so', async ({ page,
   expect((await request.get(`/h/${randomUUID()}/file`)).status()).toBe(401);
 });
 
-test('entries are refused with the place and the reason, and never with a fault', async ({ page, signIn, house }) => {
+test('entries are refused with the place and the reason, and never with a fault', async ({
+  page,
+  signIn,
+  house,
+  site,
+}) => {
   await signIn(page, 'Marit');
   const id = house.split('/').at(-1);
   const post = async (data: unknown) => {
@@ -41,6 +46,22 @@ test('entries are refused with the place and the reason, and never with a fault'
     400,
     'entries[0].at: lies in the future',
   ]);
+  const saying = (said: object) => ({ house: id, entries: [{ ...coat(), payload: { ...coat().payload, ...said } }] });
+  const [builder] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Builder'", site.database);
+  const [petra] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Petra'", site.database);
+  const payload = 'entries[0].payload';
+  for (const [said, reason] of [
+    [{ ranBy: [randomUUID()] }, `${payload}.ranBy: names somebody who is not on the crew`],
+    [{ ranBy: [builder?.id] }, `${payload}.ranBy: names somebody who is not on the crew`],
+    [{ ranBy: [petra?.id, petra?.id] }, `${payload}.ranBy: name somebody twice`],
+    [{ ranBy: [] }, `${payload}.ranBy: needs at least one person`],
+    [{ begun: minutesBefore(10), ended: minutesBefore(20) }, `${payload}.ended: must not lie before it was begun`],
+    [{ ended: minutesBefore(-20) }, `${payload}.ended: must not lie after the entry itself`],
+    [{ faces: ['w9'] }, `${payload}.faces[0]: the room has no face "w9"`],
+    [{ faces: ['c0', 'c0'] }, `${payload}.faces: name a face twice`],
+  ] as const)
+    expect(await post(saying(said))).toEqual([400, reason]);
+  expect((await post(saying({ ranBy: [petra?.id], begun: minutesBefore(90), faces: ['c0'] })))[0]).toBe(200);
   expect(await post({ house: id, entries: [coat('cellar')] })).toEqual([404, 'The house has no room "cellar".']);
   expect(await post({ house: randomUUID(), entries: [coat()] })).toEqual([404, 'There is no such house.']);
   expect((await post('no json'))[0]).toBe(400);

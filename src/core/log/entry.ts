@@ -28,18 +28,40 @@ export const shareSchema = z.discriminatedUnion('of', [
   }),
 ]);
 
+const noTwice = (list: readonly string[] | undefined) => new Set(list).size === (list?.length ?? 0);
+
+/** Who ran something, where that is not who writes it down, and from when to when, where somebody says so. */
+const run = {
+  ranBy: z
+    .array(uuid('must be a person'))
+    .min(1, 'needs at least one person')
+    .max(6, 'are too many for one coat')
+    .refine(noTwice, 'name somebody twice')
+    .optional(),
+  begun: instantSchema.optional(),
+  ended: instantSchema.optional(),
+};
+
 /** A coat was put on. It says by itself what was done, so that it stays true when the method changes. */
 const coatPayload = z.strictObject({
   class: z.enum(COATED_CLASSES),
   key: z.enum(COAT_KEYS),
   side: z.enum(SIDES).optional(),
   share: shareSchema,
+  /** On which faces, by id; everywhere where it does not say. */
+  faces: z
+    .array(z.string().min(1, 'must be a face').max(60))
+    .min(1, 'need at least one')
+    .max(200, 'are too many')
+    .refine(noTwice, 'name a face twice')
+    .optional(),
   mud: mudSchema.default({ kind: 'drying' }),
   /** mm */
   thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
   substrate: z.enum(SUBSTRATES).optional(),
   tool: z.string().trim().max(80).optional(),
   mixedAt: instantSchema.optional(),
+  ...run,
 });
 
 const nothing = z.strictObject({});
@@ -56,6 +78,17 @@ function isMixedFor(mixedAt: string, at: string): boolean {
   return before >= -SLACK_MS && before <= DAY_MS;
 }
 
+interface Run {
+  readonly at: string;
+  readonly payload: { readonly begun?: string | undefined; readonly ended?: string | undefined };
+}
+const inOrder = ({ payload: { begun, ended } }: Run): boolean =>
+  begun === undefined || ended === undefined || Date.parse(begun) <= Date.parse(ended);
+const byThen = ({ at, payload: { begun, ended } }: Run): boolean =>
+  Date.parse(ended ?? begun ?? at) <= Date.parse(at) + SLACK_MS;
+const ORDER = { path: ['payload', 'ended'], error: 'must not lie before it was begun' };
+const BY_THEN = { path: ['payload', 'ended'], error: 'must not lie after the entry itself' };
+
 /** What a client sends; who did it comes from the session, and the order from the database. */
 export const newEntrySchema = z.discriminatedUnion('kind', [
   z
@@ -63,8 +96,13 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
     .refine(({ at, payload: { mixedAt } }) => mixedAt === undefined || isMixedFor(mixedAt, at), {
       path: ['payload', 'mixedAt'],
       error: 'must lie in the day before the coat',
-    }),
-  z.strictObject({ ...inRoom, kind: z.literal('sanded'), payload: nothing }),
+    })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: z.strictObject(run) })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
   z.strictObject({ ...inRoom, kind: z.literal('checked'), payload: z.strictObject({ level: levelSchema }) }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
   z.strictObject({
@@ -108,6 +146,10 @@ export type Entry = NewEntry & {
   readonly recordedAt: string;
 };
 export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
+
+/** Who did what an entry says: who ran it, where it says so, else who wrote it. */
+export const whoDid = (entry: Entry): readonly string[] =>
+  ('ranBy' in entry.payload ? entry.payload.ranBy : undefined) ?? [entry.by];
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
 export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'fan', 'item', 'void'];

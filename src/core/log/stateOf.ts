@@ -1,11 +1,11 @@
 import type { FanFrom } from '../drying/roomAir';
 import type { Pass } from '../plan/tasksOf';
-import type { CoatEntry, Entry } from './entry';
+import { type CoatEntry, type Entry, whoDid } from './entry';
 
 /** Who did something and when. */
 export interface Mark {
   readonly at: string;
-  readonly by: string;
+  readonly who: readonly string[];
 }
 
 export interface OpenItem extends Mark {
@@ -67,7 +67,7 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
 }
 
 function applied(state: RoomState, entry: Entry): RoomState {
-  const mark: Mark = { at: entry.at, by: entry.by };
+  const mark: Mark = { at: entry.at, who: whoDid(entry) };
   switch (entry.kind) {
     case 'coat':
       // New mud on a room that was sanded opens it again.

@@ -2,6 +2,7 @@ import type { RoomAirClock } from '../drying/houseAir';
 import type { FanFrom } from '../drying/roomAir';
 import type { Level } from '../house/level';
 import type { HouseHead, Room } from '../house/schema';
+import type { Piece } from '../joints/pieces';
 import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import type { Entry } from '../log/entry';
@@ -18,6 +19,7 @@ export interface RoomSite {
   readonly room: Room;
   readonly level: Level;
   readonly tally: Tally;
+  readonly pieces: readonly Piece[];
   /** What was put on, beside what is asked for. */
   readonly applied: AppliedCoats;
   /** Whether it cannot be worked out: then its tally is empty. */
@@ -75,6 +77,7 @@ export function siteOf(
       room,
       level: method.level,
       tally,
+      pieces,
       applied,
       tooLarge: worked === undefined,
       method,

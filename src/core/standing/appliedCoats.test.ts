@@ -123,6 +123,29 @@ describe('coats that are on, beside those that are asked for', () => {
     expect(twice(20)).toEqual({ 'flat.tape': 1, 'flat.fill': 1, 'flat.finish': 1 });
   });
 
+  it('on some faces are on those, and the rest is the rest', () => {
+    const flats = pieces.filter((piece) => piece.class === 'flat');
+    const whole = flats.reduce((sum, { amount }) => sum + amount, 0);
+    const ceiling = flats.reduce((sum, { face, amount }) => sum + (face === 'c0' ? amount : 0), 0) / whole;
+    const on = (key: 'tape' | 'fill', faces?: string[]) => {
+      const entry = logged({ class: 'flat', key, side: undefined });
+      return { ...entry, payload: { ...entry.payload, ...(faces && { faces }) } };
+    };
+    const log = [on('tape', ['c0'])];
+    expect(shares(methodOf({}), log)['flat.tape']).toBeCloseTo(ceiling, 9);
+    // Days later somebody logs the rest of the tape: the ceiling does not get a second tape coat by that.
+    for (let days = 0; days < 24; days += 1) logged({ class: 'bead', key: 'tape', side: undefined });
+    log.push(on('tape'), on('fill', ['c0']));
+    expect(ofClass('flat', shares(methodOf({}), log))).toEqual({
+      'flat.tape': 1,
+      'flat.fill': expect.closeTo(ceiling, 9),
+      'flat.finish': 0,
+    });
+    expect(appliedCoats(pieces, methodOf({}), log).more).toEqual([]);
+    // Neither nothing nor everything is on the ceiling.
+    expect(Math.abs(ceiling - 0.5)).toBeLessThan(0.4);
+  });
+
   it('of a class that is no longer in the room have no place, and are kept', () => {
     const entries = [logged({ class: 'trim', key: 'fill', side: undefined })];
     expect(appliedCoats(pieces, methodOf({}), entries)).toEqual({ coats: new Map(), more: entries });

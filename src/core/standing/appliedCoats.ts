@@ -46,12 +46,11 @@ export function appliedCoats(
   finish?: Room['finish'],
 ): AppliedCoats {
   if (applied.length === 0) return NOTHING_APPLIED;
+  const groups = alikeTogether(pieces, applied, method, finish);
+  for (const entry of applied) putOn(entry, groups);
   const sums = new Map<CoatId, { covered: number; whole: number; readonly entries: Set<CoatEntry> }>();
   const placed = new Set<CoatEntry>();
-  for (const piece of alikeTogether(pieces, method, finish)) {
-    const own = methodOn(piece.faces, method, finish);
-    const ceilingFirst = choicesFor(own, piece.class).order === 'ceilingSides';
-    const layers = layersOn(piece, applied, ceilingFirst);
+  for (const { piece, method: own, ceilingFirst, layers } of groups) {
     const asked = coatsFor(piece.class, own).filter(({ side }) => liesOn(piece, side, ceilingFirst));
     const tape = layers.filter(({ key }) => key === 'tape');
     const after = layers.filter(({ key }) => key !== 'tape');
@@ -81,44 +80,65 @@ export function appliedCoats(
   return { coats, more: applied.filter((entry) => !placed.has(entry)) };
 }
 
-/** Pieces that no entry and no coat tells apart, as one: of a class, on the same side, by the same method. */
-function alikeTogether(pieces: readonly Piece[], method: Method, finish: Room['finish']): Iterable<Piece> {
-  const groups = new Map<string, Piece>();
+/** Pieces that no entry and no coat tells apart, as one; what is on them, in the order in which it was begun. */
+interface Group {
+  readonly piece: Piece;
+  readonly method: Method;
+  readonly ceilingFirst: boolean;
+  readonly layers: Layer[];
+}
+
+/** Pieces of one class, on the same side, by the same method, and on the same face where some entry names it. */
+function alikeTogether(
+  pieces: readonly Piece[],
+  applied: readonly CoatEntry[],
+  method: Method,
+  finish: Room['finish'],
+): readonly Group[] {
+  const named = new Set(applied.flatMap(({ payload: { faces } }) => faces ?? []));
+  const groups = new Map<string, Group>();
   for (const piece of pieces) {
     const { lies } = piece;
-    const { level } = methodOn(piece.faces, method, finish);
-    const key = `${piece.class} ${level} ${lies?.left} ${lies?.first} ${lies?.ceilingFirst}`;
+    const own = methodOn(piece.faces, method, finish);
+    const face = named.has(piece.face) ? piece.face : '';
+    const key = `${piece.class} ${own.level} ${lies?.left} ${lies?.first} ${lies?.ceilingFirst} ${face}`;
     const group = groups.get(key);
-    groups.set(key, group ? { ...group, amount: group.amount + piece.amount } : piece);
+    const ceilingFirst = choicesFor(own, piece.class).order === 'ceilingSides';
+    const whole = group ? { ...group.piece, amount: group.piece.amount + piece.amount } : piece;
+    groups.set(key, { piece: whole, method: own, ceilingFirst, layers: [] });
   }
-  return groups.values();
+  return [...groups.values()];
 }
 
 /** Drying mud is under no other coat sooner, whatever the air. Common practice, no source. */
 const SOONEST_RECOAT_MS = 3 * 3_600_000;
 
 /**
- * The coats of a piece, each as far as it covers the piece, in the order in which they were begun. What is logged again
- * under the same name is the same coat (two people said so), unless the first could be coated again by then.
+ * Puts a coat on what it was logged for. Where some of that has it already and some not, the rest was meant. Where all has
+ * it, it is the same coat once more (two people said so), unless the first could be coated again by then.
  */
-function layersOn(piece: Piece, applied: readonly CoatEntry[], ceilingFirst: boolean): readonly Layer[] {
-  const layers: Layer[] = [];
-  for (const entry of applied) {
-    const { class: kind, key, side, share } = entry.payload;
-    if (kind !== piece.class || !liesOn(piece, side, ceilingFirst)) continue;
-    let layer = layers.findLast((one) => one.key === key);
-    if (!layer || (layer.share >= 1 && isAnother(layer, entry))) {
+function putOn(entry: CoatEntry, groups: readonly Group[]): void {
+  const { class: kind, key, side, share, faces } = entry.payload;
+  const on = groups.filter(
+    ({ piece, ceilingFirst }) =>
+      kind === piece.class && liesOn(piece, side, ceilingFirst) && (!faces || faces.includes(piece.face)),
+  );
+  const lastOf = ({ layers }: Group) => layers.findLast((layer) => layer.key === key);
+  const open = on.filter((group) => (lastOf(group)?.share ?? 0) < 1);
+  const again = open.length === 0 && on.every((group) => isAnother(lastOf(group), entry));
+  for (const group of open.length > 0 ? open : on) {
+    let layer = lastOf(group);
+    if (!layer || again) {
       layer = { key, share: 0, entries: [] };
-      layers.push(layer);
+      group.layers.push(layer);
     }
     layer.share = Math.min(1, layer.share + shareOf(share));
     layer.entries.push(entry);
   }
-  return layers;
 }
 
-function isAnother({ entries }: Layer, { at }: CoatEntry): boolean {
-  const last = entries.at(-1);
+function isAnother(layer: Layer | undefined, { at }: CoatEntry): boolean {
+  const last = layer?.entries.at(-1);
   if (!last) return false;
   const { mud } = last.payload;
   const wait = mud.kind === 'setting' ? mud.minutes * SETTING_RECOAT_FACTOR * 60_000 : SOONEST_RECOAT_MS;

@@ -58,6 +58,9 @@ const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays
   ['lantern-room', 'fill', 'Osei', 2],
 ];
 
+/** Rounds that were run by two: one ran the box, the other wiped. */
+const PAIRS: Readonly<Record<string, DemoName>> = { 'pantry fill': 'Ines', 'coat-closet fill': 'Osei' };
+
 /** A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held. */
 export function demoLog(
   house: House,
@@ -90,7 +93,7 @@ export function demoLog(
     room: string,
     part: Coat,
     at: string,
-    share: { of: 'all' } | { of: 'half' } = { of: 'all' },
+    { share = { of: 'all' }, partner }: { share?: { of: 'all' | 'half' }; partner?: DemoName | undefined } = {},
   ) =>
     write(by, {
       id: randomUUID(),
@@ -101,6 +104,7 @@ export function demoLog(
         class: part.class,
         key: part.key,
         ...(part.side ? { side: part.side } : {}),
+        ...(partner ? { ranBy: [ids[by], ids[partner]] } : {}),
         share,
         ...loggedMud(wetMudOf(part, methodOf(house, room))),
         tool: part.tool,
@@ -116,7 +120,8 @@ export function demoLog(
       payload: { pass: round, person: ids[by], day: dayFrom(-daysAgo(moment)) },
     });
     for (const part of coatsIn(room, round))
-      if (room !== FORGOTTEN.room || part.class !== FORGOTTEN.class) coat(by, room, part, instant(moment));
+      if (room !== FORGOTTEN.room || part.class !== FORGOTTEN.class)
+        coat(by, room, part, instant(moment), { partner: PAIRS[`${room} ${round}`] });
   }
   for (const [room, pass, to, inDays] of HANDED) {
     write('Marit', {
@@ -131,7 +136,7 @@ export function demoLog(
   // Yesterday Tobin got through the butts and half of the flats of the day room.
   for (const part of coatsIn('day-room', 'fill')) {
     if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
-    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { of: 'half' });
+    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { share: { of: 'half' } });
   }
   // This morning Osei taped the lantern room, up to the beads.
   for (const part of coatsIn('lantern-room', 'tape')) {

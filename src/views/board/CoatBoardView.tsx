@@ -24,6 +24,9 @@ interface CoatBoardProps {
   readonly timeZone: string;
   readonly unit: LengthUnit;
   readonly role: 'lead' | 'finisher' | 'viewer';
+  /** Who is looking, and who works here. */
+  readonly me: string;
+  readonly crew: readonly { readonly id: string; readonly name: string }[];
 }
 
 const FILTERS = [
@@ -35,7 +38,7 @@ const FILTERS = [
 type Filter = (typeof FILTERS)[number][0];
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
-export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, unit, role }: CoatBoardProps) {
+export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, unit, role, me, crew }: CoatBoardProps) {
   const log = useLog(houseId, now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
@@ -132,6 +135,9 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
           logged={logging}
           method={method}
           unit={unit}
+          timeZone={timeZone}
+          me={me}
+          crew={crew}
           busy={log.busy}
           message={log.message}
           write={log.write}

@@ -12,7 +12,9 @@ import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
 import { inUnit } from '@/ui/unitWords';
 import { spanWords } from '@/ui/when';
-import { amountWords, type Logged, openCoats, partOf } from './logged';
+import { amountWords, facesAt, type Logged, openCoats, partOf, wheres } from './logged';
+import { RunFields } from './RunFields';
+import { useRun } from './useRun';
 
 const MUDS = [
   ['drying', 'drying mud'],
@@ -40,6 +42,9 @@ export function LogDialog({
   logged,
   method,
   unit,
+  timeZone,
+  me,
+  crew,
   busy,
   message,
   write,
@@ -50,6 +55,9 @@ export function LogDialog({
   /** How the room's coats are put on. */
   readonly method: Method;
   readonly unit: LengthUnit;
+  readonly timeZone: string;
+  readonly me: string;
+  readonly crew: readonly { readonly id: string; readonly name: string }[];
   readonly busy: boolean;
   readonly message: string | undefined;
   readonly write: (said: readonly Said[], happened?: number) => Promise<boolean>;
@@ -65,9 +73,14 @@ export function LogDialog({
   const [some, setSome] = useState('');
   const [hoursAgo, setHoursAgo] = useState('0');
   const [mixed, setMixed] = useState('0');
+  const [where, setWhere] = useState('');
+  const run = useRun(me, crew, timeZone);
   // Fixed when the dialog opens, so that pressing again after a lost answer sends the same entry.
   const [opened] = useState(serverNow);
-  const [fault, setFault] = useState<{ readonly field: 'some' | 'thickness' | 'mixed'; readonly reason: string }>();
+  const [fault, setFault] = useState<{
+    readonly field: 'some' | 'thickness' | 'mixed' | 'run';
+    readonly reason: string;
+  }>();
   useEffect(() => dialog.current?.showModal(), []);
   const next = open.find(({ coat }) => coat.id === chosen);
   const name = CLASS_NAMES[cell.class];
@@ -92,15 +105,20 @@ export function LogDialog({
     const minutes = mud === 'drying' ? 0 : Number(mixed);
     if (!(minutes >= 0 && minutes <= LONGEST_IN_PAN_MIN) || mixed.trim() === '')
       return setFault({ field: 'mixed', reason: 'how many minutes before?' });
-    const at = opened - Number(hoursAgo) * HOUR_MS;
+    const said = run.read(opened, opened - Number(hoursAgo) * HOUR_MS);
+    if (!said.ok) return setFault({ field: 'run', reason: said.reason });
+    const { at } = said;
     const covered = next.share;
-    const said: Said = {
+    const faces = facesAt(where, logged);
+    const coat: Said = {
       kind: 'coat',
       room: row.id,
       payload: {
         class: kind,
         key,
         ...(side ? { side } : {}),
+        ...(faces ? { faces } : {}),
+        ...said.run,
         share:
           part !== undefined
             ? { of: 'some', part }
@@ -114,7 +132,7 @@ export function LogDialog({
         tool,
       },
     };
-    if (await write([said], at)) close();
+    if (await write([coat], at)) close();
   };
 
   return (
@@ -187,6 +205,13 @@ export function LogDialog({
                 />
               )}
             </div>
+            <SelectField
+              label="Where"
+              value={where}
+              onChange={(event) => setWhere(event.target.value)}
+              options={wheres(logged)}
+            />
+            <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
             {message && (
               <p role="alert" className="text-error">
                 {message}
@@ -198,14 +223,14 @@ export function LogDialog({
               disabled={busy}
               onClick={() => void send('all')}
             >
-              {next.share > 0 ? 'The rest is done' : 'All done'}
+              {where !== '' ? 'Done there' : next.share > 0 ? 'The rest is done' : 'All done'}
             </button>
-            {next.share === 0 && (
+            {next.share === 0 && where === '' && (
               <button type="button" className="btn btn-lg w-full" disabled={busy} onClick={() => void send('half')}>
                 Half of it
               </button>
             )}
-            {cell.class !== 'surface' && (
+            {cell.class !== 'surface' && where === '' && (
               <div className="flex items-end gap-2">
                 <TextField
                   label={cell.class === 'fasteners' ? 'Only so many' : 'Only so much'}

@@ -1,11 +1,15 @@
+import { placesIn } from '@/core/house/ids';
 import type { Level } from '@/core/house/level';
-import type { Entry } from '@/core/log/entry';
+import type { Room } from '@/core/house/schema';
+import { type Entry, whoDid } from '@/core/log/entry';
 import { standing } from '@/core/log/stateOf';
 import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
+import { namesIn } from '@/ui/names';
+import { faceWords } from '@/ui/room/faceWords';
 import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
 
 /** One room of the board. */
@@ -18,6 +22,8 @@ export interface BoardRow {
   readonly progress: number;
   readonly tooLarge: boolean;
   readonly held: string | undefined;
+  /** Its faces that are coated. */
+  readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
 }
 /** One class of a room: how its coats stand, and what can be done with it now. */
@@ -26,6 +32,8 @@ export interface BoardCell {
   readonly now: ClassNow['kind'];
   readonly words: StateWords;
   readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key' | 'side'>)[];
+  /** On which of the row's faces it lies, by their number there. */
+  readonly on: readonly number[];
   /** mm of joint, mm² of the surface, or pieces for fasteners. */
   readonly amount: number;
   /** Where the class holds its room up: what setting mud would win. */
@@ -47,6 +55,7 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
   return rooms.map((site) => {
     const { room, level, method, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
     const lagging = catchUps(site, instant);
+    const faces = coatedFaces(site);
     return {
       id: room.id,
       name: room.name,
@@ -55,11 +64,15 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
       progress,
       tooLarge,
       held: state.held?.why,
+      faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
         now: now.kind,
         words: classWords(now, instant, timeZone),
         coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
+        on: faces.flatMap(({ id }, index) =>
+          site.pieces.some((piece) => piece.class === kind && piece.face === id) ? [index] : [],
+        ),
         amount: amountOf(kind, planned),
         ...catchUpOf(kind, lagging),
       })),
@@ -70,6 +83,21 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
 function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {
   const own = lagging.find((one) => one.class === kind);
   return own ? { catchUp: { key: own.coat.key, minutes: own.minutes, hoursWon: own.hoursWon } } : {};
+}
+
+/** The faces of a room that a lead would name: walls in their order, then ceilings, then all that is smaller. */
+function coatedFaces({ room, pieces }: RoomSite): BoardRow['faces'] {
+  const place = placesIn(room);
+  const faces = [...new Set(pieces.map(({ face }) => face))].map((id) => ({ id, place: place(id) }));
+  const ceilings = faces.filter((face) => face.place.startsWith('c')).length;
+  const rank = ({ place: at }: { readonly place: string }) => (/^w\d+$/.test(at) ? 0 : /^c/.test(at) ? 1 : 2);
+  return faces
+    .toSorted((a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place, 'en', { numeric: true }))
+    .map((face) => ({
+      id: face.id,
+      words: faceWords(face.place, ceilings),
+      ceiling: face.place.startsWith('c'),
+    }));
 }
 
 /** The methods that the rooms are finished by; rooms without choices of their own share one. */
@@ -97,8 +125,8 @@ export function recentEntries(
   me: string,
   most = 8,
 ): readonly RecentEntry[] {
-  const roomName = new Map(rooms.map(({ room }) => [room.id, room.name]));
-  const personName = new Map(people.map(({ id, name }) => [id, name]));
+  const known = new Map(rooms.map(({ room }) => [room.id, room]));
+  const namesOf = namesIn(people);
   return standing(entries)
     .filter(
       ({ kind }) =>
@@ -109,18 +137,25 @@ export function recentEntries(
     .map((entry) => ({
       id: entry.id,
       at: Date.parse(entry.at),
-      words: `${roomName.get(entry.room ?? '') ?? 'A room that is gone'}: ${wordsOf(entry)}`,
-      who: personName.get(entry.by) ?? 'somebody',
+      words: `${known.get(entry.room ?? '')?.name ?? 'A room that is gone'}: ${wordsOf(entry, known.get(entry.room ?? ''))}`,
+      who: namesOf(whoDid(entry)),
       mine: entry.by === me,
     }));
 }
 
-function wordsOf(entry: Entry): string {
+/** Where an entry says that it was: one face by its name, more by their number. */
+function facesWords(faces: readonly string[], room: Room | undefined): string {
+  const [face, ...more] = faces;
+  if (face === undefined || more.length > 0) return `${faces.length} faces`;
+  return faceWords(room ? placesIn(room)(face) : face);
+}
+
+function wordsOf(entry: Entry, room: Room | undefined): string {
   switch (entry.kind) {
     case 'coat': {
-      const { class: kind, key, side, share } = entry.payload;
+      const { class: kind, key, side, share, faces } = entry.payload;
       const part = share.of === 'all' ? '' : share.of === 'half' ? ', half' : `, ${Math.round(share.part * 100)} %`;
-      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${part}`;
+      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${part}`;
     }
     case 'sanded':
       return 'sanded';

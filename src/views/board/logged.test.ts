@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { BoardCell } from './boardRows';
-import { amountWords, partOf } from './logged';
+import type { BoardCell, BoardRow } from './boardRows';
+import { amountWords, facesAt, partOf, wheres } from './logged';
 
 const cell = (kind: BoardCell['class'], amount: number): BoardCell => ({
   class: kind,
@@ -8,7 +8,23 @@ const cell = (kind: BoardCell['class'], amount: number): BoardCell => ({
   now: 'go',
   words: { mark: 'go', title: 'Go' },
   coats: [],
+  on: [0, 1, 2],
 });
+const row: BoardRow = {
+  id: 'den',
+  name: 'Den',
+  level: 4,
+  method: 0,
+  progress: 0,
+  tooLarge: false,
+  held: undefined,
+  faces: [
+    { id: 'w0', words: 'wall 1', ceiling: false },
+    { id: 'w5', words: 'wall 2', ceiling: false },
+    { id: 'c0', words: 'ceiling', ceiling: true },
+  ],
+  cells: [],
+};
 
 describe('what of a class is logged', () => {
   it('is said in the unit of the house', () => {
@@ -26,5 +42,23 @@ describe('what of a class is logged', () => {
     expect(partOf("10'", cell('flat', 3048), 'in')).toEqual({ reason: 'that is all of it or more' });
     expect(partOf('', cell('fasteners', 230), 'in')).toHaveProperty('reason');
     expect(partOf('0', cell('fasteners', 230), 'in')).toEqual({ reason: 'must be greater than 0' });
+  });
+
+  it('lies everywhere, on the walls, the ceiling, or one face that has any of it', () => {
+    const flats = { row, cell: cell('flat', 3048) };
+    expect(wheres(flats).map(([, words]) => words)).toEqual([
+      'everywhere',
+      'all but the ceiling',
+      'the ceiling',
+      'wall 1',
+      'wall 2',
+    ]);
+    const at = (words: string) => facesAt(wheres(flats).find(([, own]) => own === words)?.[0] ?? 'none', flats);
+    expect(at('everywhere')).toBeUndefined();
+    expect(at('all but the ceiling')).toEqual(['w0', 'w5']);
+    expect(at('the ceiling')).toEqual(['c0']);
+    expect(at('wall 2')).toEqual(['w5']);
+    const onWalls = { row, cell: { ...cell('bead', 3048), on: [1] } };
+    expect(wheres(onWalls).map(([, words]) => words)).toEqual(['everywhere', 'wall 2']);
   });
 });

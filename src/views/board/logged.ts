@@ -40,3 +40,32 @@ function checkedPart(part: number, text: string): number | { readonly reason: st
   if (text.trim() === '' || Number.isNaN(part)) return { reason: 'how much?' };
   return part > 0 && part < 1 ? part : { reason: part >= 1 ? 'that is all of it or more' : 'must be greater than 0' };
 }
+
+/** Where a coat can have been put on: everywhere, on all walls or ceilings, or on one face. */
+export function wheres({ row, cell }: Logged): readonly (readonly [value: string, words: string])[] {
+  const faces = cell.on.flatMap((index) => row.faces[index] ?? []);
+  const both = faces.some(({ ceiling }) => ceiling) && faces.some(({ ceiling }) => !ceiling);
+  return [
+    ['', 'everywhere'],
+    ...(both
+      ? ([
+          [WALLS, 'all but the ceiling'],
+          [CEILING, 'the ceiling'],
+        ] as const)
+      : []),
+    ...faces.filter(({ ceiling }) => !(ceiling && both)).map(({ id, words }) => [id, words] as const),
+  ];
+}
+
+/** The faces that are meant; undefined for everywhere. */
+export function facesAt(where: string, { row, cell }: Logged): string[] | undefined {
+  if (where === '') return undefined;
+  const faces = cell.on.flatMap((index) => row.faces[index] ?? []);
+  const meant = faces.filter(({ id, ceiling }) =>
+    where === WALLS ? !ceiling : where === CEILING ? ceiling : id === where,
+  );
+  return meant.map(({ id }) => id);
+}
+
+const WALLS = '*walls';
+const CEILING = '*ceiling';

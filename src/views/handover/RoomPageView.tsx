@@ -1,13 +1,15 @@
 import Link from 'next/link';
 import type { Air } from '@/core/drying/air';
 import type { HouseHead } from '@/core/house/schema';
-import { type CoatEntry, shareOf } from '@/core/log/entry';
+import { type CoatEntry, shareOf, whoDid } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
+import type { Mark } from '@/core/log/stateOf';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { MarkButton } from '@/ui/MarkButton';
+import { namesIn } from '@/ui/names';
 import { PrintButton } from '@/ui/PrintButton';
 import { Sign } from '@/ui/Sign';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
@@ -28,11 +30,14 @@ interface RoomPageProps {
 export function RoomPageView({ houseId, house, room, people, air, now, timeZone, mayHandOver }: RoomPageProps) {
   const { state, applied, level, tally } = room;
   const open = state.items.filter(({ closed }) => !closed);
-  const nameOf = (person: string) => people.find(({ id }) => id === person)?.name ?? 'somebody';
-  const mark = (at: { at: string; by: string } | undefined) =>
-    at ? `${instantWords(Date.parse(at.at), timeZone)}, ${nameOf(at.by)}` : 'not yet';
-  const whenAndWho = ({ at, by, payload: { mud } }: CoatEntry) =>
-    `${instantWords(Date.parse(at), timeZone)}, ${nameOf(by)}${mud.kind === 'setting' ? `, setting ${mud.minutes}` : ''}`;
+  const namesOf = namesIn(people);
+  const mark = (done: Mark | undefined) =>
+    done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
+  const whenAndWho = (entry: CoatEntry) => {
+    const { mud } = entry.payload;
+    const setting = mud.kind === 'setting' ? `, setting ${mud.minutes}` : '';
+    return `${instantWords(Date.parse(entry.at), timeZone)}, ${namesOf(whoDid(entry))}${setting}`;
+  };
   const words = roomWords(room.standing.now, now, timeZone);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
@@ -130,7 +135,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
             <ul className="list-disc pl-5">
               {open.map((item) => (
                 <li key={item.id}>
-                  {item.text} ({nameOf(item.by)})
+                  {item.text} ({namesOf(item.who)})
                 </li>
               ))}
             </ul>

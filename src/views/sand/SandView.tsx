@@ -2,6 +2,7 @@ import type { Person } from '@/core/log/person';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { MarkButton } from '@/ui/MarkButton';
 import { NoteItem } from '@/ui/NoteItem';
+import { namesIn } from '@/ui/names';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
@@ -86,7 +87,7 @@ function RoomCard({
 }: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
   const { id, name } = room.room;
   const { state, standing, level } = room;
-  const nameOf = (person: string) => people.find((candidate) => candidate.id === person)?.name ?? 'somebody';
+  const namesOf = namesIn(people);
   const open = state.items.filter(({ closed }) => !closed);
   const works = role !== 'viewer';
   return (
@@ -117,17 +118,17 @@ function RoomCard({
       </header>
       <p className="text-sm text-muted">
         {state.sanded
-          ? `Sanded by ${nameOf(state.sanded.by)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.`
+          ? `Sanded by ${namesOf(state.sanded.who)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.`
           : 'Every coat is on and dry.'}
         {state.checked &&
-          ` Checked to level ${state.checked.level} by ${nameOf(state.checked.by)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
+          ` Checked to level ${state.checked.level} by ${namesOf(state.checked.who)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
       </p>
       {open.length > 0 && (
         <ul className="divide-y divide-base-300" aria-label={`Open items of ${name}`}>
           {open.map((item) => (
             <li key={item.id} className="flex flex-wrap items-center justify-between gap-2 py-2">
               <span>
-                {item.text} <span className="text-sm text-muted">{nameOf(item.by)}</span>
+                {item.text} <span className="text-sm text-muted">{namesOf(item.who)}</span>
               </span>
               {role === 'lead' && <CloseItem houseId={houseId} now={now} room={id} item={item} />}
             </li>

@@ -22,6 +22,8 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
         timeZone={timeZone}
         unit={site.house.unit}
         role={person.role}
+        me={person.id}
+        crew={people.filter(({ role, left }) => role !== 'viewer' && !left).map(({ id, name }) => ({ id, name }))}
       />
     </>
   );
