@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { type Transaction, UniqueConstraintError } from 'sequelize';
+import { Op, type Transaction, UniqueConstraintError } from 'sequelize';
 import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
 import type { Person, Role } from '../core/log/person';
 import { now } from './clock';
@@ -15,9 +15,13 @@ export type AppendResult =
   | { readonly kind: 'notYours'; readonly id: string }
   | { readonly kind: 'notOnCrew'; readonly index: number };
 
-/** The log of a house in the order of recording. */
-export async function listEntries(houseId: string): Promise<readonly Entry[]> {
-  const rows = await models().EntryRow.findAll({ where: { houseId }, order: ['seq'] });
+/**
+ * The log of a house in the order of recording.
+ *
+ * @param after the number of an entry: those that came after it; 0 for all
+ */
+export async function listEntries(houseId: string, after = 0): Promise<readonly Entry[]> {
+  const rows = await models().EntryRow.findAll({ where: { houseId, seq: { [Op.gt]: after } }, order: ['seq'] });
   return rows.flatMap((row) => entryOf(row) ?? []);
 }
 

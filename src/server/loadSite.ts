@@ -2,16 +2,16 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { type Air, ASSUMED_AIR } from '../core/drying/air';
 import { stepAt } from '../core/drying/airClock';
-import type { Entry } from '../core/log/entry';
+import type { HouseLog } from '../core/log/houseLog';
 import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
-import { listEntries } from '../db/entries';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
 import { type LoadedAir, rememberedAir } from './rememberedAir';
+import { rememberedLog } from './rememberedLog';
 import { rememberedTakeOffs } from './takeOffs/rememberedTakeOffs';
 
 /** A house as a page shows it: worked out at one instant. */
@@ -24,7 +24,7 @@ export interface LoadedSite {
   readonly roomVersions: Readonly<Record<string, number>>;
   /** Rooms that were stored in a form that cannot be read; they are on no page. */
   readonly unreadable: readonly string[];
-  readonly entries: readonly Entry[];
+  readonly log: HouseLog;
   readonly people: readonly Person[];
   /** The air in the house now, in the mean of its rooms; undefined when none was ever measured. */
   readonly inside: Air | undefined;
@@ -38,12 +38,12 @@ export interface LoadedSite {
 /** The house of a page; an unknown one is the not-found page. The same request works it out once. */
 export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
   const instant = now();
-  const [{ house, air }, entries, people] = await readTogether(() =>
-    Promise.all([houseWithAir(id, instant), listEntries(id), listPeople()]),
+  const [{ house, air, log }, people] = await readTogether(() =>
+    Promise.all([houseWithItsPast(id, instant), listPeople()]),
   );
   const rooms = house.rooms.map(({ room }) => room);
   const takeOffs = await rememberedTakeOffs(house.head, rooms);
-  const site = siteOf(house.head, rooms, entries, air.of, instant, (room) => takeOffs.get(room));
+  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room));
   return {
     id,
     version: house.version,
@@ -52,7 +52,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     site,
     roomVersions: Object.fromEntries(house.rooms.map(({ room, version }) => [room.id, version])),
     unreadable: house.unreadable,
-    entries,
+    log,
     people,
     inside: air.places.size > 0 ? meanAir(site, instant) : undefined,
     air,
@@ -62,13 +62,14 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
   };
 });
 
-async function houseWithAir(
+async function houseWithItsPast(
   id: string,
   instant: number,
-): Promise<{ readonly house: StoredHouse; readonly air: LoadedAir }> {
+): Promise<{ readonly house: StoredHouse; readonly air: LoadedAir; readonly log: HouseLog }> {
   const house = await findHouse(id);
   if (!house) notFound();
-  return { house, air: await rememberedAir(house, instant) };
+  const [air, log] = await Promise.all([rememberedAir(house, instant), rememberedLog(house)]);
+  return { house, air, log };
 }
 
 function meanAir({ rooms }: Site, instant: number): Air {

@@ -4,6 +4,8 @@ import type { SourcedAir } from '@/core/drying/roomAir';
 import type { MethodChoices } from '@/core/house/methodSchema';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
+import { HouseLog } from '@/core/log/houseLog';
+import { stateOf } from '@/core/log/stateOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import { siteOf } from '@/core/readiness/siteOf';
 import { wetCoats } from '@/core/readiness/wetCoats';
@@ -54,7 +56,7 @@ function demoAt(text: string, choices: MethodChoices = {}) {
     site: siteOf(
       head,
       rooms,
-      entries,
+      stateOf(entries),
       () => AIR,
       now.getTime(),
       (room) => takeOff(room, head),
@@ -118,8 +120,10 @@ describe('what pages make of the site', () => {
   });
 
   it('lists the last things done, newest first, with who did them', () => {
+    const log = new HouseLog();
+    log.add(entries);
     const recent = recentEntries(
-      entries,
+      log,
       site.rooms,
       DEMO_PEOPLE.map(({ name }) => ({ id: IDS[name], name })),
       IDS.Marit,
@@ -194,7 +198,7 @@ describe('what pages make of the site', () => {
     const boot = siteOf(
       house,
       [room('boot-room').room],
-      [tape],
+      stateOf([tape]),
       () => AIR,
       now,
       (own) => takeOff(own, house),

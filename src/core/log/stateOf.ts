@@ -53,18 +53,22 @@ export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomStat
 }
 
 /** The entries that were not voided, in the order in which things happened. */
-export function standing(entries: readonly Entry[]): readonly Entry[] {
+function standing(entries: readonly Entry[]): readonly Entry[] {
   const voids = new Map<string, readonly Entry[]>();
   for (const entry of entries) {
     if (entry.kind === 'void') voids.set(entry.payload.target, [...(voids.get(entry.payload.target) ?? []), entry]);
   }
-  // A void may be recorded before its target, so whether it was its author's to say is only known here.
-  const isVoided = (entry: Entry) =>
-    voids.get(entry.id)?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
   return entries
-    .filter((entry) => entry.kind !== 'void' && !isVoided(entry))
+    .filter((entry) => entry.kind !== 'void' && !isVoided(entry, voids.get(entry.id)))
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
 }
+
+/**
+ * Whether an entry is taken back: by its author or by a lead. A void may be recorded before its target, so whether it was its
+ * author's to say is only known when both are there.
+ */
+export const isVoided = (entry: Entry, voids: readonly Entry[] | undefined): boolean =>
+  voids?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
 
 function applied(state: RoomState, entry: Entry): RoomState {
   const mark: Mark = { at: entry.at, who: whoDid(entry) };

@@ -6,6 +6,7 @@ import type { SourcedAir } from '../drying/roomAir';
 import { wetMudOf } from '../drying/wetMud';
 import { takeOff } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
+import { stateOf } from '../log/stateOf';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { catchUps } from './catchUp';
@@ -47,7 +48,7 @@ const siteAt = (entries: readonly Entry[], hour: number) => {
   const site = siteOf(
     house,
     [room],
-    entries,
+    stateOf(entries),
     () => airClock([READ]),
     hour * HOUR,
     () => takenOff,

@@ -5,8 +5,7 @@ import type { HouseHead, Room } from '../house/schema';
 import type { Piece } from '../joints/pieces';
 import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
-import type { Entry } from '../log/entry';
-import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
+import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
@@ -54,12 +53,11 @@ export interface Site {
 export function siteOf(
   house: HouseHead,
   rooms: readonly Room[],
-  entries: readonly Entry[],
+  states: ReadonlyMap<string, RoomState>,
   airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
   now: number,
   takenOff: (room: Room) => TakenOff | undefined,
 ): Site {
-  const states = stateOf(entries);
   const shared = resolveMethod(house);
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {

@@ -195,6 +195,12 @@ export function LogDialog({
                 onChange={(event) => setHoursAgo(event.target.value)}
                 options={WHEN}
               />
+              <SelectField
+                label="Where"
+                value={where}
+                onChange={(event) => setWhere(event.target.value)}
+                options={wheres(logged)}
+              />
               {mud !== 'drying' && (
                 <TextField
                   label="Mixed, minutes before"
@@ -205,12 +211,6 @@ export function LogDialog({
                 />
               )}
             </div>
-            <SelectField
-              label="Where"
-              value={where}
-              onChange={(event) => setWhere(event.target.value)}
-              options={wheres(logged)}
-            />
             <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
             {message && (
               <p role="alert" className="text-error">

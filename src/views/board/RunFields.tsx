@@ -14,8 +14,8 @@ export function RunFields({
 }) {
   const names = crew.map(({ id, name }) => [id, name] as const);
   return (
-    <details className="rounded-lg border border-base-300 px-3 py-2">
-      <summary className="min-h-8 cursor-pointer font-semibold">
+    <details className="rounded-lg border border-base-300 px-3 py-1">
+      <summary className="cursor-pointer leading-8 font-semibold">
         Run by {names.find(([id]) => id === run.who)?.[1]}
         {run.partner !== '' && run.partner !== run.who && ` and ${names.find(([id]) => id === run.partner)?.[1]}`}
       </summary>

@@ -2,7 +2,7 @@ import { placesIn } from '@/core/house/ids';
 import type { Level } from '@/core/house/level';
 import type { Room } from '@/core/house/schema';
 import { type Entry, whoDid } from '@/core/log/entry';
-import { standing } from '@/core/log/stateOf';
+import type { HouseLog } from '@/core/log/houseLog';
 import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
@@ -117,9 +117,11 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
 const amountOf = (kind: CoatedClass, coats: RoomSite['coats']): number =>
   coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
 
+const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set(['coat', 'sanded', 'checked', 'handedOver', 'held']);
+
 /** The last things done that can be taken back, newest first. */
 export function recentEntries(
-  entries: readonly Entry[],
+  log: HouseLog,
   rooms: readonly RoomSite[],
   people: readonly { readonly id: string; readonly name: string }[],
   me: string,
@@ -127,20 +129,13 @@ export function recentEntries(
 ): readonly RecentEntry[] {
   const known = new Map(rooms.map(({ room }) => [room.id, room]));
   const namesOf = namesIn(people);
-  return standing(entries)
-    .filter(
-      ({ kind }) =>
-        kind === 'coat' || kind === 'sanded' || kind === 'checked' || kind === 'handedOver' || kind === 'held',
-    )
-    .toSorted((a, b) => b.seq - a.seq)
-    .slice(0, most)
-    .map((entry) => ({
-      id: entry.id,
-      at: Date.parse(entry.at),
-      words: `${known.get(entry.room ?? '')?.name ?? 'A room that is gone'}: ${wordsOf(entry, known.get(entry.room ?? ''))}`,
-      who: namesOf(whoDid(entry)),
-      mine: entry.by === me,
-    }));
+  return log.last(DONE_KINDS, most).map((entry) => ({
+    id: entry.id,
+    at: Date.parse(entry.at),
+    words: `${known.get(entry.room ?? '')?.name ?? 'A room that is gone'}: ${wordsOf(entry, known.get(entry.room ?? ''))}`,
+    who: namesOf(whoDid(entry)),
+    mine: entry.by === me,
+  }));
 }
 
 /** Where an entry says that it was: one face by its name, more by their number. */

@@ -9,7 +9,7 @@ export const metadata: Metadata = { title: 'Coat board' };
 
 export default async function CoatBoardPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, entries, people, now, timeZone } = await visitHouse(house);
+  const { person, site, log, people, now, timeZone } = await visitHouse(house);
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
@@ -17,7 +17,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
         houseId={house}
         rows={boardRows(site.rooms, now, timeZone)}
         methods={boardMethods(site.rooms)}
-        recent={recentEntries(entries, site.rooms, people, person.id)}
+        recent={recentEntries(log, site.rooms, people, person.id)}
         now={now}
         timeZone={timeZone}
         unit={site.house.unit}

@@ -1,0 +1,78 @@
+import type { Entry } from './entry';
+import { isVoided, type RoomState, stateOf } from './stateOf';
+
+/** The entries of one room with the voids that are about them, and what they fold to. */
+interface RoomLog {
+  readonly entries: Entry[];
+  state: RoomState | undefined;
+}
+
+/**
+ * The log of a house as it grows: what has come is folded once, and a new entry folds only the room that it is about.
+ * However the entries come, one by one or all at once, what they fold to is the same.
+ */
+export class HouseLog {
+  /** The last entry that has come. */
+  seq = 0;
+  /** How many there are. */
+  size = 0;
+  readonly #rooms = new Map<string, RoomLog>();
+  readonly #roomOf = new Map<string, string>();
+  /** Voids whose target has not come yet. */
+  readonly #waiting = new Map<string, Entry[]>();
+  readonly #entries: Entry[] = [];
+  readonly #voids = new Map<string, Entry[]>();
+
+  /** Takes in entries that came after those before; what has come already is passed over. */
+  add(entries: readonly Entry[]): void {
+    for (const entry of entries) {
+      if (entry.seq <= this.seq) continue;
+      this.seq = entry.seq;
+      this.size += 1;
+      if (entry.kind === 'void') this.#addVoid(entry);
+      else if (entry.room !== null) this.#addTo(entry.room, entry);
+    }
+  }
+
+  /** The state of each room of which something was logged. */
+  states(): ReadonlyMap<string, RoomState> {
+    const states = new Map<string, RoomState>();
+    for (const [room, log] of this.#rooms) {
+      log.state ??= stateOf(log.entries).get(room);
+      if (log.state) states.set(room, log.state);
+    }
+    return states;
+  }
+
+  /** The last entries of some kinds that stand, the one that was recorded last first. */
+  last(kinds: ReadonlySet<Entry['kind']>, most: number): readonly Entry[] {
+    const found: Entry[] = [];
+    for (let index = this.#entries.length - 1; index >= 0 && found.length < most; index -= 1) {
+      const entry = this.#entries[index];
+      if (entry && kinds.has(entry.kind) && !isVoided(entry, this.#voids.get(entry.id))) found.push(entry);
+    }
+    return found;
+  }
+
+  #addTo(room: string, entry: Entry): void {
+    this.#entries.push(entry);
+    this.#roomOf.set(entry.id, room);
+    const log = this.#rooms.get(room) ?? { entries: [], state: undefined };
+    this.#rooms.set(room, log);
+    log.entries.push(entry, ...(this.#waiting.get(entry.id) ?? []));
+    this.#waiting.delete(entry.id);
+    log.state = undefined;
+  }
+
+  #addVoid(entry: Extract<Entry, { kind: 'void' }>): void {
+    const { target } = entry.payload;
+    this.#voids.set(target, [...(this.#voids.get(target) ?? []), entry]);
+    const log = this.#rooms.get(this.#roomOf.get(target) ?? '');
+    if (!log) {
+      this.#waiting.set(target, [...(this.#waiting.get(target) ?? []), entry]);
+      return;
+    }
+    log.entries.push(entry);
+    log.state = undefined;
+  }
+}
