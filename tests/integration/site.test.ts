@@ -6,12 +6,14 @@ import { takeOff } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
 import { stateOf } from '@/core/log/stateOf';
+import { resolveMethod } from '@/core/method/resolveMethod';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
-import { siteOf } from '@/core/readiness/siteOf';
+import { type Site, siteOf } from '@/core/readiness/siteOf';
 import { wetCoats } from '@/core/readiness/wetCoats';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { demoLog } from '@/db/demo/demoLog';
 import { DEMO_PEOPLE, type DemoName } from '@/db/demo/demoPeople';
+import { sectionsOf } from '@/ui/section/sectionsOf';
 import { stationFacts } from '@/ui/shell/stationFacts';
 import { boardRows, recentEntries } from '@/views/board/boardRows';
 import { passStanding } from '@/views/myday/passStanding';
@@ -134,8 +136,38 @@ describe('what pages make of the site', () => {
     expect(recent.some(({ words }) => words.includes('pinholes'))).toBe(false);
   });
 
+  it('draws a room with a method of its own by that method, and rooms of one way once', () => {
+    const own: Site = {
+      ...site,
+      rooms: site.rooms.map((one) =>
+        one.room.id === 'bath' || one.room.id === 'hall'
+          ? { ...one, method: resolveMethod(site.house, { method: { coats: 'three' } }) }
+          : one,
+      ),
+    };
+    const ways = boardRows(own, now, 'America/New_York').map(({ id, way }) => [id, way] as const);
+    const other = ways.find(([id]) => id === 'bath')?.[1] ?? '';
+    expect(other).not.toBe('');
+    expect(
+      ways
+        .filter(([, way]) => way === other)
+        .map(([id]) => id)
+        .sort(),
+    ).toEqual(['bath', 'hall']);
+    expect(ways.filter(([, way]) => way === '')).toHaveLength(site.rooms.length - 2);
+    const coatsOf = (way: string) =>
+      sectionsOf(own)
+        .find((sections) => sections.way === way)
+        ?.sections.find((section) => section.class === 'flat')
+        ?.coats.map(({ coat }) => coat.key);
+    expect([coatsOf(''), coatsOf(other)]).toEqual([
+      ['tape', 'fill', 'finish'],
+      ['tape', 'fill', 'finish', 'extra'],
+    ]);
+  });
+
   it('makes a row of every room and a cell of every class in it', () => {
-    const rows = boardRows(site.rooms, now, 'America/New_York');
+    const rows = boardRows(site, now, 'America/New_York');
     const day = rows.find(({ id }) => id === 'day-room');
     expect(day?.cells.map((cell) => cell.class)).toEqual(['flat', 'butt', 'angle', 'bead', 'fasteners']);
     expect(day?.cells[0]).toMatchObject({ now: 'go', words: { title: 'Go: fill coat', detail: '50 % done' } });

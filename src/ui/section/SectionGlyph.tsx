@@ -17,19 +17,22 @@ export interface GlyphLayer {
 export function SectionGlyph({
   kind,
   layers,
+  way = '',
   className = 'h-11 w-24',
 }: {
   readonly kind: CoatedClass;
   readonly layers: readonly GlyphLayer[];
+  /** The way of finishing, where it is not the house's: see `wayOfRooms`. */
+  readonly way?: string;
   readonly className?: string;
 }) {
   // Outer coats first, so that those below stay visible.
   return (
     <svg viewBox={`0 0 ${GLYPH_WIDTH} ${GLYPH_HEIGHT}`} className={className} aria-hidden="true">
       {[...layers].reverse().map(({ phase, key, side }) => (
-        <use key={`${key} ${side}`} href={`#${coatShapeId(kind, { key, side })}`} className={`phase-${phase}`} />
+        <use key={`${key} ${side}`} href={`#${way}${coatShapeId(kind, { key, side })}`} className={`phase-${phase}`} />
       ))}
-      <use href={`#${boardsId(kind)}`} />
+      <use href={`#${way}${boardsId(kind)}`} />
     </svg>
   );
 }

@@ -114,7 +114,9 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
                 const cell = row.cells.find((candidate) => candidate.class === kind);
                 return (
                   <li key={kind} className={cell ? '' : 'max-lg:hidden'}>
-                    {cell && <Cell cell={cell} open={mayLog ? () => setLogging({ row, cell }) : undefined} />}
+                    {cell && (
+                      <Cell cell={cell} way={row.way} open={mayLog ? () => setLogging({ row, cell }) : undefined} />
+                    )}
                   </li>
                 );
               })}
@@ -149,12 +151,20 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
   );
 }
 
-function Cell({ cell, open }: { readonly cell: BoardCell; readonly open: (() => void) | undefined }) {
+function Cell({
+  cell,
+  way,
+  open,
+}: {
+  readonly cell: BoardCell;
+  readonly way: string;
+  readonly open: (() => void) | undefined;
+}) {
   const { words } = cell;
   const content = (
     <>
       <span className="narrow text-sm text-muted lg:sr-only">{CLASS_NAMES[cell.class]}</span>
-      <SectionGlyph kind={cell.class} layers={cell.coats} className="h-10 w-22 shrink-0" />
+      <SectionGlyph kind={cell.class} layers={cell.coats} way={way} className="h-10 w-22 shrink-0" />
       <StateMark words={words} className="narrow text-sm" />
     </>
   );

@@ -6,10 +6,11 @@ import type { HouseLog } from '@/core/log/houseLog';
 import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { namesIn } from '@/ui/names';
 import { faceWords } from '@/ui/room/faceWords';
+import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
 
 /** One room of the board. */
@@ -19,6 +20,8 @@ export interface BoardRow {
   /** Its level of finish and its method, by number in `boardMethods`: its coats follow from them. */
   readonly level: Level;
   readonly method: number;
+  /** What its glyphs are told by. */
+  readonly way: string;
   readonly progress: number;
   readonly tooLarge: boolean;
   readonly held: string | undefined;
@@ -50,8 +53,10 @@ export interface RecentEntry {
 }
 
 /** The rows of the board, as lean as they can be sent. */
-export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone: string): readonly BoardRow[] {
+export function boardRows(own: Site, instant: number, timeZone: string): readonly BoardRow[] {
+  const { rooms } = own;
   const methods = boardMethods(rooms);
+  const wayOf = wayOfRooms(own);
   return rooms.map((site) => {
     const { room, level, method, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
     const lagging = catchUps(site, instant);
@@ -60,6 +65,7 @@ export function boardRows(rooms: readonly RoomSite[], instant: number, timeZone:
       id: room.id,
       name: room.name,
       level: rowLevel(room, level),
+      way: wayOf(site),
       method: methods.findIndex(({ classes }) => classes === method.classes),
       progress,
       tooLarge,

@@ -15,6 +15,7 @@ const row: BoardRow = {
   name: 'Den',
   level: 4,
   method: 0,
+  way: '',
   progress: 0,
   tooLarge: false,
   held: undefined,

@@ -6,6 +6,7 @@ import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { NoteItem } from '@/ui/NoteItem';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
+import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
 import { DoneButton, type ReadyCoat } from './DoneButton';
@@ -33,6 +34,7 @@ export function CurrentJob({
   const { unit } = site.house;
   const { name, id } = room.room;
   const first = coats[0];
+  const way = wayOfRooms(site)(room);
   return (
     <section className="sheet space-y-4 p-5" aria-label="Now">
       <div>
@@ -46,7 +48,7 @@ export function CurrentJob({
       <ul className="space-y-3 font-medium">
         {coats.map((coat) => (
           <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
-            <ClassGlyph kind={coat.class} room={room} />
+            <ClassGlyph kind={coat.class} room={room} way={way} />
             <span>
               {coatAmount(coat, room, unit)} with the {inUnit(coat.tool, unit)}
               {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
@@ -57,7 +59,7 @@ export function CurrentJob({
           <>
             {room.standing.classes.map(({ class: kind }) => (
               <li key={kind} className="grid grid-cols-[6rem_1fr] items-center gap-3">
-                <ClassGlyph kind={kind} room={room} />
+                <ClassGlyph kind={kind} room={room} way={way} />
                 {CLASS_NAMES[kind]}
               </li>
             ))}
@@ -94,11 +96,20 @@ export function CurrentJob({
 }
 
 /** A class as it stands in this room. */
-function ClassGlyph({ kind, room }: { readonly kind: CoatedClass; readonly room: RoomSite }) {
+function ClassGlyph({
+  kind,
+  room,
+  way,
+}: {
+  readonly kind: CoatedClass;
+  readonly room: RoomSite;
+  readonly way: string;
+}) {
   const ladder = room.standing.classes.find((standing) => standing.class === kind)?.coats ?? [];
   return (
     <SectionGlyph
       kind={kind}
+      way={way}
       layers={ladder.map(({ phase, coat }) => ({ phase, key: coat.key, side: coat.side }))}
       className="h-11 w-24"
     />

@@ -3,6 +3,7 @@ import { type DayList, dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
+import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
 import { PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
@@ -29,6 +30,7 @@ export function MyDayView({
   readonly works: boolean;
 }) {
   const today = dayOf(now, timeZone);
+  const wayOf = wayOfRooms(site);
   const list = dayListOf(handedPasses(site.rooms), person.id, today);
   const open = list.passes
     .filter(({ room, task }) => passDone(room, task) < 1)
@@ -70,6 +72,7 @@ export function MyDayView({
             <li key={keyOf(handed)} className="flex items-center gap-3 py-3">
               <SectionGlyph
                 kind={handed.task.coats[0]?.class ?? 'flat'}
+                way={wayOf(handed.room)}
                 layers={handed.task.coats.slice(0, 1).map(({ key, side }) => ({
                   phase: standing.kind === 'wet' ? 'wet' : 'planned',
                   key,

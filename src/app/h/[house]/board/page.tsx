@@ -15,7 +15,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
       <GlyphParts sections={sectionsOf(site)} />
       <CoatBoardView
         houseId={house}
-        rows={boardRows(site.rooms, now, timeZone)}
+        rows={boardRows(site, now, timeZone)}
         methods={boardMethods(site.rooms)}
         recent={recentEntries(log, site.rooms, people, person.id)}
         now={now}
