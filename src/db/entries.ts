@@ -21,7 +21,12 @@ export type AppendResult =
  * @param after the number of an entry: those that came after it; 0 for all
  */
 export async function listEntries(houseId: string, after = 0): Promise<readonly Entry[]> {
-  const rows = await models().EntryRow.findAll({ where: { houseId, seq: { [Op.gt]: after } }, order: ['seq'] });
+  // Plain rows: a house may have tens of thousands.
+  const rows = await models().EntryRow.findAll({
+    where: { houseId, seq: { [Op.gt]: after } },
+    order: ['seq'],
+    raw: true,
+  });
   return rows.flatMap((row) => entryOf(row) ?? []);
 }
 

@@ -7,10 +7,10 @@ import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
-import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
+import { knownMethod, type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
-import { type AppliedCoats, appliedCoats } from '../standing/appliedCoats';
+import { type AppliedCoats, knownCoats } from '../standing/appliedCoats';
 import { type RoomStanding, whatNow } from './whatNow';
 
 /** One room with all that is known of it. */
@@ -58,7 +58,7 @@ export function siteOf(
   now: number,
   takenOff: (room: Room) => TakenOff | undefined,
 ): Site {
-  const shared = resolveMethod(house);
+  const shared = knownMethod(house);
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
     const worked = takenOff(room);
@@ -66,7 +66,7 @@ export function siteOf(
     const method = methodOfRoom(house, room, shared);
     const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const applied = appliedCoats(pieces, method, state.applied, room.finish);
+    const applied = knownCoats(pieces, method, state.applied, room.finish);
     const { hours, part } = progressOf(coats, method, applied);
     all += hours;
     done += hours * part;

@@ -80,6 +80,19 @@ export function appliedCoats(
   return { coats, more: applied.filter((entry) => !placed.has(entry)) };
 }
 
+type Asked = Parameters<typeof appliedCoats>;
+const knownFor = new WeakMap<readonly CoatEntry[], { readonly asked: Asked; readonly coats: AppliedCoats }>();
+
+/** `appliedCoats`, for a room of which nothing changed since it was asked last: not one piece, choice or entry. */
+export function knownCoats(...asked: Asked): AppliedCoats {
+  const [, , applied] = asked;
+  const known = knownFor.get(applied);
+  if (known?.asked.every((part, index) => part === asked[index])) return known.coats;
+  const coats = appliedCoats(...asked);
+  knownFor.set(applied, { asked, coats });
+  return coats;
+}
+
 /** Pieces that no entry and no coat tells apart, as one; what is on them, in the order in which it was begun. */
 interface Group {
   readonly piece: Piece;
