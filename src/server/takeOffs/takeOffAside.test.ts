@@ -45,25 +45,35 @@ describe('take-offs in a thread', () => {
   it('answer in turn, and what does not end is cut off with its thread and keeps nobody from the others', async () => {
     const { made, start } = threads();
     const asked: string[] = [];
-    const aside = asideOf(start, ({ name }, cutOff) => {
-      asked.push(name);
-      if (name === 'endless') queueMicrotask(cutOff);
-      return () => undefined;
-    });
+    const told: string[] = [];
+    const aside = asideOf(
+      start,
+      ({ name }, cutOff) => {
+        asked.push(name);
+        if (name === 'endless') queueMicrotask(cutOff);
+        return () => undefined;
+      },
+      ({ message }) => told.push(message),
+    );
     const names = ['one', 'endless', 'two', 'fails', 'three'];
     const tallies = await Promise.all(names.map((name) => aside({ room: room(name), head })));
     const whole = whatIsKept(takeOff(room('one'), head));
     expect(tallies).toEqual([whole, undefined, whole, undefined, whole]);
     expect(asked).toEqual(names);
+    expect(told).toEqual(['out of memory']);
     expect(made).toEqual([{ ended: true }, { ended: true }, { ended: false }]);
   });
 
   it('take no notice of time that has run out once they have answered', async () => {
     const { made, start } = threads();
     let stopped = 0;
-    const aside = asideOf(start, () => () => {
-      stopped += 1;
-    });
+    const aside = asideOf(
+      start,
+      () => () => {
+        stopped += 1;
+      },
+      () => undefined,
+    );
     await aside({ room: room('one'), head });
     expect(stopped).toBe(1);
     expect(made).toEqual([{ ended: false }]);

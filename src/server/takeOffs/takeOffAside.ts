@@ -28,10 +28,12 @@ const CUT_OFF_MS = 5000;
  *
  * @param start makes a thread
  * @param patience calls back when a room has had its time; returns how to stop it
+ * @param tell is told why one failed
  */
 export function asideOf(
   start: () => Thread,
   patience: (room: Room, cutOff: () => void) => () => void,
+  tell: (error: Error) => void,
 ): (question: Question) => Promise<TakenOff | undefined> {
   let thread: Thread | undefined;
   let last: Promise<unknown> = Promise.resolve();
@@ -51,7 +53,7 @@ export function asideOf(
         resolve(takenOff);
       };
       const fail = (error: Error): void => {
-        requestLog().error({ fault: 'a take-off failed', err: error });
+        tell(error);
         end(undefined);
       };
       const stop = patience(question.room, () => end(undefined));
@@ -79,7 +81,11 @@ function startThread(): Thread {
 }
 
 /** Takes a room off aside; undefined for one that takes too long. */
-export const takeOffAside = asideOf(startThread, (_room, cutOff) => {
-  const timer = setTimeout(cutOff, CUT_OFF_MS);
-  return () => clearTimeout(timer);
-});
+export const takeOffAside = asideOf(
+  startThread,
+  (_room, cutOff) => {
+    const timer = setTimeout(cutOff, CUT_OFF_MS);
+    return () => clearTimeout(timer);
+  },
+  (error) => requestLog().error({ fault: 'a take-off failed', err: error }),
+);
