@@ -3,6 +3,9 @@ import { randomUUID } from 'node:crypto';
 import { expect, minutesBefore, test } from './site';
 import { query } from './testDatabase';
 
+/** Every page of a house. */
+const VIEWS = ['', '/tally', '/coats', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day'];
+
 const coat = (room = 'boot-room') => ({
   id: randomUUID(),
   room,
@@ -157,7 +160,7 @@ test('a stored room that is too large to work out is said, and the rest of the h
     [id, hall.id, JSON.stringify(hall)],
   );
   const words = 'too large to work out';
-  for (const view of ['', '/tally', '/coats', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day']) {
+  for (const view of VIEWS) {
     const answer = await page.request.get(house + view);
     expect([view, answer.status()]).toEqual([view, 200]);
     if (view === '' || view === '/board') expect((await answer.text()).includes(words), view).toBe(true);
@@ -179,7 +182,7 @@ test('a stored room that cannot be read is said, the rest of the house goes on, 
   await query("UPDATE rooms SET room = room - 'outline' WHERE house_id = $1 AND id = 'bath'", site.database, [
     house.split('/').at(-1) ?? '',
   ]);
-  for (const view of ['', '/tally', '/coats', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day']) {
+  for (const view of VIEWS) {
     const answer = await page.request.get(house + view);
     expect([view, answer.status()]).toEqual([view, 200]);
     expect((await answer.text()).includes('cannot be read as it is stored'), view).toBe(true);

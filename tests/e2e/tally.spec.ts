@@ -1,4 +1,4 @@
-import { expect, isLive, keepRoom, test } from './site';
+import { expect, isLive, keepRoom, test, untilTaken } from './site';
 
 test('a line of the tally lights its joints in the picture, and back', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
@@ -124,4 +124,31 @@ test('the keyboard opens stations, the quick line, a new room and the keys', asy
   await expect(page.getByRole('dialog')).toBeHidden();
   await page.keyboard.press('6');
   await page.waitForURL(/\/board$/);
+});
+
+test('a window that is taken away leaves its trim to no other, and ids stay through the quick line', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Trim room: 12' x 10' x 8', window 24x36 wall 1, window 30x40 wall 2, edge w1.o1 J");
+  const stored = async () => {
+    const file: { rooms: { id: string }[] } = await (await page.request.get(`${house}/file`)).json();
+    return file.rooms.find(({ id }) => id === 'trim-room');
+  };
+  expect(await stored()).toMatchObject({ openings: [{ id: 'o0' }, { id: 'o1' }], beads: { edges: { 'w1.o1': 'J' } } });
+  const line = page.getByLabel('Quick line');
+  const keepLine = (text: string) =>
+    untilTaken(page, '/api/commands/saveRoom', async () => {
+      await line.fill(text);
+      await line.press('Enter');
+    });
+  await expect(line).toHaveValue(/window 30x40/);
+  await keepLine("Trim room: 12' x 10' x 8', window 30x40 wall 2, edge w1.o1 J");
+  expect(await stored()).toMatchObject({ openings: [{ id: 'o1', width: 30 }], beads: { edges: { 'w1.o1': 'J' } } });
+  await keepLine("Trim room: 12' x 10' x 8', window 30x40 wall 2, door 32x80 wall 3, edge w1.o1 J");
+  // No id is given twice in a room: the door is not what the window was.
+  expect(await stored()).toMatchObject({ walls: ['w0', 'w1', 'w2', 'w3'], openings: [{ id: 'o1' }, { id: 'o4' }] });
 });

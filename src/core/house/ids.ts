@@ -75,9 +75,9 @@ export function withIds<Some extends Parted>(room: Some, houseUnit: LengthUnit):
   const names = new Map<string, string>();
   const nameFor = (kind: keyof typeof FIRST_LETTER, index: number): string => {
     const place = `${FIRST_LETTER[kind]}${index}`;
-    const number = room.given !== undefined || taken.has(place) ? given + 1 : index;
-    given = Math.max(given, number);
-    const id = `${FIRST_LETTER[kind]}${number}`;
+    const isFree = room.given === undefined && !taken.has(place);
+    const id = isFree ? place : freshId(FIRST_LETTER[kind], given, taken);
+    given = Math.max(given, numberOf(id));
     if (!taken.has(place)) names.set(place, id);
     taken.add(id);
     return id;
@@ -93,6 +93,16 @@ export function withIds<Some extends Parted>(room: Some, houseUnit: LengthUnit):
   return { ...withNames(whole, (name) => renamed(name, names)), given };
 }
 
+/** No room is edited so often. */
+export const MOST_GIVEN = 999_999;
+
+/** An id that nothing in a room ever had. */
+export function freshId(letter: string, given: number, taken: ReadonlySet<string>): string {
+  let number = given < MOST_GIVEN ? given + 1 : 0;
+  while (taken.has(`${letter}${number}`)) number += 1;
+  return `${letter}${number}`;
+}
+
 /** Every id that a room's walls and parts have. */
 export const idsIn = (room: Parted): readonly string[] => [
   ...(room.walls ?? []),
@@ -100,4 +110,4 @@ export const idsIn = (room: Parted): readonly string[] => [
 ];
 
 /** The number of an id that was given here; −1 for one that somebody chose. */
-const numberOf = (id: string): number => Number(/^[a-z](\d+)$/.exec(id)?.[1] ?? -1);
+export const numberOf = (id: string): number => Number(/^[a-z](\d{1,6})$/.exec(id)?.[1] ?? -1);

@@ -1,6 +1,6 @@
 import { type LengthUnit, TOLERANCE_MM } from '../measure/unit';
 import { cross, dot } from '../measure/vector';
-import { idsIn, namesIn, type Parted, withIds, withNames } from './ids';
+import { freshId, idsIn, namesIn, numberOf, type Parted, withIds, withNames } from './ids';
 import { PARTS, type PartKind, type PartOf, partsOf } from './parts';
 import { type Wall, wallsOf } from './walls';
 
@@ -18,12 +18,13 @@ export function keepIds<Some extends Parted>(before: Parted, after: Some, houseU
   if (after.walls) return withIds({ ...after, given }, houseUnit);
   const { beads, finish, hung, ...bare } = after;
   const old = matchWalls(wallsOf(known.outline, houseUnit), wallsOf(after.outline, houseUnit));
+  const taken = new Set(idsIn(known));
   let next = given;
   const walls = old.map((wall) => {
-    const id = wall === undefined ? undefined : known.walls?.[wall];
-    if (id !== undefined) return id;
-    next += 1;
-    return `w${next}`;
+    const id = (wall === undefined ? undefined : known.walls?.[wall]) ?? freshId('w', next, taken);
+    next = Math.max(next, numberOf(id));
+    taken.add(id);
+    return id;
   });
   let matched: Parted = { ...bare, walls, given: next };
   for (const kind of PARTS) {

@@ -145,7 +145,7 @@ export const roomSchema = z.strictObject({
   /** The ids of its walls, in their order. */
   walls: z.array(partId).max(200, MANY).optional(),
   /** The highest number that an id of a part was given in this room. */
-  given: z.int().min(0).max(1e9).optional(),
+  given: z.int().min(0).max(999_999).optional(),
   columns: z.array(columnSchema).max(40, MANY).optional(),
   height: positive(),
   ceiling: ceilingSchema.default({ shape: 'flat' }),
