@@ -10,8 +10,8 @@ type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : neve
 export type Said = WithoutStamp<NewEntry>;
 
 /**
- * Writes entries into the log of a house and shows the page anew. An entry keeps its id when it is sent again after a
- * lost answer, so that it is never recorded twice.
+ * Writes entries into the log of a house and shows the page anew. An entry keeps its id until the server has said yes or no to
+ * it: sent again after a lost answer or a fault it is never recorded twice.
  *
  * `write` takes when it happened (ms since 1970) where that is not now.
  *
@@ -42,6 +42,8 @@ export function useLog(house: string, clock: number) {
     try {
       const response = await post('/api/entries', { house, entries });
       if (!response.ok) {
+        // Only a refusal says that nothing was recorded: after a fault the same entry is sent again.
+        setUnsent(response.status >= 500 ? { key, entries } : undefined);
         const answer: { message?: string } = await response.json().catch(() => ({}));
         setMessage(answer.message ?? SERVER_LOST);
         return false;

@@ -115,11 +115,15 @@ test('an entry whose answer was lost is recorded once', async ({ page, house, si
   await page.goto(`${house}/board`);
   const room = page.getByRole('region', { name: 'Oil store' });
   await room.getByRole('button', { name: /^Flats:/ }).click();
-  // The server takes the entry; its answer never arrives.
+  // The server takes the entry and says that something went wrong; then its answer never arrives.
+  let tries = 0;
   await page.route('**/api/entries', async (route) => {
+    tries += 1;
     await route.fetch();
-    await route.abort();
+    await (tries === 1 ? route.fulfill({ status: 503, json: { message: 'Try again in a moment.' } }) : route.abort());
   });
+  await page.getByRole('button', { name: 'Half of it' }).click();
+  await expect(page.getByRole('dialog').getByText('Try again in a moment.')).toBeVisible();
   await page.getByRole('button', { name: 'Half of it' }).click();
   await expect(page.getByRole('dialog').getByText('Nothing is lost: press again')).toBeVisible();
   await page.unroute('**/api/entries');
