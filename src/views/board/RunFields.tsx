@@ -19,7 +19,7 @@ export function RunFields({
         Run by {names.find(([id]) => id === run.who)?.[1]}
         {run.partner !== '' && run.partner !== run.who && ` and ${names.find(([id]) => id === run.partner)?.[1]}`}
       </summary>
-      <div className="grid grid-cols-2 gap-3 pt-2">
+      <div className="grid grid-cols-2 gap-3 py-2">
         <SelectField
           label="Who ran it"
           value={run.who}
