@@ -20,7 +20,7 @@ const config: NextConfig = {
       ],
     },
   ],
-  // What a browser says that it shows already is a list, in percent; the framework would answer anything else with a fault.
+  // What a browser says that it shows already is a list, in percent; what cannot be read is marked by `watchHeaders`.
   rewrites: async () => ({
     beforeFiles: [
       {

@@ -4,9 +4,16 @@ interface FailedRequest {
   readonly headers: Readonly<Record<string, string | readonly string[] | undefined>>;
 }
 
+/** Before the first request. */
+export async function register(): Promise<void> {
+  // This file is also compiled for a runtime without files and streams, which nothing here runs in.
+  if (process.env.NEXT_RUNTIME !== 'nodejs') return;
+  const { watchHeaders } = await import('./server/readableHeaders');
+  watchHeaders();
+}
+
 /** A page that could not be made, as one line of the log. */
 export async function onRequestError(error: unknown, { path, method, headers }: FailedRequest): Promise<void> {
-  // This file is also compiled for a runtime without files and streams, which nothing here runs in.
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { faultOf, REQUEST_ID, requestLog } = await import('./server/requestLog');
   const page = path.split('?')[0];

@@ -131,6 +131,30 @@ test('unknown houses, rooms and pages are not found', async ({ page, house, sign
   expect((await page.request.get(`/h/${randomUUID()}/file`)).status()).toBe(404);
 });
 
+test('a header that the framework cannot read is refused, and one that it can is taken', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const ask = async (tree: string) => {
+    const answer = await page.request.get(`${house}/board`, {
+      headers: { RSC: '1', 'next-router-state-tree': tree },
+    });
+    return answer.status();
+  };
+  for (const tree of [
+    'nonsense',
+    encodeURIComponent('[1, 2]'),
+    encodeURIComponent('[["a"]]'),
+    encodeURIComponent('["", {"children": 3}]'),
+    '%5B%22%5D',
+    '%5B%ff%5D',
+  ])
+    expect([tree.slice(0, 40), await ask(tree)]).toEqual([tree.slice(0, 40), 400]);
+  expect(await ask(encodeURIComponent(JSON.stringify(['', { children: ['signin', {}] }])))).toBe(200);
+});
+
 test('a stored room that is too large to work out is said, and the rest of the house goes on', async ({
   page,
   house,

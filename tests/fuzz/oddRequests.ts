@@ -3,6 +3,11 @@ import fc from 'fast-check';
 import { commandInputs } from './commandInputs';
 import { routesOf } from './routes';
 
+/** What a browser may say that it shows already: a right one, and some that are nearly right. */
+const STATES = ['["",{"children":["signin",{}]}]', '["",3]', '[]', '["",{"children":[]}]', '{', '["']
+  .map(encodeURIComponent)
+  .concat('%5B%ff%5D', '%5B%5D%5D');
+
 /** A request as it is sent. */
 export interface OddRequest {
   readonly method: string;
@@ -116,7 +121,8 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
   const cookie = fc.constantFrom('', 'oak-session=odd', ...ground.cookies);
   const headers = (...more: readonly Readonly<Record<string, string>>[]) =>
     fc.tuple(cookie, fc.constantFrom(...more)).map(([own, extra]) => ({ ...(own && { cookie: own }), ...extra }));
-  const ofPage = () => headers({}, { RSC: '1' }, { RSC: '1', 'next-router-state-tree': '%7B' });
+  const ofPage = () =>
+    headers({}, { RSC: '1' }, ...STATES.map((tree) => ({ RSC: '1', 'next-router-state-tree': tree })));
   const json = { 'content-type': 'application/json' };
   const post = (
     path: fc.Arbitrary<string>,
