@@ -86,6 +86,8 @@ test('a viewer records nothing, a finisher only their own work', async ({ page, 
   expect((await page.request.post('/api/entries', { data: { house: id, entries: [coat()] } })).status()).toBe(403);
   await page.goto(`${house}/board`);
   await expect(page.getByRole('button', { name: /Log a coat/ })).toHaveCount(0);
+  // Nor is a viewer told who works here.
+  expect(await (await page.request.get(`${house}/board`)).text()).toContain('\\"crew\\":[]');
   await page.goto(`${house}/tally`);
   await expect(page.getByLabel('Quick line')).toHaveCount(0);
 
