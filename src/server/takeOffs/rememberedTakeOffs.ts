@@ -13,8 +13,9 @@ interface Known {
   readonly takenOff: TakenOff | undefined | Promise<TakenOff | undefined>;
 }
 
-/** Rooms of more work together are taken off in a thread of their own: what is left here is done in about a tenth of a second. */
+/** A room of more work is taken off in a thread of its own, and so is whatever comes after so long a time; ms. */
 const MOST_WORK_AT_ONCE = 50_000;
+const LONGEST_AT_ONCE_MS = 100;
 /** What took too long may have met a machine that stood still. */
 const TRIED_AGAIN_MS = 10 * 60_000;
 const takeOffs = new LRUCache<string, Known>({ max: 2500 });
@@ -30,7 +31,7 @@ export async function rememberedTakeOffs(
   aside = takeOffAside,
 ): Promise<ReadonlyMap<Room, TakenOff>> {
   let left = MOST_WORK_IN_HOUSE;
-  let atOnce = MOST_WORK_AT_ONCE;
+  let spent = 0;
   const found = rooms.map((room) => {
     if (left < 0) return undefined;
     const key = keyOf(room, head);
@@ -42,8 +43,12 @@ export async function rememberedTakeOffs(
   function begun(key: string, room: Room, of: HouseHead): Known {
     const work = workOf(room, of);
     if (work === undefined) return remember(key, { work: 0, takenOff: undefined });
-    atOnce -= work;
-    if (atOnce >= 0) return remember(key, { work, takenOff: whatIsKept(takeOff(room, of)) });
+    if (work <= MOST_WORK_AT_ONCE && spent <= LONGEST_AT_ONCE_MS) {
+      const from = performance.now();
+      const takenOff = whatIsKept(takeOff(room, of));
+      spent += performance.now() - from;
+      return remember(key, { work, takenOff });
+    }
     const takenOff = aside({ room, head: of }).then((done) => {
       remember(key, { work, takenOff: done }, done ? undefined : TRIED_AGAIN_MS);
       return done;
