@@ -1,7 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
-import { Op, type Transaction, UniqueConstraintError } from 'sequelize';
+import { Op, UniqueConstraintError } from 'sequelize';
+import type { Problem } from '../core/house/problem';
 import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
 import type { Person, Role } from '../core/log/person';
+import { checkEntries } from './checkEntries';
 import { now } from './clock';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
@@ -13,7 +15,7 @@ export type AppendResult =
   | { readonly kind: 'noHouse' }
   | { readonly kind: 'noRoom'; readonly room: string }
   | { readonly kind: 'notYours'; readonly id: string }
-  | { readonly kind: 'notOnCrew'; readonly index: number };
+  | { readonly kind: 'wrong'; readonly problem: Problem };
 
 /**
  * The log of a house in the order of recording.
@@ -52,13 +54,11 @@ export async function appendEntries(
       (await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id),
     );
 
-    const crew = new Set(await crewAmong(entries, transaction));
-    const stranger = entries.findIndex((entry) => ranBy(entry).some((person) => !crew.has(person)));
-    if (stranger >= 0) return { kind: 'notOnCrew', index: stranger };
+    const problemOf = await checkEntries(entries, house, transaction);
 
     const seqs: Record<string, number> = {};
     const fresh = new Map<string, NewEntry>();
-    for (const entry of entries) {
+    for (const [index, entry] of entries.entries()) {
       const row = known.get(entry.id);
       const twin = fresh.get(entry.id);
       if (row ? !isSame(row, entry, houseId, by.id) : twin !== undefined && !isDeepStrictEqual(twin, entry))
@@ -68,6 +68,8 @@ export async function appendEntries(
       if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
       if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by))
         return { kind: 'notYours', id: entry.payload.target };
+      const problem = problemOf(entry);
+      if (problem) return { kind: 'wrong', problem: { ...problem, path: `entries[${index}].${problem.path}` } };
       fresh.set(entry.id, entry);
     }
 
@@ -84,16 +86,6 @@ export async function appendEntries(
     if (error instanceof UniqueConstraintError) return { kind: 'conflict', id: entries[0]?.id ?? '' };
     throw error;
   }
-}
-
-const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
-
-/** Of the people who ran something by these entries those who work in this firm, or did. */
-async function crewAmong(entries: readonly NewEntry[], transaction: Transaction): Promise<readonly string[]> {
-  const id = [...new Set(entries.flatMap(ranBy))];
-  if (id.length === 0) return [];
-  const people = await models().PersonRow.findAll({ where: { id, role: ['lead', 'finisher'] }, transaction });
-  return people.map((person) => person.id);
 }
 
 /** Everyone takes back what is their own; a lead takes back anything. */

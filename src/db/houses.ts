@@ -88,7 +88,8 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   const { HouseRow, RoomRow } = models();
   const row = await HouseRow.findOne({ where: { id } });
   if (!row) return undefined;
-  const rooms = await RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
+  const rows = await RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
+  const rooms = rows.map((own) => ({ id: own.id, version: own.version, room: readRoom(own.room, row.head.unit) }));
   return {
     id,
     head: row.head,
@@ -98,11 +99,8 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     airSeq: row.airSeq,
     roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
-    rooms: rooms.flatMap(({ room: document, version }) => {
-      const room = readRoom(document, row.head.unit);
-      return room ? [{ room, version }] : [];
-    }),
-    unreadable: rooms.filter(({ room }) => !readRoom(room, row.head.unit)).map(({ id }) => id),
+    rooms: rooms.flatMap(({ room, version }) => (room ? [{ room, version }] : [])),
+    unreadable: rooms.flatMap((own) => (own.room ? [] : [own.id])),
   };
 }
 

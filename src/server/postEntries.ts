@@ -4,7 +4,6 @@ import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
-import { faceOfNone } from './faceOfNone';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
@@ -44,10 +43,7 @@ export async function postEntries(request: Request): Promise<Response> {
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
-  return inFirm(person.firm, async () => {
-    const wrong = await faceOfNone(house, entries);
-    return wrong ? refuse(400, problemText(wrong), [wrong]) : answerTo(await appendEntries(house, person, entries));
-  });
+  return answerTo(await inFirm(person.firm, () => appendEntries(house, person, entries)));
 }
 
 function answerTo(result: AppendResult): Response {
@@ -60,8 +56,8 @@ function answerTo(result: AppendResult): Response {
       return refuse(404, 'There is no such house.');
     case 'noRoom':
       return refuse(404, `The house has no room "${result.room}".`);
-    case 'notOnCrew':
-      return refuse(400, `entries[${result.index}].payload.ranBy: names somebody who is not on the crew`);
+    case 'wrong':
+      return refuse(400, problemText(result.problem), [result.problem]);
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');
   }

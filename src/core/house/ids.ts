@@ -1,6 +1,6 @@
 import type { LengthUnit } from '../measure/unit';
 import { PARTS, type PartKind, type PartOf, partsOf } from './parts';
-import type { Room } from './schema';
+import { MOST_GIVEN, type Room } from './schema';
 import { wallsOf } from './walls';
 
 /** What a room says of its own parts, with or without an id of the room itself. */
@@ -92,9 +92,6 @@ export function withIds<Some extends Parted>(room: Some, houseUnit: LengthUnit):
   }
   return { ...withNames(whole, (name) => renamed(name, names)), given };
 }
-
-/** No room is edited so often. */
-export const MOST_GIVEN = 999_999;
 
 /** An id that nothing in a room ever had. */
 export function freshId(letter: string, given: number, taken: ReadonlySet<string>): string {

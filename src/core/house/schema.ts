@@ -9,6 +9,8 @@ const MANY = 'are too many for one room';
 /** How many rooms a house holds. */
 export const MOST_ROOMS = 2000;
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
+/** The highest number of an id; no room is edited so often. */
+export const MOST_GIVEN = 999_999;
 /** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
 const partId = z.string().regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"');
 const pointSchema = z.tuple([z.number(), z.number()]);
@@ -145,7 +147,7 @@ export const roomSchema = z.strictObject({
   /** The ids of its walls, in their order. */
   walls: z.array(partId).max(200, MANY).optional(),
   /** The highest number that an id of a part was given in this room. */
-  given: z.int().min(0).max(999_999).optional(),
+  given: z.int().min(0).max(MOST_GIVEN).optional(),
   columns: z.array(columnSchema).max(40, MANY).optional(),
   height: positive(),
   ceiling: ceilingSchema.default({ shape: 'flat' }),

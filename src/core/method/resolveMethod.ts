@@ -71,20 +71,6 @@ export function resolveMethod(
   };
 }
 
-const MOST_KNOWN = 300;
-const knownMethods = new Map<string, Method>();
-
-/** `resolveMethod`, for what is asked again and again: the same choices are the same method, of which much is known. */
-export function knownMethod(house: Pick<HouseHead, 'unit' | 'method'>, room?: Pick<Room, 'finish' | 'method'>): Method {
-  const key = JSON.stringify([house.unit, house.method, room?.method, room?.finish?.level]);
-  const known = knownMethods.get(key) ?? resolveMethod(house, room);
-  // The one that was asked for last is thrown away last.
-  knownMethods.delete(key);
-  knownMethods.set(key, known);
-  if (knownMethods.size > MOST_KNOWN) knownMethods.delete(knownMethods.keys().next().value ?? key);
-  return known;
-}
-
 /** What is laid on one class: what is said of it, else what the answer for all means there. */
 function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices['tape'] | undefined): 'paper' | 'mesh' {
   if (own !== undefined) return own === 'paper' ? 'paper' : 'mesh';
@@ -92,13 +78,18 @@ function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices[
   return all === 'meshButts' && MESHED_BUTTS.includes(kind) ? 'mesh' : 'paper';
 }
 
-/** The method of a room; rooms without choices of their own share the house's. */
+/**
+ * The method of a room; rooms without choices of their own share the house's.
+ *
+ * @param resolve how the others get theirs, see `knownMethod`
+ */
 export function methodOfRoom(
   house: Pick<HouseHead, 'unit' | 'method'>,
   room: Pick<Room, 'finish' | 'method'>,
   shared: Method,
+  resolve = resolveMethod,
 ): Method {
-  if (room.method) return knownMethod(house, room);
+  if (room.method) return resolve(house, room);
   return withLevel(shared, room.finish?.level ?? shared.level);
 }
 

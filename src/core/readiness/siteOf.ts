@@ -7,7 +7,8 @@ import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
-import { knownMethod, type Method, methodOfRoom } from '../method/resolveMethod';
+import { knownMethod } from '../method/knownMethod';
+import { type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
 import { type AppliedCoats, knownCoats } from '../standing/appliedCoats';
@@ -63,7 +64,7 @@ export function siteOf(
   const sites = rooms.map((room): RoomSite => {
     const worked = takenOff(room);
     const { tally, pieces } = worked ?? NOTHING_TAKEN_OFF;
-    const method = methodOfRoom(house, room, shared);
+    const method = methodOfRoom(house, room, shared, knownMethod);
     const coats = roomCoats(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
     const applied = knownCoats(pieces, method, state.applied, room.finish);
