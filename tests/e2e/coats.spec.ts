@@ -108,6 +108,32 @@ test('an answer shows its price for this house, and is kept', async ({ page, sig
   await expect(page.getByText(/Wait 30 min from mixing/).first()).toBeVisible();
 });
 
+test('a choice that overtakes the one before it, as when a page is left, waits for that one', async ({
+  page,
+  signIn,
+  house,
+}) => {
+  await signIn(page, 'Marit');
+  const id = house.split('/').at(-1);
+  const send = async (name: string, data: object) =>
+    (await page.request.post(`/api/commands/${name}`, { data: { house: id, ...data } })).json();
+  const [first] = (await Promise.all([
+    send('saveMethod', { version: 2, method: { level: 4, tools: 'boxes' } }),
+    send('saveMethod', { version: 1, method: { level: 4, tools: 'trowel' } }),
+  ])) as [{ ok: boolean; value?: { version: number } }, unknown];
+  expect(first).toEqual({ ok: true, value: { version: 3 } });
+  const inBath = await Promise.all([
+    send('saveRoomMethod', { room: 'bath', version: 2, method: { tools: 'boxes' } }),
+    send('saveRoomMethod', { room: 'bath', version: 1, method: { tools: 'trowel' } }),
+  ]);
+  expect(inBath.map(({ ok }) => ok)).toEqual([true, true]);
+  const file = await (await page.request.get(`${house}/file`)).json();
+  expect(file.method).toEqual({ level: 4, tools: 'boxes' });
+  expect(file.rooms.find((room: { id: string }) => room.id === 'bath').method).toEqual({ tools: 'boxes' });
+  // What comes after nothing is refused as ever.
+  expect(await send('saveMethod', { version: 9, method: { level: 4 } })).toMatchObject({ ok: false, kind: 'stale' });
+});
+
 test('what contradicts itself is named, not kept, and mended with one touch', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/coats`);

@@ -5,16 +5,17 @@ import type { MethodChoices } from '../../core/house/methodSchema';
 import type { HouseHead } from '../../core/house/schema';
 import { withMethod } from '../../core/house/withMethod';
 import { now } from '../../db/clock';
-import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
+import { type StoredHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
 import { dropMethod, keepMethod } from '../../db/methods';
 import { loadSite } from '../loadSite';
+import { afterTheOneBefore } from './afterTheOneBefore';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 const STALE = 'Somebody changed this in the meantime. Reload to see it, then choose again.';
 
 export const methodCommands: Handlers<'saveMethod' | 'saveRoomMethod' | 'keepMethod' | 'dropMethod'> = {
   saveMethod: async ({ house, version, method }) => {
-    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    if (!(await afterTheOneBefore(house, version, (own) => own.version))) return refused('notFound', HOUSE_GONE);
     const why = await whyForbidden(house, { method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
     const saved = await saveHouseHead(house, version, (head) => ({ ...head, method }));
@@ -22,7 +23,8 @@ export const methodCommands: Handlers<'saveMethod' | 'saveRoomMethod' | 'keepMet
   },
 
   saveRoomMethod: async ({ house, room, version, method }) => {
-    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    const versionIn = ({ rooms }: StoredHouse) => rooms.find((own) => own.room.id === room)?.version;
+    if (!(await afterTheOneBefore(house, version, versionIn))) return refused('notFound', HOUSE_GONE);
     const why = await whyForbidden(house, { room, choices: method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
     const saved = await saveRoomMethod(house, version, room, method);
