@@ -1,7 +1,10 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Answer, granted } from '@/contract/answer';
+import type { Change } from '@/contract/change';
 
 const page = new EventTarget();
+/** What was sent, by the id it was sent with. */
+const ids = new Map<string, string>();
 
 /** The module anew, with nothing on the way. */
 async function fresh() {
@@ -14,8 +17,9 @@ async function fresh() {
 function sent(name: string, log: string[]) {
   let answer: (answer: Answer<string>) => void = () => undefined;
   let fail: (error: Error) => void = () => undefined;
-  const send = (ahead: number) => {
-    log.push(`${name} after ${ahead}`);
+  const send = ({ id, after }: Change) => {
+    ids.set(id, name);
+    log.push(`${name} after ${after.map((own) => ids.get(own)).join(' ') || 'none'}`);
     return new Promise<Answer<string>>((resolve, reject) => {
       answer = resolve;
       fail = reject;
@@ -37,10 +41,10 @@ describe('changes of one thing', () => {
     const sendInOrder = await fresh();
     const [a, b, c] = [sent('a', log), sent('b', log), sent('c', log)];
     const answers = [sendInOrder('x', a.send), sendInOrder('x', b.send), sendInOrder('x', c.send)];
-    expect(log).toEqual(['a after 0']);
+    expect(log).toEqual(['a after none']);
     a.answer();
     await settled();
-    expect(log).toEqual(['a after 0', 'c after 0']);
+    expect(log).toEqual(['a after none', 'c after none']);
     c.answer();
     expect(await Promise.all(answers)).toEqual([granted('a'), granted('c'), granted('c')]);
   });
@@ -71,6 +75,10 @@ describe('changes of one thing', () => {
     await settled();
     b.answer();
     expect(await second).toEqual(granted('b'));
+    // What was lost may have been kept; of what was answered, and of what came before it, all is known.
+    const c = sent('c', log);
+    void sendInOrder('x', c.send);
+    expect(log).toEqual(['a after none', 'b after a', 'c after none']);
   });
 
   it('that wait when the page is left are sent at once, knowing what is ahead of them', async () => {
@@ -80,6 +88,6 @@ describe('changes of one thing', () => {
     void sendInOrder('x', b.send);
     void sendInOrder('y', other.send);
     page.dispatchEvent(new Event('pagehide'));
-    expect(log).toEqual(['a after 0', 'other after 0', 'b after 1']);
+    expect(log).toEqual(['a after none', 'other after none', 'b after a']);
   });
 });

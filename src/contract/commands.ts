@@ -4,6 +4,7 @@ import { choicesSchema, methodSchema } from '../core/house/methodSchema';
 import { hangSchema, houseHeadSchema, MOST_ROOMS, type Room, roomSchema } from '../core/house/schema';
 import { ROLES, type Role } from '../core/log/person';
 import type { Answer } from './answer';
+import { changeSchema as change } from './change';
 import { timeZoneSchema } from './timeZone';
 
 /** What a command takes, the least role that may send it, and (in its type only) what it answers. */
@@ -95,11 +96,14 @@ export const COMMANDS = {
   saveHang: plain('lead', z.strictObject({ house, version, hang: hangSchema })),
 
   /** How the house is finished. What contradicts itself so that it cannot be kept is refused with the reason. */
-  saveMethod: command<{ readonly version: number }>()('lead', z.strictObject({ house, version, method: methodSchema })),
+  saveMethod: command<{ readonly version: number }>()(
+    'lead',
+    z.strictObject({ house, version, change, method: methodSchema }),
+  ),
   /** How one room is finished; null goes by the house again. */
   saveRoomMethod: command<{ readonly version: number }>()(
     'lead',
-    z.strictObject({ house, room, version, method: choicesSchema.nullable() }),
+    z.strictObject({ house, room, version, change, method: choicesSchema.nullable() }),
   ),
   /** Keeps a method under a name, to start other houses from. */
   keepMethod: plain('lead', z.strictObject({ name, unit: z.enum(['in', 'mm']), choices: choicesSchema })),
@@ -124,11 +128,12 @@ export const COMMANDS = {
     'lead',
     z.strictObject({
       house,
+      change,
       order: z.array(z.strictObject({ room, level: roomSchema.shape.level.unwrap() })).max(MOST_ROOMS),
     }),
   ),
   /** A room's place on the floor's plan, in the house's unit. */
-  placeRoom: plain('lead', z.strictObject({ house, room, at: z.tuple([onPlan, onPlan]) })),
+  placeRoom: plain('lead', z.strictObject({ house, room, change, at: z.tuple([onPlan, onPlan]) })),
 
   /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
   recordAir: plain('finisher', z.strictObject({ house, room: place, temperature: z.number(), humidity: z.number() })),

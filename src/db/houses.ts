@@ -2,6 +2,7 @@ import { QueryTypes, type Transaction } from 'sequelize';
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { House, HouseHead, Room } from '../core/house/schema';
 import { withMethod } from '../core/house/withMethod';
+import { type Change, isIn, isOver, withChange } from './chain';
 import { firm } from './firm';
 import { type HouseRow, models, type RoomRow } from './models';
 import type { Member } from './people';
@@ -120,17 +121,25 @@ export async function addHouse(
   });
 }
 
-/** Saves what rooms take their defaults from; false when the version is no longer current. */
+/**
+ * Saves what rooms take their defaults from, over the version that was seen or over the same hand's changes before.
+ *
+ * @returns the version that it makes, or undefined when somebody else saved in between
+ */
 export async function saveHouseHead(
   id: string,
   version: number,
-  change: (head: HouseHead) => HouseHead,
-): Promise<boolean> {
+  edit: (head: HouseHead) => HouseHead,
+  change?: Change,
+): Promise<number | undefined> {
   return models().sequelize.transaction(async (transaction) => {
     const row = await lockHouse(id, transaction);
-    if (!row || row.version !== version) return false;
-    await row.update({ head: change(row.head), version: version + 1 }, { transaction });
-    return true;
+    if (!row) return undefined;
+    if (change && isIn(row.headChain, change)) return row.version;
+    if (row.version !== version && !(change && isOver(row.headChain, change))) return undefined;
+    const headChain = change ? withChange(change) : [];
+    await row.update({ head: edit(row.head), version: row.version + 1, headChain }, { transaction });
+    return row.version;
   });
 }
 
@@ -146,28 +155,36 @@ export function saveRoom(houseId: string, version: number, room: Room): Promise<
   }));
 }
 
-/** Saves how one room is finished over the version that was seen; without choices it goes by the house again. */
+/**
+ * Saves how one room is finished over the version that was seen, or over the same hand's changes before; without choices it
+ * goes by the house again.
+ */
 export function saveRoomMethod(
   houseId: string,
   version: number,
   id: string,
   method: MethodChoices | null,
+  change?: Change,
 ): Promise<RoomSave> {
-  return saveOver(houseId, version, id, (room) => withMethod(room, method));
+  return saveOver(houseId, version, id, (room) => withMethod(room, method), change);
 }
 
 async function saveOver(
   houseId: string,
   version: number,
   id: string,
-  change: (stored: Room) => Room,
+  edit: (stored: Room) => Room,
+  change?: Change,
 ): Promise<RoomSave> {
   const save = await withRoom(houseId, id, async (row, transaction, { unit }): Promise<RoomSave> => {
     const stored = readRoom(row.room, unit);
     if (!stored) return { kind: 'gone' };
-    if (row.version !== version) return { kind: 'stale', theirs: { room: stored, version: row.version } };
-    await row.update({ room: change(stored), version: version + 1 }, { transaction });
-    return { kind: 'saved', version: version + 1 };
+    if (change && isIn(row.chain, change)) return { kind: 'saved', version: row.version };
+    if (row.version !== version && !(change && isOver(row.chain, change)))
+      return { kind: 'stale', theirs: { room: stored, version: row.version } };
+    const chain = change ? withChange(change) : [];
+    await row.update({ room: edit(stored), version: row.version + 1, chain }, { transaction });
+    return { kind: 'saved', version: row.version };
   });
   return save ?? { kind: 'gone' };
 }

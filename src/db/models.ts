@@ -12,6 +12,7 @@ import type { HouseHead, Room } from '../core/house/schema';
 import type { NewEntry } from '../core/log/entry';
 import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
+import type { Chain } from './chain';
 import { connection } from './connection';
 import { firm } from './firm';
 
@@ -36,6 +37,8 @@ export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttr
   declare airSeq: CreationOptional<number>;
   declare roomsSeq: CreationOptional<number>;
   declare weatherUrl: CreationOptional<string | null>;
+  declare headChain: CreationOptional<Chain>;
+  declare orderChain: CreationOptional<Chain>;
 }
 
 export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttributes<RoomRow>> {
@@ -46,6 +49,8 @@ export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttrib
   declare version: CreationOptional<number>;
   declare room: Room;
   declare removedAt: CreationOptional<Date | null>;
+  declare chain: CreationOptional<Chain>;
+  declare placeChain: CreationOptional<Chain>;
 }
 
 export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttributes<EntryRow>> {
@@ -115,6 +120,7 @@ function bind(sequelize: Sequelize): void {
   const text = () => ({ type: DataTypes.TEXT, allowNull: false });
   const count = () => ({ type: DataTypes.INTEGER, allowNull: false });
   const instant = () => ({ type: DataTypes.DATE, allowNull: false });
+  const chain = () => ({ type: DataTypes.ARRAY(DataTypes.UUID), allowNull: false, defaultValue: [] });
   const json = () => ({ type: DataTypes.JSONB, allowNull: false });
   PersonRow.init(
     {
@@ -139,6 +145,8 @@ function bind(sequelize: Sequelize): void {
       airSeq: { ...count(), defaultValue: 0 },
       roomsSeq: { ...count(), defaultValue: 0 },
       weatherUrl: DataTypes.TEXT,
+      headChain: chain(),
+      orderChain: chain(),
     },
     { ...options, tableName: 'houses' },
   );
@@ -151,6 +159,8 @@ function bind(sequelize: Sequelize): void {
       version: { ...count(), defaultValue: 1 },
       room: json(),
       removedAt: DataTypes.DATE,
+      chain: chain(),
+      placeChain: chain(),
     },
     { ...options, tableName: 'rooms' },
   );

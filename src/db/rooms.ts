@@ -1,21 +1,22 @@
 import type { Transaction } from 'sequelize';
-import type { HouseHead, Room } from '../core/house/schema';
+import type { Room } from '../core/house/schema';
+import { type Change, isIn, withChange } from './chain';
 import { firm } from './firm';
 import { lockHouse, withRoom } from './houses';
-import { models, type RoomRow } from './models';
+import { type HouseRow, models, type RoomRow } from './models';
 import { readRoom } from './readRoom';
 
 /** Runs while nobody else can change which rooms a house has; undefined when the house is gone. */
 async function withRooms<Value>(
   houseId: string,
-  run: (rooms: readonly RoomRow[], transaction: Transaction, head: HouseHead) => Promise<Value>,
+  run: (rooms: readonly RoomRow[], transaction: Transaction, house: HouseRow) => Promise<Value>,
 ): Promise<Value | undefined> {
   const { sequelize, RoomRow } = models();
   return sequelize.transaction(async (transaction) => {
     const house = await lockHouse(houseId, transaction);
     if (!house) return undefined;
     const rows = await RoomRow.findAll({ where: { houseId }, order: ['position', 'id'], transaction });
-    return run(rows, transaction, house.head);
+    return run(rows, transaction, house);
   });
 }
 
@@ -65,8 +66,11 @@ export async function setRemoved(houseId: string, id: string, removedAt: Date | 
 export async function arrangeRooms(
   houseId: string,
   order: readonly { readonly room: string; readonly level: string }[],
+  change: Change,
 ): Promise<boolean> {
-  const done = await withRooms(houseId, async (rows, transaction, { unit }) => {
+  const done = await withRooms(houseId, async (rows, transaction, house) => {
+    if (isIn(house.orderChain, change)) return true;
+    const { unit } = house.head;
     const present = rows.filter(({ removedAt, room }) => !removedAt && readRoom(room, unit));
     const names = new Set(order.map(({ room }) => room));
     if (names.size !== present.length || present.some(({ id }) => !names.has(id))) return false;
@@ -76,7 +80,8 @@ export async function arrangeRooms(
     });
     await setPositions(houseId, moved, transaction);
     for (const { row, level } of moved.filter(({ row: { room }, level: next }) => room.level !== next))
-      await row.update({ room: { ...row.room, level }, version: row.version + 1 }, { transaction });
+      await row.update({ room: { ...row.room, level }, version: row.version + 1, chain: [] }, { transaction });
+    await house.update({ orderChain: withChange(change) }, { transaction });
     return true;
   });
   return done ?? false;
@@ -86,9 +91,16 @@ export async function arrangeRooms(
  * Puts a room at a place of its level's plan, in the house's unit; false when there is no such room. Its version stays:
  * whoever edits the room says nothing of its place, and saving keeps it.
  */
-export async function placeRoom(houseId: string, id: string, at: readonly [number, number]): Promise<boolean> {
+export async function placeRoom(
+  houseId: string,
+  id: string,
+  at: readonly [number, number],
+  change: Change,
+): Promise<boolean> {
   const placed = await withRoom(houseId, id, async (row, transaction) => {
-    await row.update({ room: { ...row.room, at: [at[0], at[1]] } }, { transaction });
+    if (isIn(row.placeChain, change)) return true;
+    const room = { ...row.room, at: [at[0], at[1]] satisfies [number, number] };
+    await row.update({ room, placeChain: withChange(change) }, { transaction });
     return true;
   });
   return placed ?? false;

@@ -1,5 +1,6 @@
 import { copyHouse } from './copyHouse';
 import { expect, test, untilTaken } from './site';
+import { lockHouse } from './testDatabase';
 
 test('choosing a level changes the ladder, the load and the coats to come', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
@@ -108,30 +109,44 @@ test('an answer shows its price for this house, and is kept', async ({ page, sig
   await expect(page.getByText(/Wait 30 min from mixing/).first()).toBeVisible();
 });
 
-test('a choice that overtakes the one before it, as when a page is left, waits for that one', async ({
+test('choices that a slow server has not answered when the page is left are kept, the last one last', async ({
   page,
   signIn,
+  site,
   house,
 }) => {
   await signIn(page, 'Marit');
-  const id = house.split('/').at(-1);
-  const send = async (name: string, data: object) =>
-    (await page.request.post(`/api/commands/${name}`, { data: { house: id, ...data } })).json();
-  const [first] = (await Promise.all([
-    send('saveMethod', { version: 2, method: { level: 4, tools: 'boxes' } }),
-    send('saveMethod', { version: 1, method: { level: 4, tools: 'trowel' } }),
-  ])) as [{ ok: boolean; value?: { version: number } }, unknown];
-  expect(first).toEqual({ ok: true, value: { version: 3 } });
-  const inBath = await Promise.all([
-    send('saveRoomMethod', { room: 'bath', version: 2, method: { tools: 'boxes' } }),
-    send('saveRoomMethod', { room: 'bath', version: 1, method: { tools: 'trowel' } }),
-  ]);
-  expect(inBath.map(({ ok }) => ok)).toEqual([true, true]);
-  const file = await (await page.request.get(`${house}/file`)).json();
-  expect(file.method).toEqual({ level: 4, tools: 'boxes' });
-  expect(file.rooms.find((room: { id: string }) => room.id === 'bath').method).toEqual({ tools: 'boxes' });
-  // What comes after nothing is refused as ever.
-  expect(await send('saveMethod', { version: 9, method: { level: 4 } })).toMatchObject({ ok: false, kind: 'stale' });
+  await page.goto(`${house}/coats`);
+  const answer = (name: RegExp) => page.getByRole('radio', { name });
+  await expect(page.locator('label', { has: answer(/Flat boxes/) })).toContainText(/−\d+ h/);
+  // The first choice is on its way and waits at the database; the second waits for it on the page.
+  const release = await lockHouse(site.database, house.split('/').at(-1) ?? '');
+  await answer(/Widening knives/).focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('ArrowDown');
+  await page.reload();
+  await release();
+  await expect(answer(/Flat boxes/)).toBeChecked();
+});
+
+test('a choice after one whose answer was lost is kept', async ({ page, signIn, house }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/coats`);
+  const answer = (name: RegExp) => page.getByRole('radio', { name });
+  await page.route(
+    '**/api/commands/saveMethod',
+    async (route) => {
+      // The server takes it, and the page never hears of it.
+      expect(await (await route.fetch()).json()).toMatchObject({ ok: true });
+      await route.abort();
+    },
+    { times: 1 },
+  );
+  await answer(/Hawk and trowel/).check();
+  await expect(page.getByText('The server did not answer').first()).toBeVisible();
+  await untilTaken(page, '/commands/saveMethod', () => answer(/Flat boxes/).check());
+  await page.reload();
+  await expect(answer(/Flat boxes/)).toBeChecked();
 });
 
 test('what contradicts itself is named, not kept, and mended with one touch', async ({ page, signIn, house }) => {

@@ -21,3 +21,12 @@ export async function query<Row extends pg.QueryResultRow>(
     await client.end();
   }
 }
+
+/** Keeps everybody else from changing a house, as a database that is slow to write does, until what it returns is called. */
+export async function lockHouse(database: string, id: string): Promise<() => Promise<void>> {
+  const client = new pg.Client({ connectionString: urlOf(database) });
+  await client.connect();
+  await client.query('BEGIN');
+  await client.query('SELECT FROM houses WHERE id = $1 FOR UPDATE', [id]);
+  return () => client.end();
+}

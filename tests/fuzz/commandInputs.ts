@@ -20,19 +20,20 @@ const WALLS = {
 /** An input that fits, for every command about a house. One that is added without a case here does not compile. */
 export function houseInputs(house: string): { readonly [Name in HouseCommand]: InputOf<Name> } {
   const id = randomUUID();
+  const change = { id: randomUUID(), after: [] };
   return {
     letIn: { house, person: id },
     shutOut: { house, person: id },
     saveHang: { house, version: 1, hang: {} },
-    saveMethod: { house, version: 1, method: { level: 5 } },
-    saveRoomMethod: { house, room: 'bath', version: 1, method: null },
+    saveMethod: { house, version: 1, change, method: { level: 5 } },
+    saveRoomMethod: { house, room: 'bath', version: 1, change, method: null },
     addRoom: { house, room: WALLS },
     saveRoom: { house, version: 1, room: { ...WALLS, id: 'bath' } },
     copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
     removeRoom: { house, room: 'bath' },
     restoreRoom: { house, room: 'bath' },
-    arrangeRooms: { house, order: [] },
-    placeRoom: { house, room: 'bath', at: [1, 1] },
+    arrangeRooms: { house, order: [], change },
+    placeRoom: { house, room: 'bath', at: [1, 1], change },
     recordAir: { house, room: 'bath', temperature: 20, humidity: 50 },
     importAir: { house, room: 'bath', readings: [{ at: 1_935_000_000_000, temperature: 20, humidity: 50 }] },
     addSensor: { house, room: 'bath', name: 'Another sensor' },

@@ -3,6 +3,7 @@ import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import type { House } from '@/core/house/schema';
 import type { NewEntry } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
+import type { Change } from '@/db/chain';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -31,6 +32,7 @@ beforeAll(async () => {
   [lead, finisher, other] = [await make('lead'), await make('finisher'), await make('finisher')];
 });
 
+const aChange = (): Change => ({ id: randomUUID(), after: [] });
 const newHouse = (): Promise<string> => addHouse(demoHouse(), 'UTC');
 const tape = (room = 'pantry'): Extract<NewEntry, { kind: 'coat' }> => ({
   id: randomUUID(),
@@ -53,6 +55,7 @@ describe('migrations', () => {
       { name: '0006-unfinished' },
       { name: '0007-sessions' },
       { name: '0008-firms' },
+      { name: '0009-chains' },
     ]);
   });
 });
@@ -193,17 +196,18 @@ describe('houses', () => {
     expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
 
     const order = (await names()).reverse().map((room) => ({ room, level: 'Loft' }));
-    expect(await arrangeRooms(id, order)).toBe(true);
+    expect(await arrangeRooms(id, order, aChange())).toBe(true);
     const arranged = (await findHouse(id))?.rooms ?? [];
     expect(arranged.map(({ room }) => room.id)).toEqual(order.map(({ room }) => room));
     expect(arranged.every(({ room, version }) => room.level === 'Loft' && version === 2)).toBe(true);
     // A list that misses a room, or names another, changes nothing.
-    expect(await arrangeRooms(id, order.slice(1))).toBe(false);
-    expect(await arrangeRooms(id, [...order.slice(1), { room: 'other', level: 'Loft' }])).toBe(false);
+    expect(await arrangeRooms(id, order.slice(1), aChange())).toBe(false);
+    const strange = [...order.slice(1), { room: 'other', level: 'Loft' }];
+    expect(await arrangeRooms(id, strange, aChange())).toBe(false);
 
-    expect(await placeRoom(id, first, [12, 34.5])).toBe(true);
+    expect(await placeRoom(id, first, [12, 34.5], aChange())).toBe(true);
     expect((await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room.at).toEqual([12, 34.5]);
-    expect(await placeRoom(id, 'no-such-room', [0, 0])).toBe(false);
+    expect(await placeRoom(id, 'no-such-room', [0, 0], aChange())).toBe(false);
     // Who saves the room meanwhile says nothing of its place, and does not lose it.
     const { at: _at, ...edited } = { ...original, level: 'Loft', name: 'Edited' };
     expect(await saveRoom(id, 2, edited)).toEqual({ kind: 'saved', version: 3 });
@@ -234,8 +238,59 @@ describe('houses', () => {
   it('keep a newer level from being overwritten', async () => {
     const id = await newHouse();
     const level = (value: 3 | 5) => saveHouseHead(id, 1, (head) => ({ ...head, method: { level: value } }));
-    expect([await level(5), await level(3)]).toEqual([true, false]);
+    expect([await level(5), await level(3)]).toEqual([2, undefined]);
     expect((await findHouse(id))?.head.method.level).toBe(5);
+  });
+
+  // Three changes of one hand, none of them answered yet, as a page that is left sends them.
+  const [one, two, three] = ['aaaaaaaa', 'bbbbbbbb', 'cccccccc'].map(
+    (head) => `${head}-0000-4000-8000-000000000000`,
+  ) as [string, string, string];
+  const changes = [
+    { id: one, after: [] },
+    { id: two, after: [one] },
+    { id: three, after: [two, one] },
+  ] as const;
+  it.each([
+    [0, 1, 2],
+    [0, 2, 1],
+    [1, 0, 2],
+    [1, 2, 0],
+    [2, 0, 1],
+    [2, 1, 0],
+    [0, 0, 2, 1, 2],
+  ])('keep the last change that a hand made, whatever order they come in: %i %i %i', async (...comes) => {
+    const id = await newHouse();
+    const rooms = (await findHouse(id))?.rooms.map(({ room }) => room) ?? [];
+    const room = rooms[0]?.id ?? '';
+    const orders = [rooms.slice(1), rooms.toReversed(), [...rooms.slice(2), ...rooms.slice(0, 2)]].map((some) =>
+      [...new Set([...some, ...rooms])].map((own) => ({ room: own.id, level: own.level ?? '' })),
+    );
+    const tools = ['knives', 'trowel', 'boxes'] as const;
+    for (const at of comes) {
+      const change = changes[at];
+      if (!change) throw new Error('there are three');
+      await saveHouseHead(id, 1, (head) => ({ ...head, method: { level: 4, tools: tools[at] } }), change);
+      await saveRoomMethod(id, 1, room, { tools: tools[at] }, change);
+      await placeRoom(id, room, [at, at], change);
+      await arrangeRooms(id, orders[at] ?? [], change);
+    }
+    const house = await findHouse(id);
+    const own = house?.rooms.find((stored) => stored.room.id === room)?.room;
+    expect(house?.head.method).toEqual({ level: 4, tools: 'boxes' });
+    expect([own?.method, own?.at]).toEqual([{ tools: 'boxes' }, [2, 2]]);
+    expect(house?.rooms.map((stored) => stored.room.id)).toEqual(orders[2]?.map((stored) => stored.room));
+  });
+
+  it('refuse a change over what somebody else has changed since', async () => {
+    const id = await newHouse();
+    const save = (version: number, level: 3 | 4 | 5, change?: Change) =>
+      saveHouseHead(id, version, (head) => ({ ...head, method: { level } }), change);
+    const mine = aChange();
+    expect(await save(1, 5, mine)).toBe(2);
+    expect(await save(2, 3, aChange())).toBe(3);
+    expect(await save(1, 4, { ...aChange(), after: [mine.id] })).toBeUndefined();
+    expect((await findHouse(id))?.head.method.level).toBe(3);
   });
 });
 

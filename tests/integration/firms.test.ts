@@ -128,14 +128,15 @@ describe('a firm', () => {
     expect(Object.values(before).filter(([row]) => (row as { all: string | null }).all === null)).toEqual([]);
     const [room] = demoHouse().rooms;
     if (!room) throw new Error('the demo has rooms');
+    const change = { id: randomUUID(), after: [] };
     const reading = { at: AT + 1, temperature: 30, humidity: 50, speed: undefined, doubt: undefined };
     await inFirm(ours.lead.firm, async () => {
-      expect(await saveHouseHead(house, 1, (head) => ({ ...head, name: 'Taken' }))).toBe(false);
+      expect(await saveHouseHead(house, 1, (head) => ({ ...head, name: 'Taken' }))).toBeUndefined();
       expect(await saveRoom(house, 1, room)).toEqual({ kind: 'gone' });
       expect(await addRooms(house, [room])).toBeUndefined();
       expect(await setRemoved(house, room.id, new Date(AT))).toBe(false);
-      expect(await arrangeRooms(house, [])).toBe(false);
-      expect(await placeRoom(house, room.id, [1, 1])).toBe(false);
+      expect(await arrangeRooms(house, [], change)).toBe(false);
+      expect(await placeRoom(house, room.id, [1, 1], change)).toBe(false);
       const held = { id: randomUUID(), room: room.id, at: new Date(AT).toISOString() };
       expect(await appendEntries(house, ours.lead, [{ ...held, kind: 'held', payload: { why: 'no' } }])).toEqual({
         kind: 'noHouse',

@@ -5,29 +5,27 @@ import type { MethodChoices } from '../../core/house/methodSchema';
 import type { HouseHead } from '../../core/house/schema';
 import { withMethod } from '../../core/house/withMethod';
 import { now } from '../../db/clock';
-import { type StoredHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
+import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
 import { dropMethod, keepMethod } from '../../db/methods';
 import { loadSite } from '../loadSite';
-import { afterTheOneBefore } from './afterTheOneBefore';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 const STALE = 'Somebody changed this in the meantime. Reload to see it, then choose again.';
 
 export const methodCommands: Handlers<'saveMethod' | 'saveRoomMethod' | 'keepMethod' | 'dropMethod'> = {
-  saveMethod: async ({ house, version, method }) => {
-    if (!(await afterTheOneBefore(house, version, (own) => own.version))) return refused('notFound', HOUSE_GONE);
+  saveMethod: async ({ house, version, change, method }) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
     const why = await whyForbidden(house, { method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
-    const saved = await saveHouseHead(house, version, (head) => ({ ...head, method }));
-    return saved ? granted({ version: version + 1 }) : refused('stale', STALE);
+    const saved = await saveHouseHead(house, version, (head) => ({ ...head, method }), change);
+    return saved ? granted({ version: saved }) : refused('stale', STALE);
   },
 
-  saveRoomMethod: async ({ house, room, version, method }) => {
-    const versionIn = ({ rooms }: StoredHouse) => rooms.find((own) => own.room.id === room)?.version;
-    if (!(await afterTheOneBefore(house, version, versionIn))) return refused('notFound', HOUSE_GONE);
+  saveRoomMethod: async ({ house, room, version, change, method }) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
     const why = await whyForbidden(house, { room, choices: method });
     if (why) return refused('invalid', `Not kept: ${why}.`);
-    const saved = await saveRoomMethod(house, version, room, method);
+    const saved = await saveRoomMethod(house, version, room, method, change);
     if (saved.kind === 'gone') return refused('notFound', ROOM_GONE);
     if (saved.kind === 'stale') return refused('stale', STALE);
     return granted({ version: saved.version });

@@ -54,11 +54,11 @@ export const roomCommands: Handlers<
   restoreRoom: async ({ house, room }) =>
     (await setRemoved(house, room, null)) ? granted(null) : refused('notFound', ROOM_GONE),
 
-  arrangeRooms: async ({ house, order }) =>
-    (await arrangeRooms(house, order))
+  arrangeRooms: async ({ house, order, change }) =>
+    (await arrangeRooms(house, order, change))
       ? granted(null)
       : refused('stale', 'Somebody added or removed a room in the meantime. Reload to see it, then move again.'),
 
-  placeRoom: async ({ house, room, at }) =>
-    (await placeRoom(house, room, at)) ? granted(null) : refused('notFound', ROOM_GONE),
+  placeRoom: async ({ house, room, at, change }) =>
+    (await placeRoom(house, room, at, change)) ? granted(null) : refused('notFound', ROOM_GONE),
 };

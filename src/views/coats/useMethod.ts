@@ -5,6 +5,7 @@ import { useMemo, useRef, useState } from 'react';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
+import type { Change } from '@/contract/change';
 import type { Air } from '@/core/drying/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { conflictsIn, newlyForbidden } from '@/core/estimate/conflictsIn';
@@ -22,7 +23,7 @@ export interface MethodRoom {
   readonly tally: Tally;
 }
 
-type Send = (version: number) => Promise<Answer<{ readonly version: number }>>;
+type Send = (version: number, change: Change) => Promise<Answer<{ readonly version: number }>>;
 
 /** A change that is made on the page and perhaps kept already, until the page shows it by itself. */
 interface Edit<Value> {
@@ -72,8 +73,8 @@ export function useMethod(
   const keep = (key: string, shown: number, send: Send, refused: () => void, done: (version: number) => void) => {
     setMessage(undefined);
     setLost(false);
-    const sent = sendInOrder(`method of ${houseId} ${key}`, (ahead) =>
-      send(Math.max(shown, versions.current[key] ?? 0) + ahead),
+    const sent = sendInOrder(`method of ${houseId} ${key}`, (change) =>
+      send(Math.max(shown, versions.current[key] ?? 0), change),
     );
     void sent.then(
       (answer) => {
@@ -100,7 +101,7 @@ export function useMethod(
     keep(
       '',
       version,
-      (at) => sendCommand('saveMethod', { house: houseId, version: at, method }),
+      (at, own) => sendCommand('saveMethod', { house: houseId, version: at, change: own, method }),
       () => setEdits((now) => (now.house === edit ? { ...now, house: undefined } : now)),
       (keptAs) => setEdits((now) => (now.house === edit ? { ...now, house: { ...edit, keptAs } } : now)),
     );
@@ -115,7 +116,7 @@ export function useMethod(
     keep(
       id,
       taken.version,
-      (at) => sendCommand('saveRoomMethod', { house: houseId, room: id, version: at, method }),
+      (at, own) => sendCommand('saveRoomMethod', { house: houseId, room: id, version: at, change: own, method }),
       () =>
         setEdits((now) => {
           const { [id]: own, ...others } = now.rooms;

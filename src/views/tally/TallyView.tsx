@@ -124,7 +124,9 @@ export function TallyView({
       });
       change(
         arranged,
-        sendInOrder(`order of ${houseId}`, () => sendCommand('arrangeRooms', { house: houseId, order })),
+        sendInOrder(`order of ${houseId}`, (own) =>
+          sendCommand('arrangeRooms', { house: houseId, order, change: own }),
+        ),
       );
     },
     [rooms, houseId, change],
@@ -132,7 +134,9 @@ export function TallyView({
   const place = (id: string, at: [number, number]) =>
     change(
       shownRooms.map((entry) => (entry.id === id ? { ...entry, room: { ...entry.room, at } } : entry)),
-      sendInOrder(`place of ${houseId} ${id}`, () => sendCommand('placeRoom', { house: houseId, room: id, at })),
+      sendInOrder(`place of ${houseId} ${id}`, (own) =>
+        sendCommand('placeRoom', { house: houseId, room: id, at, change: own }),
+      ),
     );
   const level = levelsOf(shownRooms).find((candidate) => candidate.level === (current?.level ?? shownRooms[0]?.level));
 
