@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { NewEntry } from '@/core/log/entry';
+import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post, SERVER_LOST } from './sendCommand';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : never;
@@ -40,7 +41,10 @@ export function useLog(house: string, clock: number) {
     setSending(true);
     setMessage(undefined);
     try {
-      const response = await post('/api/entries', { house, entries });
+      const response = await post('/api/entries', {
+        house,
+        entries: entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
+      });
       if (!response.ok) {
         // Only a refusal says that nothing was recorded: after a fault the same entry is sent again.
         setUnsent(response.status >= 500 ? { key, entries } : undefined);

@@ -1,32 +1,52 @@
 import type { Transaction } from 'sequelize';
 import { facesOf } from '../core/house/faces/facesOf';
 import type { Problem } from '../core/house/problem';
-import type { NewEntry } from '../core/log/entry';
+import type { HouseHead, Room } from '../core/house/schema';
+import type { Piece } from '../core/joints/pieces';
+import type { Covered, NewEntry } from '../core/log/entry';
+import { knownMethod } from '../core/method/knownMethod';
+import { methodOfRoom } from '../core/method/resolveMethod';
+import { coveredBy } from '../core/standing/coveredBy';
 import { type HouseRow, models } from './models';
 import { readRoom } from './readRoom';
 
+/** The pieces of some rooms of a house; of those that cannot be worked out there are none. */
+export type PiecesOf = (head: HouseHead, rooms: readonly Room[]) => Promise<ReadonlyMap<Room, readonly Piece[]>>;
+
+type Found =
+  | { readonly ok: true; readonly on?: readonly Covered[] }
+  | { readonly ok: false; readonly problem: Problem };
+
 const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
-const facesNamed = (entry: NewEntry): readonly string[] =>
-  (entry.kind === 'coat' ? entry.payload.faces : undefined) ?? [];
 
 /**
- * Looks up whom and which faces entries name, and says of one what it names and is not there; the path is within the entry.
- * Only new entries are to be looked at: what was recorded stays true when a wall or a person is gone.
+ * Looks up whom and what entries name: of each either what its coat lies on, or what it names that is not there; the path is
+ * within the entry. Only new entries are to be looked at: what was recorded stays true when a wall or a person is gone.
  */
 export async function checkEntries(
   entries: readonly NewEntry[],
   house: HouseRow,
+  piecesOf: PiecesOf,
   transaction: Transaction,
-): Promise<(entry: NewEntry) => Problem | undefined> {
-  const [crew, faces] = [await crewAmong(entries, transaction), await facesAmong(entries, house, transaction)];
+): Promise<(entry: NewEntry) => Found> {
+  const crew = await crewAmong(entries, transaction);
+  const rooms = await roomsCoated(entries, house, piecesOf, transaction);
+  const refused = (path: string, reason: string): Found => ({ ok: false, problem: { path, reason } });
   return (entry) => {
     if (ranBy(entry).some((person) => !crew.has(person)))
-      return { path: 'payload.ranBy', reason: 'names somebody who is not on the crew' };
-    const named = facesNamed(entry);
-    const place = named.findIndex((face) => !faces.get(entry.room ?? '')?.has(face));
-    return place < 0
-      ? undefined
-      : { path: `payload.faces[${place}]`, reason: `the room has no face "${named[place]}"` };
+      return refused('payload.ranBy', 'names somebody who is not on the crew');
+    const there = entry.kind === 'coat' ? rooms.get(entry.room) : undefined;
+    if (entry.kind !== 'coat' || !there) return { ok: true };
+    const { room, faces, pieces } = there;
+    const named = entry.payload.faces ?? [];
+    const strange = named.findIndex((face) => !faces().has(face));
+    if (strange >= 0) return refused(`payload.faces[${strange}]`, `the room has no face "${named[strange]}"`);
+    if (!pieces) {
+      return entry.payload.pieces
+        ? refused('payload.pieces', 'the room is too large to work out, so nobody knows its pieces')
+        : { ok: true };
+    }
+    return coveredBy(entry.payload, pieces, methodOfRoom(house.head, room, knownMethod(house.head)), room.finish);
   };
 }
 
@@ -38,19 +58,33 @@ async function crewAmong(entries: readonly NewEntry[], transaction: Transaction)
   return new Set(people.map((person) => person.id));
 }
 
-/** The faces of the rooms of which these entries name some. */
-async function facesAmong(
+interface Coated {
+  readonly room: Room;
+  readonly faces: () => ReadonlySet<string>;
+  /** Undefined when the room cannot be worked out. */
+  readonly pieces: readonly Piece[] | undefined;
+}
+
+/** The rooms in which something was put on by these entries, with their faces and pieces as they are now. */
+async function roomsCoated(
   entries: readonly NewEntry[],
-  { id: houseId, head: { unit } }: HouseRow,
+  { id: houseId, head }: HouseRow,
+  piecesOf: PiecesOf,
   transaction: Transaction,
-): Promise<ReadonlyMap<string, ReadonlySet<string>>> {
-  const id = [...new Set(entries.flatMap((entry) => (facesNamed(entry).length > 0 ? (entry.room ?? []) : [])))];
+): Promise<ReadonlyMap<string, Coated>> {
+  const id = [...new Set(entries.flatMap((entry) => (entry.kind === 'coat' ? [entry.room] : [])))];
   if (id.length === 0) return new Map();
   const rows = await models().RoomRow.findAll({ where: { houseId, id }, transaction });
+  const rooms = rows.flatMap((row) => readRoom(row.room, head.unit) ?? []);
+  const pieces = await piecesOf(head, rooms);
   return new Map(
-    rows.map((row) => {
-      const room = readRoom(row.room, unit);
-      return [row.id, new Set(room ? facesOf(room, unit).map((face) => face.id) : [])];
+    rooms.map((room) => {
+      let faces: ReadonlySet<string> | undefined;
+      const own = () => {
+        faces ??= new Set(facesOf(room, head.unit).map((face) => face.id));
+        return faces;
+      };
+      return [room.id, { room, faces: own, pieces: pieces.get(room) }];
     }),
   );
 }

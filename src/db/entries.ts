@@ -1,9 +1,12 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Op, UniqueConstraintError } from 'sequelize';
 import type { Problem } from '../core/house/problem';
-import { type Entry, type NewEntry, newEntrySchema } from '../core/log/entry';
+import { takeOff } from '../core/joints/takeOff';
+import { type Covered, ENTRY_KINDS, type Entry, type NewEntry } from '../core/log/entry';
+import { ENTRY_VERSION, liftPayload } from '../core/log/liftEntry';
 import type { Person, Role } from '../core/log/person';
-import { checkEntries } from './checkEntries';
+import { isInTime } from '../core/measure/instant';
+import { checkEntries, type PiecesOf } from './checkEntries';
 import { now } from './clock';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
@@ -35,11 +38,14 @@ export async function listEntries(houseId: string, after = 0): Promise<readonly 
 /**
  * Appends entries, all or none. `seq` is given under the house's row lock, so that a reader who has seen n has seen
  * everything before it. An entry sent again unchanged is recorded once; changed, it is a conflict.
+ *
+ * @param piecesOf the pieces of rooms, which a caller may remember between calls
  */
 export async function appendEntries(
   houseId: string,
   by: Pick<Person, 'id' | 'role'>,
   entries: readonly NewEntry[],
+  piecesOf: PiecesOf = takenOffHere,
 ): Promise<AppendResult> {
   const { sequelize, RoomRow } = models();
   const append = sequelize.transaction(async (transaction): Promise<AppendResult> => {
@@ -54,13 +60,13 @@ export async function appendEntries(
       (await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id),
     );
 
-    const problemOf = await checkEntries(entries, house, transaction);
+    const foundOf = await checkEntries(entries, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};
-    const fresh = new Map<string, NewEntry>();
+    const fresh = new Map<string, { readonly entry: NewEntry; readonly on: readonly Covered[] | undefined }>();
     for (const [index, entry] of entries.entries()) {
       const row = known.get(entry.id);
-      const twin = fresh.get(entry.id);
+      const twin = fresh.get(entry.id)?.entry;
       if (row ? !isSame(row, entry, houseId, by.id) : twin !== undefined && !isDeepStrictEqual(twin, entry))
         return { kind: 'conflict', id: entry.id };
       if (row) seqs[entry.id] = row.seq;
@@ -68,12 +74,15 @@ export async function appendEntries(
       if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
       if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by))
         return { kind: 'notYours', id: entry.payload.target };
-      const problem = problemOf(entry);
-      if (problem) return { kind: 'wrong', problem: { ...problem, path: `entries[${index}].${problem.path}` } };
-      fresh.set(entry.id, entry);
+      const found = foundOf(entry);
+      if (!found.ok)
+        return { kind: 'wrong', problem: { ...found.problem, path: `entries[${index}].${found.problem.path}` } };
+      fresh.set(entry.id, { entry, on: found.on });
     }
 
-    const rows = [...fresh.values()].map((entry, index) => rowOf(entry, houseId, house.nextSeq + index, by));
+    const rows = [...fresh.values()].map(({ entry, on }, index) =>
+      rowOf(entry, on, houseId, house.nextSeq + index, by),
+    );
     await EntryRow.bulkCreate(rows, { transaction });
     await house.update({ nextSeq: house.nextSeq + rows.length }, { transaction });
     for (const { id, seq } of rows) seqs[id] = seq;
@@ -92,7 +101,13 @@ export async function appendEntries(
 const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>): boolean =>
   by.role === 'lead' || target === undefined || target.by === by.id;
 
-function rowOf(entry: NewEntry, houseId: string, seq: number, by: { readonly id: string; readonly role: Role }) {
+function rowOf(
+  entry: NewEntry,
+  on: readonly Covered[] | undefined,
+  houseId: string,
+  seq: number,
+  by: { readonly id: string; readonly role: Role },
+) {
   return {
     id: entry.id,
     houseId,
@@ -102,7 +117,7 @@ function rowOf(entry: NewEntry, houseId: string, seq: number, by: { readonly id:
     at: new Date(entry.at),
     by: by.id,
     role: by.role,
-    payload: entry.payload,
+    payload: on ? { ...entry.payload, on } : entry.payload,
     recordedAt: new Date(now()),
   };
 }
@@ -114,7 +129,7 @@ function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): bo
     kind: row.kind,
     at: row.at.getTime(),
     by: row.by,
-    payload: row.payload,
+    payload: withoutFound(payloadOf(row)),
   };
   return isDeepStrictEqual(stored, {
     houseId,
@@ -128,16 +143,22 @@ function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): bo
 
 const withoutUndefined = (value: object): unknown => JSON.parse(JSON.stringify(value));
 
-/** A recorded entry; one that could not be recorded any more is left out rather than keep everybody from the house. */
+/** What was found out when it was recorded is no part of what was sent. */
+function withoutFound(payload: unknown): unknown {
+  const { on: _found, ...sent } = payload as Readonly<Record<string, unknown>>;
+  return sent;
+}
+
+const payloadOf = ({ version, kind, payload }: EntryRow): unknown =>
+  version === ENTRY_VERSION ? payload : liftPayload(kind, payload);
+
+const takenOffHere: PiecesOf = async (head, rooms) =>
+  new Map(rooms.map((room) => [room, takeOff(room, head).pieces] as const));
+
+/** A recorded entry, which was looked at when it was sent; one of no known kind or instant is left out. */
 function entryOf(row: EntryRow): Entry | undefined {
-  const sent = newEntrySchema.safeParse({
-    id: row.id,
-    room: row.roomId,
-    kind: row.kind,
-    at: row.at.toISOString(),
-    payload: row.payload,
-  });
-  return sent.success
-    ? { ...sent.data, seq: row.seq, by: row.by, role: row.role, recordedAt: row.recordedAt.toISOString() }
-    : undefined;
+  const { id, seq, roomId: room, kind, at, by, role, recordedAt } = row;
+  if (!ENTRY_KINDS.has(kind) || !Number.isFinite(at.getTime()) || !isInTime(at.toISOString())) return undefined;
+  const stamp = { id, seq, room, kind, at: at.toISOString(), by, role, recordedAt: recordedAt.toISOString() };
+  return { ...stamp, payload: payloadOf(row) } as Entry;
 }

@@ -10,6 +10,7 @@ import * as unfinished from './migrations/0006-unfinished';
 import * as sessions from './migrations/0007-sessions';
 import * as firms from './migrations/0008-firms';
 import * as chains from './migrations/0009-chains';
+import * as entryVersion from './migrations/0010-entry-version';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -23,6 +24,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0007-sessions': sessions,
   '0008-firms': firms,
   '0009-chains': chains,
+  '0010-entry-version': entryVersion,
 };
 
 /**

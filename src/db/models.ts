@@ -10,6 +10,7 @@ import {
 import type { MethodChoices } from '../core/house/methodSchema';
 import type { HouseHead, Room } from '../core/house/schema';
 import type { NewEntry } from '../core/log/entry';
+import { ENTRY_VERSION } from '../core/log/liftEntry';
 import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
 import type { Chain } from './chain';
@@ -63,7 +64,8 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare at: Date;
   declare by: string;
   declare role: Role;
-  declare payload: NewEntry['payload'];
+  declare payload: unknown;
+  declare version: CreationOptional<number>;
   declare recordedAt: Date;
 }
 
@@ -176,6 +178,7 @@ function bind(sequelize: Sequelize): void {
       by: { type: DataTypes.UUID, allowNull: false },
       role: text(),
       payload: json(),
+      version: { type: DataTypes.SMALLINT, allowNull: false, defaultValue: ENTRY_VERSION },
       recordedAt: instant(),
     },
     { ...options, tableName: 'entries' },

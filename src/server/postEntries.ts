@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { problemsFromZod, problemText } from '../core/house/problem';
 import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
@@ -9,10 +10,15 @@ import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { refuse } from './refuse';
 import { signedIn } from './session';
+import { rememberedTakeOffs } from './takeOffs/rememberedTakeOffs';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
 const SLACK_MS = 5 * 60_000;
+
+/** A room is taken off once for its pages and what is put on in it. */
+const piecesOf: PiecesOf = async (head, rooms) =>
+  new Map([...(await rememberedTakeOffs(head, rooms))].map(([room, { pieces }]) => [room, pieces] as const));
 
 const bodySchema = z.strictObject({
   house: z.uuid('must be a house').toLowerCase(),
@@ -43,7 +49,7 @@ export async function postEntries(request: Request): Promise<Response> {
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
-  return answerTo(await inFirm(person.firm, () => appendEntries(house, person, entries)));
+  return answerTo(await inFirm(person.firm, () => appendEntries(house, person, entries, piecesOf)));
 }
 
 function answerTo(result: AppendResult): Response {

@@ -20,6 +20,7 @@ const house = houseOfRooms(ROOMS);
 /** Every coat is on, the last ones within the last day. */
 const applied: AppliedCoats = {
   more: [],
+  stretches: [],
   coats: new Map<CoatId, CoatProgress>(
     coats.map((coat, index) => [
       coat.id,
@@ -31,7 +32,7 @@ const applied: AppliedCoats = {
             room: '',
             at: new Date((WEEK - 200 * (index + 1)) * MINUTE).toISOString(),
             kind: 'coat',
-            payload: { class: coat.class, key: coat.key, share: { of: 'all' }, mud: { kind: 'drying' } },
+            payload: { class: coat.class, key: coat.key, part: 1, mud: { kind: 'drying' } },
             seq: 1,
             by: '',
             role: 'lead',

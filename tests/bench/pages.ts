@@ -55,7 +55,7 @@ async function houseWithEntries(rooms: number, count: number): Promise<string> {
      SELECT $firm, gen_random_uuid(), $id, n, ($rooms::text[])[1 + n % $count], 'coat', now() - ($last - n) * interval '2 minutes',
        (SELECT id FROM people WHERE firm = $firm AND role = 'lead' LIMIT 1), 'lead',
        jsonb_build_object('class', (ARRAY['flat', 'butt', 'angle', 'bead', 'fasteners'])[1 + n % 5],
-         'key', (ARRAY['tape', 'fill', 'finish'])[1 + n * 3 / $last % 3], 'share', '{"of": "half"}'::jsonb, 'mud', '{"kind": "drying"}'::jsonb),
+         'key', (ARRAY['tape', 'fill', 'finish'])[1 + n * 3 / $last % 3], 'part', 0.5, 'mud', '{"kind": "drying"}'::jsonb),
        now()
      FROM generate_series(1, $last::integer) AS n`,
     { bind: { firm: firm(), id, rooms: house.rooms.map((room) => room.id), count: rooms, last: count } },

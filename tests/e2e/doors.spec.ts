@@ -228,7 +228,7 @@ test('what is no text, no path and no instant is refused with what is wrong, nev
         room: 'bath',
         at: minutesBefore(1),
         kind: 'coat',
-        payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'setting', minutes: 45 }, mixedAt },
+        payload: { class: 'flat', key: 'tape', mud: { kind: 'setting', minutes: 45 }, mixedAt },
       },
     ],
   });

@@ -23,7 +23,8 @@ const coat = (room = 'boot-room') => ({
   room,
   at: minutesBefore(0),
   kind: 'coat',
-  payload: { class: 'flat', key: 'tape', share: { of: 'half' } },
+  version: 2,
+  payload: { class: 'flat', key: 'tape', part: 0.5 },
 });
 
 test('signed out, pages lead to the sign-in and requests say so', async ({ page, request }) => {
@@ -53,9 +54,9 @@ test('entries are refused with the place and the reason, and never with a fault'
   expect(
     await post({
       house: id,
-      entries: [{ ...coat(), payload: { class: 'flat', key: 'tape', share: { of: 'some', part: 2 } } }],
+      entries: [{ ...coat(), payload: { class: 'flat', key: 'tape', part: 2 } }],
     }),
-  ).toEqual([400, 'entries[0].payload.share.part: must be less than the whole']);
+  ).toEqual([400, 'entries[0].payload.part: must be at most the whole, 1']);
   expect(await post({ house: id, entries: [{ ...coat(), id: 'x' }] })).toEqual([400, 'entries[0].id: must be a UUID']);
   expect(await post({ house: id, entries: [{ ...coat(), at: minutesBefore(-60) }] })).toEqual([
     400,

@@ -112,7 +112,7 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
   // Signing out would make everything after it the request of nobody.
   const commands = Object.entries(commandInputs(ground.house)).filter(([name]) => name !== 'signOut');
   const entry = { room: 'bath', at: ground.at, kind: 'held', payload: { why: 'odd' } };
-  const coat = { class: 'flat', key: 'tape', share: { of: 'some', part: 0.3 }, mud: { kind: 'drying' } };
+  const coat = { class: 'flat', key: 'tape', part: 0.3, mud: { kind: 'drying' } };
   const entries = [
     entry,
     { ...entry, kind: 'coat', payload: coat },

@@ -39,7 +39,7 @@ const tape = (room = 'pantry'): Extract<NewEntry, { kind: 'coat' }> => ({
   room,
   at: '2031-05-06T07:30:00.000Z',
   kind: 'coat',
-  payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'drying' } },
+  payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' } },
 });
 
 describe('migrations', () => {
@@ -56,6 +56,7 @@ describe('migrations', () => {
       { name: '0007-sessions' },
       { name: '0008-firms' },
       { name: '0009-chains' },
+      { name: '0010-entry-version' },
     ]);
   });
 });

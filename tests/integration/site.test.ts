@@ -220,7 +220,7 @@ describe('what pages make of the site', () => {
       room: 'boot-room',
       at,
       kind: 'coat',
-      payload: { class: 'flat', key: 'tape', share: { of: 'all' }, mud: { kind: 'setting', minutes: 20 } },
+      payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'setting', minutes: 20 } },
       seq: 1,
       by: IDS.Ines,
       role: 'finisher',

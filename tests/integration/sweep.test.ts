@@ -104,7 +104,7 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
       payload: {
         class: 'flat' as const,
         key: 'tape' as const,
-        share: { of: 'all' as const },
+        part: 1,
         mud: { kind: 'drying' as const },
       },
     };

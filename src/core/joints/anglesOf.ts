@@ -7,6 +7,7 @@ import { add, dot, minus, type Point, times, type Vector } from '../measure/vect
 import { profileOfEdge } from './edgeProfiles';
 import { factoryEdge, taperedSpans } from './factoryEdge';
 import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
+import { edgeId } from './jointId';
 
 /**
  * The joints along which faces meet: inside angles, off-angles and outside corners, from the angle between the two
@@ -47,7 +48,7 @@ function jointsAt(
   return piecesBeside(shared, hidden).map((span): Joint => {
     const ends: readonly [Vector, Vector] = [at(span.from), at(span.to)];
     return {
-      id: `${[a.face.id, b.face.id].sort().join('~')}.${placeOn(a.face.id < b.face.id ? a : b, ends[0])}`,
+      id: edgeId(a.face.id, b.face.id, placeOn(edges, ends)),
       edge,
       class: kind,
       length: span.to - span.from,
@@ -75,7 +76,17 @@ function hiddenAlong(edge: RoomEdge, shared: Span): Hidden {
   return { all: moved(all), taped: moved(taped) };
 }
 
-const placeOn = (edge: RoomEdge, point: Vector): string => onFace(edge, point).map(Math.round).join('.');
+/**
+ * Where a joint lies on one of its faces: how far along the line that two flat faces have in common, so that a wall that becomes
+ * longer at the other end changes nothing. Ceilings move with every wall, and are measured on last.
+ */
+function placeOn([a, b]: readonly [RoomEdge, RoomEdge], ends: readonly [Vector, Vector]): number | Point {
+  const onCeiling = [a, b].map(({ face }) => face.kind === 'ceiling');
+  const before = onCeiling[0] === onCeiling[1] ? a.face.id < b.face.id : onCeiling[1];
+  const [[u, v], [toU, toV]] = ends.map((end) => onFace(before ? a : b, end)) as [Point, Point];
+  if (a.face.bent || b.face.bent) return [u, v];
+  return Math.abs(toU - u) >= Math.abs(toV - v) ? Math.min(u, toU) : Math.min(v, toV);
+}
 
 /** A point of an edge on its face; on a bent face, measured along the edge as it lies flat. */
 function onFace({ face, edge }: RoomEdge, point: Vector): Point {

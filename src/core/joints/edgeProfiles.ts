@@ -5,6 +5,7 @@ import type { Room } from '../house/schema';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
 import { type Joint, NO_FACTORY_EDGE } from './joint';
+import { trimId } from './jointId';
 
 /**
  * What stands on an outside corner: what was said of this edge by any of its names, else the room's bead, which has to
@@ -60,7 +61,7 @@ export function freeEdgeTrims({ face }: HungFace, beads: Room['beads']): readonl
     return [
       ...straight.map(({ from, to }) => ({
         ...jointOn(face, name, profile, Math.hypot(to[0] - from[0], to[1] - from[1]), [from, to]),
-        id: `${name}.trim.${Math.round(from[0])}.${Math.round(from[1])}`,
+        id: trimId(name, from),
         lines: linesAlong(face, [from, to]),
       })),
       ...arched.map((arch) => ({

@@ -44,13 +44,13 @@ describe('the pieces of a room', () => {
 
   it('of a plain room: left of a corner is the wall before it, first are the opposite walls', () => {
     const { room, house } = roomOf("Den: 12' x 10' x 8'");
-    const corner = takeOff(room, house).pieces.filter(({ id, lies }) => lies && /^w1~w2\./.test(id));
+    const corner = takeOff(room, house).pieces.filter(({ id, lies }) => lies && /^w1~w2#/.test(id));
     expect(corner.map(({ face, lies }) => [face, lies?.left, lies?.first])).toEqual([
       ['w1', true, false],
       ['w2', false, true],
     ]);
     const edges = takeOff(room, house).pieces.filter(({ id, lies }) => lies && /^c0~/.test(id));
-    const firsts = edges.filter(({ lies }) => lies?.first).map(({ id, face }) => [id.split('.')[0], face]);
+    const firsts = edges.filter(({ lies }) => lies?.first).map(({ id, face }) => [id.split('#')[0], face]);
     // Along the walls that wait, the ceiling's side goes first.
     expect(Object.fromEntries(firsts)).toEqual({ 'c0~w0': 'w0', 'c0~w1': 'c0', 'c0~w2': 'w2', 'c0~w3': 'c0' });
     expect(edges.filter(({ face, lies }) => lies?.left !== (face !== 'c0'))).toEqual([]);

@@ -1,6 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
 import type { Face } from '../house/faces/face';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { Point } from '../measure/vector';
 import { paintedAreaOf } from './finishParts';
 import { firstWalls } from './firstWalls';
 import type { FaceLine, Joint, JointClass } from './joint';
@@ -10,7 +11,7 @@ import type { FaceLine, Joint, JointClass } from './joint';
  * fasteners of a face, or the surface of a face.
  */
 export interface Piece {
-  /** The joint and the face: `w0~w1.3658.0@w0`, `fasteners@w0`, `surface@c0`. */
+  /** The joint and the face: `w0~w1#0@w0`, `fasteners@w0`, `surface@c0`. */
   readonly id: string;
   readonly class: JointClass | 'fasteners' | 'surface';
   readonly face: string;
@@ -18,6 +19,8 @@ export interface Piece {
   readonly faces: readonly string[];
   /** mm of the joint, fasteners by count, mm² of surface. */
   readonly amount: number;
+  /** The pieces of its face that end on it and are run before it: butts that a flat crosses, seams that reach a corner. */
+  readonly crosses: readonly string[];
   /** How it lies for those who run an angle side by side; undefined where a coat covers the whole joint. */
   readonly lies: Lies | undefined;
 }
@@ -32,6 +35,9 @@ export interface Lies {
   readonly ceilingFirst: boolean;
 }
 
+/** A board ends this near to the corner that its seams reach. */
+const REACH_MM = 5;
+
 /**
  * The pieces of a room. Those behind cabinets are taped and never coated; they are none.
  *
@@ -45,12 +51,14 @@ export function piecesOf(
   const faces = new Map(hungFaces.map(({ face }) => [face.id, face]));
   const walls = hungFaces.filter(({ face }) => face.kind === 'wall').map(({ face }) => face.id);
   const first = new Set(firstWalls(walls.length).map((wall) => walls[wall]));
+  const coated = joints.filter(({ tapedOnly }) => !tapedOnly);
+  const crossed = crossedBy(coated);
   return [
-    ...joints.filter(({ tapedOnly }) => !tapedOnly).flatMap((joint) => sidesOf(joint, faces, first)),
+    ...coated.flatMap((joint) => sidesOf(joint, faces, first, crossed)),
     ...hungFaces.flatMap(({ face }): readonly Piece[] => {
       const spotted = spottedOn.get(face.id) ?? 0;
       const painted = paintedAreaOf(face);
-      const own = { face: face.id, faces: [face.id], lies: undefined };
+      const own = { face: face.id, faces: [face.id], crosses: [], lies: undefined };
       return [
         ...(spotted > 0 ? [{ ...own, id: `fasteners@${face.id}`, class: 'fasteners' as const, amount: spotted }] : []),
         ...(painted > 0 ? [{ ...own, id: `surface@${face.id}`, class: 'surface' as const, amount: painted }] : []),
@@ -63,18 +71,55 @@ function sidesOf(
   joint: Joint,
   faces: ReadonlyMap<string, Face>,
   first: ReadonlySet<string | undefined>,
+  crossed: ReadonlyMap<FaceLine, readonly string[]>,
 ): readonly Piece[] {
   const ids = [...new Set(joint.lines.map(({ face }) => face))];
   const isAngle = joint.class === 'angle' || joint.class === 'offAngle';
   const [a, b] = ids;
   return ids.map((face) => ({
-    id: `${joint.id}@${face}`,
+    id: pieceId(joint, face),
     class: joint.class,
     face,
     faces: ids,
     amount: joint.length,
+    crosses: joint.lines.filter((line) => line.face === face).flatMap((line) => crossed.get(line) ?? []),
     lies: isAngle && a !== undefined && b !== undefined ? liesOn(joint, face === a, faces, first) : undefined,
   }));
+}
+
+const pieceId = ({ id }: Joint, face: string): string => `${id}@${face}`;
+
+/** What is run first, what crosses it next, what they reach last. */
+const RUN_AS: Readonly<Partial<Record<JointClass, number>>> = { butt: 0, backedButt: 0, mixed: 1, flat: 1 };
+const LAST = 2;
+
+/** For every line of a joint on a face, the pieces that end on it and are run before it. */
+function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly string[]> {
+  const onFaces = new Map<string, { readonly line: FaceLine; readonly joint: Joint; readonly run: number }[]>();
+  for (const joint of joints) {
+    const run = RUN_AS[joint.class] ?? LAST;
+    for (const line of joint.lines) {
+      const known = onFaces.get(line.face);
+      if (known) known.push({ line, joint, run });
+      else onFaces.set(line.face, [{ line, joint, run }]);
+    }
+  }
+  const crossed = new Map<FaceLine, readonly string[]>();
+  for (const [face, lines] of onFaces) {
+    for (const { line, run } of lines) {
+      const under = lines.filter((own) => own.run < run && [own.line.from, own.line.to].some((end) => isOn(end, line)));
+      if (under.length > 0) crossed.set(line, [...new Set(under.map(({ joint }) => pieceId(joint, face)))]);
+    }
+  }
+  return crossed;
+}
+
+/** Whether a point of a face lies on a straight line of it. */
+function isOn([u, v]: Point, { from, to }: FaceLine): boolean {
+  const [du, dv] = [to[0] - from[0], to[1] - from[1]];
+  const square = du * du + dv * dv;
+  const along = square > 0 ? Math.max(0, Math.min(1, ((u - from[0]) * du + (v - from[1]) * dv) / square)) : 0;
+  return Math.hypot(u - from[0] - along * du, v - from[1] - along * dv) <= REACH_MM;
 }
 
 /** Of the two sides of an angle exactly one is left, one is first, whatever the room is like. */

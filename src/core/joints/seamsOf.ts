@@ -7,6 +7,7 @@ import { overlaps, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
 import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
+import { seamId } from './jointId';
 
 interface BoardSide extends Span {
   readonly across: Axis;
@@ -40,7 +41,7 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
         for (const piece of pieces) {
           const [from, to] = [point(whole.from + piece.from), point(whole.from + piece.to)];
           joints.push({
-            id: `${face.id}.${across}${Math.round(at)}.${Math.round(whole.from + piece.from)}`,
+            id: seamId(face.id, across, at, whole.from + piece.from),
             edge: undefined,
             class: run.class,
             length: piece.to - piece.from,

@@ -4,6 +4,7 @@ import { levelSchema } from '../house/levelSchema';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
+import { liftEntry } from './liftEntry';
 import type { Role } from './person';
 
 /** Ids are compared as they are written: in small letters. */
@@ -18,17 +19,9 @@ export const mudSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
-/** How much of the room's joints of a class an entry covers. */
-export const shareSchema = z.discriminatedUnion('of', [
-  z.strictObject({ of: z.literal('all') }),
-  z.strictObject({ of: z.literal('half') }),
-  z.strictObject({
-    of: z.literal('some'),
-    part: z.number().gt(0, 'must be greater than 0').lt(1, 'must be less than the whole'),
-  }),
-]);
-
 const noTwice = (list: readonly string[] | undefined) => new Set(list).size === (list?.length ?? 0);
+const shortText = (most: number) =>
+  z.string().trim().min(1, 'needs some text').max(most, `must be at most ${most} characters`);
 
 /** Who ran something, where that is not who writes it down, and from when to when, where somebody says so. */
 const run = {
@@ -42,12 +35,27 @@ const run = {
   ended: instantSchema.optional(),
 };
 
-/** A coat was put on. It says by itself what was done, so that it stays true when the method changes. */
+/** A piece that a coat was put on, and how much of it where that is not the whole: mm, fasteners by count, mm² of surface. */
+const pieceSchema = z.strictObject({
+  id: z.string().min(1, 'must be a piece').max(160),
+  amount: z.number().gt(0, 'must be greater than 0').optional(),
+});
+
+/**
+ * A coat was put on. It says by itself what was done, so that it stays true when the method changes. It lies on the pieces
+ * that it names, else on those of its class that are on its side and its faces; `part` of each.
+ */
 const coatPayload = z.strictObject({
   class: z.enum(COATED_CLASSES),
   key: z.enum(COAT_KEYS),
   side: z.enum(SIDES).optional(),
-  share: shareSchema,
+  part: z.number().gt(0, 'must be greater than 0').max(1, 'must be at most the whole, 1').default(1),
+  pieces: z
+    .array(pieceSchema)
+    .min(1, 'need at least one')
+    .max(2000, 'are too many')
+    .refine((pieces) => noTwice(pieces.map(({ id }) => id)), 'name a piece twice')
+    .optional(),
   /** On which faces, by id; everywhere where it does not say. */
   faces: z
     .array(z.string().min(1, 'must be a face').max(60))
@@ -60,12 +68,21 @@ const coatPayload = z.strictObject({
   thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
   substrate: z.enum(SUBSTRATES).optional(),
   tool: z.string().trim().max(80).optional(),
+  /** What is on the bag or the pail. */
+  product: shortText(80).optional(),
   mixedAt: instantSchema.optional(),
+  /** What was mixed at once carries one mark. */
+  batch: shortText(40).optional(),
   ...run,
 });
 
 const nothing = z.strictObject({});
-const base = { id: uuid('must be a UUID'), at: instantSchema };
+const base = {
+  id: uuid('must be a UUID'),
+  at: instantSchema,
+  // Those that are known were lifted.
+  version: z.never('is of another Oak Tally than this one').optional(),
+};
 const inRoom = { ...base, room: z.string().min(1, 'needs a room').max(60) };
 
 const DAY_MS = 86_400_000;
@@ -89,13 +106,16 @@ const byThen = ({ at, payload: { begun, ended } }: Run): boolean =>
 const ORDER = { path: ['payload', 'ended'], error: 'must not lie before it was begun' };
 const BY_THEN = { path: ['payload', 'ended'], error: 'must not lie after the entry itself' };
 
-/** What a client sends; who did it comes from the session, and the order from the database. */
-export const newEntrySchema = z.discriminatedUnion('kind', [
+const sentEntry = z.discriminatedUnion('kind', [
   z
     .strictObject({ ...inRoom, kind: z.literal('coat'), payload: coatPayload })
     .refine(({ at, payload: { mixedAt } }) => mixedAt === undefined || isMixedFor(mixedAt, at), {
       path: ['payload', 'mixedAt'],
       error: 'must lie in the day before the coat',
+    })
+    .refine(({ payload: { pieces, faces, part } }) => !pieces || (!faces && part === 1), {
+      path: ['payload', 'pieces'],
+      error: 'say by themselves on which faces and how much',
     })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
@@ -136,10 +156,33 @@ export const newEntrySchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
-export type NewEntry = z.infer<typeof newEntrySchema>;
+/**
+ * What a client sends, of any version; who did it comes from the session, the order from the database, and what a coat lay on
+ * from the room.
+ */
+export const newEntrySchema = z.preprocess(liftEntry, sentEntry);
+
+export type NewEntry = z.infer<typeof sentEntry>;
 export type EntryKind = NewEntry['kind'];
+export const ENTRY_KINDS: ReadonlySet<EntryKind> = new Set(sentEntry.options.map(({ shape }) => shape.kind.value));
+
+/** What a coat covered of a piece, and how much there was of it then: mm, fasteners by count, mm² of surface. */
+export interface Covered {
+  /** See `Piece`. */
+  readonly id: string;
+  readonly amount: number;
+  readonly of: number;
+}
+/** What of an entry is found out when it is recorded; undefined where the room could not be worked out, or before version 2. */
+interface Found {
+  readonly on?: readonly Covered[];
+}
+type Recorded<Sent> = Sent extends { readonly kind: 'coat'; readonly payload: infer Payload }
+  ? Omit<Sent, 'payload'> & { readonly payload: Payload & Found }
+  : Sent;
+
 /** An entry as recorded; `role` is what its author was at the time. */
-export type Entry = NewEntry & {
+export type Entry = Recorded<NewEntry> & {
   readonly seq: number;
   readonly by: string;
   readonly role: Role;
@@ -153,15 +196,3 @@ export const whoDid = (entry: Entry): readonly string[] =>
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
 export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'fan', 'item', 'void'];
-
-/** The part of a class that an entry covers, 0–1. */
-export function shareOf(share: z.infer<typeof shareSchema>): number {
-  switch (share.of) {
-    case 'all':
-      return 1;
-    case 'half':
-      return 0.5;
-    case 'some':
-      return share.part;
-  }
-}

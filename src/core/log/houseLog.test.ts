@@ -27,7 +27,7 @@ function entryOf({ kind, room, hour, by, role, target }: Said, index: number): E
         ...own,
         room,
         kind,
-        payload: { class: 'flat', key: 'tape', share: { of: 'half' }, mud: { kind: 'drying' } },
+        payload: { class: 'flat', key: 'tape', part: 0.5, mud: { kind: 'drying' } },
       };
     case 'item':
       return { ...own, room, kind, payload: { text: `note ${index}` } };

@@ -36,7 +36,7 @@ const round = (name: string, hour: number, but: readonly string[] = []): readonl
       class: coat.class,
       key: coat.key,
       ...(coat.side ? { side: coat.side } : {}),
-      share: { of: 'all' },
+      part: 1,
       mud: { kind: 'drying' },
     },
     seq: hour * 100 + index,

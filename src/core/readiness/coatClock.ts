@@ -1,9 +1,10 @@
 import type { AirClock } from '../drying/airClock';
-import { type Application, type Milestones, milestones } from '../drying/milestones';
+import { type Application, type CoatTrouble, type Milestones, milestones } from '../drying/milestones';
 import { liesOf, wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';
 import type { Coat } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
+import type { CoatProgress } from '../standing/appliedCoats';
 
 /** What an entry put on the wall. What it does not say of the mud is as the method would have it. */
 export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Method): Application {
@@ -41,3 +42,35 @@ const known = new WeakMap<AirClock, WeakMap<CoatEntry, Known>>();
 /** Of an entry only what it does not say by itself can have become another. */
 const isSame = (a: Application, b: Application): boolean =>
   a.thickness === b.thickness && a.substrate === b.substrate && a.lies === b.lies;
+
+/** When all that was put on for a coat is firm enough to be run over, set, and ready for what comes next. */
+export interface ProgressClock extends Pick<Milestones, 'recoatAt' | 'sandAt'> {
+  readonly firmAt: number;
+  /** Of what was put on last. */
+  readonly setAt: number | undefined;
+  readonly troubles: readonly CoatTrouble[];
+}
+
+/** A butt of drying mud may be crossed after so long. Common practice, no source. */
+const FIRM_AFTER_MS = 30 * 60_000;
+
+/** The clock of a coat of which something is on. */
+export function progressClock(progress: CoatProgress, coat: Coat, method: Method, clock: AirClock): ProgressClock {
+  const before = knownProgress.get(progress);
+  if (before?.clock === clock) return before.times;
+  const all = progress.applications.map((entry) => ({ entry, times: coatClock(entry, coat, method, clock) }));
+  const latest = (instants: readonly number[]) =>
+    instants.reduce((last, at) => Math.max(last, at), Number.NEGATIVE_INFINITY);
+  const times: ProgressClock = {
+    recoatAt: latest(all.map((one) => one.times.recoatAt)),
+    sandAt: latest(all.map((one) => one.times.sandAt)),
+    firmAt: latest(all.map((one) => one.times.setAt ?? Date.parse(one.entry.at) + FIRM_AFTER_MS)),
+    setAt: all.at(-1)?.times.setAt,
+    troubles: [...new Set(all.flatMap((one) => one.times.troubles))],
+  };
+  knownProgress.set(progress, { clock, times });
+  return times;
+}
+
+/** What was asked of a room last is asked again with the next page; its method and coat are those of the progress. */
+const knownProgress = new WeakMap<CoatProgress, { readonly clock: AirClock; readonly times: ProgressClock }>();

@@ -6,7 +6,7 @@ import { takeOff } from '../joints/takeOff';
 import type { Entry, NewEntry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import type { CoatedClass, CoatKey, Side } from '../method/coat';
-import { usualMethod } from '../method/resolveMethod';
+import { resolveMethod, usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
 import { appliedCoats, NOTHING_APPLIED } from '../standing/appliedCoats';
@@ -42,8 +42,8 @@ function coat(
   side?: Side,
   mud: { kind: 'drying' } | { kind: 'setting'; minutes: number } = { kind: 'drying' },
 ): Entry {
-  const said = typeof share === 'number' ? { of: 'some' as const, part: share } : { of: share };
-  return entry({ kind: 'coat', at, payload: { class: kind, key, ...(side ? { side } : {}), share: said, mud } });
+  const part = typeof share === 'number' ? share : share === 'half' ? 0.5 : 1;
+  return entry({ kind: 'coat', at, payload: { class: kind, key, ...(side ? { side } : {}), part, mud } });
 }
 const LINE = "A 12' x 10' x 8'";
 const { house, room } = roomOf(LINE);
@@ -205,5 +205,109 @@ describe('the passes of a room', () => {
   it('are tape, fill, finish and sand; none at level 0', () => {
     expect(tasksOf(tally, COATS, METHOD).map(({ pass }) => pass)).toEqual(['tape', 'fill', 'finish', 'sand']);
     expect(tasksOf(tally, roomCoats(tally, usualMethod(0)), usualMethod(0))).toEqual([]);
+  });
+});
+
+describe('pieces', () => {
+  const long = roomOf("Hall: 20' x 10' x 8'");
+  const off = takeOff(long.room, long.house);
+  const method = resolveMethod({ unit: 'in', method: { level: 4, angles: 'opposite' } });
+  const coats = roomCoats(off.tally, method);
+  const idsOf = (kind: CoatedClass, face?: string) =>
+    off.pieces
+      .filter((piece) => piece.class === kind && (face === undefined || piece.face === face))
+      .map(({ id }) => id);
+  /** A coat on some pieces, as it is recorded. */
+  const on = (kind: CoatedClass, key: CoatKey, at: number, ids: readonly string[], side?: Side): Entry => {
+    const own = off.pieces.filter(({ id }) => ids.includes(id));
+    const pieces = own.map(({ id, amount }) => ({ id, amount, of: amount }));
+    const said = { class: kind, key, ...(side && { side }), part: 1, mud: { kind: 'drying' } } as const;
+    return entry({
+      kind: 'coat',
+      at,
+      payload: { ...said, pieces: pieces.map(({ id }) => ({ id })), on: pieces },
+    });
+  };
+  const at = (entries: readonly Entry[], now: number, by = method) => {
+    const state = stateAfter(entries);
+    return whatNow(coats, by, state, appliedCoats(off.pieces, by, state.applied), AIR, now);
+  };
+  const nowOf = (kind: CoatedClass, ...asked: Parameters<typeof at>) =>
+    at(...asked).classes.find((standing) => standing.class === kind)?.now;
+
+  it('go on by themselves: the ceiling is finished while the walls still wait for their fill', () => {
+    const entries = [on('flat', 'tape', 0, idsOf('flat')), on('flat', 'fill', 30 * HOUR, idsOf('flat', 'c0'))];
+    const ceiling = off.pieces.filter(({ id }) => idsOf('flat', 'c0').includes(id));
+    const part = ceiling.reduce((sum, { amount }) => sum + amount, 0) / (off.tally.classes.flat.length || 1);
+    const wet = nowOf('flat', entries, 32 * HOUR);
+    // The ceiling is wet, the walls can have their fill.
+    expect(wet).toMatchObject({ kind: 'go', coat: { key: 'fill' }, share: expect.closeTo(part, 9) });
+    expect(wet?.kind === 'go' && wet.ready.map(({ coat: { key }, pieces: some }) => [key, some])).toEqual([
+      ['fill', undefined],
+    ]);
+    const dry = nowOf('flat', entries, 60 * HOUR);
+    expect(dry?.kind === 'go' && dry.ready.map(({ coat: { key }, part: share }) => [key, share])).toEqual([
+      ['fill', expect.closeTo(1 - part, 9)],
+      ['finish', expect.closeTo(part, 9)],
+    ]);
+    expect(dry?.kind === 'go' && dry.ready[1]?.pieces).toEqual(idsOf('flat', 'c0'));
+  });
+
+  it('of a corner wait for its other side, and only for that', () => {
+    const firsts = off.pieces.filter(({ class: kind, lies }) => kind === 'angle' && lies?.first);
+    const [one] = firsts.filter(({ face }) => face === 'w0');
+    const other = off.pieces.find(
+      ({ id, class: kind }) => kind === 'angle' && id !== one?.id && id.startsWith(one?.id.split('@')[0] ?? ''),
+    );
+    if (!one || !other) throw new Error('a wall has corners');
+    const entries = [on('angle', 'tape', 0, idsOf('angle')), on('angle', 'fill', 40 * HOUR, [one.id], 'first')];
+    const ready = (now: number) => {
+      const found = nowOf('angle', entries, now);
+      return found?.kind === 'go' ? found.ready.map(({ coat: { side }, pieces: some }) => [side, some]) : found;
+    };
+    const rest = firsts.filter(({ id }) => id !== one.id).map(({ id }) => id);
+    expect(ready(42 * HOUR)).toEqual([['first', undefined]]);
+    expect(ready(90 * HOUR)).toEqual([
+      ['first', undefined],
+      ['second', [other.id]],
+    ]);
+    expect(rest.length).toBeGreaterThan(1);
+  });
+
+  it('cross a butt when it is firm: after half an hour, or when it is set', () => {
+    const butts = idsOf('butt', 'w0');
+    expect(butts.length).toBeGreaterThan(0);
+    const taped = [on('butt', 'tape', HOUR, butts)];
+    const crossing = off.pieces.filter(
+      ({ class: kind, crosses }) => kind === 'flat' && crosses.some((id) => butts.includes(id)),
+    );
+    expect([...new Set(crossing.map(({ face }) => face))]).toEqual(['w0']);
+    // Every other flat can be taped meanwhile.
+    const soon = nowOf('flat', taped, HOUR + 60_000);
+    const others = idsOf('flat').filter((id) => !crossing.some((piece) => piece.id === id));
+    expect(soon?.kind === 'go' && soon.ready[0]?.pieces?.toSorted()).toEqual(others.toSorted());
+    const left = [...taped, on('flat', 'tape', HOUR, others)];
+    expect(nowOf('flat', left, HOUR + 60_000)).toMatchObject({
+      kind: 'wet',
+      crossed: true,
+      coat: { class: 'butt' },
+      next: { class: 'flat', key: 'tape' },
+      until: 1.5 * HOUR,
+    });
+    expect(nowOf('flat', left, 1.5 * HOUR)).toMatchObject({ kind: 'go', coat: { key: 'tape' } });
+    const hurried = resolveMethod({ unit: 'in', method: { level: 4, angles: 'opposite', order: 'noWait' } });
+    expect(nowOf('flat', left, HOUR + 60_000, hurried)).toMatchObject({ kind: 'go' });
+    const [first, ...more] = left;
+    if (first?.kind !== 'coat') throw new Error('the butts are first');
+    const setting = { ...first, payload: { ...first.payload, mud: { kind: 'setting' as const, minutes: 45 } } };
+    expect(nowOf('flat', [setting, ...more], HOUR + 60_000)).toMatchObject({ kind: 'wet', until: 1.75 * HOUR });
+  });
+
+  it('that wait are told of when they are ready, though others can go', () => {
+    const entries = [on('flat', 'tape', 0, idsOf('flat', 'c0'))];
+    const standing = at(entries, HOUR).classes.find((one) => one.class === 'flat');
+    expect(standing?.now.kind).toBe('go');
+    const [wet] = standing?.coats ?? [];
+    expect(standing?.changesAt).toBe(wet?.readyAt);
   });
 });

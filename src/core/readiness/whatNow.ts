@@ -4,8 +4,8 @@ import type { CoatTrouble } from '../drying/milestones';
 import type { RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
-import type { AppliedCoats } from '../standing/appliedCoats';
-import { coatClock } from './coatClock';
+import type { AppliedCoats, Stretch } from '../standing/appliedCoats';
+import { progressClock } from './coatClock';
 
 /** How one planned coat stands. */
 export type CoatPhase = 'planned' | 'part' | 'wet' | 'dry' | 'sanded';
@@ -21,15 +21,33 @@ export interface CoatStanding {
   readonly troubles: readonly CoatTrouble[];
 }
 
+/** A coat that can go on now, and on how much of its class. */
+export interface ReadyCoat {
+  readonly coat: Coat;
+  /** Of the class, 0–1. */
+  readonly part: number;
+  /** On which pieces, where more of the class will get this coat and cannot yet. */
+  readonly pieces: readonly string[] | undefined;
+}
+
 /** What can be done with one class of a room now. */
 export type ClassNow =
-  | { readonly kind: 'go'; readonly coat: Coat; readonly share: number }
+  | {
+      readonly kind: 'go';
+      /** The first of those that can go on. */
+      readonly coat: Coat;
+      /** How much of it is on already. */
+      readonly share: number;
+      readonly ready: readonly ReadyCoat[];
+    }
   | {
       readonly kind: 'wet';
       readonly coat: Coat;
       readonly until: number;
       /** What can be put on then; nothing more when it is the last. */
       readonly next: Coat | undefined;
+      /** Whether it is another class, which the next coat runs over. */
+      readonly crossed: boolean;
     }
   | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: string }
   | { readonly kind: 'dry' }
@@ -39,6 +57,8 @@ export interface ClassStanding {
   readonly class: CoatedClass;
   readonly coats: readonly CoatStanding[];
   readonly now: ClassNow;
+  /** When the first of its pieces that are not ready becomes so. */
+  readonly changesAt: number | undefined;
 }
 
 /** What can be done with a room now: coat some class, wait, sand, check, hand over, or nothing more. */
@@ -55,8 +75,9 @@ export interface RoomStanding {
 }
 
 /**
- * What can be done in a room, what is waiting and for what. A coat may go on when the one below covers the whole class
- * and is dry; a skim when everything else is. A held or cold room is stuck, its clocks run on.
+ * What can be done in a room, what is waiting and for what, piece by piece. A coat may go on where the one below is on and
+ * dry, the other side of an angle when the first is, and over a butt or into a corner when what lies there is firm; a skim
+ * when everything else is dry. A held or cold room is stuck, its clocks run on.
  *
  * @param coats all coats of the room in order, see `roomCoats`
  * @param method by which they are put on
@@ -106,35 +127,102 @@ function classStanding(
 ): ClassStanding {
   const own = coats.filter((coat) => coat.class === kind);
   const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
-  return { class: kind, coats: standings, now: classNow(standings, blocked) };
+  const nows = room.applied.stretches.flatMap((stretch) =>
+    stretch.class === kind ? [{ stretch, now: stretchNow(stretch, own, room) }] : [],
+  );
+  const waits = nows.flatMap(({ now }) => (now.kind === 'wet' && Number.isFinite(now.until) ? [now.until] : []));
+  return {
+    class: kind,
+    coats: standings,
+    now: classNow(own, standings, nows, blocked),
+    changesAt: waits.length > 0 ? Math.min(...waits) : undefined,
+  };
 }
 
 function coatStanding(coat: Coat, last: boolean, { method, state, applied, clock, now }: Looked): CoatStanding {
   const progress = applied.coats.get(coat.id);
   if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
-  const clocks = progress.applications.map((entry) => coatClock(entry, coat, method, clock));
-  const readyAt = Math.max(...clocks.map((one) => one[last ? 'sandAt' : 'recoatAt']));
+  const times = progressClock(progress, coat, method, clock);
+  const readyAt = times[last ? 'sandAt' : 'recoatAt'];
   const { share } = progress;
   const phase = share < 1 ? 'part' : readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
-  return {
-    coat,
-    phase,
-    share: phase === 'part' ? share : 1,
-    readyAt,
-    setAt: clocks.at(-1)?.setAt,
-    troubles: [...new Set(clocks.flatMap(({ troubles }) => troubles))],
-  };
+  return { coat, phase, share: phase === 'part' ? share : 1, readyAt, setAt: times.setAt, troubles: times.troubles };
 }
 
-function classNow(standings: readonly CoatStanding[], blocked: string | undefined): ClassNow {
-  const wet = standings.findLast(({ phase }) => phase === 'wet');
-  const next = standings.find(({ phase }) => phase === 'planned' || phase === 'part');
+/** What can be done with pieces that are alike; `after` waits for another side that is not on yet. */
+type StretchNow =
+  | { readonly kind: 'go'; readonly coat: Coat }
+  | { readonly kind: 'after'; readonly coat: Coat }
+  | {
+      readonly kind: 'wet';
+      readonly coat: Coat;
+      readonly until: number;
+      readonly next: Coat | undefined;
+      readonly crossed: boolean;
+    }
+  | { readonly kind: 'done' };
+
+function stretchNow(stretch: Stretch, own: readonly Coat[], { method, applied, clock, now }: Looked): StretchNow {
+  const { coats } = stretch;
+  const next = coats.find(({ share }) => share < 1)?.coat;
   // Mud on a later coat counts even when an earlier one was never logged.
-  if (wet?.readyAt !== undefined) return { kind: 'wet', coat: wet.coat, until: wet.readyAt, next: next?.coat };
-  if (!next) return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
-  return blocked === undefined
-    ? { kind: 'go', coat: next.coat, share: next.share }
-    : { kind: 'stuck', coat: next.coat, why: blocked };
+  for (const [index, on] of [...coats.entries()].reverse()) {
+    if (on.share < 1 || on.applications.length === 0) continue;
+    const until = progressClock(on, on.coat, method, clock)[index === coats.length - 1 ? 'sandAt' : 'recoatAt'];
+    if (until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
+  }
+  if (!next) return { kind: 'done' };
+  const place = own.findIndex(({ id }) => id === next.id);
+  const others =
+    next.side === undefined ? [] : stretch.beside.flatMap((other) => applied.stretches[other]?.coats ?? []);
+  for (const other of others) {
+    if (own.findIndex(({ id }) => id === other.coat.id) >= place) continue;
+    if (other.share < 1) return { kind: 'after', coat: next };
+    const until = other.applications.length > 0 ? progressClock(other, other.coat, method, clock).recoatAt : now;
+    if (until > now) return { kind: 'wet', coat: other.coat, until, next, crossed: false };
+  }
+  if (method.all.order === 'noWait') return { kind: 'go', coat: next };
+  let crossed: { readonly coat: Coat; readonly until: number } | undefined;
+  for (const under of stretch.across.flatMap((other) => applied.stretches[other]?.coats ?? [])) {
+    if (under.applications.length === 0) continue;
+    const until = progressClock(under, under.coat, method, clock).firmAt;
+    if (until > now && until > (crossed?.until ?? now)) crossed = { coat: under.coat, until };
+  }
+  return crossed ? { kind: 'wet', ...crossed, next, crossed: true } : { kind: 'go', coat: next };
+}
+
+function classNow(
+  own: readonly Coat[],
+  standings: readonly CoatStanding[],
+  nows: readonly { readonly stretch: Stretch; readonly now: StretchNow }[],
+  blocked: string | undefined,
+): ClassNow {
+  const ready = readyCoats(own, nows);
+  const [first] = ready;
+  if (first) {
+    if (blocked !== undefined) return { kind: 'stuck', coat: first.coat, why: blocked };
+    const share = standings.find(({ coat }) => coat.id === first.coat.id)?.share ?? 0;
+    return { kind: 'go', coat: first.coat, share, ready };
+  }
+  const wet = nows.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until)[0];
+  return wet ?? { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
+}
+
+function readyCoats(
+  own: readonly Coat[],
+  nows: readonly { readonly stretch: Stretch; readonly now: StretchNow }[],
+): readonly ReadyCoat[] {
+  // Nothing is on yet.
+  if (nows.length === 0) return own.slice(0, 1).map((coat) => ({ coat, part: 1, pieces: undefined }));
+  const whole = nows.reduce((sum, { stretch }) => sum + stretch.amount, 0);
+  return own.flatMap((coat): readonly ReadyCoat[] => {
+    const lacks = nows.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
+    const go = lacks.filter(({ now }) => now.kind === 'go' && now.coat.id === coat.id);
+    if (go.length === 0) return [];
+    const amount = go.reduce((sum, { stretch }) => sum + stretch.amount, 0);
+    const pieces = go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id));
+    return [{ coat, part: amount / whole, pieces: go.length < lacks.length ? pieces : undefined }];
+  });
 }
 
 function roomNow(classes: readonly ClassStanding[], state: RoomState, blocked: string | undefined): RoomNow {

@@ -29,7 +29,7 @@ function logged(coat: Pick<Coat, 'class' | 'key' | 'side'>, part = 1): CoatEntry
       class: coat.class,
       key: coat.key,
       ...(coat.side ? { side: coat.side } : {}),
-      share: part === 1 ? { of: 'all' } : { of: 'some', part },
+      part,
       mud: { kind: 'drying' },
     },
     seq: count,
@@ -148,7 +148,7 @@ describe('coats that are on, beside those that are asked for', () => {
 
   it('of a class that is no longer in the room have no place, and are kept', () => {
     const entries = [logged({ class: 'trim', key: 'fill', side: undefined })];
-    expect(appliedCoats(pieces, methodOf({}), entries)).toEqual({ coats: new Map(), more: entries });
+    expect(appliedCoats(pieces, methodOf({}), entries)).toMatchObject({ coats: new Map(), more: entries });
   });
 
   it('never become less by a change of method and back, and nothing is asked for twice', () => {

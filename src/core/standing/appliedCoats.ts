@@ -1,10 +1,12 @@
 import type { Room } from '../house/schema';
 import type { Piece } from '../joints/pieces';
-import { type CoatEntry, shareOf } from '../log/entry';
-import { type CoatId, SETTING_RECOAT_FACTOR, type Side } from '../method/coat';
+import type { CoatEntry } from '../log/entry';
+import { type Coat, type CoatId, SETTING_RECOAT_FACTOR } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
-import { choicesFor, type Method } from '../method/resolveMethod';
-import { methodOn } from '../method/roomCoats';
+import type { Method } from '../method/resolveMethod';
+import { type Alike, alikePieces } from './alikePieces';
+import { isCeilingFirst } from './coveredBy';
+import { liesOn } from './liesOn';
 
 /**
  * How far one coat that the method asks for is: what was put on for it, oldest first, and the share that it covers, 0–1. What
@@ -15,14 +17,29 @@ export interface CoatProgress {
   readonly applications: readonly CoatEntry[];
 }
 
+/** Pieces of a class that nothing tells apart, with the coats that are asked for on them, in order. */
+export interface Stretch {
+  readonly class: Piece['class'];
+  readonly pieces: readonly Piece[];
+  /** Of all of them: mm, fasteners by count, mm² of surface. */
+  readonly amount: number;
+  readonly coats: readonly ({ readonly coat: Coat } & CoatProgress)[];
+  /** The other sides of their joints, by number. */
+  readonly beside: readonly number[];
+  /** What they run over, by number: flats over butts, angles and beads over both. */
+  readonly across: readonly number[];
+}
+
 /** What was put on in a room, beside what its method asks for. */
 export interface AppliedCoats {
   readonly coats: ReadonlyMap<CoatId, CoatProgress>;
   /** What is on beyond what is asked for now, or has no place any more, as it was logged. */
   readonly more: readonly CoatEntry[];
+  /** The same piece by piece, those alike together; none where nothing is on. */
+  readonly stretches: readonly Stretch[];
 }
 
-export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [] };
+export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
 /** One coat on one piece: what it was logged as, how much of the piece is covered, and by which entries. */
 interface Layer {
@@ -30,6 +47,9 @@ interface Layer {
   share: number;
   readonly entries: CoatEntry[];
 }
+
+/** Round-off of what was measured in tenths of a mm. */
+const ALL = 0.999;
 
 /**
  * Lays what was put on beside what is asked for, piece by piece. Tape counts as tape; every other coat counts by its order
@@ -46,38 +66,45 @@ export function appliedCoats(
   finish?: Room['finish'],
 ): AppliedCoats {
   if (applied.length === 0) return NOTHING_APPLIED;
-  const groups = alikeTogether(pieces, applied, method, finish);
-  for (const entry of applied) putOn(entry, groups);
+  const groups = alikePieces(pieces, applied, method, finish).map((alike): Group => ({ alike, layers: [] }));
+  for (const [index, entry] of applied.entries()) putOn(entry, index, groups);
   const sums = new Map<CoatId, { covered: number; whole: number; readonly entries: Set<CoatEntry> }>();
   const placed = new Set<CoatEntry>();
-  for (const { piece, method: own, ceilingFirst, layers } of groups) {
+  const stretches = groups.map(({ alike, layers }): Stretch => {
+    const { piece, amount, method: own } = alike;
+    const ceilingFirst = isCeilingFirst(piece, method, finish);
     const asked = coatsFor(piece.class, own).filter(({ side }) => liesOn(piece, side, ceilingFirst));
     const tape = layers.filter(({ key }) => key === 'tape');
     const after = layers.filter(({ key }) => key !== 'tape');
     let order = 0;
-    for (const coat of asked) {
+    const coats = asked.map((coat) => {
       const layer = coat.key === 'tape' ? tape[0] : after[order++];
       const sum = sums.get(coat.id) ?? { covered: 0, whole: 0, entries: new Set() };
-      sum.whole += piece.amount;
-      sum.covered += piece.amount * (layer?.share ?? 0);
+      sum.whole += amount;
+      sum.covered += amount * (layer?.share ?? 0);
       for (const entry of layer?.entries ?? []) {
         sum.entries.add(entry);
         placed.add(entry);
       }
       sums.set(coat.id, sum);
-    }
+      return { coat, share: layer?.share ?? 0, applications: [...(layer?.entries ?? [])] };
+    });
     // What is on beyond what is asked for lies on the last coat, and dries with it.
-    const last = sums.get(asked.at(-1)?.id ?? '');
+    const last = coats.at(-1);
     for (const { entries } of [...tape.slice(1), ...after.slice(order)])
-      for (const entry of entries) last?.entries.add(entry);
-  }
+      for (const entry of entries) {
+        last?.applications.push(entry);
+        sums.get(last?.coat.id ?? '')?.entries.add(entry);
+      }
+    return { class: piece.class, pieces: alike.pieces, amount, coats, beside: alike.beside, across: alike.across };
+  });
   const coats = new Map<CoatId, CoatProgress>();
   for (const [id, { covered, whole, entries }] of sums) {
     if (entries.size === 0) continue;
     const share = whole > 0 ? covered / whole : 0;
-    coats.set(id, { share: share > 0.999 ? 1 : share, applications: applied.filter((entry) => entries.has(entry)) });
+    coats.set(id, { share: share > ALL ? 1 : share, applications: applied.filter((entry) => entries.has(entry)) });
   }
-  return { coats, more: applied.filter((entry) => !placed.has(entry)) };
+  return { coats, more: applied.filter((entry) => !placed.has(entry)), stretches };
 }
 
 type Asked = Parameters<typeof appliedCoats>;
@@ -93,34 +120,10 @@ export function knownCoats(...asked: Asked): AppliedCoats {
   return coats;
 }
 
-/** Pieces that no entry and no coat tells apart, as one; what is on them, in the order in which it was begun. */
 interface Group {
-  readonly piece: Piece;
-  readonly method: Method;
-  readonly ceilingFirst: boolean;
+  readonly alike: Alike;
+  /** What is on them, in the order in which it was begun. */
   readonly layers: Layer[];
-}
-
-/** Pieces of one class, on the same side, by the same method, and on the same face where some entry names it. */
-function alikeTogether(
-  pieces: readonly Piece[],
-  applied: readonly CoatEntry[],
-  method: Method,
-  finish: Room['finish'],
-): readonly Group[] {
-  const named = new Set(applied.flatMap(({ payload: { faces } }) => faces ?? []));
-  const groups = new Map<string, Group>();
-  for (const piece of pieces) {
-    const { lies } = piece;
-    const own = methodOn(piece.faces, method, finish);
-    const face = named.has(piece.face) ? piece.face : '';
-    const key = `${piece.class} ${own.level} ${lies?.left} ${lies?.first} ${lies?.ceilingFirst} ${face}`;
-    const group = groups.get(key);
-    const ceilingFirst = choicesFor(own, piece.class).order === 'ceilingSides';
-    const whole = group ? { ...group.piece, amount: group.piece.amount + piece.amount } : piece;
-    groups.set(key, { piece: whole, method: own, ceilingFirst, layers: [] });
-  }
-  return [...groups.values()];
 }
 
 /** Drying mud is under no other coat sooner, whatever the air. Common practice, no source. */
@@ -130,12 +133,9 @@ const SOONEST_RECOAT_MS = 3 * 3_600_000;
  * Puts a coat on what it was logged for. Where some of that has it already and some not, the rest was meant. Where all has
  * it, it is the same coat once more (two people said so), unless the first could be coated again by then.
  */
-function putOn(entry: CoatEntry, groups: readonly Group[]): void {
-  const { class: kind, key, side, share, faces } = entry.payload;
-  const on = groups.filter(
-    ({ piece, ceilingFirst }) =>
-      kind === piece.class && liesOn(piece, side, ceilingFirst) && (!faces || faces.includes(piece.face)),
-  );
+function putOn(entry: CoatEntry, index: number, groups: readonly Group[]): void {
+  const { key } = entry.payload;
+  const on = groups.filter(({ alike }) => alike.parts.has(index));
   const lastOf = ({ layers }: Group) => layers.findLast((layer) => layer.key === key);
   const open = on.filter((group) => (lastOf(group)?.share ?? 0) < 1);
   const again = open.length === 0 && on.every((group) => isAnother(lastOf(group), entry));
@@ -145,7 +145,8 @@ function putOn(entry: CoatEntry, groups: readonly Group[]): void {
       layer = { key, share: 0, entries: [] };
       group.layers.push(layer);
     }
-    layer.share = Math.min(1, layer.share + shareOf(share));
+    const share = layer.share + (group.alike.parts.get(index) ?? 0);
+    layer.share = share > ALL ? 1 : share;
     layer.entries.push(entry);
   }
 }
@@ -156,22 +157,4 @@ function isAnother(layer: Layer | undefined, { at }: CoatEntry): boolean {
   const { mud } = last.payload;
   const wait = mud.kind === 'setting' ? mud.minutes * SETTING_RECOAT_FACTOR * 60_000 : SOONEST_RECOAT_MS;
   return Date.parse(at) - Date.parse(last.at) >= wait;
-}
-
-/**
- * Whether a piece is what a school calls this side, or part of a whole joint; where ceilings come first, theirs is the first
- * side.
- */
-function liesOn({ lies }: Piece, side: Side | undefined, ceilingFirst: boolean): boolean {
-  if (!lies || side === undefined) return true;
-  switch (side) {
-    case 'left':
-      return lies.left;
-    case 'right':
-      return !lies.left;
-    case 'first':
-      return ceilingFirst ? lies.ceilingFirst : lies.first;
-    case 'second':
-      return !(ceilingFirst ? lies.ceilingFirst : lies.first);
-  }
 }

@@ -93,7 +93,7 @@ export function demoLog(
     room: string,
     part: Coat,
     at: string,
-    { share = { of: 'all' }, partner }: { share?: { of: 'all' | 'half' }; partner?: DemoName | undefined } = {},
+    { part: covered = 1, partner }: { part?: number; partner?: DemoName | undefined } = {},
   ) =>
     write(by, {
       id: randomUUID(),
@@ -105,7 +105,7 @@ export function demoLog(
         key: part.key,
         ...(part.side ? { side: part.side } : {}),
         ...(partner ? { ranBy: [ids[by], ids[partner]] } : {}),
-        share,
+        part: covered,
         ...loggedMud(wetMudOf(part, methodOf(house, room))),
         tool: part.tool,
       },
@@ -136,7 +136,7 @@ export function demoLog(
   // Yesterday Tobin got through the butts and half of the flats of the day room.
   for (const part of coatsIn('day-room', 'fill')) {
     if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
-    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { share: { of: 'half' } });
+    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { part: 0.5 });
   }
   // This morning Osei taped the lantern room, up to the beads.
   for (const part of coatsIn('lantern-room', 'tape')) {

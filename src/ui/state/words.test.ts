@@ -6,21 +6,38 @@ import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import { CLASS_NAMES, classWords, isJoint, roomWords } from './words';
 
 const NOW = Date.parse('2031-05-06T06:52:00Z');
-const [tape] = coatsFor('flat', usualMethod(4));
-if (!tape) throw new Error('a flat is taped');
+const [tape, fill, finish] = coatsFor('flat', usualMethod(4));
+if (!tape || !fill || !finish) throw new Error('a flat has three coats');
+const all = { coat: tape, part: 1, pieces: undefined };
 
 describe('the words of a class', () => {
   it.each<[ClassNow, object]>([
     [
-      { kind: 'go', coat: tape, share: 0 },
+      { kind: 'go', coat: tape, share: 0, ready: [all] },
       { mark: 'go', title: 'Go: tape coat' },
     ],
     [
-      { kind: 'go', coat: tape, share: 0.255 },
+      { kind: 'go', coat: tape, share: 0.255, ready: [all] },
       { mark: 'go', title: 'Go: tape coat', detail: '26 % done' },
     ],
     [
-      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: undefined },
+      {
+        kind: 'go',
+        coat: fill,
+        share: 0,
+        ready: [
+          { coat: fill, part: 0.4, pieces: ['w0#v1219.0@w0'] },
+          { coat: finish, part: 0.25, pieces: ['c0#v1219.0@c0'] },
+        ],
+      },
+      { mark: 'go', title: 'Go: fill coat', detail: 'on 40 % of it, finish coat on 25 %' },
+    ],
+    [
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: fill, crossed: true },
+      { mark: 'wet', title: 'Flats not firm', detail: 'until 9:10' },
+    ],
+    [
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: undefined, crossed: false },
       { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10' },
     ],
     [

@@ -67,6 +67,17 @@ export interface StateWords {
   readonly detail?: string;
 }
 
+/** How much of a class can go on, where it is not all: some of it is on, or waits, or is ahead of the rest. */
+function partWords({ share, ready }: Extract<ClassNow, { kind: 'go' }>): { readonly detail?: string } {
+  const percent = (part: number) => `${Math.max(1, Math.round(part * 100))} %`;
+  const [first, ...ahead] = ready;
+  const said = [
+    ...(first?.pieces ? [`on ${percent(first.part)} of it`] : share > 0 ? [`${percent(share)} done`] : []),
+    ...ahead.map(({ coat, part }) => `${coat.name.toLowerCase()} on ${percent(part)}`),
+  ];
+  return said.length > 0 ? { detail: said.join(', ') } : {};
+}
+
 /** The words of what can be done with one class now. */
 export function classWords(now: ClassNow, instant: number, timeZone: string): StateWords {
   switch (now.kind) {
@@ -74,12 +85,12 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
       return {
         mark: 'go',
         title: `Go: ${now.coat.name.toLowerCase()}`,
-        ...(now.share > 0 ? { detail: `${Math.round(now.share * 100)} % done` } : {}),
+        ...partWords(now),
       };
     case 'wet':
       return {
         mark: 'wet',
-        title: `${now.coat.name} wet`,
+        title: now.crossed ? `${CLASS_NAMES[now.coat.class]} not firm` : `${now.coat.name} wet`,
         detail: `until ${untilWords(now.until, instant, timeZone)}`,
       };
     case 'stuck':

@@ -119,12 +119,7 @@ export function LogDialog({
         ...(side ? { side } : {}),
         ...(faces ? { faces } : {}),
         ...said.run,
-        share:
-          part !== undefined
-            ? { of: 'some', part }
-            : share === 'half' && covered === 0
-              ? { of: 'half' }
-              : { of: 'all' },
+        part: part ?? (share === 'half' && covered === 0 ? 0.5 : 1),
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },
         thickness: depth?.mm ?? asPlanned?.thickness,
         substrate: asPlanned?.substrate,

@@ -154,9 +154,10 @@ function facesWords(faces: readonly string[], room: Room | undefined): string {
 function wordsOf(entry: Entry, room: Room | undefined): string {
   switch (entry.kind) {
     case 'coat': {
-      const { class: kind, key, side, share, faces } = entry.payload;
-      const part = share.of === 'all' ? '' : share.of === 'half' ? ', half' : `, ${Math.round(share.part * 100)} %`;
-      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${part}`;
+      const { class: kind, key, side, part, faces, pieces } = entry.payload;
+      const share = part === 1 ? '' : part === 0.5 ? ', half' : `, ${Math.round(part * 100)} %`;
+      const some = pieces ? `, ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}` : '';
+      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${some}${share}`;
     }
     case 'sanded':
       return 'sanded';

@@ -1,11 +1,12 @@
 import Link from 'next/link';
 import type { Air } from '@/core/drying/air';
 import type { HouseHead } from '@/core/house/schema';
-import { type CoatEntry, shareOf, whoDid } from '@/core/log/entry';
+import { type CoatEntry, whoDid } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
 import type { Mark } from '@/core/log/stateOf';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
+import { lengthCovered } from '@/core/standing/coveredBy';
 import { airWords } from '@/ui/airWords';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { MarkButton } from '@/ui/MarkButton';
@@ -34,10 +35,12 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
   const mark = (done: Mark | undefined) =>
     done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
   const whenAndWho = (entry: CoatEntry) => {
-    const { mud } = entry.payload;
+    const { mud, product, batch } = entry.payload;
     const setting = mud.kind === 'setting' ? `, setting ${mud.minutes}` : '';
-    return `${instantWords(Date.parse(entry.at), timeZone)}, ${namesOf(whoDid(entry))}${setting}`;
+    return `${instantWords(Date.parse(entry.at), timeZone)}, ${namesOf(whoDid(entry))}${setting}${product ? `, ${product}` : ''}${batch ? `, batch ${batch}` : ''}`;
   };
+  const there = new Set(room.pieces.map(({ id }) => id));
+  const isThere = ({ payload: { on } }: CoatEntry) => !on || on.some(({ id }) => there.has(id));
   const words = roomWords(room.standing.now, now, timeZone);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
@@ -118,9 +121,17 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
                 })}
               {applied.more.map((entry) => (
                 <tr key={entry.id}>
-                  <td>{CLASS_NAMES[entry.payload.class]}</td>
-                  <td>{PASS_NAMES[entry.payload.key]}, more than is asked for now</td>
-                  <td>{Math.round(shareOf(entry.payload.share) * 100)} %</td>
+                  <td>
+                    {CLASS_NAMES[entry.payload.class]}
+                    {entry.payload.on && isJoint(entry.payload.class)
+                      ? `, ${roughLength(lengthCovered(entry.payload.on), house.unit)}`
+                      : ''}
+                  </td>
+                  <td>
+                    {PASS_NAMES[entry.payload.key]},{' '}
+                    {isThere(entry) ? 'more than is asked for now' : 'on what is no longer there'}
+                  </td>
+                  <td>{Math.round(entry.payload.part * 100)} %</td>
                   <td>{whenAndWho(entry)}</td>
                 </tr>
               ))}

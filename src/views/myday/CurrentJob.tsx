@@ -1,16 +1,17 @@
 import Link from 'next/link';
 import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
-import type { Coat, CoatedClass } from '@/core/method/coat';
+import type { CoatedClass } from '@/core/method/coat';
 import { BETWEEN } from '@/core/method/ladderFor';
 import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import type { ReadyCoat } from '@/core/readiness/whatNow';
 import { NoteItem } from '@/ui/NoteItem';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
-import { DoneButton, type ReadyCoat } from './DoneButton';
-import { coatAmount, listWords, sidesToRun, smallWorkWords } from './jobWords';
+import { type CoatToLog, DoneButton } from './DoneButton';
+import { coatAmount, facesOfPieces, listWords, sidesToRun, smallWorkWords } from './jobWords';
 
 /** The job that can go now: each class with its section, how much of it, with what, and when it is good. */
 export function CurrentJob({
@@ -27,13 +28,13 @@ export function CurrentJob({
   readonly room: RoomSite;
   readonly task: Task;
   /** Those that can go on now; none where the pass is sanding. */
-  readonly coats: readonly Coat[];
+  readonly coats: readonly ReadyCoat[];
   readonly now: number;
   readonly works: boolean;
 }) {
   const { unit } = site.house;
   const { name, id } = room.room;
-  const first = coats[0];
+  const first = coats[0]?.coat;
   const way = wayOfRooms(site)(room);
   return (
     <section className="sheet space-y-4 p-5" aria-label="Now">
@@ -42,15 +43,18 @@ export function CurrentJob({
         <h2 className="text-2xl">
           {task.pass === 'sand'
             ? 'Sand the room'
-            : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))}`}
+            : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map(({ coat }) => CLASS_NAMES[coat.class].toLowerCase()))}`}
         </h2>
       </div>
       <ul className="space-y-3 font-medium">
-        {coats.map((coat) => (
+        {coats.map(({ coat, part, pieces }) => (
           <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
             <ClassGlyph kind={coat.class} room={room} way={way} />
             <span>
-              {coatAmount(coat, room, unit)} with the {inUnit(coat.tool, unit)}
+              {coatAmount(coat, room, unit, pieces ? part : 1)} with the {inUnit(coat.tool, unit)}
+              {pieces && (
+                <span className="block text-sm">Only on {facesOfPieces(pieces, room)}: the rest is not ready.</span>
+              )}
               {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
             </span>
           </li>
@@ -83,7 +87,7 @@ export function CurrentJob({
           houseId={houseId}
           room={id}
           pass={task.pass}
-          coats={coats.map((coat) => readyCoat(coat, room))}
+          coats={coats.map((ready) => coatToLog(ready, room))}
           now={now}
         />
       )}
@@ -116,9 +120,9 @@ function ClassGlyph({
   );
 }
 
-const readyCoat = (coat: Coat, { method }: RoomSite): ReadyCoat => {
+const coatToLog = ({ coat, pieces }: ReadyCoat, { method }: RoomSite): CoatToLog => {
   const { class: kind, key, side, tool } = coat;
-  return { coat: { class: kind, key, side, tool }, wet: loggedMud(wetMudOf(coat, method)) };
+  return { coat: { class: kind, key, side, tool }, pieces, wet: loggedMud(wetMudOf(coat, method)) };
 };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -7,8 +7,10 @@ import type { Coat } from '@/core/method/coat';
 import type { Pass } from '@/core/plan/tasksOf';
 
 /** A coat that can go, with the mud as its method puts it on. */
-export interface ReadyCoat {
+export interface CoatToLog {
   readonly coat: Pick<Coat, 'class' | 'key' | 'side' | 'tool'>;
+  /** On which pieces, where not on all of its class. */
+  readonly pieces: readonly string[] | undefined;
   readonly wet: WetMud;
 }
 
@@ -27,7 +29,7 @@ export function DoneButton({
   readonly houseId: string;
   readonly room: string;
   readonly pass: Pass;
-  readonly coats: readonly ReadyCoat[];
+  readonly coats: readonly CoatToLog[];
   readonly now: number;
 }) {
   const log = useLog(houseId, now);
@@ -38,14 +40,15 @@ export function DoneButton({
     pass === 'sand'
       ? [{ kind: 'sanded', room, payload: {} }]
       : coats.map(
-          ({ coat, wet }): Said => ({
+          ({ coat, pieces, wet }): Said => ({
             kind: 'coat',
             room,
             payload: {
               class: coat.class,
               key: coat.key,
               ...(coat.side ? { side: coat.side } : {}),
-              share: { of: 'all' },
+              part: 1,
+              ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
               ...wet,
               ...(mixedAt !== undefined && wet.mud.kind === 'setting' ? { mixedAt } : {}),
               tool: coat.tool,

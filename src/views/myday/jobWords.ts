@@ -1,3 +1,4 @@
+import { placesIn } from '@/core/house/ids';
 import { firstWalls } from '@/core/joints/firstWalls';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
@@ -7,18 +8,27 @@ import type { SmallWork } from '@/core/method/smallWork';
 import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { areaWords, roughLength } from '@/ui/lengthWords';
+import { faceWords } from '@/ui/room/faceWords';
 import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 
 /** Words in a row: flats, butts and fasteners. */
 export const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
-/** How much of a class the coat covers: faces of a lower level may go without it. */
-export function coatAmount(coat: Coat, { coats, tally }: RoomSite, unit: LengthUnit): string {
-  const amount = coats.find((own) => own.id === coat.id)?.amount ?? 0;
-  if (coat.class === 'fasteners') return `${amount} fasteners`;
+/** How much of a class the coat covers, or a part of it: faces of a lower level may go without it. */
+export function coatAmount(coat: Coat, { coats, tally }: RoomSite, unit: LengthUnit, part = 1): string {
+  const amount = (coats.find((own) => own.id === coat.id)?.amount ?? 0) * part;
+  if (coat.class === 'fasteners') return `${Math.round(amount)} fasteners`;
   if (isJoint(coat.class)) return `${roughLength(amount, unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
   return amount < tally.paintedArea * 0.999 ? areaWords(amount, unit) : 'the whole surface';
+}
+
+/** On which faces pieces lie, in words: wall 2 and ceiling. */
+export function facesOfPieces(ids: readonly string[], { room, pieces }: RoomSite): string {
+  const place = placesIn(room);
+  const wanted = new Set(ids);
+  const faces = new Set(pieces.filter(({ id }) => wanted.has(id)).map(({ face }) => faceWords(place(face))));
+  return listWords([...faces]);
 }
 
 /** What a pass is about, in a few words. */

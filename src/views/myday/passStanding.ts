@@ -1,10 +1,10 @@
-import type { Coat } from '@/core/method/coat';
 import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
+import type { ReadyCoat } from '@/core/readiness/whatNow';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. */
 export type PassStanding =
-  | { readonly kind: 'go'; readonly coats: readonly Coat[] }
+  | { readonly kind: 'go'; readonly coats: readonly ReadyCoat[] }
   | { readonly kind: 'wet'; readonly until: number }
   | { readonly kind: 'stuck'; readonly why: string };
 
@@ -16,7 +16,9 @@ export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
     return { kind: 'stuck', why: standing.now.kind === 'stuck' ? standing.now.why : 'coats are still to run' };
   }
   const wanted = new Set(task.coats.map(({ id }) => id));
-  const coats = standing.classes.flatMap(({ now }) => (now.kind === 'go' && wanted.has(now.coat.id) ? [now.coat] : []));
+  const coats = standing.classes.flatMap(({ now }) =>
+    now.kind === 'go' ? now.ready.filter(({ coat }) => wanted.has(coat.id)) : [],
+  );
   if (coats.length > 0) return { kind: 'go', coats };
   const classes = standing.classes.filter((kind) => task.coats.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));

@@ -1,0 +1,27 @@
+import type { Axis } from '../measure/chords';
+import type { Point } from '../measure/vector';
+
+const mm = (value: number): number => Math.round(value) || 0;
+
+/** The id of a joint within a face: across which axis, at what height or width, from where; mm. */
+export const seamId = (face: string, across: Axis, at: number, from: number): string =>
+  `${face}#${across}${mm(at)}.${mm(from)}`;
+
+/** The id of a joint between two faces, from its place on one of them: where along their line, or where on the face; mm. */
+export const edgeId = (a: string, b: string, place: number | Point): string =>
+  `${[a, b].sort().join('~')}#${[place].flat().map(mm).join('.')}`;
+
+/** The id of a trim along a stretch of a free edge, which may have several; mm. */
+export const trimId = (edge: string, [u, v]: Point): string => `${edge}.trim#${mm(u)}.${mm(v)}`;
+
+/** The joint of a piece: `c0~w1#0` of `c0~w1#0@c0`. */
+export const jointOf = (piece: string): string => piece.slice(0, piece.lastIndexOf('@'));
+
+/**
+ * What a piece lies along, but for its place there: the face of a seam, the two faces of an edge, and on which of them. What
+ * was laid out anew, as when a wall became longer, is found again by it.
+ *
+ * @example placeOf('w0#v1219.0@w0')  // 'w0@w0'
+ * @example placeOf('c0~w1#0@c0')     // 'c0~w1@c0'
+ */
+export const placeOf = (piece: string): string => piece.replace(/#.*(?=@)/, '');

@@ -1,0 +1,75 @@
+import type { Problem } from '../house/problem';
+import type { Room } from '../house/schema';
+import { jointOf } from '../joints/jointId';
+import type { Piece } from '../joints/pieces';
+import type { Covered, NewEntry } from '../log/entry';
+import { choicesFor, type Method } from '../method/resolveMethod';
+import { methodOn } from '../method/roomCoats';
+import { liesOn } from './liesOn';
+
+type CoatSaid = Extract<NewEntry, { kind: 'coat' }>['payload'];
+
+/** Somebody who measured a joint may have measured it a little longer than it is. */
+const SLACK = 1.01;
+
+/**
+ * The pieces of a room that a coat lies on, and how much of each it covers: what is kept with the entry, and stays true when
+ * the room or the method changes.
+ *
+ * @param pieces of the room as it is now, see `piecesOf`
+ * @returns what is covered, or what of the entry names something that is not there; its path is within the entry
+ */
+export function coveredBy(
+  { class: kind, side, part, pieces: named, faces }: CoatSaid,
+  pieces: readonly Piece[],
+  method: Method,
+  finish?: Room['finish'],
+): { readonly ok: true; readonly on: readonly Covered[] } | { readonly ok: false; readonly problem: Problem } {
+  if (!named) {
+    const on = pieces.filter(
+      (piece) =>
+        piece.class === kind &&
+        (!faces || faces.includes(piece.face)) &&
+        liesOn(piece, side, isCeilingFirst(piece, method, finish)),
+    );
+    return { ok: true, on: on.map((piece) => covered(piece, piece.amount * part)) };
+  }
+  const byId = new Map(pieces.map((piece) => [piece.id, piece]));
+  const on: Covered[] = [];
+  for (const [index, { id, amount }] of named.entries()) {
+    const refused = (path: string, reason: string) => ({
+      ok: false as const,
+      problem: { path: `payload.pieces[${index}].${path}`, reason },
+    });
+    const piece = byId.get(id);
+    if (!piece) return refused('id', `the room has no piece "${id}"`);
+    if (piece.class !== kind) return refused('id', `is of another class (${piece.class})`);
+    if (!liesOn(piece, side, isCeilingFirst(piece, method, finish)))
+      return refused('id', `is not of the side "${side}"`);
+    if ((amount ?? 0) > piece.amount * SLACK)
+      return refused('amount', `is more than the piece has (${rounded(piece, piece.amount)})`);
+    on.push(covered(piece, Math.min(piece.amount, amount ?? piece.amount)));
+  }
+  return { ok: true, on };
+}
+
+/** The length that a coat covered; of an angle that was run on both sides, once. mm */
+export function lengthCovered(on: readonly Covered[]): number {
+  const joints = new Map<string, number>();
+  for (const { id, amount } of on) joints.set(jointOf(id), Math.max(joints.get(jointOf(id)) ?? 0, amount));
+  return [...joints.values()].reduce((sum, length) => sum + length, 0);
+}
+
+const covered = (piece: Piece, amount: number): Covered => ({
+  id: piece.id,
+  amount: rounded(piece, amount),
+  of: rounded(piece, piece.amount),
+});
+
+/** Tenths of mm of a joint, whole mm² of a surface; of fasteners also parts, where a part of them was meant. */
+const rounded = ({ class: kind }: Piece, amount: number): number =>
+  kind === 'surface' ? Math.round(amount) : Math.round(amount * 10) / 10;
+
+/** Whether the ceiling's sides are the first ones where a piece lies. */
+export const isCeilingFirst = (piece: Piece, method: Method, finish: Room['finish']): boolean =>
+  choicesFor(methodOn(piece.faces, method, finish), piece.class).order === 'ceilingSides';

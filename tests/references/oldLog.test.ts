@@ -1,0 +1,65 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, it } from 'vitest';
+import { airClock } from '@/core/drying/airClock';
+import type { SourcedAir } from '@/core/drying/roomAir';
+import { readHouse } from '@/core/house/readHouse';
+import { takeOff } from '@/core/joints/takeOff';
+import { type Entry, newEntrySchema } from '@/core/log/entry';
+import { liftPayload } from '@/core/log/liftEntry';
+import { stateOf } from '@/core/log/stateOf';
+import { siteOf } from '@/core/readiness/siteOf';
+
+/** A log as the first version recorded it, with what that version made of it: of each coat its phase, share and date. */
+const { house: file, now, entries, expected } = JSON.parse(readFileSync('tests/fixtures/log-v1.json', 'utf8'));
+
+describe('a log of the first version', () => {
+  const lifted: readonly Entry[] = entries.map((entry: Entry) => ({
+    ...entry,
+    payload: liftPayload(entry.kind, entry.payload),
+  }));
+
+  it('stands where it stood, to the minute', () => {
+    const reading = readHouse(file);
+    if (!reading.ok) throw new Error('the house is read');
+    const { house } = reading;
+    const air = airClock<SourcedAir>([
+      { from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
+    ]);
+    const site = siteOf(
+      house,
+      house.rooms,
+      stateOf(lifted),
+      () => air,
+      Date.parse(now),
+      (room) => takeOff(room, house),
+    );
+    const minute = (at: number | undefined) => new Date(Math.round((at ?? 0) / 60_000) * 60_000).toISOString();
+    const found = site.rooms.map(({ room, standing, applied, state }) => [
+      room.id,
+      {
+        coats: Object.fromEntries(
+          standing.classes
+            .flatMap(({ coats }) => coats)
+            .filter(({ share }) => share > 0)
+            .map(({ coat, phase, share, readyAt }) => [coat.id, [phase, Number(share.toFixed(6)), minute(readyAt)]]),
+        ),
+        more: applied.more.length,
+        sanded: state.sanded?.at ?? null,
+      },
+    ]);
+    expect(Object.fromEntries(found)).toEqual(expected);
+  });
+
+  it('is said in the same way when it is sent again, and one of the future is refused', () => {
+    for (const { seq: _seq, by: _by, role: _role, recordedAt: _at, ...sent } of entries) {
+      const again = newEntrySchema.parse(sent);
+      expect(again.payload).toEqual(liftPayload(sent.kind, sent.payload));
+      expect(newEntrySchema.parse({ ...sent, version: 1 })).toEqual(again);
+      expect(newEntrySchema.parse({ ...again, version: 2 })).toEqual(again);
+      expect(newEntrySchema.safeParse({ ...sent, version: 3 }).error?.issues[0]).toMatchObject({
+        path: ['version'],
+        message: 'is of another Oak Tally than this one',
+      });
+    }
+  });
+});
