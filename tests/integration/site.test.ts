@@ -182,7 +182,11 @@ describe('what pages make of the site', () => {
     };
     expect(standing('bunk-room', 'fill')).toMatchObject({
       kind: 'go',
-      coats: [{ class: 'flat' }, { class: 'angle', side: 'first' }, { class: 'fasteners' }],
+      coats: [
+        { coat: { class: 'flat' }, part: 1 },
+        { coat: { class: 'angle', side: 'first' }, part: 1 },
+        { coat: { class: 'fasteners' }, part: 1 },
+      ],
     });
     expect(standing('galley', 'finish')).toMatchObject({ kind: 'wet' });
     expect(standing('landing', 'tape')).toMatchObject({ kind: 'stuck', why: expect.stringContaining('Electrician') });

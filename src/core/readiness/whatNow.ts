@@ -24,7 +24,7 @@ export interface CoatStanding {
 /** A coat that can go on now, and on how much of its class. */
 export interface ReadyCoat {
   readonly coat: Coat;
-  /** Of the class, 0–1. */
+  /** Of all that is to get it, 0–1. */
   readonly part: number;
   /** On which pieces, where more of the class will get this coat and cannot yet. */
   readonly pieces: readonly string[] | undefined;
@@ -214,14 +214,14 @@ function readyCoats(
 ): readonly ReadyCoat[] {
   // Nothing is on yet.
   if (nows.length === 0) return own.slice(0, 1).map((coat) => ({ coat, part: 1, pieces: undefined }));
-  const whole = nows.reduce((sum, { stretch }) => sum + stretch.amount, 0);
+  const sum = (some: typeof nows) => some.reduce((all, { stretch }) => all + stretch.amount, 0);
   return own.flatMap((coat): readonly ReadyCoat[] => {
-    const lacks = nows.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
+    const get = nows.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id));
+    const lacks = get.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
     const go = lacks.filter(({ now }) => now.kind === 'go' && now.coat.id === coat.id);
     if (go.length === 0) return [];
-    const amount = go.reduce((sum, { stretch }) => sum + stretch.amount, 0);
     const pieces = go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id));
-    return [{ coat, part: amount / whole, pieces: go.length < lacks.length ? pieces : undefined }];
+    return [{ coat, part: sum(go) / sum(get), pieces: go.length < lacks.length ? pieces : undefined }];
   });
 }
 
