@@ -61,6 +61,54 @@ test('a coat is logged on the ceiling only, for a pair, with begun and ended', a
   );
 });
 
+test('a coat is logged on the joints that are tapped, and goes on there by itself', async ({
+  page,
+  house,
+  signIn,
+  moveClock,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
+  await page.goto(`${house}/board`);
+  const flats = page.getByRole('region', { name: 'Rope store' }).getByRole('button', { name: /^Flats:/ });
+  await flats.click();
+  await page.getByLabel('Where').selectOption('joints that I tap');
+  await page.getByRole('button', { name: 'Done there' }).click();
+  await expect(page.getByText('Tap the joints that are done.').first()).toBeVisible();
+  const joints = page.getByRole('dialog').getByRole('checkbox');
+  // Four courses of walls and two seams of a ceiling.
+  await expect(joints.first()).toBeVisible();
+  const all = await joints.count();
+  const wall = joints.and(page.getByLabel(/on wall 1/));
+  await wall.first().click();
+  await expect(wall.first()).toBeChecked();
+  await page
+    .getByLabel(/on wall 3/)
+    .first()
+    .focus();
+  await page.keyboard.press('Space');
+  await expect(page.getByText(`2 of ${all},`)).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.getByText('What was in the pail').click();
+  await page.getByLabel('Product').fill('All-purpose, green lid');
+  await page.getByLabel('Batch').fill('B7');
+  await expect(page.getByText(`1 of ${all}, 12 ft`)).toBeVisible();
+  await page.getByRole('button', { name: 'Done there' }).click();
+  await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done/);
+  await expect(page.getByText('Rope store: tape on flats, 1 piece')).toBeVisible();
+  await page.goto(`${house}/hand-over/rope-store`);
+  await expect(page.getByRole('row', { name: /^Flats.*Tape coat/ })).toContainText('All-purpose, green lid, batch B7');
+  // Two days later that seam can have its fill, though nothing else was taped.
+  moveClock(48);
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/board`);
+  await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done, fill coat on \d\d %/);
+  await flats.click();
+  await page.getByLabel('Where').selectOption('joints that I tap');
+  await expect(page.getByRole('dialog').getByRole('checkbox', { name: /on already/ })).toHaveCount(1);
+});
+
 test('setting mud is ready within the hour where drying mud is not', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/tally?new`);

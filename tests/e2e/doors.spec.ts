@@ -83,6 +83,7 @@ test('nobody reads anything of a house that is not theirs, whatever the cookie a
       }
     }
     expect((await outside.get(`${house}/file`)).status(), kind).toBe(file);
+    expect((await outside.get(`${house}/pieces?room=bath`)).status(), kind).toBe(file);
     expect(await (await outside.get('/api/live/marks')).text(), kind).not.toContain(house.slice('/h/'.length));
     await outside.dispose();
   }
@@ -166,7 +167,7 @@ test('every answer says what a browser may do with it, and a page runs only its 
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
   const policies: string[] = [];
-  for (const path of [...pagesOf(house), '/api/health', `${house}/file`, '/icon.svg', '/nowhere']) {
+  for (const path of [...pagesOf(house), '/api/health', `${house}/file`, `${house}/pieces?room=bath`, '/icon.svg', '/nowhere']) {
     const headers = (await page.request.get(path)).headers();
     expect([path, headers['x-content-type-options'], headers['referrer-policy']]).toEqual([
       path,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 
 import type { Page } from '@playwright/test';
+import type { MappedPiece } from '../../src/ui/room/pieceMap';
 import { expect, minutesBefore, test } from './site';
 import { query } from './testDatabase';
 
@@ -77,6 +78,31 @@ test('entries are refused with the place and the reason, and never with a fault'
     [{ faces: ['c0', 'c0'] }, `${payload}.faces: name a face twice`],
   ] as const)
     expect(await post(saying(said))).toEqual([400, reason]);
+  const inRoom = async (room: string): Promise<readonly MappedPiece[]> =>
+    (await (await page.request.get(`${house}/pieces?room=${room}`)).json()).pieces;
+  const flats = (await inRoom('boot-room')).filter((piece) => piece.class === 'flat');
+  const [flat, other] = flats;
+  const [butt] = (await inRoom('day-room')).filter((piece) => piece.class === 'butt');
+  if (!flat || !other || !butt) throw new Error('there are flats and butts');
+  const own = { part: 1 };
+  for (const [said, reason] of [
+    [{ pieces: [{ id: flat.id }, { id: butt.id }] }, `${payload}.pieces[1].id: the room has no piece "${butt.id}"`],
+    [{ pieces: [{ id: flat.id }, { id: flat.id }] }, `${payload}.pieces: name a piece twice`],
+    [{ class: 'bead', pieces: [{ id: flat.id }] }, `${payload}.pieces[0].id: is of another class (flat)`],
+    [
+      { pieces: [{ id: flat.id, amount: 1e6 }] },
+      `${payload}.pieces[0].amount: is more than the piece has (${Math.round(flat.amount * 10) / 10})`,
+    ],
+    [{ pieces: [] }, `${payload}.pieces: need at least one`],
+    [{ pieces: [{ id: flat.id }], faces: ['c0'] }, `${payload}.pieces: say by themselves on which faces and how much`],
+  ] as const)
+    expect(await post(saying({ ...own, ...said }))).toEqual([400, reason]);
+  expect(await post({ house: id, entries: [{ ...coat(), version: 3 }] })).toEqual([
+    400,
+    'entries[0].version: is of another Oak Tally than this one',
+  ]);
+  expect((await post(saying({ ...own, pieces: [{ id: flat.id }, { id: other.id, amount: 100 }] })))[0]).toBe(200);
+
   const taken = saying({ ranBy: [petra?.id], begun: minutesBefore(90), faces: ['c0'] });
   expect((await post(taken))[0]).toBe(200);
   // What was recorded stays so, sent again when the ceiling is gone.

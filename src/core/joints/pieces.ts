@@ -87,7 +87,8 @@ function sidesOf(
   }));
 }
 
-const pieceId = ({ id }: Joint, face: string): string => `${id}@${face}`;
+/** The id of what a coat lies on: the joint and the face. */
+export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${id}@${face}`;
 
 /** What is run first, what crosses it next, what they reach last. */
 const RUN_AS: Readonly<Partial<Record<JointClass, number>>> = { butt: 0, backedButt: 0, mixed: 1, flat: 1 };

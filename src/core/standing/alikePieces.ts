@@ -85,7 +85,8 @@ export function alikePieces(
 /**
  * For each piece, which entries cover which part of it. An entry that says on what it lay lies there still. What of that is
  * gone, because the room was measured anew and its boards lie otherwise, is on what lies in the same place now: all of it where
- * the entry meant everything there, else as much as it was. An entry that does not say it is on all that it may mean.
+ * the entry meant everything there, else as much as it was. An entry that does not say it, as one that was not recorded yet, is
+ * on all that it may mean.
  */
 function partsOf(
   pieces: readonly Piece[],
@@ -101,6 +102,12 @@ function partsOf(
   for (const [number, { payload }] of applied.entries()) {
     const { class: kind, side, faces, part, on } = payload;
     const own = ofClass(kind);
+    if (!on && payload.pieces) {
+      const named = new Map(payload.pieces.map(({ id, amount }) => [id, amount]));
+      for (const { piece, now } of own)
+        if (named.has(piece.id)) now?.set(number, Math.min(1, (named.get(piece.id) ?? piece.amount) / piece.amount));
+      continue;
+    }
     if (!on) {
       for (const { piece, now } of own)
         if ((!faces || faces.includes(piece.face)) && liesOn(piece, side, isCeilingFirst(piece, method, finish)))

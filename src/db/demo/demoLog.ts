@@ -3,6 +3,7 @@ import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import { LEVELS } from '../../core/house/level';
+import type { MethodChoices } from '../../core/house/methodSchema';
 import type { House, Room } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
@@ -58,6 +59,15 @@ const HANDED: readonly (readonly [room: string, pass: Pass, to: DemoName, inDays
   ['lantern-room', 'fill', 'Osei', 2],
 ];
 
+/** Walls of the day room whose flats have their fill. */
+const WALLS_RUN: readonly string[] = ['w0', 'w1'];
+
+/** The bath's angles were begun one side a round; then the house went over to opposite walls. */
+const BEGUN_BY_SIDES = 'bath';
+
+/** A coat of the hall that nobody wrote down until today. */
+const LATE = { room: 'hall', round: 'tape', class: 'fasteners' } as const;
+
 /** Rounds that were run by two: one ran the box, the other wiped. */
 const PAIRS: Readonly<Record<string, DemoName>> = { 'pantry fill': 'Ines', 'coat-closet fill': 'Osei' };
 
@@ -85,7 +95,8 @@ export function demoLog(
   const daysAgo = (moment: Moment) =>
     'hoursAgo' in moment ? differenceInCalendarDays(today, workingTime(moment.hoursAgo)) : moment[0];
   const dayFrom = (days: number) => format(addDays(today, days), 'yyyy-MM-dd');
-  const coatsIn = (room: string, round: CoatKey) => coatsOf(house, room).filter((coat) => coat.round === round);
+  const coatsIn = (room: string, round: CoatKey) =>
+    coatsOf(house, room, room === BEGUN_BY_SIDES ? { angles: 'sides' } : {}).filter((coat) => coat.round === round);
   const log: DemoEntry[] = [];
   const write = (by: DemoName, entry: NewEntry) => log.push({ by, entry });
   const coat = (
@@ -93,7 +104,7 @@ export function demoLog(
     room: string,
     part: Coat,
     at: string,
-    { part: covered = 1, partner }: { part?: number; partner?: DemoName | undefined } = {},
+    { partner, ...more }: { partner?: DemoName | undefined; pieces?: { id: string }[] } = {},
   ) =>
     write(by, {
       id: randomUUID(),
@@ -105,7 +116,8 @@ export function demoLog(
         key: part.key,
         ...(part.side ? { side: part.side } : {}),
         ...(partner ? { ranBy: [ids[by], ids[partner]] } : {}),
-        part: covered,
+        part: 1,
+        ...more,
         ...loggedMud(wetMudOf(part, methodOf(house, room))),
         tool: part.tool,
       },
@@ -120,7 +132,7 @@ export function demoLog(
       payload: { pass: round, person: ids[by], day: dayFrom(-daysAgo(moment)) },
     });
     for (const part of coatsIn(room, round))
-      if (room !== FORGOTTEN.room || part.class !== FORGOTTEN.class)
+      if ((room !== FORGOTTEN.room || part.class !== FORGOTTEN.class) && !isLate(room, part))
         coat(by, room, part, instant(moment), { partner: PAIRS[`${room} ${round}`] });
   }
   for (const [room, pass, to, inDays] of HANDED) {
@@ -133,11 +145,18 @@ export function demoLog(
     });
   }
 
-  // Yesterday Tobin got through the butts and half of the flats of the day room.
+  // Yesterday Tobin got through the butts of the day room, and the flats of its first two walls.
   for (const part of coatsIn('day-room', 'fill')) {
     if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
-    if (part.class === 'flat') coat('Tobin', 'day-room', part, instant([1, 11]), { part: 0.5 });
+    if (part.class === 'flat') {
+      const pieces = takeOff(roomOf(house, 'day-room'), house).pieces.filter(
+        (piece) => piece.class === 'flat' && WALLS_RUN.includes(piece.face),
+      );
+      coat('Tobin', 'day-room', part, instant([1, 11]), { pieces: pieces.map(({ id }) => ({ id })) });
+    }
   }
+  for (const [room, round, by, moment] of RUN)
+    for (const part of coatsIn(room, round)) if (isLate(room, part)) coat(by, room, part, instant(moment));
   // This morning Osei taped the lantern room, up to the beads.
   for (const part of coatsIn('lantern-room', 'tape')) {
     if (part.class !== 'bead' && part.class !== 'fasteners')
@@ -176,9 +195,13 @@ export function demoLog(
   return log;
 }
 
-function coatsOf(house: House, id: string): readonly Coat[] {
+const isLate = (room: string, coat: Coat): boolean =>
+  room === LATE.room && coat.round === LATE.round && coat.class === LATE.class;
+
+function coatsOf(house: House, id: string, choices: MethodChoices): readonly Coat[] {
   const room = roomOf(house, id);
-  return roomCoats(takeOff(room, house).tally, resolveMethod(house, room), room.finish);
+  const before = { ...house, method: { ...house.method, ...choices } };
+  return roomCoats(takeOff(room, house).tally, resolveMethod(before, room), room.finish);
 }
 
 const methodOf = (house: House, id: string): Method => resolveMethod(house, roomOf(house, id));

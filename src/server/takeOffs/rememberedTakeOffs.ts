@@ -14,7 +14,7 @@ interface Known {
 }
 
 /** A room of more work is taken off in a thread of its own, and so is whatever comes after so long a time; ms. */
-const MOST_WORK_AT_ONCE = 50_000;
+export const MOST_WORK_AT_ONCE = 50_000;
 const LONGEST_AT_ONCE_MS = 100;
 /** What took too long may have met a machine that stood still. */
 const TRIED_AGAIN_MS = 10 * 60_000;

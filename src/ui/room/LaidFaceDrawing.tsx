@@ -1,7 +1,11 @@
 import { useId } from 'react';
+import type { Face } from '@/core/house/faces/face';
 import type { Point } from '@/core/measure/vector';
 import { boxAround } from './pagePlace';
 import type { LaidFace } from './unroll';
+
+/** A laid face, of which a drawing asks no more than which one it is. */
+export type DrawnFace = Omit<LaidFace, 'face'> & { readonly face: Pick<Face, 'id' | 'existing'> };
 
 /** The board of one face: its outline, board edges that are no joints, openings, and what covers it. */
 export function LaidFaceDrawing({
@@ -9,7 +13,7 @@ export function LaidFaceDrawing({
   text,
   onOpen,
 }: {
-  readonly laid: LaidFace;
+  readonly laid: DrawnFace;
   readonly text: number;
   readonly onOpen?: (face: string) => void;
 }) {

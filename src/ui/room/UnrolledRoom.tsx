@@ -1,12 +1,12 @@
 'use client';
 
-import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useRef } from 'react';
 import type { JointClass } from '@/core/joints/joint';
 import { JointLine } from './JointLine';
 import { Label, LaidFaceDrawing } from './LaidFaceDrawing';
 import type { UnrolledRoom as Unrolled } from './unroll';
 import { usePanZoom } from './usePanZoom';
+import { ZoomButtons } from './ZoomButtons';
 
 /**
  * The room laid flat with its boards and joints; one class can be lit, hovering a joint lights its class, and a face
@@ -84,15 +84,7 @@ export function UnrolledRoom({
       </div>
       <div className="flex items-center justify-end gap-1 print:hidden">
         {children}
-        <ZoomButton label="Closer" onClick={() => zoom(1.5)}>
-          <ZoomIn className="size-5" aria-hidden="true" />
-        </ZoomButton>
-        <ZoomButton label="Farther" onClick={() => zoom(1 / 1.5)} disabled={scale === 1}>
-          <ZoomOut className="size-5" aria-hidden="true" />
-        </ZoomButton>
-        <ZoomButton label="The whole room" onClick={fit} disabled={scale === 1}>
-          <Maximize2 className="size-5" aria-hidden="true" />
-        </ZoomButton>
+        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
       </div>
     </div>
   );
@@ -101,28 +93,3 @@ export function UnrolledRoom({
 /** Whether a name has room around its place; on small faces it comes when one looks closer. */
 const fits = (words: string, clear: number, text: number): boolean =>
   clear > text * 0.62 && clear * 3 > words.length * text * 0.5;
-
-function ZoomButton({
-  label,
-  onClick,
-  disabled = false,
-  children,
-}: {
-  readonly label: string;
-  readonly onClick: () => void;
-  readonly disabled?: boolean;
-  readonly children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      className="btn btn-square"
-      aria-label={label}
-      title={label}
-      onClick={onClick}
-      disabled={disabled}
-    >
-      {children}
-    </button>
-  );
-}

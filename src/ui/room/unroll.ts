@@ -41,6 +41,8 @@ export interface PageBox {
 export interface UnrolledRoom {
   readonly faces: readonly LaidFace[];
   readonly lines: readonly LaidLine[];
+  /** Every joint on every face that it lies on, also where two of them fall on one line. */
+  readonly sides: readonly (LaidLine & { readonly face: string })[];
   /** Letters that tie the two halves of a torn edge. */
   readonly letters: readonly { readonly letter: string; readonly at: Point }[];
   /** The names of bodies that are laid by themselves. */
@@ -68,17 +70,24 @@ export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
     words,
     at: [x, y + text * 0.9] as const,
   }));
-  const lines = distinct(
-    joints.flatMap((joint) =>
-      joint.lines.flatMap((line): readonly LaidLine[] => {
-        const place = places.get(line.face);
-        if (!place) return [];
-        const { id, class: kind, tapedOnly } = joint;
-        return [{ joint: id, class: kind, tapedOnly, from: onPage(place, line.from), to: onPage(place, line.to) }];
-      }),
-    ),
+  const sides = joints.flatMap((joint) =>
+    joint.lines.flatMap((line): UnrolledRoom['sides'] => {
+      const place = places.get(line.face);
+      if (!place) return [];
+      const { id, class: kind, tapedOnly } = joint;
+      const [from, to] = [onPage(place, line.from), onPage(place, line.to)];
+      return [{ joint: id, class: kind, tapedOnly, face: line.face, from, to }];
+    }),
   );
-  return { faces: laid, lines, letters: lettersFor(joints, laid, places, text), text, box, captions };
+  return {
+    faces: laid,
+    lines: distinct(sides),
+    sides,
+    letters: lettersFor(joints, laid, places, text),
+    text,
+    box,
+    captions,
+  };
 }
 
 function laidFace(face: Face, place: Place, ceilings: number, seams: readonly FaceLine[]): Omit<LaidFace, 'boards'> {

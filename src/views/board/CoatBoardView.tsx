@@ -133,6 +133,7 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
       />
       {logging && method && (
         <LogDialog
+          houseId={houseId}
           key={`${logging.row.id} ${logging.cell.class}`}
           logged={logging}
           method={method}

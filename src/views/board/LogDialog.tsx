@@ -12,7 +12,8 @@ import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
 import { inUnit } from '@/ui/unitWords';
 import { spanWords } from '@/ui/when';
-import { amountWords, facesAt, type Logged, openCoats, partOf, wheres } from './logged';
+import { amountWords, facesAt, type Logged, openCoats, partOf, SOME_PIECES, wheres } from './logged';
+import { PieceChooser } from './PieceChooser';
 import { RunFields } from './RunFields';
 import { useRun } from './useRun';
 
@@ -39,6 +40,7 @@ type Share = 'all' | 'half' | 'some';
 
 /** Logging one coat: which, how much of it, and with what mud. All of the next coat in drying mud is one press. */
 export function LogDialog({
+  houseId,
   logged,
   method,
   unit,
@@ -51,6 +53,7 @@ export function LogDialog({
   serverNow,
   close,
 }: {
+  readonly houseId: string;
   readonly logged: Logged;
   /** How the room's coats are put on. */
   readonly method: Method;
@@ -74,11 +77,14 @@ export function LogDialog({
   const [hoursAgo, setHoursAgo] = useState('0');
   const [mixed, setMixed] = useState('0');
   const [where, setWhere] = useState('');
+  const [tapped, setTapped] = useState<ReadonlySet<string>>(new Set());
+  const [product, setProduct] = useState('');
+  const [batch, setBatch] = useState('');
   const run = useRun(me, crew, timeZone);
   // Fixed when the dialog opens, so that pressing again after a lost answer sends the same entry.
   const [opened] = useState(serverNow);
   const [fault, setFault] = useState<{
-    readonly field: 'some' | 'thickness' | 'mixed' | 'run';
+    readonly field: 'some' | 'thickness' | 'mixed' | 'run' | 'pieces';
     readonly reason: string;
   }>();
   useEffect(() => dialog.current?.showModal(), []);
@@ -110,6 +116,8 @@ export function LogDialog({
     const { at } = said;
     const covered = next.share;
     const faces = facesAt(where, logged);
+    if (where === SOME_PIECES && tapped.size === 0)
+      return setFault({ field: 'pieces', reason: 'Tap the joints that are done.' });
     const coat: Said = {
       kind: 'coat',
       room: row.id,
@@ -118,6 +126,7 @@ export function LogDialog({
         key,
         ...(side ? { side } : {}),
         ...(faces ? { faces } : {}),
+        ...(where === SOME_PIECES ? { pieces: [...tapped].sort().map((id) => ({ id })) } : {}),
         ...said.run,
         part: part ?? (share === 'half' && covered === 0 ? 0.5 : 1),
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },
@@ -125,6 +134,8 @@ export function LogDialog({
         substrate: asPlanned?.substrate,
         ...(mud === 'drying' ? {} : { mixedAt: new Date(at - minutes * MINUTE_MS).toISOString() }),
         tool,
+        ...(product.trim() ? { product: product.trim() } : {}),
+        ...(batch.trim() ? { batch: batch.trim() } : {}),
       },
     };
     if (await write([coat], at)) close();
@@ -132,7 +143,7 @@ export function LogDialog({
 
   return (
     <dialog ref={dialog} className="modal" onClose={close} aria-labelledby="log-title">
-      <div className="modal-box space-y-4">
+      <div className={`modal-box space-y-4 ${where === SOME_PIECES ? 'sm:max-w-3xl' : ''}`}>
         <div>
           <h2 id="log-title">
             {row.name}: {name.toLowerCase()}
@@ -144,7 +155,10 @@ export function LogDialog({
             <SelectField
               label="Coat"
               value={chosen}
-              onChange={(event) => setChosen(event.target.value)}
+              onChange={(event) => {
+                setChosen(event.target.value);
+                setTapped(new Set());
+              }}
               options={open.map(
                 ({ coat, share }) =>
                   [coat.id, `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
@@ -206,6 +220,48 @@ export function LogDialog({
                 />
               )}
             </div>
+            {where === SOME_PIECES && (
+              <div>
+                <PieceChooser
+                  key={next.coat.id}
+                  houseId={houseId}
+                  room={row.id}
+                  coat={next.coat}
+                  unit={unit}
+                  chosen={tapped}
+                  onChange={(pieces) => {
+                    setTapped(pieces);
+                    setFault(undefined);
+                  }}
+                />
+                {fault?.field === 'pieces' && (
+                  <p role="alert" className="text-error">
+                    {fault.reason}
+                  </p>
+                )}
+              </div>
+            )}
+            <details className="rounded-lg border border-base-300 px-3 py-1">
+              <summary className="cursor-pointer leading-8 font-semibold">
+                {product.trim() || batch.trim()
+                  ? `Pail: ${[product.trim(), batch.trim() && `batch ${batch.trim()}`].filter(Boolean).join(', ')}`
+                  : 'What was in the pail'}
+              </summary>
+              <div className="grid grid-cols-2 gap-3 py-2">
+                <TextField
+                  label="Product"
+                  maxLength={80}
+                  value={product}
+                  onChange={(event) => setProduct(event.target.value)}
+                />
+                <TextField
+                  label="Batch"
+                  maxLength={40}
+                  value={batch}
+                  onChange={(event) => setBatch(event.target.value)}
+                />
+              </div>
+            </details>
             <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
             {message && (
               <p role="alert" className="text-error">

@@ -51,6 +51,7 @@ describe('what of a class is logged', () => {
       'everywhere',
       'all but the ceiling',
       'the ceiling',
+      'joints that I tap',
       'wall 1',
       'wall 2',
     ]);

@@ -4,6 +4,7 @@ import type { Coat } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import type { Method } from '@/core/method/resolveMethod';
 import { areaWords, roughLength } from '@/ui/lengthWords';
+import { isJoint } from '@/ui/state/words';
 import type { BoardCell, BoardRow } from './boardRows';
 
 /** The cell of the board whose coats are logged. */
@@ -41,7 +42,10 @@ function checkedPart(part: number, text: string): number | { readonly reason: st
   return part > 0 && part < 1 ? part : { reason: part >= 1 ? 'that is all of it or more' : 'must be greater than 0' };
 }
 
-/** Where a coat can have been put on: everywhere, on all walls or ceilings, or on one face. */
+/** Pieces that are tapped, one by one. */
+export const SOME_PIECES = '*pieces';
+
+/** Where a coat can have been put on: everywhere, on all walls or ceilings, on one face, or on joints that are tapped. */
 export function wheres({ row, cell }: Logged): readonly (readonly [value: string, words: string])[] {
   const faces = cell.on.flatMap((index) => row.faces[index] ?? []);
   const both = faces.some(({ ceiling }) => ceiling) && faces.some(({ ceiling }) => !ceiling);
@@ -53,13 +57,14 @@ export function wheres({ row, cell }: Logged): readonly (readonly [value: string
           [CEILING, 'the ceiling'],
         ] as const)
       : []),
+    ...(isJoint(cell.class) ? [[SOME_PIECES, 'joints that I tap'] as const] : []),
     ...faces.filter(({ ceiling }) => !(ceiling && both)).map(({ id, words }) => [id, words] as const),
   ];
 }
 
 /** The faces that are meant; undefined for everywhere. */
 export function facesAt(where: string, { row, cell }: Logged): string[] | undefined {
-  if (where === '') return undefined;
+  if (where === '' || where === SOME_PIECES) return undefined;
   const faces = cell.on.flatMap((index) => row.faces[index] ?? []);
   const meant = faces.filter(({ id, ceiling }) =>
     where === WALLS ? !ceiling : where === CEILING ? ceiling : id === where,
