@@ -7,6 +7,7 @@ import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
+import { rememberLast } from '../measure/rememberLast';
 import { knownMethod } from '../method/knownMethod';
 import { type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
@@ -65,12 +66,17 @@ export function siteOf(
     const worked = takenOff(room);
     const { tally, pieces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, knownMethod);
-    const coats = roomCoats(tally, method, room.finish);
+    const { coats, tasks, hours } = knownPlan(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const applied = knownCoats(pieces, method, state.applied, room.finish);
-    const { hours, part } = progressOf(coats, method, applied);
-    all += hours;
-    done += hours * part;
+    const applied = knownCoats(state.applied, pieces, method, room.finish);
+    const whole = hours.reduce((sum, coat) => sum + coat, 0);
+    const part =
+      whole === 0
+        ? 0
+        : coats.reduce((sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0), 0) /
+          whole;
+    all += whole;
+    done += whole * part;
     const air = airOf(room.id, state.fans);
     return {
       room,
@@ -81,7 +87,7 @@ export function siteOf(
       tooLarge: worked === undefined,
       method,
       coats,
-      tasks: tasksOf(tally, coats, method),
+      tasks,
       state,
       air,
       standing: worked ? whatNow(coats, method, state, applied, air, now) : TOO_LARGE,
@@ -91,8 +97,7 @@ export function siteOf(
   return {
     house,
     rooms: sites,
-    tally: addTallies(sites.map(({ tally }) => tally)),
-    load: loadList(sites, house.unit),
+    ...knownSums(sites, house.unit),
     progress: all === 0 ? 0 : done / all,
   };
 }
@@ -105,15 +110,27 @@ const TOO_LARGE: RoomStanding = {
 };
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [] };
 
-function progressOf(
-  coats: readonly RoomCoat[],
-  method: Method,
-  applied: AppliedCoats,
-): { readonly part: number; readonly hours: number } {
-  const weighed = coats.map((coat) => ({
-    hours: coatHours(coat, method),
-    share: applied.coats.get(coat.id)?.share ?? 0,
-  }));
-  const hours = weighed.reduce((sum, coat) => sum + coat.hours, 0);
-  return { hours, part: hours === 0 ? 0 : weighed.reduce((sum, coat) => sum + coat.hours * coat.share, 0) / hours };
+/** The coats and passes of a room, and the hours of each coat. */
+const knownPlan = rememberLast((tally: Tally, method: Method, finish: Room['finish']) => {
+  const coats = roomCoats(tally, method, finish);
+  return { coats, tasks: tasksOf(tally, coats, method), hours: coats.map((coat) => coatHours(coat, method)) };
+});
+
+interface Sums {
+  readonly of: readonly RoomSite['coats'][];
+  readonly unit: HouseHead['unit'];
+  readonly sums: Pick<Site, 'tally' | 'load'>;
+}
+const lastSums = new WeakMap<RoomSite['coats'], Sums>();
+
+/** What a house has and takes, summed up once for as long as the coats of its rooms are the same. */
+function knownSums(sites: readonly RoomSite[], unit: HouseHead['unit']): Sums['sums'] {
+  const of = sites.map(({ coats }) => coats);
+  const [first] = of;
+  const known = first && lastSums.get(first);
+  if (known?.unit === unit && known.of.length === of.length && known.of.every((coats, index) => coats === of[index]))
+    return known.sums;
+  const sums = { tally: addTallies(sites.map(({ tally }) => tally)), load: loadList(sites, unit) };
+  if (first) lastSums.set(first, { of, unit, sums });
+  return sums;
 }

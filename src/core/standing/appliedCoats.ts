@@ -1,6 +1,7 @@
 import type { Room } from '../house/schema';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
+import { rememberLast } from '../measure/rememberLast';
 import { type Coat, type CoatId, SETTING_RECOAT_FACTOR } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
@@ -107,18 +108,11 @@ export function appliedCoats(
   return { coats, more: applied.filter((entry) => !placed.has(entry)), stretches };
 }
 
-type Asked = Parameters<typeof appliedCoats>;
-const knownFor = new WeakMap<readonly CoatEntry[], { readonly asked: Asked; readonly coats: AppliedCoats }>();
-
 /** `appliedCoats`, for a room of which nothing changed since it was asked last: not one piece, choice or entry. */
-export function knownCoats(...asked: Asked): AppliedCoats {
-  const [, , applied] = asked;
-  const known = knownFor.get(applied);
-  if (known?.asked.every((part, index) => part === asked[index])) return known.coats;
-  const coats = appliedCoats(...asked);
-  knownFor.set(applied, { asked, coats });
-  return coats;
-}
+export const knownCoats = rememberLast(
+  (applied: readonly CoatEntry[], pieces: readonly Piece[], method: Method, finish: Room['finish']): AppliedCoats =>
+    appliedCoats(pieces, method, applied, finish),
+);
 
 interface Group {
   readonly alike: Alike;
