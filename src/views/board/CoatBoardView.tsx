@@ -9,6 +9,7 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { useKey } from '@/ui/useKey';
+import { useLater } from '@/ui/useLater';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
 import { HoldButton } from './HoldButton';
@@ -37,6 +38,9 @@ const FILTERS = [
 ] as const;
 type Filter = (typeof FILTERS)[number][0];
 
+/** More rooms than a screen shows. */
+const SEEN_FIRST = 16;
+
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
 export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, unit, role, me, crew }: CoatBoardProps) {
   const log = useLog(houseId, now);
@@ -47,7 +51,10 @@ export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, u
   );
   const cells = rows.flatMap((row) => row.cells);
   const count = (kind: Filter) => (kind === 'all' ? rows.length : cells.filter((cell) => cell.now === kind).length);
-  const shown = filter === 'all' ? rows : rows.filter((row) => row.cells.some((cell) => cell.now === filter));
+  const shown = useLater(
+    filter === 'all' ? rows : rows.filter((row) => row.cells.some((cell) => cell.now === filter)),
+    SEEN_FIRST,
+  );
   const mayLog = role !== 'viewer';
   const method = methods[logging?.row.method ?? 0];
   const last = recent.find(({ mine }) => mine || role === 'lead');

@@ -3,7 +3,7 @@ import type { Level } from '@/core/house/level';
 import type { Room } from '@/core/house/schema';
 import { type Entry, whoDid } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
-import type { Coat, CoatedClass, CoatKey } from '@/core/method/coat';
+import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
@@ -34,7 +34,7 @@ export interface BoardCell {
   readonly class: CoatedClass;
   readonly now: ClassNow['kind'];
   readonly words: StateWords;
-  readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key' | 'side'>)[];
+  readonly coats: readonly (Pick<CoatStanding, 'phase' | 'share'> & Pick<Coat, 'key'> & { readonly side?: Side })[];
   /** On which of the row's faces it lies, by their number there. */
   readonly on: readonly number[];
   /** mm of joint, mm² of the surface, or pieces for fasteners. */
@@ -75,7 +75,7 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
         class: kind,
         now: now.kind,
         words: classWords(now, instant, timeZone),
-        coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, side, phase, share })),
+        coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, ...(side && { side }), phase, share })),
         on: faces.flatMap(({ id }, index) =>
           site.pieces.some((piece) => piece.class === kind && piece.face === id) ? [index] : [],
         ),
