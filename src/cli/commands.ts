@@ -63,7 +63,7 @@ export function takeOffReport(house: House) {
 function takeOffOnce(house: House): (room: Room) => TakeOff {
   const known = new Map<string, TakeOff>();
   return (room) => {
-    const key = JSON.stringify({ ...room, id: '', name: '', level: '', at: undefined });
+    const key = JSON.stringify({ ...room, id: '', name: '', floor: '', at: undefined });
     const found = known.get(key) ?? takeOff(room, house);
     known.set(key, found);
     return found;

@@ -129,7 +129,7 @@ export const COMMANDS = {
     z.strictObject({
       house,
       change,
-      order: z.array(z.strictObject({ room, level: roomSchema.shape.level.unwrap() })).max(MOST_ROOMS),
+      order: z.array(z.strictObject({ room, floor: roomSchema.shape.floor.unwrap() })).max(MOST_ROOMS),
     }),
   ),
   /** A room's place on the floor's plan, in the house's unit. */

@@ -59,13 +59,13 @@ export async function setRemoved(houseId: string, id: string, removedAt: Date | 
 }
 
 /**
- * Puts the rooms in a new order, each on its level.
+ * Puts the rooms in a new order, each on its floor.
  *
  * @returns false when the rooms named are not those of the house
  */
 export async function arrangeRooms(
   houseId: string,
-  order: readonly { readonly room: string; readonly level: string }[],
+  order: readonly { readonly room: string; readonly floor: string }[],
   change: Change,
 ): Promise<boolean> {
   const done = await withRooms(houseId, async (rows, transaction, house) => {
@@ -74,13 +74,13 @@ export async function arrangeRooms(
     const present = rows.filter(({ removedAt, room }) => !removedAt && readRoom(room, unit));
     const names = new Set(order.map(({ room }) => room));
     if (names.size !== present.length || present.some(({ id }) => !names.has(id))) return false;
-    const moved = order.flatMap(({ room: id, level }, position) => {
+    const moved = order.flatMap(({ room: id, floor }, position) => {
       const row = present.find((candidate) => candidate.id === id);
-      return row ? [{ row, position, level }] : [];
+      return row ? [{ row, position, floor }] : [];
     });
     await setPositions(houseId, moved, transaction);
-    for (const { row, level } of moved.filter(({ row: { room }, level: next }) => room.level !== next))
-      await row.update({ room: { ...row.room, level }, version: row.version + 1, chain: [] }, { transaction });
+    for (const { row, floor } of moved.filter(({ row: { room }, floor: next }) => room.floor !== next))
+      await row.update({ room: { ...row.room, floor }, version: row.version + 1, chain: [] }, { transaction });
     await house.update({ orderChain: withChange(change) }, { transaction });
     return true;
   });
@@ -88,7 +88,7 @@ export async function arrangeRooms(
 }
 
 /**
- * Puts a room at a place of its level's plan, in the house's unit; false when there is no such room. Its version stays:
+ * Puts a room at a place of its floor plan, in the house's unit; false when there is no such room. Its version stays:
  * whoever edits the room says nothing of its place, and saving keeps it.
  */
 export async function placeRoom(

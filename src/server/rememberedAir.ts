@@ -47,7 +47,7 @@ export async function rememberedAir(house: StoredHouse, now: number): Promise<Lo
     weather.askedAt,
     weather.hours[0]?.from,
     house.head.unit,
-    house.rooms.map(({ room: { id, level, at }, version }) => [id, version, level, at]),
+    house.rooms.map(({ room: { id, floor, at }, version }) => [id, version, floor, at]),
   ]);
   if (known.made?.key !== key) known.made = { key, air: made(house, known, weather) };
   return known.made.air;

@@ -167,7 +167,14 @@ test('every answer says what a browser may do with it, and a page runs only its 
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
   const policies: string[] = [];
-  for (const path of [...pagesOf(house), '/api/health', `${house}/file`, `${house}/pieces?room=bath`, '/icon.svg', '/nowhere']) {
+  for (const path of [
+    ...pagesOf(house),
+    '/api/health',
+    `${house}/file`,
+    `${house}/pieces?room=bath`,
+    '/icon.svg',
+    '/nowhere',
+  ]) {
     const headers = (await page.request.get(path)).headers();
     expect([path, headers['x-content-type-options'], headers['referrer-policy']]).toEqual([
       path,

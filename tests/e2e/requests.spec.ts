@@ -216,7 +216,7 @@ test('a stored room that is too large to work out is said, and the rest of the h
   const hall = {
     id: 'hall-of-halls',
     name: 'Hall of halls',
-    level: 'Ground floor',
+    floor: 'Ground floor',
     outline: [
       [0, 0],
       [2400, 0],
@@ -267,7 +267,7 @@ test('the rooms of a large house are worked out in a thread of their own', async
   const halls = Array.from({ length: 4 }, (_, index) => ({
     id: `hall-${index}`,
     name: `Hall ${index}`,
-    level: 'Ground floor',
+    floor: 'Ground floor',
     outline: [
       [0, 0],
       [1200, 0],

@@ -62,7 +62,7 @@ export const anyRoom: fc.Arbitrary<Room> = fc
       name: fc.constantFrom('Pantry', 'Bed 2', 'Room 3 east', 'Léa’s room', 'Bed, north', 'A: b'),
       outline,
       height: inches(84, 140),
-      level: fc.constantFrom('Ground floor', 'Upper floor', 'Cellar, west'),
+      floor: fc.constantFrom('Ground floor', 'Upper floor', 'Cellar, west'),
       openings: fc.uniqueArray(opening, { selector: (one) => one.wall, maxLength: 3 }),
       ceiling,
     }),

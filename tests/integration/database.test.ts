@@ -57,6 +57,7 @@ describe('migrations', () => {
       { name: '0008-firms' },
       { name: '0009-chains' },
       { name: '0010-entry-version' },
+      { name: '0011-floors' },
     ]);
   });
 });
@@ -196,21 +197,21 @@ describe('houses', () => {
     await setRemoved(id, `${first}-2`, null);
     expect(await names()).toEqual([first, `${first}-2`, `${first}-3`, second, ...rest]);
 
-    const order = (await names()).reverse().map((room) => ({ room, level: 'Loft' }));
+    const order = (await names()).reverse().map((room) => ({ room, floor: 'Loft' }));
     expect(await arrangeRooms(id, order, aChange())).toBe(true);
     const arranged = (await findHouse(id))?.rooms ?? [];
     expect(arranged.map(({ room }) => room.id)).toEqual(order.map(({ room }) => room));
-    expect(arranged.every(({ room, version }) => room.level === 'Loft' && version === 2)).toBe(true);
+    expect(arranged.every(({ room, version }) => room.floor === 'Loft' && version === 2)).toBe(true);
     // A list that misses a room, or names another, changes nothing.
     expect(await arrangeRooms(id, order.slice(1), aChange())).toBe(false);
-    const strange = [...order.slice(1), { room: 'other', level: 'Loft' }];
+    const strange = [...order.slice(1), { room: 'other', floor: 'Loft' }];
     expect(await arrangeRooms(id, strange, aChange())).toBe(false);
 
     expect(await placeRoom(id, first, [12, 34.5], aChange())).toBe(true);
     expect((await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room.at).toEqual([12, 34.5]);
     expect(await placeRoom(id, 'no-such-room', [0, 0], aChange())).toBe(false);
     // Who saves the room meanwhile says nothing of its place, and does not lose it.
-    const { at: _at, ...edited } = { ...original, level: 'Loft', name: 'Edited' };
+    const { at: _at, ...edited } = { ...original, floor: 'Loft', name: 'Edited' };
     expect(await saveRoom(id, 2, edited)).toEqual({ kind: 'saved', version: 3 });
     const kept = (await findHouse(id))?.rooms.find(({ room }) => room.id === first)?.room;
     expect([kept?.name, kept?.at]).toEqual(['Edited', [12, 34.5]]);
@@ -265,7 +266,7 @@ describe('houses', () => {
     const rooms = (await findHouse(id))?.rooms.map(({ room }) => room) ?? [];
     const room = rooms[0]?.id ?? '';
     const orders = [rooms.slice(1), rooms.toReversed(), [...rooms.slice(2), ...rooms.slice(0, 2)]].map((some) =>
-      [...new Set([...some, ...rooms])].map((own) => ({ room: own.id, level: own.level ?? '' })),
+      [...new Set([...some, ...rooms])].map((own) => ({ room: own.id, floor: own.floor })),
     );
     const tools = ['knives', 'trowel', 'boxes'] as const;
     for (const at of comes) {

@@ -19,7 +19,7 @@ const rooms = read.map((room, index) => ({
   ...room,
   id: 'abcd'[index] ?? '',
   at: [PLACES[index]?.[0] ?? 0, PLACES[index]?.[1] ?? 0] as [number, number],
-  level: index === 3 ? 'Upper floor' : room.level,
+  floor: index === 3 ? 'Upper floor' : room.floor,
 }));
 const steps = (...pairs: readonly (readonly [hour: number, temperature: number])[]): readonly AirFrom[] =>
   pairs.map(([hour, temperature]) => ({ from: hour * HOUR, air: { temperature, humidity: 50 } }));

@@ -24,7 +24,7 @@ export type RoomAirClock = AirClock<SourcedAir>;
  * @returns for a room and the fans that stood in it
  */
 export function houseAir(
-  rooms: readonly Pick<Room, 'id' | 'level' | 'outline' | 'at'>[],
+  rooms: readonly Pick<Room, 'id' | 'floor' | 'outline' | 'at'>[],
   unit: LengthUnit,
   measured: MeasuredAir,
 ): (room: string, fans?: readonly FanFrom[]) => RoomAirClock {

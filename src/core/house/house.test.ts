@@ -36,11 +36,22 @@ describe('the house file', () => {
   it('is read with its defaults', () => {
     const reading = readHouse(file({}));
     expect(reading.ok && reading.house.rooms[0]).toMatchObject({
-      level: 'Ground floor',
+      floor: 'Ground floor',
       ceiling: { shape: 'flat' },
       openings: [],
     });
     expect(reading.ok && reading.house.method.level).toBe(4);
+  });
+
+  it('calls a storey the floor of a room, which version 1 called its level', () => {
+    const floor = (json: unknown) => {
+      const reading = readHouse(json);
+      return reading.ok ? reading.house.rooms[0]?.floor : problemText(reading.problems[0] ?? { path: '', reason: '' });
+    };
+    expect(floor(file({ level: 'Loft' }, { version: 1 }))).toBe('Loft');
+    expect(floor(file({ floor: 'Loft' }, { version: 2 }))).toBe('Loft');
+    expect(floor(file({ level: 'Loft' }, { version: 2 }))).toContain('rooms[0]');
+    expect(floor(file({ level: '' }, { version: 1 }))).toBe('rooms[0].level: needs the name of a floor');
   });
 
   const opening = { wall: 0, kind: 'door', at: 24, width: 32, height: 80 };

@@ -12,17 +12,17 @@ export interface NearRoom {
 export const SHARED_WALL_MM = 400;
 
 /**
- * The other rooms of a room's level, nearest first; rooms as near as each other in the order of the house.
+ * The other rooms of a room's floor, nearest first; rooms as near as each other in the order of the house.
  *
  * @example nearRooms(rooms, 'in')('pantry')  // [{ id: 'galley', gap: 127 }, …]
  */
 export function nearRooms(
-  rooms: readonly Pick<Room, 'id' | 'level' | 'outline' | 'at'>[],
+  rooms: readonly Pick<Room, 'id' | 'floor' | 'outline' | 'at'>[],
   unit: LengthUnit,
 ): (id: string) => readonly NearRoom[] {
-  const placed = rooms.map(({ id, level, outline, at }) => {
+  const placed = rooms.map(({ id, floor, outline, at }) => {
     const box = boxOf([outline.map(([x, y]) => [toMm(x, unit), toMm(y, unit)] as const)]);
-    return { id, level, box, shift: at && ([toMm(at[0], unit), toMm(at[1], unit)] as const) };
+    return { id, floor, box, shift: at && ([toMm(at[0], unit), toMm(at[1], unit)] as const) };
   });
   type Placed = (typeof placed)[number];
   const gapBetween = (a: Placed, b: Placed): number => {
@@ -35,7 +35,7 @@ export function nearRooms(
     const room = placed.find((candidate) => candidate.id === id);
     if (!room) return [];
     return placed
-      .filter((other) => other !== room && other.level === room.level)
+      .filter((other) => other !== room && other.floor === room.floor)
       .map((other) => ({ id: other.id, gap: gapBetween(room, other) }))
       .sort((a, b) => (a.gap === b.gap ? 0 : a.gap - b.gap));
   };

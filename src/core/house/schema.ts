@@ -136,7 +136,8 @@ export const roomSchema = z.strictObject({
     .max(60, 'must be at most 60 characters')
     .regex(/^[A-Za-z0-9._-]+$/, 'may hold letters, digits, ".", "_" and "-" only'),
   name: z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters'),
-  level: z
+  /** The storey that it is on. */
+  floor: z
     .string()
     .trim()
     .min(1, 'needs the name of a floor')

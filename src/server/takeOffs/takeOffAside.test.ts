@@ -8,7 +8,7 @@ const head = { unit: 'in', name: 'Test', hang: {}, method: { level: 4 } } as con
 const room = (name: string): Room => ({
   id: name,
   name,
-  level: 'Ground floor',
+  floor: 'Ground floor',
   outline: [
     [0, 0],
     [120, 0],

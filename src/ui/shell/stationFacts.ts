@@ -9,7 +9,7 @@ import type { StationFact, StationPath } from './stations';
 export function stationFacts(site: Site, now: number, timeZone: string): Readonly<Record<StationPath, StationFact>> {
   const { rooms, house, load } = site;
   const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
-  const floors = new Set(rooms.map(({ room }) => room.level)).size;
+  const floors = new Set(rooms.map(({ room }) => room.floor)).size;
   const today = dayOf(now, timeZone);
   const passes = rooms.reduce(
     (sum, { state }) => sum + [...state.assignments.values()].filter(({ day }) => day === today).length,

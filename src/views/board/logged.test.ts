@@ -61,6 +61,6 @@ describe('what of a class is logged', () => {
     expect(at('the ceiling')).toEqual(['c0']);
     expect(at('wall 2')).toEqual(['w5']);
     const onWalls = { row, cell: { ...cell('bead', 3048), on: [1] } };
-    expect(wheres(onWalls).map(([, words]) => words)).toEqual(['everywhere', 'wall 2']);
+    expect(wheres(onWalls).map(([, words]) => words)).toEqual(['everywhere', 'joints that I tap', 'wall 2']);
   });
 });

@@ -64,7 +64,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
           <div>
             <p className="text-muted">
-              {house.name}, {room.room.level}
+              {house.name}, {room.room.floor}
             </p>
             <h1 className="text-3xl">{room.room.name}</h1>
           </div>

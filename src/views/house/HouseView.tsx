@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { dayOf } from '@/core/log/dayOf';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import { RoomsOfLevel } from '@/ui/room/RoomsOfLevel';
+import { RoomsOfFloor } from '@/ui/room/RoomsOfFloor';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, PASS_NAMES, roomWords } from '@/ui/state/words';
 import { spanWords, untilWords } from '@/ui/when';
@@ -16,18 +16,18 @@ interface HouseViewProps {
 
 /** The morning walk: the rooms by how far they are, what can go now, what waits, what is stuck, and who is here. */
 export function HouseView({ houseId, site, now, timeZone, people }: HouseViewProps) {
-  const levels = [...new Set(site.rooms.map(({ room }) => room.level))];
+  const floors = [...new Set(site.rooms.map(({ room }) => room.floor))];
   if (site.rooms.length === 0) return <NoRooms houseId={houseId} />;
   return (
     <main className="grid flex-1 gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_25rem] lg:px-5">
       <section aria-label="Rooms by floor" className="grid content-start gap-4 xl:grid-cols-2">
         <h1 className="sr-only">{site.house.name}</h1>
-        {levels.map((level) => (
-          <RoomsOfLevel
-            key={level}
+        {floors.map((floor) => (
+          <RoomsOfFloor
+            key={floor}
             houseId={houseId}
-            level={level}
-            rooms={site.rooms.filter(({ room }) => room.level === level)}
+            floor={floor}
+            rooms={site.rooms.filter(({ room }) => room.floor === floor)}
             unit={site.house.unit}
             now={now}
             timeZone={timeZone}

@@ -7,8 +7,8 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { TallyTable } from './TallyTable';
 
 /** All joints of one floor. */
-export interface LevelTally {
-  readonly level: string;
+export interface FloorTally {
+  readonly floor: string;
   readonly rooms: number;
   readonly tally: Tally;
 }
@@ -16,12 +16,12 @@ export interface LevelTally {
 /** The tally of the house, or of one of its floors. */
 export const HouseTally = memo(function HouseTally({
   total,
-  levels,
+  floors,
   unit,
   ...light
 }: {
   readonly total: Tally;
-  readonly levels: readonly LevelTally[];
+  readonly floors: readonly FloorTally[];
   readonly unit: LengthUnit;
   readonly lit: JointClass | undefined;
   readonly only: JointClass | undefined;
@@ -29,15 +29,15 @@ export const HouseTally = memo(function HouseTally({
   readonly onOnly: (kind: JointClass | undefined) => void;
 }) {
   const [asked, ask] = useState('');
-  const level = levels.find((candidate) => candidate.level === asked);
+  const floor = floors.find((candidate) => candidate.floor === asked);
   return (
     <div className="space-y-2">
-      {levels.length > 1 && (
+      {floors.length > 1 && (
         <label className="flex items-center gap-2 text-sm print:hidden">
           Count
-          <select className="select select-sm" value={level?.level ?? ''} onChange={({ target }) => ask(target.value)}>
+          <select className="select select-sm" value={floor?.floor ?? ''} onChange={({ target }) => ask(target.value)}>
             <option value="">the whole house</option>
-            {levels.map(({ level: name, rooms }) => (
+            {floors.map(({ floor: name, rooms }) => (
               <option key={name} value={name}>
                 {name} ({rooms})
               </option>
@@ -45,7 +45,7 @@ export const HouseTally = memo(function HouseTally({
           </select>
         </label>
       )}
-      <TallyTable title={level?.level ?? 'The whole house'} tally={level?.tally ?? total} unit={unit} {...light} />
+      <TallyTable title={floor?.floor ?? 'The whole house'} tally={floor?.tally ?? total} unit={unit} {...light} />
     </div>
   );
 });

@@ -20,7 +20,7 @@ import Link from 'next/link';
 import { memo, useId, useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
-import { type ListedRoom, levelsOf, moved } from './arrange';
+import { floorsOf, type ListedRoom, moved } from './arrange';
 
 /** Rooms enough that a search helps. */
 const MANY = 12;
@@ -46,7 +46,7 @@ export const RoomList = memo(function RoomList({
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const shown = rooms.filter(({ name, level }) => `${name} ${level}`.toLowerCase().includes(search.toLowerCase()));
+  const shown = rooms.filter(({ name, floor }) => `${name} ${floor}`.toLowerCase().includes(search.toLowerCase()));
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over && active.id !== over.id) onArrange(moved(rooms, String(active.id), String(over.id)));
   };
@@ -64,19 +64,19 @@ export const RoomList = memo(function RoomList({
       )}
       <DndContext id={useId()} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={shown.map(({ id }) => id)} strategy={verticalListSortingStrategy}>
-          {levelsOf(shown).map(({ level, rooms: onLevel }) => (
-            <section key={level} className="mb-3" aria-label={level}>
+          {floorsOf(shown).map(({ floor, rooms: onFloor }) => (
+            <section key={floor} className="mb-3" aria-label={floor}>
               <h2 className="flex justify-between px-2 text-sm text-muted">
-                {level}
+                {floor}
                 <span>
                   {roughLength(
-                    onLevel.reduce((sum, { length }) => sum + length, 0),
+                    onFloor.reduce((sum, { length }) => sum + length, 0),
                     unit,
                   )}
                 </span>
               </h2>
               <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-1">
-                {onLevel.map((room) => (
+                {onFloor.map((room) => (
                   <RoomRow
                     key={room.id}
                     room={room}

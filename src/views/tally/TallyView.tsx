@@ -21,11 +21,11 @@ import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
-import { type ListedRoom, levelsOf } from './arrange';
+import { floorsOf, type ListedRoom } from './arrange';
+import { FloorPlan } from './FloorPlan';
 import { HouseHang } from './HouseHang';
-import { HouseTally, type LevelTally } from './HouseTally';
+import { type FloorTally, HouseTally } from './HouseTally';
 import { LayoutsPanel } from './LayoutsPanel';
-import { PlanEditor } from './PlanEditor';
 import { QuickLine } from './QuickLine';
 import { RemovedNotice } from './RemovedNotice';
 import { RoomForm } from './RoomForm';
@@ -43,7 +43,7 @@ interface TallyViewProps {
   readonly house: HouseHead;
   readonly rooms: readonly (ListedRoom & { readonly room: Room; readonly version: number })[];
   readonly total: Tally;
-  readonly levels: readonly LevelTally[];
+  readonly floors: readonly FloorTally[];
   /** The room to open; undefined starts a new one. */
   readonly opened: string | undefined;
   /** A room that was just removed and may be brought back. */
@@ -58,7 +58,7 @@ export function TallyView({
   house,
   rooms,
   total,
-  levels,
+  floors,
   opened,
   removed,
   mayEdit,
@@ -117,10 +117,10 @@ export function TallyView({
   // The list of a large house is not drawn again for every character that is typed.
   const arrange = useCallback(
     (next: readonly ListedRoom[]) => {
-      const order = next.map(({ id, level }) => ({ room: id, level }));
-      const arranged = next.flatMap(({ id, level }) => {
+      const order = next.map(({ id, floor }) => ({ room: id, floor }));
+      const arranged = next.flatMap(({ id, floor }) => {
         const room = rooms.find((candidate) => candidate.id === id);
-        return room ? [{ ...room, level }] : [];
+        return room ? [{ ...room, floor }] : [];
       });
       change(
         arranged,
@@ -138,7 +138,7 @@ export function TallyView({
         sendCommand('placeRoom', { house: houseId, room: id, at, change: own }),
       ),
     );
-  const level = levelsOf(shownRooms).find((candidate) => candidate.level === (current?.level ?? shownRooms[0]?.level));
+  const floor = floorsOf(shownRooms).find((candidate) => candidate.floor === (current?.floor ?? shownRooms[0]?.floor));
 
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[13rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)] print:block">
@@ -201,8 +201,8 @@ export function TallyView({
             }
           />
         )}
-        {onPlan && level ? (
-          <PlanEditor level={level.level} rooms={level.rooms} opened={opened} unit={house.unit} onPlace={place} />
+        {onPlan && floor ? (
+          <FloorPlan floor={floor.floor} rooms={floor.rooms} opened={opened} unit={house.unit} onPlace={place} />
         ) : (
           <RoomPicture result={result} name={draft.room?.name ?? ''} unit={house.unit} {...light} />
         )}
@@ -217,7 +217,7 @@ export function TallyView({
             {...light}
           />
         )}
-        {rooms.length > 0 && <HouseTally total={total} levels={levels} unit={house.unit} {...light} />}
+        {rooms.length > 0 && <HouseTally total={total} floors={floors} unit={house.unit} {...light} />}
       </aside>
     </main>
   );

@@ -1,18 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { levelsOf, moved } from './arrange';
+import { floorsOf, moved } from './arrange';
 
 const rooms = [
-  { id: 'a', level: 'Ground' },
-  { id: 'b', level: 'Ground' },
-  { id: 'c', level: 'Upper' },
-  { id: 'd', level: 'Ground' },
+  { id: 'a', floor: 'Ground' },
+  { id: 'b', floor: 'Ground' },
+  { id: 'c', floor: 'Upper' },
+  { id: 'd', floor: 'Ground' },
 ];
-const order = (list: readonly { id: string; level: string }[]) =>
-  list.map(({ id, level }) => `${id}${level.charAt(0)}`);
+const order = (list: readonly { id: string; floor: string }[]) =>
+  list.map(({ id, floor }) => `${id}${floor.charAt(0)}`);
 
 describe('rooms in the list', () => {
   it('stand floor by floor, floors in the order of their first room', () => {
-    expect(levelsOf(rooms).map(({ level, rooms: on }) => [level, on.map(({ id }) => id)])).toEqual([
+    expect(floorsOf(rooms).map(({ floor, rooms: on }) => [floor, on.map(({ id }) => id)])).toEqual([
       ['Ground', ['a', 'b', 'd']],
       ['Upper', ['c']],
     ]);

@@ -2,17 +2,17 @@
 export interface ListedRoom {
   readonly id: string;
   readonly name: string;
-  readonly level: string;
+  readonly floor: string;
   /** All joints of the room, mm. */
   readonly length: number;
 }
 
 /** The floors in the order in which they first appear, with their rooms. */
-export function levelsOf<Room extends { readonly level: string }>(
+export function floorsOf<Room extends { readonly floor: string }>(
   rooms: readonly Room[],
-): readonly { readonly level: string; readonly rooms: readonly Room[] }[] {
-  const levels = [...new Set(rooms.map(({ level }) => level))];
-  return levels.map((level) => ({ level, rooms: rooms.filter((room) => room.level === level) }));
+): readonly { readonly floor: string; readonly rooms: readonly Room[] }[] {
+  const floors = [...new Set(rooms.map(({ floor }) => floor))];
+  return floors.map((floor) => ({ floor, rooms: rooms.filter((room) => room.floor === floor) }));
 }
 
 /**
@@ -20,17 +20,17 @@ export function levelsOf<Room extends { readonly level: string }>(
  *
  * @example moved([a, b, c], 'a', 'c')  // [b, c, a]
  */
-export function moved<Room extends { readonly id: string; readonly level: string }>(
+export function moved<Room extends { readonly id: string; readonly floor: string }>(
   rooms: readonly Room[],
   id: string,
   over: string,
 ): readonly Room[] {
   // As they are shown: floor by floor.
-  const shown = levelsOf(rooms).flatMap((level) => level.rooms);
+  const shown = floorsOf(rooms).flatMap((floor) => floor.rooms);
   const [from, to] = [shown.findIndex((room) => room.id === id), shown.findIndex((room) => room.id === over)];
   const [room, target] = [shown[from], shown[to]];
   if (!room || !target) return rooms;
   const rest = shown.filter((other) => other !== room);
-  rest.splice(to, 0, { ...room, level: target.level });
+  rest.splice(to, 0, { ...room, floor: target.floor });
   return rest;
 }

@@ -87,8 +87,8 @@ function applyItem(item: ReadItem, reader: Reader): void {
       owners.set('height', item);
       return;
     case 'on':
-      room.level = unquoted(value(item, 'level').text);
-      owners.set('level', item);
+      room.floor = unquoted(value(item, 'floor').text);
+      owners.set('floor', item);
       return;
     case 'level':
     case 'surface':

@@ -30,12 +30,12 @@ export function readHangText(text: string, unit: LengthUnit): HangReading {
     outline: _outline,
     height: _height,
     openings,
-    level,
+    floor,
     ceiling,
     ...rest
   } = reading.room;
   const other =
-    openings.length > 0 || level !== 'Ground floor' || ceiling.shape !== 'flat' || Object.keys(rest).length > 0;
+    openings.length > 0 || floor !== 'Ground floor' || ceiling.shape !== 'flat' || Object.keys(rest).length > 0;
   return other
     ? { ok: false, reason: 'only boards can be said of the house: walls, ceiling, boards, framing, screws, butts, aim' }
     : { ok: true, hang };

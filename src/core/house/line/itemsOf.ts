@@ -65,7 +65,7 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
     ),
     ...(room.existing?.length ? [item('existing', { existing: list(room.existing) })] : []),
     ...finishItems(room.finish, placeOf),
-    ...(room.level === 'Ground floor' ? [] : [item('on', { level: quoted(room.level) })]),
+    ...(room.floor === 'Ground floor' ? [] : [item('on', { floor: quoted(room.floor) })]),
     ...(room.beads && (room.beads.profile !== 'square' || !room.beads.edges)
       ? [item('beads', { profile: room.beads.profile })]
       : []),

@@ -120,7 +120,7 @@ export const ITEM_SPECS: readonly ItemSpec[] = [
     ...single('height', 'Height', "h 9'", [{ name: 'height', label: 'Height', type: 'length' }]),
     words: ['h', 'height'],
   },
-  single('on', 'Floor', 'on Upper floor', [{ name: 'level', label: 'Floor', type: 'text' }]),
+  single('on', 'Floor', 'on Upper floor', [{ name: 'floor', label: 'Floor', type: 'text' }]),
   single('ceiling', 'Ceiling', 'ceiling along', [
     choice('ceiling', 'Ceiling', ['flat', 'open', 'along', 'across', 'auto']),
   ]),

@@ -92,7 +92,7 @@ function placeOf(path: string, owners: Owners): Place | undefined {
 function readHead(head: Piece, unit: LengthUnit): RoomDraft {
   const { name, rest } = splitHead(head, unit);
   if (name === '') throw new Misread('a room starts with its name', head.at, 1);
-  const plain = { name, level: 'Ground floor', ceiling: { shape: 'flat' as const }, openings: [] };
+  const plain = { name, floor: 'Ground floor', ceiling: { shape: 'flat' as const }, openings: [] };
   if (/^[rldu]{1,2}(?=[\s\d]|$)/i.test(rest.text))
     return { ...plain, outline: readWalk(rest, unit).outline, height: USUAL_HEIGHT[unit] };
   const sizes = sizesIn(rest.text, rest.at);

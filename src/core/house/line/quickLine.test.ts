@@ -44,7 +44,7 @@ describe('the quick line', () => {
   it('takes level, floor, ceiling and wall boards', () => {
     expect(read("A 12' x 10', level 5, on Upper floor, ceiling along, walls upright")).toMatchObject({
       finish: { level: 5 },
-      level: 'Upper floor',
+      floor: 'Upper floor',
       hang: { ceiling: 'along', walls: 'upright' },
     });
     expect(read("A 12' x 10', ceiling open").ceiling.shape).toBe('open');
@@ -142,7 +142,7 @@ describe('the quick line', () => {
 
   it('takes names with its own marks in quotation marks', () => {
     const room = read('"Bed, north: 2" 12\' x 10\', on "Upper, east"');
-    expect([room.name, room.level]).toEqual(['Bed, north: 2', 'Upper, east']);
+    expect([room.name, room.floor]).toEqual(['Bed, north: 2', 'Upper, east']);
     expect(read(formatQuickLine(room, 'in'))).toEqual(room);
   });
 

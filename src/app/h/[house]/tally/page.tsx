@@ -22,14 +22,14 @@ export default async function TallyPage({
   const rooms = site.rooms.map(({ room, tally }) => ({
     id: room.id,
     name: room.name,
-    level: room.level,
+    floor: room.floor,
     length: jointLength(tally),
     room,
     version: roomVersions[room.id] ?? 1,
   }));
-  const levels = [...new Set(rooms.map(({ level }) => level))].map((level) => {
-    const onLevel = site.rooms.filter(({ room }) => room.level === level);
-    return { level, rooms: onLevel.length, tally: addTallies(onLevel.map(({ tally }) => tally)) };
+  const floors = [...new Set(rooms.map(({ floor }) => floor))].map((floor) => {
+    const onFloor = site.rooms.filter(({ room }) => room.floor === floor);
+    return { floor, rooms: onFloor.length, tally: addTallies(onFloor.map(({ tally }) => tally)) };
   });
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
@@ -44,7 +44,7 @@ export default async function TallyPage({
         house={site.house}
         rooms={rooms}
         total={site.tally}
-        levels={levels}
+        floors={floors}
         opened={opened}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}

@@ -4,7 +4,7 @@ import type { Point } from '@/core/measure/vector';
 
 const GAP_MM = 500;
 
-/** A room's outline where it stands on the plan of its level; mm. */
+/** A room's outline where it stands on the floor plan; mm. */
 export interface PlacedOutline<Item> {
   readonly item: Item;
   readonly points: readonly Point[];
@@ -13,7 +13,7 @@ export interface PlacedOutline<Item> {
 }
 
 /** Rooms with a place stand there; the others follow in a row below. */
-export function planOutlines<Item extends { readonly room: Pick<Room, 'outline' | 'at'> }>(
+export function floorPlanOutlines<Item extends { readonly room: Pick<Room, 'outline' | 'at'> }>(
   items: readonly Item[],
   unit: LengthUnit,
 ): readonly PlacedOutline<Item>[] {

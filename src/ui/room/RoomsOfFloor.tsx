@@ -3,8 +3,8 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { roomWords, type StateWords } from '../state/words';
+import { floorPlanOutlines } from './floorPlanOutlines';
 import { boxAround } from './pagePlace';
-import { planOutlines } from './planOutlines';
 
 /** The shapes of the states, as characters so that they stand in line with their words. */
 const MARKS = {
@@ -14,29 +14,29 @@ const MARKS = {
 } as const;
 
 /** One floor to scale: each room filled from below by how far its coats are, with its state in words. */
-export function RoomsOfLevel({
+export function RoomsOfFloor({
   houseId,
-  level,
+  floor,
   rooms,
   unit,
   now,
   timeZone,
 }: {
   readonly houseId: string;
-  readonly level: string;
+  readonly floor: string;
   readonly rooms: readonly RoomSite[];
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const placed = planOutlines(rooms, unit);
+  const placed = floorPlanOutlines(rooms, unit);
   const box = boxAround(placed.flatMap(({ points }) => points));
   const [wide, tall] = [box.x1 - box.x0, box.y1 - box.y0];
   const text = Math.max(wide, tall) / 25;
   return (
     <figure className="sheet p-3">
       <figcaption className="mb-2 flex justify-between px-1">
-        <h2>{level}</h2>
+        <h2>{floor}</h2>
         <span className="text-muted">
           {rooms.length} {rooms.length === 1 ? 'room' : 'rooms'}
         </span>
@@ -48,7 +48,7 @@ export function RoomsOfLevel({
         textAnchor="middle"
         dominantBaseline="middle"
         role="group"
-        aria-label={`Plan of ${level}`}
+        aria-label={`Floor plan of ${floor}`}
       >
         {placed.map(({ item: site, points }) => (
           <PlanRoom

@@ -5,8 +5,8 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import type { Room } from '@/core/house/schema';
 import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
+import { floorPlanOutlines, type PlacedOutline } from '@/ui/room/floorPlanOutlines';
 import { boxAround } from '@/ui/room/pagePlace';
-import { type PlacedOutline, planOutlines } from '@/ui/room/planOutlines';
 import { snapStep } from './snapRoom';
 
 /** One press of an arrow moves a room so far; mm. */
@@ -21,15 +21,15 @@ interface PlanRoom {
   readonly room: Room;
 }
 
-/** The plan of a level: rooms are dragged to their place and snap to their neighbours' walls; arrows move them too. */
-export function PlanEditor({
-  level,
+/** The plan of a floor: rooms are dragged to their place and snap to their neighbours' walls; arrows move them too. */
+export function FloorPlan({
+  floor,
   rooms,
   opened,
   unit,
   onPlace,
 }: {
-  readonly level: string;
+  readonly floor: string;
   readonly rooms: readonly PlanRoom[];
   readonly opened: string | undefined;
   readonly unit: LengthUnit;
@@ -37,7 +37,7 @@ export function PlanEditor({
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<{ readonly id: string; readonly step: Point }>();
-  const placed = planOutlines(rooms, unit);
+  const placed = floorPlanOutlines(rooms, unit);
   const box = boxAround(placed.flatMap(({ points }) => points));
   const margin = Math.max(box.x1 - box.x0, box.y1 - box.y0) * 0.06;
   const [width, height] = [box.x1 - box.x0 + 2 * margin, box.y1 - box.y0 + 2 * margin];
@@ -76,7 +76,7 @@ export function PlanEditor({
   return (
     <figure className="flex min-h-96 flex-1 flex-col">
       <figcaption className="flex flex-wrap justify-between gap-2 text-sm text-muted">
-        <span className="font-semibold text-base-content">{level}</span>
+        <span className="font-semibold text-base-content">{floor}</span>
         Drag a room to its place; it snaps to its neighbours. Arrows move it by{' '}
         {unit === 'in' ? 'an inch, with Shift by a foot' : 'a centimetre, with Shift by ten'}.
       </figcaption>
@@ -85,7 +85,7 @@ export function PlanEditor({
         viewBox={`${box.x0 - margin} ${box.y0 - margin} ${width} ${height}`}
         className="min-h-96 w-full flex-1"
       >
-        <title>Plan of {level}</title>
+        <title>Floor plan of {floor}</title>
         {placed.map((outline) => {
           const { item, points } = outline;
           const [dx, dy] = stepOf(outline);
