@@ -1,5 +1,5 @@
-import { airWithVapour, vapourPressure } from '../src/core/drying/air';
-import type { NewReading } from '../src/core/drying/reading';
+import { airWithVapour, vapourPressure } from '../src/core/air/air';
+import type { NewReading } from '../src/core/air/reading';
 import { chance, wander } from './noise';
 import { weatherAt } from './weather';
 

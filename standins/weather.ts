@@ -1,5 +1,5 @@
-import { type Air, airWithVapour, saturationPressure } from '../src/core/drying/air';
-import type { AirFrom } from '../src/core/drying/airClock';
+import { type Air, airWithVapour, saturationPressure } from '../src/core/air/air';
+import type { AirFrom } from '../src/core/air/airClock';
 import { wander } from './noise';
 
 const HOUR_MS = 3_600_000;

@@ -1,11 +1,8 @@
+import { USUAL_THICKNESS_MM } from '../core/air/dryingHours';
 import { coatTimes, TROUBLE_WORDS } from '../core/drying/coatTimes';
-import { USUAL_THICKNESS_MM } from '../core/drying/dryingHours';
 import type { Mud } from '../core/drying/wetMud';
-import { areaOf } from '../core/house/faces/face';
-import { parseQuickLine } from '../core/house/line/parseQuickLine';
-import { problemText } from '../core/house/problem';
 import { readHouse } from '../core/house/readHouse';
-import type { House, Room } from '../core/house/schema';
+import type { House } from '../core/house/schema';
 import { JOINT_CLASSES } from '../core/joints/joint';
 import { type TakeOff, takeOff } from '../core/joints/takeOff';
 import { addTallies, type ClassTotal, type Tally } from '../core/joints/tally';
@@ -14,6 +11,10 @@ import { parseLength } from '../core/measure/parseLength';
 import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
 import { resolveMethod } from '../core/method/resolveMethod';
 import { roomCoats } from '../core/method/roomCoats';
+import { parseQuickLine } from '../core/quickline/parseQuickLine';
+import { areaOf } from '../core/room/faces/face';
+import { problemText } from '../core/room/problem';
+import type { Room } from '../core/room/schema';
 
 /** A refusal that is told as one line on standard error, with exit code 2. */
 export class Refusal extends Error {}

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { houseJsonSchema } from '../core/house/jsonSchema';
-import { grammarPage } from '../core/house/line/grammarText';
+import { grammarPage } from '../core/quickline/grammarText';
 
 writeFileSync(
   new URL('../../docs/house.schema.json', import.meta.url),

@@ -1,4 +1,4 @@
-import type { Problem } from '../core/house/problem';
+import type { Problem } from '../core/room/problem';
 
 /** Why a request was not carried out. */
 export type RefusalKind = 'signedOut' | 'notAllowed' | 'invalid' | 'notFound' | 'stale' | 'tooMany';

@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import { MIRRORINGS } from '../core/house/copyRoom';
-import { choicesSchema, methodSchema } from '../core/house/methodSchema';
-import { hangSchema, houseHeadSchema, MOST_ROOMS, type Room, roomSchema } from '../core/house/schema';
+import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
 import { ROLES, type Role } from '../core/log/person';
+import { MIRRORINGS } from '../core/room/copyRoom';
+import { choicesSchema, methodSchema } from '../core/room/methodSchema';
+import { hangSchema, type Room, roomSchema } from '../core/room/schema';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
 import { timeZoneSchema } from './timeZone';

@@ -1,11 +1,12 @@
 import type { Transaction } from 'sequelize';
-import { facesOf } from '../core/house/faces/facesOf';
-import type { Problem } from '../core/house/problem';
-import type { HouseHead, Room } from '../core/house/schema';
+import type { HouseHead } from '../core/house/schema';
 import type { Piece } from '../core/joints/pieces';
 import type { Covered, NewEntry } from '../core/log/entry';
 import { knownMethod } from '../core/method/knownMethod';
 import { methodOfRoom } from '../core/method/resolveMethod';
+import { facesOf } from '../core/room/faces/facesOf';
+import type { Problem } from '../core/room/problem';
+import type { Room } from '../core/room/schema';
 import { coveredBy } from '../core/standing/coveredBy';
 import { type HouseRow, models } from './models';
 import { readRoom } from './readRoom';

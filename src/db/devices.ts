@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
-import type { SensorStanding } from '../core/drying/sensorStanding';
+import type { SensorStanding } from '../core/air/sensorStanding';
 import { now } from './clock';
 import { acrossFirms, firm } from './firm';
 import { models } from './models';

@@ -1,11 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Op, UniqueConstraintError } from 'sequelize';
-import type { Problem } from '../core/house/problem';
 import { takeOff } from '../core/joints/takeOff';
 import { type Covered, ENTRY_KINDS, type Entry, type NewEntry } from '../core/log/entry';
 import { ENTRY_VERSION, liftPayload } from '../core/log/liftEntry';
 import type { Person, Role } from '../core/log/person';
 import { isInTime } from '../core/measure/instant';
+import type { Problem } from '../core/room/problem';
 import { checkEntries, type PiecesOf } from './checkEntries';
 import { now } from './clock';
 import { lockHouse } from './houses';

@@ -1,7 +1,8 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { MethodChoices } from '../core/house/methodSchema';
-import type { House, HouseHead, Room } from '../core/house/schema';
-import { withMethod } from '../core/house/withMethod';
+import type { House, HouseHead } from '../core/house/schema';
+import type { MethodChoices } from '../core/room/methodSchema';
+import type { Room } from '../core/room/schema';
+import { withMethod } from '../core/room/withMethod';
 import { type Change, isIn, isOver, withChange } from './chain';
 import { firm } from './firm';
 import { type HouseRow, models, type RoomRow } from './models';

@@ -1,5 +1,5 @@
-import type { MethodChoices } from '../core/house/methodSchema';
 import type { LengthUnit } from '../core/measure/unit';
+import type { MethodChoices } from '../core/room/methodSchema';
 import { models } from './models';
 
 /** A method that a lead kept under a name; its widths are in the unit of the house it came from. */

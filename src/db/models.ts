@@ -7,12 +7,13 @@ import {
   type Sequelize,
   type WhereOptions,
 } from 'sequelize';
-import type { MethodChoices } from '../core/house/methodSchema';
-import type { HouseHead, Room } from '../core/house/schema';
+import type { HouseHead } from '../core/house/schema';
 import type { NewEntry } from '../core/log/entry';
 import { ENTRY_VERSION } from '../core/log/liftEntry';
 import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
+import type { MethodChoices } from '../core/room/methodSchema';
+import type { Room } from '../core/room/schema';
 import type { Chain } from './chain';
 import { connection } from './connection';
 import { firm } from './firm';

@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
-import { withIds } from '../core/house/ids';
-import { type Room, roomSchema } from '../core/house/schema';
 import type { LengthUnit } from '../core/measure/unit';
+import { withIds } from '../core/room/ids';
+import { type Room, roomSchema } from '../core/room/schema';
 
 /** What was read before, by its content: a room, or false where the document is none. */
 const known = new LRUCache<string, Room | false>({ max: 4000 });

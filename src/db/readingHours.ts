@@ -1,7 +1,7 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import type { Air } from '../core/drying/air';
-import { type AirHour, SELDOM } from '../core/drying/airHours';
-import { JUMP } from '../core/drying/reading';
+import type { Air } from '../core/air/air';
+import { type AirHour, SELDOM } from '../core/air/airHours';
+import { JUMP } from '../core/air/reading';
 import { firm } from './firm';
 import { models } from './models';
 

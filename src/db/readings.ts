@@ -1,5 +1,5 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import { isSameReading, type KeptReading } from '../core/drying/reading';
+import { isSameReading, type KeptReading } from '../core/air/reading';
 import { firm } from './firm';
 import { lockHouse } from './houses';
 import { models } from './models';

@@ -1,5 +1,5 @@
 import type { Transaction } from 'sequelize';
-import type { Room } from '../core/house/schema';
+import type { Room } from '../core/room/schema';
 import { type Change, isIn, withChange } from './chain';
 import { firm } from './firm';
 import { lockHouse, withRoom } from './houses';

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { AirFrom } from '../core/drying/airClock';
+import type { AirFrom } from '../core/air/airClock';
 import { firm } from './firm';
 import { models } from './models';
 

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
-import { type Air, ASSUMED_AIR } from '../core/drying/air';
-import { stepAt } from '../core/drying/airClock';
+import { type Air, ASSUMED_AIR } from '../core/air/air';
+import { stepAt } from '../core/air/airClock';
 import type { HouseLog } from '../core/log/houseLog';
 import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';

@@ -1,6 +1,6 @@
 import { type Answer, refused } from '../contract/answer';
 import { COMMANDS, type CommandName, isCommandName } from '../contract/commands';
-import { problemsFromZod } from '../core/house/problem';
+import { problemsFromZod } from '../core/room/problem';
 import { inFirm } from '../db/firm';
 import type { Member } from '../db/people';
 import { airCommands } from './commands/airCommands';

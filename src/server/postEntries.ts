@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { problemsFromZod, problemText } from '../core/house/problem';
 import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';

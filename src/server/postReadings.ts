@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { sortReadings } from '../core/drying/reading';
-import { problemsFromZod, problemText } from '../core/house/problem';
+import { sortReadings } from '../core/air/reading';
+import { problemsFromZod, problemText } from '../core/room/problem';
 import { now } from '../db/clock';
 import { findDevice, noteLag } from '../db/devices';
 import { inFirm } from '../db/firm';

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
-import { type AirHour, stepsOfHours } from '../core/drying/airHours';
-import { houseAir, type RoomAirClock } from '../core/drying/houseAir';
-import type { FanFrom } from '../core/drying/roomAir';
+import { type AirHour, stepsOfHours } from '../core/air/airHours';
+import { houseAir, type RoomAirClock } from '../core/air/houseAir';
+import type { FanFrom } from '../core/air/roomAir';
 import type { StoredHouse } from '../db/houses';
 import { listAirHours } from '../db/readingHours';
 import { listWeather, type Weather } from '../db/weather';

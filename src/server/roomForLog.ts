@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { workOf } from '../core/house/checks/workOf';
 import { type TakeOff, takeOff } from '../core/joints/takeOff';
 import type { RoomSite } from '../core/readiness/siteOf';
+import { workOf } from '../core/room/checks/workOf';
 import { inFirm } from '../db/firm';
 import { findHouse } from '../db/houses';
 import { isOpenTo } from '../db/viewers';

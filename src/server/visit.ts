@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
-import type { SensorStanding } from '../core/drying/sensorStanding';
+import type { SensorStanding } from '../core/air/sensorStanding';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
 import { listDevices } from '../db/devices';

@@ -1,5 +1,5 @@
-import type { AirFrom } from '../core/drying/airClock';
-import { hoursOf, weatherReportSchema } from '../core/drying/weatherReport';
+import type { AirFrom } from '../core/air/airClock';
+import { hoursOf, weatherReportSchema } from '../core/air/weatherReport';
 import { now } from '../db/clock';
 import { inFirm } from '../db/firm';
 import { saveWeather } from '../db/weather';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { TROUBLE_WORDS } from '@/core/drying/coatTimes';
-import { ANSWERS } from '@/core/house/methodSchema';
 import { COATED_CLASSES } from '@/core/method/coat';
 import { ladderFor } from '@/core/method/ladderFor';
 import { resolveMethod } from '@/core/method/resolveMethod';
 import { startingMethods } from '@/core/method/startingMethods';
+import { ANSWERS } from '@/core/room/methodSchema';
 import { inUnit } from './unitWords';
 
 describe('words of the trade in a metric house', () => {

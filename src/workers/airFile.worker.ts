@@ -1,8 +1,8 @@
 import { expose } from 'comlink';
-import type { AirMapping } from '../core/drying/airFile/airMapping';
-import { type AirTable, airTable, guessMapping } from '../core/drying/airFile/airTable';
-import { lookAtFile } from '../core/drying/airFile/lookAtFile';
-import { type AirFile, readAirFile } from '../core/drying/airFile/readAirFile';
+import type { AirMapping } from '../core/air/airFile/airMapping';
+import { type AirTable, airTable, guessMapping } from '../core/air/airFile/airTable';
+import { lookAtFile } from '../core/air/airFile/lookAtFile';
+import { type AirFile, readAirFile } from '../core/air/airFile/readAirFile';
 
 let table: AirTable | undefined;
 let read: AirFile | undefined;

@@ -1,5 +1,5 @@
-import { type AirFrom, airClock } from '../../src/core/drying/airClock';
-import { houseAir } from '../../src/core/drying/houseAir';
+import { type AirFrom, airClock } from '../../src/core/air/airClock';
+import { houseAir } from '../../src/core/air/houseAir';
 import { NOTHING_YET } from '../../src/core/log/stateOf';
 import type { CoatId } from '../../src/core/method/coat';
 import { coatsFor } from '../../src/core/method/coatsFor';

@@ -1,5 +1,6 @@
-import { parseQuickLine } from '../../src/core/house/line/parseQuickLine';
-import type { House, Room } from '../../src/core/house/schema';
+import type { House } from '../../src/core/house/schema';
+import { parseQuickLine } from '../../src/core/quickline/parseQuickLine';
+import type { Room } from '../../src/core/room/schema';
 
 /** What makes rooms differ: shapes, ceilings and what stands in them, two rooms in five plain. */
 const KINDS = [

@@ -1,8 +1,8 @@
 import { hangFace } from '../../src/core/hang/hangFace';
-import { facesOf } from '../../src/core/house/faces/facesOf';
-import { parseQuickLine } from '../../src/core/house/line/parseQuickLine';
-import { resolveHang } from '../../src/core/house/resolveHang';
 import { takeOff } from '../../src/core/joints/takeOff';
+import { parseQuickLine } from '../../src/core/quickline/parseQuickLine';
+import { facesOf } from '../../src/core/room/faces/facesOf';
+import { resolveHang } from '../../src/core/room/resolveHang';
 import { houseOfRooms, median } from './rooms';
 
 const RUNS = 9;

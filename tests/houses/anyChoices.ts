@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { ANSWERS, choicesSchema, QUESTIONS } from '@/core/house/methodSchema';
+import { ANSWERS, choicesSchema, QUESTIONS } from '@/core/room/methodSchema';
 
 /** Any answers, some of them for classes of their own. */
 export const anyChoices = () => {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { checkRoom } from '@/core/house/checks/checkRoom';
-import { BEAD_PROFILES, LIGHTS, SURFACES } from '@/core/house/kinds';
-import { type Room, roomSchema } from '@/core/house/schema';
+import { checkRoom } from '@/core/room/checks/checkRoom';
+import { BEAD_PROFILES, LIGHTS, SURFACES } from '@/core/room/kinds';
+import { type Room, roomSchema } from '@/core/room/schema';
 
 const HOUSE = { unit: 'in', hang: {} } as const;
 

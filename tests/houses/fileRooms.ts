@@ -1,7 +1,8 @@
-import { problemText } from '@/core/house/problem';
 import { readHouse } from '@/core/house/readHouse';
-import type { House, Room } from '@/core/house/schema';
+import type { House } from '@/core/house/schema';
 import { takeOff } from '@/core/joints/takeOff';
+import { problemText } from '@/core/room/problem';
+import type { Room } from '@/core/room/schema';
 
 const IN = 25.4;
 

@@ -1,6 +1,6 @@
-import type { MethodChoices } from '../../src/core/house/methodSchema';
 import type { HouseHead } from '../../src/core/house/schema';
 import { takeOff } from '../../src/core/joints/takeOff';
+import type { MethodChoices } from '../../src/core/room/methodSchema';
 import { houseOf } from './readRooms';
 
 /** A house of two rooms with every common class of joint, for questions of method. */

@@ -1,6 +1,6 @@
-import type { Face, Hole } from '@/core/house/faces/face';
-import { plainFace } from '@/core/house/faces/makeFace';
 import { cutLoops, rectangle } from '@/core/measure/polygon';
+import type { Face, Hole } from '@/core/room/faces/face';
+import { plainFace } from '@/core/room/faces/makeFace';
 
 type Box = readonly [u0: number, u1: number, v0: number, v1: number];
 

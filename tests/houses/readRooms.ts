@@ -1,5 +1,6 @@
-import { parseQuickLine } from '@/core/house/line/parseQuickLine';
-import { type HangChoices, type House, houseSchema, type Room } from '@/core/house/schema';
+import { type House, houseSchema } from '@/core/house/schema';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import type { HangChoices, Room } from '@/core/room/schema';
 
 /** A house of rooms written as quick lines, in inches. */
 export function houseOf(lines: readonly string[], hang: HangChoices = {}): House {

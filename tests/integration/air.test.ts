@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import fc from 'fast-check';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
-import { stepAt } from '@/core/drying/airClock';
-import type { KeptReading } from '@/core/drying/reading';
+import { stepAt } from '@/core/air/airClock';
+import type { KeptReading } from '@/core/air/reading';
 import type { Person } from '@/core/log/person';
 import { connection } from '@/db/connection';
 import { demoHouse } from '@/db/demo/demoHouse';

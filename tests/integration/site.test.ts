@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { airClock } from '@/core/drying/airClock';
-import type { SourcedAir } from '@/core/drying/roomAir';
-import type { MethodChoices } from '@/core/house/methodSchema';
+import { airClock } from '@/core/air/airClock';
+import type { SourcedAir } from '@/core/air/roomAir';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
@@ -10,6 +9,7 @@ import { resolveMethod } from '@/core/method/resolveMethod';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import { type Site, siteOf } from '@/core/readiness/siteOf';
 import { wetCoats } from '@/core/readiness/wetCoats';
+import type { MethodChoices } from '@/core/room/methodSchema';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { demoLog } from '@/db/demo/demoLog';
 import { DEMO_PEOPLE, type DemoName } from '@/db/demo/demoPeople';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import psychrolib from 'psychrolib';
 import { describe, expect, it } from 'vitest';
-import { type Air, dewPoint, saturationPressure, vapourDeficit, vapourPressure } from '@/core/drying/air';
-import { airClock } from '@/core/drying/airClock';
+import { type Air, dewPoint, saturationPressure, vapourDeficit, vapourPressure } from '@/core/air/air';
+import { airClock } from '@/core/air/airClock';
+import { dryingHours, lawHours } from '@/core/air/dryingHours';
 import { coatTimes } from '@/core/drying/coatTimes';
-import { dryingHours, lawHours } from '@/core/drying/dryingHours';
 import { milestones } from '@/core/drying/milestones';
 import type { WetMud } from '@/core/drying/wetMud';
 import { celsiusFromFahrenheit } from '@/core/measure/unit';

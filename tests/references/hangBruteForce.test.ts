@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Board } from '@/core/hang/board';
 import { hangFace } from '@/core/hang/hangFace';
-import type { Face } from '@/core/house/faces/face';
-import type { HangPlan } from '@/core/house/resolveHang';
+import type { Face } from '@/core/room/faces/face';
+import type { HangPlan } from '@/core/room/resolveHang';
 import { plainWall } from '../houses/plainWall';
 
 // The search is held against the dumbest possible one: every layout of a small face, costed from its boards alone.

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import type { Level } from '@/core/house/level';
 import type { CoatedClass } from '@/core/method/coat';
 import { coatKeysFor } from '@/core/method/coatKeysFor';
+import type { Level } from '@/core/room/level';
 
 // source: Gypsum Association GA-214; ASTM C840 (from memory)
 describe('levels of finish', () => {

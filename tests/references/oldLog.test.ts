@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { airClock } from '@/core/drying/airClock';
-import type { SourcedAir } from '@/core/drying/roomAir';
+import { airClock } from '@/core/air/airClock';
+import type { SourcedAir } from '@/core/air/roomAir';
 import { readHouse } from '@/core/house/readHouse';
 import { takeOff } from '@/core/joints/takeOff';
 import { type Entry, newEntrySchema } from '@/core/log/entry';

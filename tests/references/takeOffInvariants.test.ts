@@ -1,16 +1,17 @@
 import fc from 'fast-check';
 import polygonClipping, { type MultiPolygon, type Ring } from 'polygon-clipping';
 import { describe, expect, it } from 'vitest';
-import { checkRoom } from '@/core/house/checks/checkRoom';
-import { areaOf, type Face } from '@/core/house/faces/face';
-import { facesOf } from '@/core/house/faces/facesOf';
-import { mirrorRoom } from '@/core/house/mirrorRoom';
-import { type House, houseSchema, type Room } from '@/core/house/schema';
-import { wallsOf } from '@/core/house/walls';
+import { type House, houseSchema } from '@/core/house/schema';
 import { takeOff } from '@/core/joints/takeOff';
 import { addTallies, type Tally } from '@/core/joints/tally';
 import { rectangle } from '@/core/measure/polygon';
 import type { Loop } from '@/core/measure/vector';
+import { checkRoom } from '@/core/room/checks/checkRoom';
+import { areaOf, type Face } from '@/core/room/faces/face';
+import { facesOf } from '@/core/room/faces/facesOf';
+import { mirrorRoom } from '@/core/room/mirrorRoom';
+import type { Room } from '@/core/room/schema';
+import { wallsOf } from '@/core/room/walls';
 import { houseFile } from '../houses/fileRooms';
 
 const IN = 25.4;

@@ -5,12 +5,15 @@ import { describe, expect, it } from 'vitest';
 /** Later stages import earlier ones, never the other way. */
 const STAGES = [
   'measure',
+  'room',
+  'quickline',
   'house',
   'hang',
   'joints',
   'method',
   'section',
   'materials',
+  'air',
   'drying',
   'plan',
   'estimate',

@@ -1,5 +1,5 @@
-import { type Air, type AirTrouble, airTroubles } from './air';
-import { type AirClock, airClock } from './airClock';
+import { type Air, type AirTrouble, airTroubles } from '../air/air';
+import { type AirClock, airClock } from '../air/airClock';
 import { type CoatTrouble, milestones } from './milestones';
 import type { WetMud } from './wetMud';
 

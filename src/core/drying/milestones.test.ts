@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { airClock } from './airClock';
-import { dryingHours } from './dryingHours';
+import { airClock } from '../air/airClock';
+import { dryingHours } from '../air/dryingHours';
 import { type Application, milestones, wetnessAt } from './milestones';
 
 const HOUR = 3_600_000;

@@ -1,7 +1,7 @@
+import { type AirClock, driedBetween, whenDried } from '../air/airClock';
+import { effortOfMud } from '../air/dryingHours';
 import { MM_PER_INCH } from '../measure/unit';
 import { SETTING_RECOAT_FACTOR } from '../method/coat';
-import { type AirClock, driedBetween, whenDried } from './airClock';
-import { effortOfMud } from './dryingHours';
 import type { WetMud } from './wetMud';
 
 /** Mud that was put on; ms since 1970. Setting mud counts from mixing. */

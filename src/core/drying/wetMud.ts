@@ -1,8 +1,8 @@
+import { type Lies, type Substrate, USUAL_THICKNESS_MM } from '../air/dryingHours';
 import { type Coat, type CoatedClass, mudKind } from '../method/coat';
 import { isAccessory, isAngle } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import { sectionFor } from '../section/sectionFor';
-import { type Lies, type Substrate, USUAL_THICKNESS_MM } from './dryingHours';
 
 /** Drying mud, or setting mud by the minutes on its label. */
 export type Mud = { readonly kind: 'drying' } | { readonly kind: 'setting'; readonly minutes: number };

@@ -1,9 +1,9 @@
-import type { Air } from '../drying/air';
-import type { MethodClass, Question } from '../house/methodSchema';
-import type { Room } from '../house/schema';
+import type { Air } from '../air/air';
 import type { Tally } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
 import type { Method } from '../method/resolveMethod';
+import type { MethodClass, Question } from '../room/methodSchema';
+import type { Room } from '../room/schema';
 import type { MethodPatch } from './methodPatch';
 
 /** Two choices that do not go together, or a choice that the joint does not bear. */

@@ -1,9 +1,10 @@
-import type { Air } from '../drying/air';
-import type { MethodClass } from '../house/methodSchema';
-import type { HouseHead, Room } from '../house/schema';
+import type { Air } from '../air/air';
+import type { HouseHead } from '../house/schema';
 import { addTallies, type Tally } from '../joints/tally';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { coatedClassesOf } from '../method/roomCoats';
+import type { MethodClass } from '../room/methodSchema';
+import type { Room } from '../room/schema';
 import type { Check, Conflict, Found, Looked } from './conflict';
 import { angleSides, buttsTooNarrow, tooFewCoats } from './jointConflicts';
 import { hardTopCoat, meshInAngles, meshInDryingMud, notSealed, settingMudTooThin } from './mudConflicts';

@@ -1,11 +1,11 @@
-import type { Level } from '../house/level';
+import type { Level } from '../room/level';
 import {
   type Choices,
   type ClassMethod,
   METHOD_CLASSES,
   type MethodChoices,
   type MethodClass,
-} from '../house/methodSchema';
+} from '../room/methodSchema';
 
 /** A change to a method: some answers, for all or for a class; or the level. */
 export interface MethodPatch {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { AIR, head, rooms } from '../../../tests/houses/hallAndDen';
-import { ANSWERS, type MethodChoices, QUESTIONS, USUAL_CHOICES } from '../house/methodSchema';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { coatHours } from '../plan/tasksOf';
+import { ANSWERS, type MethodChoices, QUESTIONS, USUAL_CHOICES } from '../room/methodSchema';
 import { priceAnswers } from './priceAnswers';
 import { priceOf } from './priceOf';
 import { patched, patchOf } from './scope';

@@ -1,7 +1,7 @@
-import type { Air } from '../drying/air';
-import { LEVELS, type Level } from '../house/level';
-import { ANSWERS, type AnswerTo, QUESTIONS, type Question } from '../house/methodSchema';
+import type { Air } from '../air/air';
 import type { HouseHead } from '../house/schema';
+import { LEVELS, type Level } from '../room/level';
+import { ANSWERS, type AnswerTo, QUESTIONS, type Question } from '../room/methodSchema';
 import type { MethodPatch } from './methodPatch';
 import { type Price, priceOf, type TakenRoom } from './priceOf';
 import { SAFER } from './safer';

@@ -1,8 +1,8 @@
-import type { Air } from '../drying/air';
-import { airClock } from '../drying/airClock';
+import type { Air } from '../air/air';
+import { airClock } from '../air/airClock';
 import { recoatHours } from '../drying/coatTimes';
 import { wetMudOf } from '../drying/wetMud';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead } from '../house/schema';
 import type { Tally } from '../joints/tally';
 import { mudOf, sealedArea } from '../materials/loadList';
 import type { CoatId } from '../method/coat';
@@ -11,6 +11,7 @@ import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMetho
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
 import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../plan/rates';
 import { tasksOf } from '../plan/tasksOf';
+import type { Room } from '../room/schema';
 
 /** What a method takes of a house. */
 export interface Price {

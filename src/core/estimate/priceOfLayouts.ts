@@ -1,11 +1,12 @@
-import { AIMS } from '../house/kinds';
-import type { HangPlan } from '../house/resolveHang';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead } from '../house/schema';
 import { takeOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
+import { AIMS } from '../room/kinds';
+import type { HangPlan } from '../room/resolveHang';
+import type { Room } from '../room/schema';
 
 /** What one way of hanging makes of rooms: joints, sheets, and the finishers' hours at the usual rates. */
 export interface LayoutPrice {

@@ -1,6 +1,7 @@
-import type { Choices, MethodClass, Question } from '../house/methodSchema';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead } from '../house/schema';
 import { type ClassChoices, choicesFor, type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
+import type { Choices, MethodClass, Question } from '../room/methodSchema';
+import type { Room } from '../room/schema';
 import { type MethodPatch, withPatch } from './methodPatch';
 
 /** What a choice is made for: the house or one room, all joints or one class. */

@@ -1,6 +1,6 @@
-import type { Face } from '../house/faces/face';
-import type { FoundFace, HangPlan } from '../house/resolveHang';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { Face } from '../room/faces/face';
+import type { FoundFace, HangPlan } from '../room/resolveHang';
 import type { Board, EdgeKind } from './board';
 import { boardsOf, piecesOf } from './courseChoices';
 import type { Course } from './courses';

@@ -1,4 +1,4 @@
-import type { HangPlan } from '../house/resolveHang';
+import type { HangPlan } from '../room/resolveHang';
 
 /** What a layout of boards costs: work in priced mm of joint, rules broken by count, sheets, and waste in mm². */
 export interface CostParts {

@@ -1,6 +1,6 @@
-import type { HangPlan } from '../house/resolveHang';
 import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
 import { type CostParts, NO_COST, type Ranking, wholeCost } from './cost';

@@ -1,6 +1,6 @@
-import type { HangPlan } from '../house/resolveHang';
 import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { HangPlan } from '../room/resolveHang';
 import type { EdgeKind } from './board';
 
 /** A band of board across a face, between two long edges; `t` is the coordinate across the bands, mm. */

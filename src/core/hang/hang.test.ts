@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plainWall } from '../../../tests/houses/plainWall';
-import type { Face } from '../house/faces/face';
-import { resolveHang } from '../house/resolveHang';
+import type { Face } from '../room/faces/face';
+import { resolveHang } from '../room/resolveHang';
 import { cheapestButts } from './buttSets';
 import { courseNet, turnedNet } from './courses';
 import { hangFace } from './hangFace';

@@ -1,7 +1,7 @@
-import type { Face } from '../house/faces/face';
-import type { HangPlan } from '../house/resolveHang';
 import { boxOf } from '../measure/polygon';
 import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
+import type { Face } from '../room/faces/face';
+import type { HangPlan } from '../room/resolveHang';
 import { type Board, type JointPrices, usualJointPrices } from './board';
 import { compareCosts, RANKINGS } from './cost';
 import { type CourseNet, courseNet, turnedNet } from './courses';

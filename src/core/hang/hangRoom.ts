@@ -1,6 +1,6 @@
-import type { Face } from '../house/faces/face';
-import { AIMS } from '../house/kinds';
-import type { HangPlan } from '../house/resolveHang';
+import type { Face } from '../room/faces/face';
+import { AIMS } from '../room/kinds';
+import type { HangPlan } from '../room/resolveHang';
 import { asFound } from './asFound';
 import { type Board, type JointPrices, usualJointPrices } from './board';
 import { type FaceHanging, hangFace } from './hangFace';

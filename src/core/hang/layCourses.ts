@@ -1,5 +1,5 @@
-import type { HangPlan } from '../house/resolveHang';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
 import {
   addParts,

@@ -1,8 +1,8 @@
-import type { Face } from '../house/faces/face';
-import type { HangPlan } from '../house/resolveHang';
 import { isInside } from '../measure/chords';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Loop, Point } from '../measure/vector';
+import type { Face } from '../room/faces/face';
+import type { HangPlan } from '../room/resolveHang';
 import type { EdgeKind, JointPrices } from './board';
 import { addParts, type CostParts, compareCosts, NO_COST, RANKINGS, rankedCost } from './cost';
 import { boardsOf, courseChoices } from './courseChoices';

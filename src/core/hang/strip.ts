@@ -1,9 +1,9 @@
-import { hiddenOn } from '../house/faces/covered';
-import type { Face } from '../house/faces/face';
 import { type Axis, chordsAt, reachIn } from '../measure/chords';
 import { boxOf, isUprightBox } from '../measure/polygon';
 import { lengthWithin, type Span, subtractSpans, totalLength } from '../measure/span';
 import type { Loop, Point } from '../measure/vector';
+import { hiddenOn } from '../room/faces/covered';
+import type { Face } from '../room/faces/face';
 import type { Course } from './courses';
 
 /** A face seen along its courses: `s` runs with the boards, `t` across them; mm. */

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { areaOf, inRoom } from './faces/face';
-import { facesOf } from './faces/facesOf';
+import { grammarPage } from '../quickline/grammarText';
+import { areaOf, inRoom } from '../room/faces/face';
+import { facesOf } from '../room/faces/facesOf';
+import { problemText } from '../room/problem';
+import { wallsOf } from '../room/walls';
 import { houseJsonSchema } from './jsonSchema';
-import { grammarPage } from './line/grammarText';
-import { problemText } from './problem';
 import { readHouse } from './readHouse';
-import { wallsOf } from './walls';
 
 const ROOM = {
   id: 'a',

@@ -1,6 +1,6 @@
 import { boxOf } from '../measure/polygon';
 import { type LengthUnit, toMm } from '../measure/unit';
-import type { Room } from './schema';
+import type { Room } from '../room/schema';
 
 /** A room with how far its box lies from another one's, mm; Infinity where one of them has no place on the plan. */
 export interface NearRoom {

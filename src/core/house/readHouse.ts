@@ -1,8 +1,8 @@
-import { checkHangBounds } from './checks/checkBounds';
-import { checkRoom } from './checks/checkRoom';
-import { checkHouseSize } from './checks/checkSize';
-import { withIds } from './ids';
-import { type Problem, problemsFromZod } from './problem';
+import { checkHangBounds } from '../room/checks/checkBounds';
+import { checkRoom } from '../room/checks/checkRoom';
+import { checkHouseSize } from '../room/checks/checkSize';
+import { withIds } from '../room/ids';
+import { type Problem, problemsFromZod } from '../room/problem';
 import { type House, houseSchema } from './schema';
 import { turnOutlines } from './turnOutlines';
 

@@ -1,6 +1,8 @@
-import { renumberWalls } from './renumberWalls';
-import type { House, Room } from './schema';
-import { isClockwise, wallsOf } from './walls';
+import { renumberWalls } from '../room/renumberWalls';
+import type { Room } from '../room/schema';
+import { turnedOutline } from '../room/turnedOutline';
+import { isClockwise, wallsOf } from '../room/walls';
+import type { House } from './schema';
 
 /**
  * Turns every outline that runs counter-clockwise on the page, so that its walls run left to right as seen from inside.
@@ -16,10 +18,4 @@ function turned(room: Room, { unit }: Pick<House, 'unit'>): Room {
   const outline = turnedOutline(room.outline);
   const count = wallsOf(outline, unit).length;
   return renumberWalls({ ...room, outline }, (wall) => (count - wall) % count);
-}
-
-/** The same outline walked the other way, its first wall first. */
-export function turnedOutline(outline: Room['outline']): Room['outline'] {
-  const [first, second, ...rest] = outline;
-  return first && second ? [second, first, ...rest.reverse()] : outline;
 }

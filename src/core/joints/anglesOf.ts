@@ -1,9 +1,9 @@
 import type { HungFace } from '../hang/hangRoom';
-import { type Corner, cornersOf, isNear, LINE_DISTANCE_MM, type RoomEdge } from '../house/faces/corners';
-import { type Hidden, hiddenOn, hiddenOnBoth, piecesBeside } from '../house/faces/covered';
-import type { Room } from '../house/schema';
 import type { Span } from '../measure/span';
 import { add, dot, minus, type Point, times, type Vector } from '../measure/vector';
+import { type Corner, cornersOf, isNear, LINE_DISTANCE_MM, type RoomEdge } from '../room/faces/corners';
+import { type Hidden, hiddenOn, hiddenOnBoth, piecesBeside } from '../room/faces/covered';
+import type { Room } from '../room/schema';
 import { profileOfEdge } from './edgeProfiles';
 import { factoryEdge, taperedSpans } from './factoryEdge';
 import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';

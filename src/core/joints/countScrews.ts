@@ -1,10 +1,10 @@
 import type { Board } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import type { Face } from '../house/faces/face';
-import type { HangPlan } from '../house/resolveHang';
 import { chordsAt } from '../measure/chords';
 import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
+import type { Face } from '../room/faces/face';
+import type { HangPlan } from '../room/resolveHang';
 import type { FaceLine, Joint } from './joint';
 
 /** Screws stand this far in from a board's edge; tape and bead flanges hide what is nearer than `HIDDEN_MM` to their

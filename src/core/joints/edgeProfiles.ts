@@ -1,9 +1,9 @@
 import type { HungFace } from '../hang/hangRoom';
-import { edgesOf, type Face, type Hole, inRoom, type SpaceEdge } from '../house/faces/face';
-import type { EdgeProfile } from '../house/kinds';
-import type { Room } from '../house/schema';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
+import { edgesOf, type Face, type Hole, inRoom, type SpaceEdge } from '../room/faces/face';
+import type { EdgeProfile } from '../room/kinds';
+import type { Room } from '../room/schema';
 import { type Joint, NO_FACTORY_EDGE } from './joint';
 import { trimId } from './jointId';
 

@@ -1,9 +1,9 @@
 import type { Board } from '../hang/board';
-import type { RoomEdge } from '../house/faces/corners';
-import { inRoom } from '../house/faces/face';
 import { overlaps, type Span, totalLength } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import { dot } from '../measure/vector';
+import type { RoomEdge } from '../room/faces/corners';
+import { inRoom } from '../room/faces/face';
 import { NO_FACTORY_EDGE } from './joint';
 
 /** The stretches of an edge where a board's tapered edge lies along it. */

@@ -1,7 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
-import { coveredArea } from '../house/faces/covered';
-import { areaOf, type Face } from '../house/faces/face';
-import type { Room } from '../house/schema';
+import { coveredArea } from '../room/faces/covered';
+import { areaOf, type Face } from '../room/faces/face';
+import type { Room } from '../room/schema';
 import type { Joint, JointClass } from './joint';
 
 /** Stands for every face that has no level of its own. */

@@ -1,5 +1,5 @@
-import { type EdgeProfile, JOINT_CLASSES } from '../house/kinds';
 import type { Point, Vector } from '../measure/vector';
+import { type EdgeProfile, JOINT_CLASSES } from '../room/kinds';
 
 export { JOINT_CLASSES };
 export type JointClass = (typeof JOINT_CLASSES)[number];

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
-import type { HangChoices } from '../house/schema';
+import type { HangChoices } from '../room/schema';
 import { takeOff } from './takeOff';
 import { addTallies, type Tally } from './tally';
 

@@ -1,7 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
-import type { Face } from '../house/faces/face';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
+import type { Face } from '../room/faces/face';
 import { paintedAreaOf } from './finishParts';
 import { firstWalls } from './firstWalls';
 import type { FaceLine, Joint, JointClass } from './joint';

@@ -1,11 +1,11 @@
 import type { Board, EdgeKind } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
-import { hiddenOn, piecesBeside } from '../house/faces/covered';
-import { inRoom } from '../house/faces/face';
 import { type Axis, chordsAt } from '../measure/chords';
 import { overlaps, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
+import { hiddenOn, piecesBeside } from '../room/faces/covered';
+import { inRoom } from '../room/faces/face';
 import { type Joint, type JointClass, NO_FACTORY_EDGE } from './joint';
 import { seamId } from './jointId';
 

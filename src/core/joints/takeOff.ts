@@ -1,7 +1,8 @@
 import { type HungFace, hangRoom } from '../hang/hangRoom';
-import { facesOf } from '../house/faces/facesOf';
-import { resolveHang } from '../house/resolveHang';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead } from '../house/schema';
+import { facesOf } from '../room/faces/facesOf';
+import { resolveHang } from '../room/resolveHang';
+import type { Room } from '../room/schema';
 import { anglesOf } from './anglesOf';
 import { countScrews } from './countScrews';
 import { archBeads, freeEdgeTrims } from './edgeProfiles';

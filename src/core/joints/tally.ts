@@ -1,9 +1,9 @@
 import type { HungFace } from '../hang/hangRoom';
 import { type SheetCount, sheetsFor } from '../hang/sheetsFor';
-import { areaOf } from '../house/faces/face';
-import { EDGE_PROFILES, type EdgeProfile } from '../house/kinds';
-import type { HangPlan } from '../house/resolveHang';
-import type { Room } from '../house/schema';
+import { areaOf } from '../room/faces/face';
+import { EDGE_PROFILES, type EdgeProfile } from '../room/kinds';
+import type { HangPlan } from '../room/resolveHang';
+import type { Room } from '../room/schema';
 import { countThreeWays } from './anglesOf';
 import { countCrossings } from './countCrossings';
 import type { ScrewCount } from './countScrews';

@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { SUBSTRATES } from '../drying/dryingHours';
-import { levelSchema } from '../house/levelSchema';
+import { SUBSTRATES } from '../air/dryingHours';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { PASSES } from '../plan/tasksOf';
+import { levelSchema } from '../room/levelSchema';
 import { liftEntry } from './liftEntry';
 import type { Role } from './person';
 

@@ -1,4 +1,4 @@
-import type { FanFrom } from '../drying/roomAir';
+import type { FanFrom } from '../air/roomAir';
 import type { Pass } from '../plan/tasksOf';
 import { type CoatEntry, type Entry, whoDid } from './entry';
 

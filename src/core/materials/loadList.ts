@@ -1,4 +1,3 @@
-import type { EdgeProfile } from '../house/kinds';
 import type { Tally } from '../joints/tally';
 import { tapedLength } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
@@ -7,6 +6,7 @@ import { isAccessory } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
+import type { EdgeProfile } from '../room/kinds';
 import { litresPer, sectionFor } from '../section/sectionFor';
 import { type CutStick, cutSticks } from './cutSticks';
 import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';

@@ -1,4 +1,4 @@
-import type { Level } from '../house/level';
+import type { Level } from '../room/level';
 import type { CoatedClass, CoatKey } from './coat';
 import type { ClassChoices } from './resolveMethod';
 

@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
-import type { HouseHead, Room } from '../house/schema';
+import type { HouseHead } from '../house/schema';
+import type { Room } from '../room/schema';
 import { type Method, resolveMethod } from './resolveMethod';
 
 const methods = new LRUCache<string, Method>({ max: 300 });

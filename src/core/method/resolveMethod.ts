@@ -1,13 +1,14 @@
-import type { Level } from '../house/level';
+import type { HouseHead } from '../house/schema';
+import { type LengthUnit, toMm } from '../measure/unit';
+import type { Level } from '../room/level';
 import {
   type Choices,
   type ClassMethod,
   type MethodChoices,
   type MethodClass,
   USUAL_CHOICES,
-} from '../house/methodSchema';
-import type { HouseHead, Room } from '../house/schema';
-import { type LengthUnit, toMm } from '../measure/unit';
+} from '../room/methodSchema';
+import type { Room } from '../room/schema';
 import type { CoatedClass } from './coat';
 
 /** How one class is treated: an answer to every question, and what was found of its joints; mm. */

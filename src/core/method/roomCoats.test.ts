@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { HOUSE, head } from '../../../tests/houses/hallAndDen';
-import type { Room } from '../house/schema';
 import { takeOff } from '../joints/takeOff';
+import type { Room } from '../room/schema';
 import { coatsFor } from './coatsFor';
 import { resolveMethod } from './resolveMethod';
 import { roomCoats } from './roomCoats';

@@ -1,8 +1,8 @@
-import { LEVELS, type Level } from '../house/level';
-import type { Room } from '../house/schema';
 import type { FinishPart } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
 import type { Tally } from '../joints/tally';
+import { LEVELS, type Level } from '../room/level';
+import type { Room } from '../room/schema';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatId, type CoatKey } from './coat';
 import { coatsFor } from './coatsFor';
 import { type Method, withLevel } from './resolveMethod';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
-import type { MethodChoices } from '../house/methodSchema';
 import { takeOff } from '../joints/takeOff';
 import { loadList } from '../materials/loadList';
 import { tasksOf } from '../plan/tasksOf';
+import type { MethodChoices } from '../room/methodSchema';
 import { resolveMethod } from './resolveMethod';
 import { roomCoats } from './roomCoats';
 import { smallWorkOf } from './smallWork';

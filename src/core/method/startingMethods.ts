@@ -1,5 +1,5 @@
-import type { MethodChoices } from '../house/methodSchema';
 import { type LengthUnit, MM_PER_INCH } from '../measure/unit';
+import type { MethodChoices } from '../room/methodSchema';
 
 /** A complete method to start from, in plain words. */
 export interface StartingMethod {

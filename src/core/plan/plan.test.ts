@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { priceOf } from '../estimate/priceOf';
-import { LEVELS, type Level } from '../house/level';
 import { takeOff } from '../joints/takeOff';
 import { resolveMethod, usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
+import { LEVELS, type Level } from '../room/level';
 import { dayListOf, type HandedPass } from './dayListOf';
 import { coatHours, tasksOf } from './tasksOf';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../drying/airClock';
+import { airClock } from '../air/airClock';
+import type { SourcedAir } from '../air/roomAir';
 import { coatTimes } from '../drying/coatTimes';
-import type { SourcedAir } from '../drying/roomAir';
 import { wetMudOf } from '../drying/wetMud';
 import { takeOff } from '../joints/takeOff';
 import type { Entry } from '../log/entry';

@@ -1,4 +1,4 @@
-import type { AirClock } from '../drying/airClock';
+import type { AirClock } from '../air/airClock';
 import { type Application, type CoatTrouble, type Milestones, milestones } from '../drying/milestones';
 import { liesOf, wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';

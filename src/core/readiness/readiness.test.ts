@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../drying/airClock';
+import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
 import type { Entry, NewEntry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';

@@ -1,7 +1,6 @@
-import type { RoomAirClock } from '../drying/houseAir';
-import type { FanFrom } from '../drying/roomAir';
-import type { Level } from '../house/level';
-import type { HouseHead, Room } from '../house/schema';
+import type { RoomAirClock } from '../air/houseAir';
+import type { FanFrom } from '../air/roomAir';
+import type { HouseHead } from '../house/schema';
 import type { Piece } from '../joints/pieces';
 import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
@@ -12,6 +11,8 @@ import { knownMethod } from '../method/knownMethod';
 import { type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
+import type { Level } from '../room/level';
+import type { Room } from '../room/schema';
 import { type AppliedCoats, knownCoats } from '../standing/appliedCoats';
 import { type RoomStanding, whatNow } from './whatNow';
 

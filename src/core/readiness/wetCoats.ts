@@ -1,4 +1,4 @@
-import type { AirClock } from '../drying/airClock';
+import type { AirClock } from '../air/airClock';
 import { type Application, type CoatTrouble, wetnessAt } from '../drying/milestones';
 import type { Coat } from '../method/coat';
 import { applicationOf } from './coatClock';

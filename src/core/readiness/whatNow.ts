@@ -1,5 +1,5 @@
-import { type AirTrouble, airTroubles } from '../drying/air';
-import { type AirClock, stepAt } from '../drying/airClock';
+import { type AirTrouble, airTroubles } from '../air/air';
+import { type AirClock, stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
 import type { RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';

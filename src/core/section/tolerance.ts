@@ -1,5 +1,5 @@
-import type { LIGHTS, SURFACES } from '../house/kinds';
-import type { Level } from '../house/level';
+import type { LIGHTS, SURFACES } from '../room/kinds';
+import type { Level } from '../room/level';
 
 export type Surface = (typeof SURFACES)[number];
 export type Light = (typeof LIGHTS)[number];

@@ -1,9 +1,9 @@
-import type { Room } from '../house/schema';
 import { jointOf, placeOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
+import type { Room } from '../room/schema';
 import { isCeilingFirst } from './coveredBy';
 import { liesOn } from './liesOn';
 

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyChoices } from '../../../tests/houses/anyChoices';
 import { roomOf } from '../../../tests/houses/readRooms';
-import type { MethodChoices } from '../house/methodSchema';
 import { takeOff } from '../joints/takeOff';
 import type { CoatEntry } from '../log/entry';
 import type { Coat } from '../method/coat';
 import { type Method, resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
+import type { MethodChoices } from '../room/methodSchema';
 import { appliedCoats } from './appliedCoats';
 
 const { house, room } = roomOf("Den: 12' x 10' x 8', window 36x48 @36 bead, niche 30x40x6 wall 2, soffit 12x10 wall 3");

@@ -1,10 +1,10 @@
-import type { Room } from '../house/schema';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
 import { rememberLast } from '../measure/rememberLast';
 import { type Coat, type CoatId, SETTING_RECOAT_FACTOR } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
+import type { Room } from '../room/schema';
 import { type Alike, alikePieces } from './alikePieces';
 import { isCeilingFirst } from './coveredBy';
 import { liesOn } from './liesOn';

@@ -1,10 +1,10 @@
-import type { Problem } from '../house/problem';
-import type { Room } from '../house/schema';
 import { jointOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { Covered, NewEntry } from '../log/entry';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
+import type { Problem } from '../room/problem';
+import type { Room } from '../room/schema';
 import { liesOn } from './liesOn';
 
 type CoatSaid = Extract<NewEntry, { kind: 'coat' }>['payload'];

@@ -1,6 +1,7 @@
-import { withIds } from '../../core/house/ids';
-import { parseQuickLine } from '../../core/house/line/parseQuickLine';
-import type { House, HouseHead, Room } from '../../core/house/schema';
+import type { House, HouseHead } from '../../core/house/schema';
+import { parseQuickLine } from '../../core/quickline/parseQuickLine';
+import { withIds } from '../../core/room/ids';
+import type { Room } from '../../core/room/schema';
 
 const HEAD: HouseHead = { unit: 'in', name: 'Gannet Point, plot 6', hang: {}, method: { level: 4 } };
 

@@ -2,9 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
-import { LEVELS } from '../../core/house/level';
-import type { MethodChoices } from '../../core/house/methodSchema';
-import type { House, Room } from '../../core/house/schema';
+import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
 import type { Coat, CoatKey } from '../../core/method/coat';
@@ -12,6 +10,9 @@ import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
 import { SHIFT } from '../../core/plan/shift';
 import type { Pass } from '../../core/plan/tasksOf';
+import { LEVELS } from '../../core/room/level';
+import type { MethodChoices } from '../../core/room/methodSchema';
+import type { Room } from '../../core/room/schema';
 import type { DemoName } from './demoPeople';
 
 /** An entry with the name of who wrote it. */

@@ -1,8 +1,8 @@
 import { DEMO_SENSORS, DEMO_WEATHER_SEED, DEMO_WEATHER_URL } from '../../../standins/demoSensors';
 import { readings } from '../../../standins/room';
 import { weatherReport } from '../../../standins/weather';
-import { sortReadings } from '../../core/drying/reading';
-import { hoursOf, weatherReportSchema } from '../../core/drying/weatherReport';
+import { sortReadings } from '../../core/air/reading';
+import { hoursOf, weatherReportSchema } from '../../core/air/weatherReport';
 import type { House } from '../../core/house/schema';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';

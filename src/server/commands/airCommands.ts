@@ -1,5 +1,5 @@
 import { granted, refused } from '../../contract/answer';
-import { refusalOf } from '../../core/drying/reading';
+import { refusalOf } from '../../core/air/reading';
 import { now } from '../../db/clock';
 import { addDevice, moveDevice, removeDevice } from '../../db/devices';
 import { findHouse } from '../../db/houses';

@@ -1,7 +1,7 @@
 import { granted, refused } from '../../contract/answer';
-import { checkHangBounds } from '../../core/house/checks/checkBounds';
-import { checkRoom } from '../../core/house/checks/checkRoom';
 import { readHouse } from '../../core/house/readHouse';
+import { checkHangBounds } from '../../core/room/checks/checkBounds';
+import { checkRoom } from '../../core/room/checks/checkRoom';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { type Handlers, HOUSE_GONE } from './handler';
 

@@ -1,9 +1,9 @@
 import { granted, refused } from '../../contract/answer';
-import { ASSUMED_AIR } from '../../core/drying/air';
+import { ASSUMED_AIR } from '../../core/air/air';
 import { conflictsIn, newlyForbidden } from '../../core/estimate/conflictsIn';
-import type { MethodChoices } from '../../core/house/methodSchema';
 import type { HouseHead } from '../../core/house/schema';
-import { withMethod } from '../../core/house/withMethod';
+import type { MethodChoices } from '../../core/room/methodSchema';
+import { withMethod } from '../../core/room/withMethod';
 import { now } from '../../db/clock';
 import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
 import { dropMethod, keepMethod } from '../../db/methods';

@@ -1,9 +1,9 @@
 import { granted, refused } from '../../contract/answer';
-import { checkRoom } from '../../core/house/checks/checkRoom';
-import { copiesOf } from '../../core/house/copyRoom';
-import { withIds } from '../../core/house/ids';
-import { keepIds } from '../../core/house/keepIds';
 import { MOST_ROOMS } from '../../core/house/schema';
+import { checkRoom } from '../../core/room/checks/checkRoom';
+import { copiesOf } from '../../core/room/copyRoom';
+import { withIds } from '../../core/room/ids';
+import { keepIds } from '../../core/room/keepIds';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';

@@ -1,10 +1,11 @@
 import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
-import { MOST_WORK_IN_HOUSE } from '../../core/house/checks/bounds';
-import { workOf } from '../../core/house/checks/workOf';
-import { resolveHang } from '../../core/house/resolveHang';
-import type { HouseHead, Room } from '../../core/house/schema';
+import type { HouseHead } from '../../core/house/schema';
 import { type TakenOff, takeOff, whatIsKept } from '../../core/joints/takeOff';
+import { MOST_WORK_IN_HOUSE } from '../../core/room/checks/bounds';
+import { workOf } from '../../core/room/checks/workOf';
+import { resolveHang } from '../../core/room/resolveHang';
+import type { Room } from '../../core/room/schema';
 import { takeOffAside } from './takeOffAside';
 
 interface Known {

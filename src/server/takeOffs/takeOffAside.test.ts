@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import { describe, expect, it } from 'vitest';
-import type { Room } from '../../core/house/schema';
 import { takeOff, whatIsKept } from '../../core/joints/takeOff';
+import type { Room } from '../../core/room/schema';
 import { asideOf, type Question, type Thread } from './takeOffAside';
 
 const head = { unit: 'in', name: 'Test', hang: {}, method: { level: 4 } } as const;

@@ -1,6 +1,7 @@
 import { Worker } from 'node:worker_threads';
-import type { HouseHead, Room } from '../../core/house/schema';
+import type { HouseHead } from '../../core/house/schema';
 import type { TakenOff } from '../../core/joints/takeOff';
+import type { Room } from '../../core/room/schema';
 import { requestLog } from '../requestLog';
 
 /** What the thread is asked, one room at a time. */

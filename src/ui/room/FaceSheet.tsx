@@ -3,11 +3,11 @@
 import { X } from 'lucide-react';
 import { useEffect, useRef } from 'react';
 import type { HungFace } from '@/core/hang/hangRoom';
-import { areaOf } from '@/core/house/faces/face';
 import type { Joint } from '@/core/joints/joint';
 import { rectangle } from '@/core/measure/polygon';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
+import { areaOf } from '@/core/room/faces/face';
 import { areaWords, lengthWords, sizeWords } from '../lengthWords';
 import { faceWords } from './faceWords';
 import { JointLine } from './JointLine';

@@ -1,6 +1,6 @@
 import { useId } from 'react';
-import type { Face } from '@/core/house/faces/face';
 import type { Point } from '@/core/measure/vector';
+import type { Face } from '@/core/room/faces/face';
 import { boxAround } from './pagePlace';
 import type { LaidFace } from './unroll';
 

@@ -1,6 +1,6 @@
-import type { Room } from '@/core/house/schema';
 import { type LengthUnit, toMm } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
+import type { Room } from '@/core/room/schema';
 
 const GAP_MM = 500;
 

@@ -1,7 +1,7 @@
 import type { HungFace } from '@/core/hang/hangRoom';
-import { areaOf, type Face } from '@/core/house/faces/face';
 import type { Joint } from '@/core/joints/joint';
 import type { Point } from '@/core/measure/vector';
+import { areaOf, type Face } from '@/core/room/faces/face';
 import { bodyOf, faceWords } from './faceWords';
 import { boxAround, foldedBeside, type HingeSide, onPage, overlap, type Place } from './pagePlace';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { areaOf } from '@/core/house/faces/face';
 import { takeOff } from '@/core/joints/takeOff';
 import { areaOfLoops } from '@/core/measure/polygon';
+import { areaOf } from '@/core/room/faces/face';
 import { fileRoom, readRoom } from '../../../tests/houses/fileRooms';
 import { L } from '../../../tests/houses/outlines';
 import { roomOf } from '../../../tests/houses/readRooms';

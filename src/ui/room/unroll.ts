@@ -1,9 +1,9 @@
-import type { Face } from '@/core/house/faces/face';
 import type { FaceLine, Joint, JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import { isInside } from '@/core/measure/chords';
 import { rectangle } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
+import type { Face } from '@/core/room/faces/face';
 import { faceWords } from './faceWords';
 import { layFaces } from './layFaces';
 import { boxAround, clearance, onPage, type Place } from './pagePlace';

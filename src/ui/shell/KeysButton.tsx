@@ -1,9 +1,9 @@
 'use client';
 
 import { useRef } from 'react';
-import { itemWords } from '@/core/house/line/grammarText';
-import { exampleOf, ITEM_SPECS } from '@/core/house/line/lineSpecs';
 import type { LengthUnit } from '@/core/measure/unit';
+import { itemWords } from '@/core/quickline/grammarText';
+import { exampleOf, ITEM_SPECS } from '@/core/quickline/lineSpecs';
 import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [

@@ -1,10 +1,10 @@
-import type { EdgeProfile } from '@/core/house/kinds';
 import type { JointClass } from '@/core/joints/joint';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import type { SmallWorkKind } from '@/core/method/smallWork';
 import type { Pass } from '@/core/plan/tasksOf';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
+import type { EdgeProfile } from '@/core/room/kinds';
 import { roughLength } from '../lengthWords';
 import { untilWords } from '../when';
 

@@ -1,6 +1,3 @@
-import { placesIn } from '@/core/house/ids';
-import type { Level } from '@/core/house/level';
-import type { Room } from '@/core/house/schema';
 import { type Entry, whoDid } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
@@ -8,6 +5,9 @@ import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
+import { placesIn } from '@/core/room/ids';
+import type { Level } from '@/core/room/level';
+import type { Room } from '@/core/room/schema';
 import { namesIn } from '@/ui/names';
 import { faceWords } from '@/ui/room/faceWords';
 import { wayOfRooms } from '@/ui/section/sectionsOf';

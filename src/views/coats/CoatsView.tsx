@@ -1,12 +1,12 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
-import { METHOD_CLASSES, type MethodChoices } from '@/core/house/methodSchema';
-import type { Room } from '@/core/house/schema';
 import { COATED_CLASSES } from '@/core/method/coat';
+import { METHOD_CLASSES, type MethodChoices } from '@/core/room/methodSchema';
+import type { Room } from '@/core/room/schema';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';

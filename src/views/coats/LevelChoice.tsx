@@ -1,6 +1,6 @@
 import type { PricedMethod } from '@/core/estimate/priceAnswers';
-import { LEVELS, type Level } from '@/core/house/level';
 import type { LengthUnit } from '@/core/measure/unit';
+import { LEVELS, type Level } from '@/core/room/level';
 import { spanWords } from '@/ui/when';
 import { litresWords } from './priceWords';
 

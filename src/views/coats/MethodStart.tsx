@@ -2,9 +2,9 @@
 
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
-import type { MethodChoices } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
+import type { MethodChoices } from '@/core/room/methodSchema';
 import { sortedText } from '@/ui/sortedText';
 import { inUnit } from '@/ui/unitWords';
 

@@ -3,9 +3,9 @@
 import type { PricedAnswer, PricedMethod } from '@/core/estimate/priceAnswers';
 import type { Price } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
-import type { Question } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { ClassChoices } from '@/core/method/resolveMethod';
+import type { Question } from '@/core/room/methodSchema';
 import { SelectField } from '@/ui/SelectField';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';

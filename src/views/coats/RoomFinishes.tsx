@@ -3,9 +3,9 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
-import { LIGHTS, SURFACES } from '@/core/house/kinds';
-import { LEVELS, type Level } from '@/core/house/level';
-import type { Room } from '@/core/house/schema';
+import { LIGHTS, SURFACES } from '@/core/room/kinds';
+import { LEVELS, type Level } from '@/core/room/level';
+import type { Room } from '@/core/room/schema';
 import { levelFor } from '@/core/section/tolerance';
 import { faceWords } from '@/ui/room/faceWords';
 

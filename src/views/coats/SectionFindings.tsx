@@ -1,9 +1,9 @@
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import { coatTimes } from '@/core/drying/coatTimes';
 import { wetMudFrom } from '@/core/drying/wetMud';
-import { LIGHTS } from '@/core/house/kinds';
-import type { MethodClass } from '@/core/house/methodSchema';
 import type { LengthUnit } from '@/core/measure/unit';
+import { LIGHTS } from '@/core/room/kinds';
+import type { MethodClass } from '@/core/room/methodSchema';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';

@@ -1,12 +1,12 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
-import { SURFACES } from '@/core/house/kinds';
-import type { MethodClass } from '@/core/house/methodSchema';
 import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
+import { SURFACES } from '@/core/room/kinds';
+import type { MethodClass } from '@/core/room/methodSchema';
 import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM, USUAL_BEVEL_MM } from '@/core/section/joint';
 import { judgeSection } from '@/core/section/judgeSection';
 import { foundIn } from '@/core/section/sectionFor';

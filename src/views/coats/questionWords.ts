@@ -1,4 +1,4 @@
-import type { AnswerTo, MethodClass, Question } from '@/core/house/methodSchema';
+import type { AnswerTo, MethodClass, Question } from '@/core/room/methodSchema';
 
 type Words = {
   readonly [Key in Question]: {

@@ -6,15 +6,16 @@ import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
 import type { Change } from '@/contract/change';
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { conflictsIn, newlyForbidden } from '@/core/estimate/conflictsIn';
 import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { patched } from '@/core/estimate/scope';
-import type { MethodChoices } from '@/core/house/methodSchema';
-import type { HouseHead, Room } from '@/core/house/schema';
-import { withMethod } from '@/core/house/withMethod';
+import type { HouseHead } from '@/core/house/schema';
 import type { Tally } from '@/core/joints/tally';
+import type { MethodChoices } from '@/core/room/methodSchema';
+import type { Room } from '@/core/room/schema';
+import { withMethod } from '@/core/room/withMethod';
 
 export type MethodHouse = Pick<HouseHead, 'unit' | 'method'>;
 export interface MethodRoom {

@@ -2,7 +2,7 @@
 
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { TakenRoom } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';

@@ -1,5 +1,5 @@
-import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
-import type { AirFileDoubt } from '@/core/drying/airFile/readAirFile';
+import type { AirFileLook } from '@/core/air/airFile/lookAtFile';
+import type { AirFileDoubt } from '@/core/air/airFile/readAirFile';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';

@@ -1,5 +1,5 @@
-import type { SourcedAir } from '@/core/drying/roomAir';
-import type { SensorStanding } from '@/core/drying/sensorStanding';
+import type { SourcedAir } from '@/core/air/roomAir';
+import type { SensorStanding } from '@/core/air/sensorStanding';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { instantWords } from '@/ui/when';

@@ -1,4 +1,4 @@
-import { type AirMapping, DATE_ORDERS, type DateOrder, UNITS } from '@/core/drying/airFile/airMapping';
+import { type AirMapping, DATE_ORDERS, type DateOrder, UNITS } from '@/core/air/airFile/airMapping';
 import { SelectField } from '@/ui/SelectField';
 
 const ORDERS: Readonly<Record<DateOrder, string>> = {

@@ -1,8 +1,8 @@
 'use client';
 
 import { useCommand } from '@/client/useCommand';
-import { FRESH_MS } from '@/core/drying/roomAir';
-import type { SensorStanding } from '@/core/drying/sensorStanding';
+import { FRESH_MS } from '@/core/air/roomAir';
+import type { SensorStanding } from '@/core/air/sensorStanding';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
 import { spanWords } from '@/ui/when';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { SensorStanding } from '@/core/drying/sensorStanding';
+import type { SensorStanding } from '@/core/air/sensorStanding';
 import { worksAt } from './ArrivalList';
 import type { StripRoom } from './dryRooms';
 import { sourceWords } from './dryWords';

@@ -1,6 +1,6 @@
-import { type AirTrouble, airTroubles } from '@/core/drying/air';
-import { stepAt } from '@/core/drying/airClock';
-import type { AirSource } from '@/core/drying/roomAir';
+import { type AirTrouble, airTroubles } from '@/core/air/air';
+import { stepAt } from '@/core/air/airClock';
+import type { AirSource } from '@/core/air/roomAir';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite } from '@/core/readiness/siteOf';

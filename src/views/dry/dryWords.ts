@@ -1,4 +1,4 @@
-import type { AirSource } from '@/core/drying/roomAir';
+import type { AirSource } from '@/core/air/roomAir';
 import { spanWords } from '@/ui/when';
 
 const HOUR_MS = 3_600_000;

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { AirMapping } from '@/core/drying/airFile/airMapping';
-import type { AirFileLook } from '@/core/drying/airFile/lookAtFile';
+import type { AirMapping } from '@/core/air/airFile/airMapping';
+import type { AirFileLook } from '@/core/air/airFile/lookAtFile';
 import type { AirFileWorker } from '@/workers/airFile.worker';
 
 interface Opened {

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import type { Air } from '@/core/drying/air';
+import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import { type CoatEntry, whoDid } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';

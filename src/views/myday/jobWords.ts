@@ -1,4 +1,3 @@
-import { placesIn } from '@/core/house/ids';
 import { firstWalls } from '@/core/joints/firstWalls';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
@@ -7,6 +6,7 @@ import { choicesFor } from '@/core/method/resolveMethod';
 import type { SmallWork } from '@/core/method/smallWork';
 import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
+import { placesIn } from '@/core/room/ids';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
 import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/ui/state/words';

@@ -2,9 +2,9 @@
 
 import { useGesture } from '@use-gesture/react';
 import { type KeyboardEvent, useRef, useState } from 'react';
-import type { Room } from '@/core/house/schema';
 import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
+import type { Room } from '@/core/room/schema';
 import { floorPlanOutlines, type PlacedOutline } from '@/ui/room/floorPlanOutlines';
 import { boxAround } from '@/ui/room/pagePlace';
 import { snapStep } from './snapRoom';

@@ -3,8 +3,8 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
-import { hangText, readHangText } from '@/core/house/line/hangText';
 import type { HouseHead } from '@/core/house/schema';
+import { hangText, readHangText } from '@/core/quickline/hangText';
 import { TextField } from '@/ui/TextField';
 
 /** How every room is hung unless it says otherwise, in the words of the quick line. */

@@ -2,8 +2,9 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
-import type { HangPlan } from '@/core/house/resolveHang';
-import type { HouseHead, Room } from '@/core/house/schema';
+import type { HouseHead } from '@/core/house/schema';
+import type { HangPlan } from '@/core/room/resolveHang';
+import type { Room } from '@/core/room/schema';
 import { lengthWords } from '@/ui/lengthWords';
 import { useLayouts } from './useLayouts';
 

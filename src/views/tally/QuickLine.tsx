@@ -1,8 +1,8 @@
 'use client';
 
 import { type KeyboardEvent, type RefObject, useId, useState } from 'react';
-import { type Completion, completionsAt } from '@/core/house/line/completeLine';
 import type { LengthUnit } from '@/core/measure/unit';
+import { type Completion, completionsAt } from '@/core/quickline/completeLine';
 import type { Draft } from './useDraft';
 
 const PLACEHOLDER: Readonly<Record<LengthUnit, string>> = {

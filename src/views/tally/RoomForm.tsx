@@ -3,10 +3,10 @@
 import { Trash2 } from 'lucide-react';
 import { useEffect } from 'react';
 import { useFieldArray, useForm } from 'react-hook-form';
-import { type FieldSpec, ITEM_SPECS, type ItemKind, specOf } from '@/core/house/line/lineSpecs';
-import { parseQuickLine } from '@/core/house/line/parseQuickLine';
 import type { HouseHead } from '@/core/house/schema';
-import { wallsOf } from '@/core/house/walls';
+import { type FieldSpec, ITEM_SPECS, type ItemKind, specOf } from '@/core/quickline/lineSpecs';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
+import { wallsOf } from '@/core/room/walls';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { ALWAYS, type FieldName, type FormTexts, lineOf, textsOf } from './formTexts';

@@ -4,7 +4,7 @@ import { Copy, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { useCommand } from '@/client/useCommand';
-import { MIRRORINGS, type Mirroring } from '@/core/house/copyRoom';
+import { MIRRORINGS, type Mirroring } from '@/core/room/copyRoom';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 

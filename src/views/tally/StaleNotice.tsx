@@ -1,6 +1,6 @@
-import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import type { QuickRoom } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
+import { formatQuickLine } from '@/core/quickline/formatQuickLine';
+import type { QuickRoom } from '@/core/room/schema';
 
 /** Somebody saved this room in between: both versions, and the choice between them. */
 export function StaleNotice({

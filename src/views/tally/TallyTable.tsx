@@ -1,9 +1,9 @@
 import { memo } from 'react';
-import { EDGE_PROFILES } from '@/core/house/kinds';
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
 import { type Tally, tapedLength } from '@/core/joints/tally';
 import type { TileFlag } from '@/core/joints/tileFlags';
 import type { LengthUnit } from '@/core/measure/unit';
+import { EDGE_PROFILES } from '@/core/room/kinds';
 import { areaWords, lengthWords, roughLength, sizeWords } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';

@@ -14,11 +14,12 @@ import {
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
-import { workOf } from '@/core/house/checks/workOf';
-import type { HouseHead, QuickRoom, Room } from '@/core/house/schema';
+import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
+import { workOf } from '@/core/room/checks/workOf';
+import type { QuickRoom, Room } from '@/core/room/schema';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
 import { floorsOf, type ListedRoom } from './arrange';

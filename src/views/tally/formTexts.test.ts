@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import { parseQuickLine } from '@/core/house/line/parseQuickLine';
+import { formatQuickLine } from '@/core/quickline/formatQuickLine';
+import { parseQuickLine } from '@/core/quickline/parseQuickLine';
 import { lineOf, textsOf } from './formTexts';
 
 const HOUSE = { unit: 'in', hang: {} } as const;

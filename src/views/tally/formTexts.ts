@@ -1,9 +1,9 @@
-import { itemsOf, sizesText } from '@/core/house/line/itemsOf';
-import { type LineItem, type WrittenValue, writeLine } from '@/core/house/line/lineItems';
-import { type ItemKind, specOf } from '@/core/house/line/lineSpecs';
-import { quoted } from '@/core/house/line/quickLinePieces';
-import type { QuickRoom } from '@/core/house/schema';
 import type { LengthUnit } from '@/core/measure/unit';
+import { itemsOf, sizesText } from '@/core/quickline/itemsOf';
+import { type LineItem, type WrittenValue, writeLine } from '@/core/quickline/lineItems';
+import { type ItemKind, specOf } from '@/core/quickline/lineSpecs';
+import { quoted } from '@/core/quickline/quickLinePieces';
+import type { QuickRoom } from '@/core/room/schema';
 
 /** A room as the texts of a form's fields: the head of its line, then item by item. */
 export interface FormTexts {

@@ -1,9 +1,10 @@
 'use client';
 
 import { useState } from 'react';
-import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import { parseQuickLine, type QuickReading } from '@/core/house/line/parseQuickLine';
-import type { HouseHead, QuickRoom } from '@/core/house/schema';
+import type { HouseHead } from '@/core/house/schema';
+import { formatQuickLine } from '@/core/quickline/formatQuickLine';
+import { parseQuickLine, type QuickReading } from '@/core/quickline/parseQuickLine';
+import type { QuickRoom } from '@/core/room/schema';
 
 interface DraftState {
   readonly line: string;

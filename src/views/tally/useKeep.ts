@@ -4,9 +4,9 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import type { VersionedRoom } from '@/contract/commands';
-import { formatQuickLine } from '@/core/house/line/formatQuickLine';
-import { keepPlace } from '@/core/house/line/keepPlace';
 import type { LengthUnit } from '@/core/measure/unit';
+import { formatQuickLine } from '@/core/quickline/formatQuickLine';
+import { keepPlace } from '@/core/quickline/keepPlace';
 import type { Draft } from './useDraft';
 
 interface KeepState {

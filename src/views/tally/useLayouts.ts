@@ -3,7 +3,8 @@
 import { proxy, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
-import type { HouseHead, Room } from '@/core/house/schema';
+import type { HouseHead } from '@/core/house/schema';
+import type { Room } from '@/core/room/schema';
 import type { LayoutsWorker } from '@/workers/layouts.worker';
 
 /** Where a comparison of layouts stands. */

@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
-import { ASSUMED_AIR } from '@/core/drying/air';
-import { facesOf } from '@/core/house/faces/facesOf';
+import { ASSUMED_AIR } from '@/core/air/air';
+import { facesOf } from '@/core/room/faces/facesOf';
 import { mayAct } from '@/server/mayAct';
 import { keptMethods, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';

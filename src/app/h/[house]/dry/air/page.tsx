@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { stepAt } from '@/core/drying/airClock';
+import { stepAt } from '@/core/air/airClock';
 import { mayAct } from '@/server/mayAct';
 import { chartIn, sensorsIn, visitHouse } from '@/server/visit';
 import { weatherFailure } from '@/server/weather';

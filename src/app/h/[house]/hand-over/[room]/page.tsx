@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
-import { stepAt } from '@/core/drying/airClock';
+import { stepAt } from '@/core/air/airClock';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { RoomPageView } from '@/views/handover/RoomPageView';
