@@ -1,13 +1,13 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useEffect, useRef } from 'react';
 import type { HungFace } from '@/core/hang/hangRoom';
 import type { Joint } from '@/core/joints/joint';
 import { rectangle } from '@/core/measure/polygon';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
 import { areaOf } from '@/core/room/faces/face';
+import { Dialog } from '../Dialog';
 import { areaWords, lengthWords, sizeWords } from '../lengthWords';
 import { faceWords } from './faceWords';
 import { JointLine } from './JointLine';
@@ -26,8 +26,6 @@ export function FaceSheet({
   readonly unit: LengthUnit;
   readonly onClose: () => void;
 }) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  useEffect(() => dialog.current?.showModal(), []);
   const { face, boards } = hung;
   const text = Math.max(face.width, face.height * 1.5) / 42;
   const margin = text * 2.4;
@@ -57,53 +55,49 @@ export function FaceSheet({
     })),
   };
   return (
-    <dialog ref={dialog} className="modal" onClose={onClose} aria-labelledby="face-sheet-title">
-      <div className="modal-box flex max-h-[92dvh] w-[min(96vw,80rem)] max-w-none flex-col gap-2">
-        <div className="flex items-center justify-between gap-3">
-          <h2 id="face-sheet-title" className="first-letter:uppercase">
-            {faceWords(face.place)}, {areaWords(areaOf(face), unit)}
-            {face.existing ? ', old' : ''}
-          </h2>
-          <form method="dialog">
-            <button type="submit" className="btn btn-square" aria-label="Close">
-              <X className="size-5" aria-hidden="true" />
-            </button>
-          </form>
-        </div>
-        <svg
-          viewBox={`${-margin} ${-margin} ${face.width + 2 * margin} ${face.height + 2 * margin}`}
-          className="max-h-[72dvh] min-h-48 w-full flex-1"
-          role="img"
-          aria-label={`${faceWords(face.place)} with its boards and joints`}
-        >
-          <LaidFaceDrawing laid={laid} text={text} />
-          {lines.map((line) => (
-            <JointLine key={`${line.joint} ${line.from.join(' ')}`} line={line} />
-          ))}
-          {boards.map((board) => (
+    <Dialog
+      title={`${faceWords(face.place)}, ${areaWords(areaOf(face), unit)}${face.existing ? ', old' : ''}`}
+      close={onClose}
+      className="relative flex max-h-[92dvh] w-[min(96vw,80rem)] max-w-none flex-col gap-2"
+    >
+      <form method="dialog" className="absolute top-4 right-4">
+        <button type="submit" className="btn btn-square" aria-label="Close">
+          <X className="size-5" aria-hidden="true" />
+        </button>
+      </form>
+      <svg
+        viewBox={`${-margin} ${-margin} ${face.width + 2 * margin} ${face.height + 2 * margin}`}
+        className="max-h-[72dvh] min-h-48 w-full flex-1"
+        role="img"
+        aria-label={`${faceWords(face.place)} with its boards and joints`}
+      >
+        <LaidFaceDrawing laid={laid} text={text} />
+        {lines.map((line) => (
+          <JointLine key={`${line.joint} ${line.from.join(' ')}`} line={line} />
+        ))}
+        {boards.map((board) => (
+          <Label
+            key={`${board.u0} ${board.v0}`}
+            at={[(board.u0 + board.u1) / 2, board.v0 + (board.v1 - board.v0) * 0.3]}
+            size={text * 0.9}
+            words={sizeWords(
+              Math.min(board.u1 - board.u0, board.v1 - board.v0),
+              Math.max(board.u1 - board.u0, board.v1 - board.v0),
+              unit,
+            )}
+          />
+        ))}
+        {lines
+          .filter(({ from, to }) => pageLength(from, to) > text * 3)
+          .map(({ joint, from, to }) => (
             <Label
-              key={`${board.u0} ${board.v0}`}
-              at={[(board.u0 + board.u1) / 2, board.v0 + (board.v1 - board.v0) * 0.3]}
-              size={text * 0.9}
-              words={sizeWords(
-                Math.min(board.u1 - board.u0, board.v1 - board.v0),
-                Math.max(board.u1 - board.u0, board.v1 - board.v0),
-                unit,
-              )}
+              key={`length ${joint} ${from.join(' ')}`}
+              at={[from[0] + (to[0] - from[0]) * 0.6, from[1] + (to[1] - from[1]) * 0.6]}
+              size={text * 0.85}
+              words={lengthWords(pageLength(from, to), unit)}
             />
           ))}
-          {lines
-            .filter(({ from, to }) => pageLength(from, to) > text * 3)
-            .map(({ joint, from, to }) => (
-              <Label
-                key={`length ${joint} ${from.join(' ')}`}
-                at={[from[0] + (to[0] - from[0]) * 0.6, from[1] + (to[1] - from[1]) * 0.6]}
-                size={text * 0.85}
-                words={lengthWords(pageLength(from, to), unit)}
-              />
-            ))}
-        </svg>
-      </div>
-    </dialog>
+      </svg>
+    </Dialog>
   );
 }

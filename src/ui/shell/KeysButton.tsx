@@ -1,9 +1,10 @@
 'use client';
 
-import { useRef } from 'react';
+import { useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { itemWords } from '@/core/quickline/grammarText';
 import { exampleOf, ITEM_SPECS } from '@/core/quickline/lineSpecs';
+import { Dialog } from '../Dialog';
 import { useKey } from '../useKey';
 
 const KEYS: readonly (readonly [string, string])[] = [
@@ -34,23 +35,22 @@ const grammarIn = (unit: LengthUnit) =>
 
 /** The keys and the quick line's grammar, on a button and on `?`. */
 export function KeysButton({ unit }: { readonly unit: LengthUnit }) {
-  const dialog = useRef<HTMLDialogElement>(null);
-  useKey('?', () => dialog.current?.showModal());
+  const [open, setOpen] = useState(false);
+  useKey('?', () => setOpen(true));
   return (
     <>
       <button
         type="button"
         className="btn btn-ghost btn-square hidden sm:inline-flex"
         aria-label="Keys and grammar"
-        onClick={() => dialog.current?.showModal()}
+        onClick={() => setOpen(true)}
       >
         <span aria-hidden="true" className="text-lg font-semibold">
           ?
         </span>
       </button>
-      <dialog ref={dialog} className="modal" aria-labelledby="keys-title">
-        <div className="modal-box max-w-2xl space-y-4">
-          <h2 id="keys-title">Keys</h2>
+      {open && (
+        <Dialog title="Keys" close={() => setOpen(false)} className="max-w-2xl">
           <Rows rows={KEYS} />
           <h2>The quick line</h2>
           <p className="text-muted">
@@ -65,13 +65,8 @@ export function KeysButton({ unit }: { readonly unit: LengthUnit }) {
               Close
             </button>
           </form>
-        </div>
-        <form method="dialog" className="modal-backdrop">
-          <button type="submit" tabIndex={-1}>
-            Close
-          </button>
-        </form>
-      </dialog>
+        </Dialog>
+      )}
     </>
   );
 }

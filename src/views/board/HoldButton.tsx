@@ -1,7 +1,8 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Said } from '@/client/useLog';
+import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import type { BoardRow } from './boardRows';
 
@@ -42,22 +43,19 @@ export function HoldButton({ row, busy, write }: HoldProps) {
 }
 
 function HoldDialog({ row, busy, write, close }: HoldProps & { readonly close: () => void }) {
-  const dialog = useRef<HTMLDialogElement>(null);
   const [why, setWhy] = useState('');
-  useEffect(() => dialog.current?.showModal(), []);
   const hold = async () => {
     if (await write([{ kind: 'held', room: row.id, payload: { why: why.trim() } }])) close();
   };
   return (
-    <dialog ref={dialog} className="modal" aria-label={`Hold ${row.name}`} onClose={close}>
+    <Dialog title={`Hold ${row.name}`} close={close}>
       <form
-        className="modal-box space-y-4"
+        className="space-y-4"
         onSubmit={(event) => {
           event.preventDefault();
           void hold();
         }}
       >
-        <h2>Hold {row.name}</h2>
         <TextField
           label="Who has it, and until when"
           value={why}
@@ -74,6 +72,6 @@ function HoldDialog({ row, busy, write, close }: HoldProps & { readonly close: (
           </button>
         </div>
       </form>
-    </dialog>
+    </Dialog>
   );
 }

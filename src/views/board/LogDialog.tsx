@@ -1,11 +1,12 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { Said } from '@/client/useLog';
 import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Method } from '@/core/method/resolveMethod';
+import { Dialog } from '@/ui/Dialog';
 import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
@@ -68,7 +69,6 @@ export function LogDialog({
   readonly close: () => void;
 }) {
   const { row, cell } = logged;
-  const dialog = useRef<HTMLDialogElement>(null);
   const open = openCoats(logged, method);
   const [chosen, setChosen] = useState(open[0] ? open[0].coat.id : '');
   const [chosenMud, setMud] = useState<string>();
@@ -87,7 +87,6 @@ export function LogDialog({
     readonly field: 'some' | 'thickness' | 'mixed' | 'run' | 'pieces';
     readonly reason: string;
   }>();
-  useEffect(() => dialog.current?.showModal(), []);
   const next = open.find(({ coat }) => coat.id === chosen);
   const name = CLASS_NAMES[cell.class];
   const planned = next?.coat.settingMinutes;
@@ -142,175 +141,171 @@ export function LogDialog({
   };
 
   return (
-    <dialog ref={dialog} className="modal" onClose={close} aria-labelledby="log-title">
-      <div className={`modal-box space-y-4 ${where === SOME_PIECES ? 'sm:max-w-3xl' : ''}`}>
-        <div>
-          <h2 id="log-title">
-            {row.name}: {name.toLowerCase()}
-          </h2>
-          <p className="text-muted">{amountWords(cell, unit)}</p>
-        </div>
-        {next ? (
-          <>
-            <SelectField
-              label="Coat"
-              value={chosen}
-              onChange={(event) => {
-                setChosen(event.target.value);
-                setTapped(new Set());
-              }}
-              options={open.map(
-                ({ coat, share }) =>
-                  [coat.id, `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
-              )}
-            />
-            <p className="text-sm text-muted">
-              It {next.coat.purpose}. {inUnit(next.coat.tool, unit)}, {next.coat.consistency} mud.
+    <Dialog
+      title={`${row.name}: ${name.toLowerCase()}`}
+      close={close}
+      className={where === SOME_PIECES ? 'sm:max-w-3xl' : ''}
+    >
+      <p className="-mt-4 text-muted">{amountWords(cell, unit)}</p>
+      {next ? (
+        <>
+          <SelectField
+            label="Coat"
+            value={chosen}
+            onChange={(event) => {
+              setChosen(event.target.value);
+              setTapped(new Set());
+            }}
+            options={open.map(
+              ({ coat, share }) =>
+                [coat.id, `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
+            )}
+          />
+          <p className="text-sm text-muted">
+            It {next.coat.purpose}. {inUnit(next.coat.tool, unit)}, {next.coat.consistency} mud.
+          </p>
+          {cell.now === 'wet' && (
+            <p className="text-sm font-semibold text-warning">
+              The coat below is still wet. Log this only if it is really on.
             </p>
-            {cell.now === 'wet' && (
-              <p className="text-sm font-semibold text-warning">
-                The coat below is still wet. Log this only if it is really on.
-              </p>
-            )}
-            {cell.catchUp && mud === 'drying' && next.coat.key === cell.catchUp.key && (
-              <p className="flex flex-wrap items-center gap-2 text-sm">
-                <span>
-                  The room waits for this. {cell.catchUp.minutes} min setting mud wins{' '}
-                  {spanWords(cell.catchUp.hoursWon)}.
-                </span>
-                <button
-                  type="button"
-                  className="btn btn-sm min-h-10"
-                  onClick={() => setMud(String(cell.catchUp?.minutes))}
-                >
-                  Use setting mud
-                </button>
-              </p>
-            )}
-            <div className="grid grid-cols-2 gap-3">
-              <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={muds} />
+          )}
+          {cell.catchUp && mud === 'drying' && next.coat.key === cell.catchUp.key && (
+            <p className="flex flex-wrap items-center gap-2 text-sm">
+              <span>
+                The room waits for this. {cell.catchUp.minutes} min setting mud wins {spanWords(cell.catchUp.hoursWon)}.
+              </span>
+              <button
+                type="button"
+                className="btn btn-sm min-h-10"
+                onClick={() => setMud(String(cell.catchUp?.minutes))}
+              >
+                Use setting mud
+              </button>
+            </p>
+          )}
+          <div className="grid grid-cols-2 gap-3">
+            <SelectField label="Mud" value={mud} onChange={(event) => setMud(event.target.value)} options={muds} />
+            <TextField
+              label="Thickness"
+              placeholder={asPlanned && smallWords(asPlanned.thickness, unit)}
+              value={thickness}
+              error={fault?.field === 'thickness' ? fault.reason : undefined}
+              onChange={(event) => setThickness(event.target.value)}
+            />
+          </div>
+          <div className="grid grid-cols-2 gap-3">
+            <SelectField
+              label="Put on"
+              value={hoursAgo}
+              onChange={(event) => setHoursAgo(event.target.value)}
+              options={WHEN}
+            />
+            <SelectField
+              label="Where"
+              value={where}
+              onChange={(event) => setWhere(event.target.value)}
+              options={wheres(logged)}
+            />
+            {mud !== 'drying' && (
               <TextField
-                label="Thickness"
-                placeholder={asPlanned && smallWords(asPlanned.thickness, unit)}
-                value={thickness}
-                error={fault?.field === 'thickness' ? fault.reason : undefined}
-                onChange={(event) => setThickness(event.target.value)}
+                label="Mixed, minutes before"
+                inputMode="numeric"
+                value={mixed}
+                error={fault?.field === 'mixed' ? fault.reason : undefined}
+                onChange={(event) => setMixed(event.target.value)}
               />
-            </div>
-            <div className="grid grid-cols-2 gap-3">
-              <SelectField
-                label="Put on"
-                value={hoursAgo}
-                onChange={(event) => setHoursAgo(event.target.value)}
-                options={WHEN}
+            )}
+          </div>
+          {where === SOME_PIECES && (
+            <div>
+              <PieceChooser
+                key={next.coat.id}
+                houseId={houseId}
+                room={row.id}
+                coat={next.coat}
+                unit={unit}
+                chosen={tapped}
+                onChange={(pieces) => {
+                  setTapped(pieces);
+                  setFault(undefined);
+                }}
               />
-              <SelectField
-                label="Where"
-                value={where}
-                onChange={(event) => setWhere(event.target.value)}
-                options={wheres(logged)}
-              />
-              {mud !== 'drying' && (
-                <TextField
-                  label="Mixed, minutes before"
-                  inputMode="numeric"
-                  value={mixed}
-                  error={fault?.field === 'mixed' ? fault.reason : undefined}
-                  onChange={(event) => setMixed(event.target.value)}
-                />
+              {fault?.field === 'pieces' && (
+                <p role="alert" className="text-error">
+                  {fault.reason}
+                </p>
               )}
             </div>
-            {where === SOME_PIECES && (
-              <div>
-                <PieceChooser
-                  key={next.coat.id}
-                  houseId={houseId}
-                  room={row.id}
-                  coat={next.coat}
-                  unit={unit}
-                  chosen={tapped}
-                  onChange={(pieces) => {
-                    setTapped(pieces);
-                    setFault(undefined);
-                  }}
-                />
-                {fault?.field === 'pieces' && (
-                  <p role="alert" className="text-error">
-                    {fault.reason}
-                  </p>
-                )}
-              </div>
-            )}
-            <details className="rounded-lg border border-base-300 px-3 py-1">
-              <summary className="cursor-pointer leading-8 font-semibold">
-                {product.trim() || batch.trim()
-                  ? `Pail: ${[product.trim(), batch.trim() && `batch ${batch.trim()}`].filter(Boolean).join(', ')}`
-                  : 'What was in the pail'}
-              </summary>
-              <div className="grid grid-cols-2 gap-3 py-2">
-                <TextField
-                  label="Product"
-                  maxLength={80}
-                  value={product}
-                  onChange={(event) => setProduct(event.target.value)}
-                />
-                <TextField
-                  label="Batch"
-                  maxLength={40}
-                  value={batch}
-                  onChange={(event) => setBatch(event.target.value)}
-                />
-              </div>
-            </details>
-            <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
-            {message && (
-              <p role="alert" className="text-error">
-                {message}
-              </p>
-            )}
-            <button
-              type="button"
-              className="btn btn-primary btn-xl w-full"
-              disabled={busy}
-              onClick={() => void send('all')}
-            >
-              {where !== '' ? 'Done there' : next.share > 0 ? 'The rest is done' : 'All done'}
-            </button>
-            {next.share === 0 && where === '' && (
-              <button type="button" className="btn btn-lg w-full" disabled={busy} onClick={() => void send('half')}>
-                Half of it
-              </button>
-            )}
-            {cell.class !== 'surface' && where === '' && (
-              <div className="flex items-end gap-2">
-                <TextField
-                  label={cell.class === 'fasteners' ? 'Only so many' : 'Only so much'}
-                  className="flex-1"
-                  value={some}
-                  placeholder={cell.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}
-                  error={fault?.field === 'some' ? fault.reason : undefined}
-                  onChange={(event) => setSome(event.target.value)}
-                />
-                <button
-                  type="button"
-                  className={`btn btn-lg ${fault?.field === 'some' ? 'mb-6' : ''}`}
-                  disabled={busy}
-                  onClick={() => void send('some')}
-                >
-                  Some
-                </button>
-              </div>
-            )}
-          </>
-        ) : (
-          <p>Every coat is on.</p>
-        )}
-        <div className="modal-action">
-          <button type="button" className="btn" onClick={close}>
-            Cancel
+          )}
+          <details className="rounded-lg border border-base-300 px-3 py-1">
+            <summary className="cursor-pointer leading-8 font-semibold">
+              {product.trim() || batch.trim()
+                ? `Pail: ${[product.trim(), batch.trim() && `batch ${batch.trim()}`].filter(Boolean).join(', ')}`
+                : 'What was in the pail'}
+            </summary>
+            <div className="grid grid-cols-2 gap-3 py-2">
+              <TextField
+                label="Product"
+                maxLength={80}
+                value={product}
+                onChange={(event) => setProduct(event.target.value)}
+              />
+              <TextField
+                label="Batch"
+                maxLength={40}
+                value={batch}
+                onChange={(event) => setBatch(event.target.value)}
+              />
+            </div>
+          </details>
+          <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
+          {message && (
+            <p role="alert" className="text-error">
+              {message}
+            </p>
+          )}
+          <button
+            type="button"
+            className="btn btn-primary btn-xl w-full"
+            disabled={busy}
+            onClick={() => void send('all')}
+          >
+            {where !== '' ? 'Done there' : next.share > 0 ? 'The rest is done' : 'All done'}
           </button>
-        </div>
+          {next.share === 0 && where === '' && (
+            <button type="button" className="btn btn-lg w-full" disabled={busy} onClick={() => void send('half')}>
+              Half of it
+            </button>
+          )}
+          {cell.class !== 'surface' && where === '' && (
+            <div className="flex items-end gap-2">
+              <TextField
+                label={cell.class === 'fasteners' ? 'Only so many' : 'Only so much'}
+                className="flex-1"
+                value={some}
+                placeholder={cell.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}
+                error={fault?.field === 'some' ? fault.reason : undefined}
+                onChange={(event) => setSome(event.target.value)}
+              />
+              <button
+                type="button"
+                className={`btn btn-lg ${fault?.field === 'some' ? 'mb-6' : ''}`}
+                disabled={busy}
+                onClick={() => void send('some')}
+              >
+                Some
+              </button>
+            </div>
+          )}
+        </>
+      ) : (
+        <p>Every coat is on.</p>
+      )}
+      <div className="modal-action">
+        <button type="button" className="btn" onClick={close}>
+          Cancel
+        </button>
       </div>
-    </dialog>
+    </Dialog>
   );
 }

@@ -1,8 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useState } from 'react';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { useCommand } from '@/client/useCommand';
 import { LIGHTS, SURFACES } from '@/core/room/kinds';
 import { LEVELS, type Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
@@ -27,23 +25,10 @@ export function RoomFinishes({
   }[];
   readonly mayEdit: boolean;
 }) {
-  const router = useRouter();
-  const [busy, setBusy] = useState(false);
-  const [message, setMessage] = useState<string>();
+  const { run, busy, message, setMessage } = useCommand();
   const save = async (room: Room, version: number, finish: Finish) => {
-    setBusy(true);
-    setMessage(undefined);
-    try {
-      const answer = await sendCommand('saveRoom', { house: houseId, version, room: { ...room, finish } });
-      if (!answer.ok) setMessage(answer.message);
-      else if (answer.value.kind === 'stale')
-        setMessage(`Somebody changed ${room.name} in the meantime. Choose again.`);
-      router.refresh();
-    } catch {
-      setMessage(SERVER_LOST);
-    } finally {
-      setBusy(false);
-    }
+    const saved = await run('saveRoom', { house: houseId, version, room: { ...room, finish } });
+    if (saved?.kind === 'stale') setMessage(`Somebody changed ${room.name} in the meantime. Choose again.`);
   };
   if (rooms.length === 0) return <p className="text-muted">No rooms yet.</p>;
   return (

@@ -1,7 +1,8 @@
 'use client';
 
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import { useWorker } from '@/client/useWorker';
 import type { Air } from '@/core/air/air';
 import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { TakenRoom } from '@/core/estimate/priceOf';
@@ -20,31 +21,25 @@ export function usePrices(
   air: Air,
   scope: Scope,
 ): { readonly prices: PricedMethod | undefined; readonly stale: boolean; readonly failed: boolean } {
-  // The remote is kept: one that is thrown away takes the worker's ear with it.
-  const remote = useRef<Remote<PricesWorker>>(undefined);
   const asked = useRef(0);
-  const last = useRef('');
+  const last = useRef<{ readonly question: string; readonly of: Remote<PricesWorker> | undefined }>({
+    question: '',
+    of: undefined,
+  });
   const [prices, setPrices] = useState<PricedMethod>();
   const [stale, setStale] = useState(true);
   const [failed, setFailed] = useState(false);
+  const worker = useWorker<PricesWorker>(
+    () => new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' }),
+    () => setFailed(true),
+  );
   useEffect(() => {
-    const started = new Worker(new URL('../../workers/prices.worker.ts', import.meta.url), { type: 'module' });
-    started.onerror = () => setFailed(true);
-    remote.current = wrap<PricesWorker>(started);
-    last.current = '';
-    return () => {
-      remote.current = undefined;
-      started.terminate();
-    };
-  }, []);
-  useEffect(() => {
-    const current = remote.current;
-    if (!current) return;
+    const current = worker.ask();
     // The page sends the same house again after every change that was kept.
     const asking = rooms.map(({ room: { id, finish, method }, tally }) => ({ room: { id, finish, method }, tally }));
     const question = sortedText([house, asking, air, scope]);
-    if (question === last.current) return;
-    last.current = question;
+    if (question === last.current.question && last.current.of === current) return;
+    last.current = { question, of: current };
     asked.current += 1;
     const turn = asked.current;
     setStale(true);
@@ -52,12 +47,12 @@ export function usePrices(
       .priceAnswers(house, asking, air, scope)
       .then((found) => {
         // An answer to an older question is no answer.
-        if (turn !== asked.current || remote.current !== current) return;
+        if (turn !== asked.current || !worker.isAsked(current)) return;
         setPrices(found);
         setStale(false);
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [house, rooms, air, scope]);
+  }, [house, rooms, air, scope, worker]);
   return { prices, stale, failed };
 }

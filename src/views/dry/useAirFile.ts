@@ -1,5 +1,5 @@
-import { type Remote, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
+import { useWorker } from '@/client/useWorker';
 import type { AirMapping } from '@/core/air/airFile/airMapping';
 import type { AirFileLook } from '@/core/air/airFile/lookAtFile';
 import type { AirFileWorker } from '@/workers/airFile.worker';
@@ -23,27 +23,19 @@ const LARGEST = 30_000_000;
  * @param now the server's time, ms since 1970: what lies after it is no reading yet
  */
 export function useAirFile(timeZone: string, now: number) {
-  // The remote is kept with its worker: one that is thrown away takes the worker's ear with it.
-  const started = useRef<{ readonly worker: Worker; readonly remote: Remote<AirFileWorker> }>(undefined);
   const turn = useRef(0);
   const [opened, setOpened] = useState<Opened>();
   const [failed, setFailed] = useState(false);
-  useEffect(() => () => started.current?.worker.terminate(), []);
-
-  function remote(): Remote<AirFileWorker> {
-    if (!started.current) {
-      const worker = new Worker(new URL('../../workers/airFile.worker.ts', import.meta.url), { type: 'module' });
-      worker.onerror = () => setFailed(true);
-      started.current = { worker, remote: wrap<AirFileWorker>(worker) };
-    }
-    return started.current.remote;
-  }
+  const worker = useWorker<AirFileWorker>(
+    () => new Worker(new URL('../../workers/airFile.worker.ts', import.meta.url), { type: 'module' }),
+    () => setFailed(true),
+  );
 
   async function look(file: Omit<Opened, 'look'>): Promise<void> {
     turn.current += 1;
     const asked = turn.current;
     setOpened({ ...file, look: undefined });
-    const found = await remote().look(file.mapping, file.openedAt);
+    const found = await worker.ask().look(file.mapping, file.openedAt);
     if (asked === turn.current) setOpened({ ...file, look: found });
   }
 
@@ -52,7 +44,7 @@ export function useAirFile(timeZone: string, now: number) {
     close();
     if (file.size > LARGEST) return 'The file is larger than 30 MB. Split it, and bring the parts in one by one.';
     const text = await file.text();
-    const table = await remote().open(text, timeZone);
+    const table = await worker.ask().open(text, timeZone);
     if (!table) return `${file.name} holds no table: one line per reading, columns set apart.`;
     await look({ name: file.name, ...table, openedAt: now });
     return undefined;
@@ -64,7 +56,7 @@ export function useAirFile(timeZone: string, now: number) {
   }
 
   /** So many readings of the file as it was looked at last. */
-  const part = (from: number, count: number) => remote().part(from, count);
+  const part = (from: number, count: number) => worker.ask().part(from, count);
 
   return {
     opened,

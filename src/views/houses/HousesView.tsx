@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { useSend } from '@/client/useSend';
 import { useSubmit } from '@/client/useSubmit';
 import type { Person, Role } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -115,22 +115,15 @@ function ImportHouse() {
     readonly message: string;
     readonly problems: readonly Problem[];
   }>();
-  const [busy, setBusy] = useState(false);
+  const { send, busy } = useSend();
   const turnMends =
     refusal && refusal.problems.length > 0 && refusal.problems.every(({ mend }) => mend === 'reverse-outline');
   const take = async (file: File | undefined, turn = false) => {
     if (!file) return;
-    setBusy(true);
     setRefusal(undefined);
-    try {
-      const answer = await sendCommand('importHouse', { text: await file.text(), turn, timeZone: hereZone() });
-      if (answer.ok) router.push(`/h/${answer.value.id}`);
-      else setRefusal({ file, message: answer.message, problems: answer.problems });
-    } catch {
-      setRefusal({ file, message: SERVER_LOST, problems: [] });
-    } finally {
-      setBusy(false);
-    }
+    const answer = await send('importHouse', { text: await file.text(), turn, timeZone: hereZone() });
+    if (answer?.ok) router.push(`/h/${answer.value.id}`);
+    else if (answer) setRefusal({ file, message: answer.message, problems: answer.problems });
   };
   return (
     <section className="sheet space-y-4 p-5">

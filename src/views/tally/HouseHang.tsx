@@ -1,8 +1,7 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { useCommand } from '@/client/useCommand';
 import type { HouseHead } from '@/core/house/schema';
 import { hangText, readHangText } from '@/core/quickline/hangText';
 import { TextField } from '@/ui/TextField';
@@ -17,7 +16,6 @@ export function HouseHang({
   readonly version: number;
   readonly house: HouseHead;
 }) {
-  const router = useRouter();
   const kept = hangText(house.hang, house.unit);
   const [text, setText] = useState(kept);
   const [opened, setOpened] = useState({ version, text: kept });
@@ -26,23 +24,15 @@ export function HouseHang({
     setOpened({ version, text: kept });
     setText(kept);
   }
-  const [busy, setBusy] = useState(false);
-  const [said, setSaid] = useState<string>();
+  const { run, busy, message, setMessage } = useCommand();
+  const [isKept, setKept] = useState(false);
   const reading = readHangText(text, house.unit);
   async function save(): Promise<void> {
-    if (!reading.ok || busy) return;
-    setBusy(true);
-    try {
-      const answer = await sendCommand('saveHang', { house: houseId, version: opened.version, hang: reading.hang });
-      setSaid(answer.ok ? 'Kept.' : answer.message);
-      if (!answer.ok) return;
-      setOpened({ ...opened, text });
-      router.refresh();
-    } catch {
-      setSaid(SERVER_LOST);
-    } finally {
-      setBusy(false);
-    }
+    if (!reading.ok) return;
+    const done = await run('saveHang', { house: houseId, version: opened.version, hang: reading.hang });
+    if (done === undefined) return;
+    setKept(true);
+    setOpened({ ...opened, text });
   }
   return (
     <form
@@ -62,10 +52,15 @@ export function HouseHang({
             : 'boards 1200x2400/3000/3600, walls across, framing 600, aim joints'
         }
         error={reading.ok ? undefined : reading.reason}
-        hint={said ?? 'walls, ceiling, boards, framing, screws, butts, aim; a room may say otherwise'}
+        hint={
+          message ??
+          (isKept ? 'Kept.' : undefined) ??
+          'walls, ceiling, boards, framing, screws, butts, aim; a room may say otherwise'
+        }
         onChange={({ target }) => {
           setText(target.value);
-          setSaid(undefined);
+          setMessage(undefined);
+          setKept(false);
         }}
       />
       <button type="submit" className="btn mb-6" disabled={busy || !reading.ok}>

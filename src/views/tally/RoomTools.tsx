@@ -2,9 +2,10 @@
 
 import { Copy, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import { MIRRORINGS, type Mirroring } from '@/core/room/copyRoom';
+import { Dialog } from '@/ui/Dialog';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 
@@ -23,7 +24,7 @@ export function RoomTools({
   readonly room: { readonly id: string; readonly name: string };
 }) {
   const router = useRouter();
-  const dialog = useRef<HTMLDialogElement>(null);
+  const [copying, setCopying] = useState(false);
   const [times, setTimes] = useState('1');
   const [mirror, setMirror] = useState<Mirroring>('none');
   const { run, busy, message: error, setMessage: setError } = useCommand();
@@ -33,7 +34,7 @@ export function RoomTools({
     if (!Number.isInteger(count) || count < 1) return setError('how many is a whole number from 1 to 60');
     const copied = await run('copyRoom', { house: houseId, room: room.id, times: count, mirror });
     if (!copied) return;
-    dialog.current?.close();
+    setCopying(false);
     router.push(`/h/${houseId}/tally?room=${copied.ids[0] ?? room.id}`);
   };
   const remove = async () => {
@@ -43,7 +44,7 @@ export function RoomTools({
 
   return (
     <>
-      <button type="button" className="btn" onClick={() => dialog.current?.showModal()}>
+      <button type="button" className="btn" onClick={() => setCopying(true)}>
         <Copy className="size-5" aria-hidden="true" /> Copy
       </button>
       <button
@@ -56,14 +57,13 @@ export function RoomTools({
       >
         <Trash2 className="size-5" aria-hidden="true" />
       </button>
-      {error && !dialog.current?.open && (
+      {error && !copying && (
         <span role="alert" className="text-error">
           {error}
         </span>
       )}
-      <dialog ref={dialog} className="modal" aria-labelledby="copy-title">
-        <div className="modal-box space-y-4">
-          <h2 id="copy-title">Copy {room.name}</h2>
+      {copying && (
+        <Dialog title={`Copy ${room.name}`} close={() => setCopying(false)}>
           <TextField
             label="How many"
             inputMode="numeric"
@@ -85,8 +85,8 @@ export function RoomTools({
               {busy ? 'Copying …' : 'Copy'}
             </button>
           </form>
-        </div>
-      </dialog>
+        </Dialog>
+      )}
     </>
   );
 }

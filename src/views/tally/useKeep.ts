@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
+import { useSend } from '@/client/useSend';
 import type { VersionedRoom } from '@/contract/commands';
 import type { LengthUnit } from '@/core/measure/unit';
 import { formatQuickLine } from '@/core/quickline/formatQuickLine';
@@ -31,7 +31,7 @@ export function useKeep({
   readonly draft: Draft;
 }) {
   const router = useRouter();
-  const [busy, setBusy] = useState(false);
+  const { send: sendIt, busy } = useSend();
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
   const [theirs, setTheirs] = useState<VersionedRoom>();
   const [version, setVersion] = useState(current?.version ?? 0);
@@ -53,34 +53,28 @@ export function useKeep({
   useEffect(() => setSaid(undefined), [draft.line]);
 
   async function send(overVersion: number): Promise<void> {
-    if (busy || !draft.reading.ok) return;
+    if (!draft.reading.ok) return;
     const { room } = draft.reading;
-    setBusy(true);
-    try {
-      const answer = current
-        ? await sendCommand('saveRoom', {
-            house: houseId,
-            version: overVersion,
-            // The line says everything but which room it is and where it stands.
-            room: {
-              ...room,
-              id: current.room.id,
-              ...keepPlace(current.room, room, unit),
-            },
-          })
-        : await sendCommand('addRoom', { house: houseId, room });
-      if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
-      if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
-      if (answer.value.kind === 'stale') return setTheirs(answer.value.theirs);
-      setVersion(answer.value.version);
-      setTheirs(undefined);
-      setSaid({ text: 'Kept.', failed: false });
-      router.refresh();
-    } catch {
-      setSaid({ text: SERVER_LOST, failed: true });
-    } finally {
-      setBusy(false);
-    }
+    const answer = current
+      ? await sendIt('saveRoom', {
+          house: houseId,
+          version: overVersion,
+          // The line says everything but which room it is and where it stands.
+          room: {
+            ...room,
+            id: current.room.id,
+            ...keepPlace(current.room, room, unit),
+          },
+        })
+      : await sendIt('addRoom', { house: houseId, room });
+    if (!answer) return;
+    if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
+    if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
+    if (answer.value.kind === 'stale') return setTheirs(answer.value.theirs);
+    setVersion(answer.value.version);
+    setTheirs(undefined);
+    setSaid({ text: 'Kept.', failed: false });
+    router.refresh();
   }
 
   const state: KeepState = {

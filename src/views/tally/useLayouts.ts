@@ -1,7 +1,8 @@
 'use client';
 
-import { proxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useState } from 'react';
+import { useWorker } from '@/client/useWorker';
 import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
 import type { HouseHead } from '@/core/house/schema';
 import type { Room } from '@/core/room/schema';
@@ -19,47 +20,42 @@ export interface LayoutSearch {
 
 /** Compares layouts in a worker of its own; a new question, or leaving, ends the old one. */
 export function useLayouts(house: HouseHead): LayoutSearch {
-  const worker = useRef<Worker>(undefined);
   const [prices, setPrices] = useState<readonly LayoutPrice[]>();
   const [progress, setProgress] = useState<number>();
   const [failed, setFailed] = useState(false);
 
-  const stop = () => {
-    worker.current?.terminate();
-    worker.current = undefined;
-  };
-  useEffect(() => () => worker.current?.terminate(), []);
-
-  async function compare(rooms: readonly Room[]): Promise<void> {
-    stop();
-    const started = new Worker(new URL('../../workers/layouts.worker.ts', import.meta.url), { type: 'module' });
-    worker.current = started;
-    setProgress(0);
-    setFailed(false);
-    started.onerror = () => {
+  const worker = useWorker<LayoutsWorker>(
+    () => new Worker(new URL('../../workers/layouts.worker.ts', import.meta.url), { type: 'module' }),
+    () => {
       setFailed(true);
       setProgress(undefined);
-    };
-    const layouts = wrap<LayoutsWorker>(started);
+    },
+  );
+
+  async function compare(rooms: readonly Room[]): Promise<void> {
+    worker.end();
+    setProgress(0);
+    setFailed(false);
+    const layouts = worker.ask();
     try {
       const found = await layouts.priceOfLayouts(
         rooms,
         house,
         proxy((done: number) => {
-          if (worker.current === started) setProgress(done);
+          if (worker.isAsked(layouts)) setProgress(done);
         }),
       );
-      if (worker.current !== started) return;
+      if (!worker.isAsked(layouts)) return;
       setPrices(found);
     } catch {
       setFailed(true);
     }
-    if (worker.current !== started) return;
+    if (!worker.isAsked(layouts)) return;
     setProgress(undefined);
-    stop();
+    worker.end();
   }
   const cancel = () => {
-    stop();
+    worker.end();
     setProgress(undefined);
   };
   return { prices, progress, failed, compare: (rooms) => void compare(rooms), cancel };
