@@ -60,7 +60,8 @@ export async function appendEntries(
       (await RoomRow.findAll({ where: { houseId }, attributes: ['id'], transaction })).map(({ id }) => id),
     );
 
-    const foundOf = await checkEntries(entries, house, piecesOf, transaction);
+    const unknown = entries.filter(({ id }) => !known.has(id));
+    const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};
     const fresh = new Map<string, { readonly entry: NewEntry; readonly on: readonly Covered[] | undefined }>();

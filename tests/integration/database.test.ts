@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import type { House } from '@/core/house/schema';
+import { takeOff } from '@/core/joints/takeOff';
 import type { NewEntry } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
 import type { Change } from '@/db/chain';
@@ -367,6 +368,35 @@ describe('the log', () => {
     expect(await appendEntries(id, other, [taken()])).toEqual({ kind: 'notYours', id: entry.id });
     expect((await appendEntries(id, finisher, [taken()])).kind).toBe('recorded');
     expect((await appendEntries(id, lead, [taken()])).kind).toBe('recorded');
+  });
+
+  it('keeps on which pieces a coat lay and how much there was of each, whatever becomes of the room', async () => {
+    const id = await newHouse();
+    const house = await findHouse(id);
+    const stored = house?.rooms.find(({ room }) => room.id === 'pantry');
+    if (!house || !stored) throw new Error('the demo has a pantry');
+    const flats = takeOff(stored.room, house.head).pieces.filter((piece) => piece.class === 'flat');
+    const [first] = flats;
+    if (!first) throw new Error('a pantry has flats');
+    const all = tape();
+    const some: NewEntry = {
+      ...tape(),
+      payload: { ...tape().payload, pieces: [{ id: first.id, amount: first.amount / 2 }] },
+    };
+    expect((await appendEntries(id, finisher, [all, some])).kind).toBe('recorded');
+    const tenth = (mm: number) => Math.round(mm * 10) / 10;
+    const expected = [
+      flats.map(({ id: piece, amount }) => ({ id: piece, amount: tenth(amount), of: tenth(amount) })),
+      [{ id: first.id, amount: tenth(first.amount / 2), of: tenth(first.amount) }],
+    ];
+    const on = async () => (await listEntries(id)).map(({ payload }) => 'on' in payload && payload.on);
+    expect(await on()).toEqual(expected);
+    const longer = stored.room.outline.map(([x, y]): [number, number] => [x > 10 ? x + 30 : x, y]);
+    await saveRoom(id, stored.version, { ...stored.room, outline: longer });
+    expect(await on()).toEqual(expected);
+    // Sent again it is the same entry, though the room would say other lengths now.
+    expect((await appendEntries(id, finisher, [all, some])).kind).toBe('recorded');
+    expect(await on()).toEqual(expected);
   });
 
   it('keeps who wrote an entry, in which role', async () => {

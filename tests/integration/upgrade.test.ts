@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
 import pg from 'pg';
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { newEntrySchema } from '@/core/log/entry';
 import { closeConnection, connection } from '@/db/connection';
 import { findDevice } from '@/db/devices';
-import { listEntries } from '@/db/entries';
+import { appendEntries, listEntries } from '@/db/entries';
 import { inFirm } from '@/db/firm';
 import { findFirm } from '@/db/firms';
 import { findHouse, listHouses } from '@/db/houses';
@@ -15,7 +16,7 @@ const NAME = 'upgrade_test';
 const cluster = process.env.DATABASE_URL ?? '';
 const AT = '2031-05-06T07:00:00.000Z';
 const id = (last: number) => `00000000-0000-4000-8000-00000000000${last}`;
-const [LEAD, VIEWER, HOUSE, ENTRY, DEVICE, SESSION] = [id(1), id(2), id(3), id(4), id(5), id(6)];
+const [LEAD, VIEWER, HOUSE, ENTRY, DEVICE, SESSION, COAT] = [id(1), id(2), id(3), id(4), id(5), id(6), id(7)];
 const sha = (text: string, encoding: 'hex' | 'base64url') => createHash('sha256').update(text).digest(encoding);
 
 const inCluster = async (statement: string) => {
@@ -38,17 +39,19 @@ afterAll(async () => {
   await inCluster(`DROP DATABASE ${NAME}`);
 });
 
-it('what was there before firms becomes one firm’s, sign-ins and sensors hold, and viewers see what they saw', async () => {
+it('what was there before becomes one firm’s and is lifted; sign-ins and sensors hold, viewers see what they saw', async () => {
   await migrate('0007-sessions');
   await connection().query(`
     INSERT INTO people (id, name, folded, role, password_hash)
       VALUES ('${LEAD}', 'Marit', 'marit', 'lead', ''), ('${VIEWER}', 'Builder', 'builder', 'viewer', '');
-    INSERT INTO houses (id, head, time_zone, next_seq) VALUES ('${HOUSE}', '{"name": "Plot 6", "unit": "in"}', 'UTC', 2);
+    INSERT INTO houses (id, head, time_zone, next_seq) VALUES ('${HOUSE}', '{"name": "Plot 6", "unit": "in", "hang": {}, "method": {"level": 4}}', 'UTC', 3);
     INSERT INTO rooms (house_id, id, position, room) VALUES ('${HOUSE}', 'bath', 0, 
       '{"id": "bath", "name": "Bath", "level": "Ground floor", "outline": [[0, 0], [96, 0], [96, 60], [0, 60]], "height": 96,
         "ceiling": {"shape": "flat"}, "openings": []}');
     INSERT INTO entries (id, house_id, seq, room_id, kind, at, by, role, payload)
-      VALUES ('${ENTRY}', '${HOUSE}', 1, 'bath', 'held', '${AT}', '${LEAD}', 'lead', '{"why": "closed"}');
+      VALUES ('${ENTRY}', '${HOUSE}', 1, 'bath', 'held', '${AT}', '${LEAD}', 'lead', '{"why": "closed"}'),
+        ('${COAT}', '${HOUSE}', 2, 'bath', 'coat', '${AT}', '${LEAD}', 'lead',
+          '{"class": "flat", "key": "tape", "share": {"of": "half"}, "mud": {"kind": "drying"}}');
     INSERT INTO devices (id, house_id, room_id, name, key_hash)
       VALUES ('${DEVICE}', '${HOUSE}', 'bath', 'Bath sensor', '${sha('key', 'hex')}');
     INSERT INTO reading_hours VALUES ('${HOUSE}', '${DEVICE}', 'bath', '${AT}', 6, 0, 17, 19, 18, 49, 51, 50, NULL, 1);
@@ -61,8 +64,25 @@ it('what was there before firms becomes one firm’s, sign-ins and sensors hold,
   expect(await findDevice('key')).toMatchObject({ firm, id: DEVICE, houseId: HOUSE });
   await inFirm(firm, async () => {
     expect(await listHouses(viewer)).toEqual([{ id: HOUSE, name: 'Plot 6' }]);
-    expect((await findHouse(HOUSE))?.rooms.map(({ room }) => room.name)).toEqual(['Bath']);
-    expect(await listEntries(HOUSE)).toMatchObject([{ id: ENTRY, by: LEAD }]);
+    expect((await findHouse(HOUSE))?.rooms.map(({ room: { name, floor } }) => [name, floor])).toEqual([
+      ['Bath', 'Ground floor'],
+    ]);
+    const entries = await listEntries(HOUSE);
+    expect(entries).toMatchObject([
+      { id: ENTRY, by: LEAD },
+      { id: COAT, payload: { class: 'flat', part: 0.5 } },
+    ]);
+    expect(entries[1]?.payload).not.toHaveProperty('share');
+    // Sent again by a page of then it is known.
+    const sent = {
+      id: COAT,
+      room: 'bath',
+      at: AT,
+      kind: 'coat',
+      payload: { class: 'flat', key: 'tape', share: { of: 'half' } },
+    };
+    const again = await appendEntries(HOUSE, { id: LEAD, role: 'lead' }, [newEntrySchema.parse(sent)]);
+    expect(again).toEqual({ kind: 'recorded', seqs: { [COAT]: 2 } });
     expect(await chartAir(HOUSE, 'bath', 0, Date.parse(AT), 10)).toMatchObject([{ temperature: [17, 18, 19] }]);
   });
 });
