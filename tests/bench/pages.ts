@@ -1,52 +1,119 @@
+import { randomUUID } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import { cookieOf } from '../../scripts/setup/served.mjs';
 import { closeConnection } from '../../src/db/connection';
 import { firm, inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
 import { models } from '../../src/db/models';
+import { recordReadings } from '../../src/db/readings';
 import { demoFirm } from './demoFirm';
 import { houseOfRooms, median } from './rooms';
 
-const RUNS = 25;
+const RUNS = 15;
+const MINUTE_MS = 60_000;
+const MONTH_MINUTES = 30 * 24 * 60;
+const ROOMS = [10, 60] as const;
+const ENTRIES = [0, 5000, 20_000] as const;
+const VIEWS = [
+  ['House', ''],
+  ['Coat board', '/board'],
+  ['Dry watch', '/dry'],
+  ['My day', '/my-day'],
+  ['Coats', '/coats'],
+] as const;
 /** Characters of the last answer of each page. */
 const sizes = new Map<string, number>();
 const base = `http://127.0.0.1:${process.argv[2]}`;
 
-/** Server time of pages beside a bare page with one query, as ratios in one run. */
+/**
+ * Server time of pages beside a bare page with one query, as ratios in one run; what a new entry takes; and how much script a
+ * browser loads for each view.
+ */
 async function main(): Promise<void> {
   const cookie = await cookieOf(base, 'Marit');
-  const [small, large] = [await addHouse(houseOfRooms(10), 'UTC'), await addHouse(houseOfRooms(60), 'UTC')];
-  const [logged, long] = [await houseWithEntries(60, 5000), await houseWithEntries(60, 20_000)];
-  const first = await timeOf(`/h/${long}/board`, cookie);
+  const houses = new Map<string, string>();
+  for (const rooms of ROOMS)
+    for (const entries of ENTRIES) houses.set(`${rooms} ${entries}`, await houseWithEntries(rooms, entries));
+  const houseOf = (rooms: number, entries: number) => houses.get(`${rooms} ${entries}`) ?? '';
+  const first = await timeOf(`/h/${houseOf(60, 20_000)}/board`, cookie);
   // The page is made and thrown away like any other: one query, then words.
-  const pages = [
-    ['a bare page with one query', '/signin'],
-    ['House, 10 rooms', `/h/${small}`],
-    ['House, 60 rooms', `/h/${large}`],
-    ['Coat board, 10 rooms', `/h/${small}/board`],
-    ['Coat board, 60 rooms', `/h/${large}/board`],
-    ['House, 60 rooms, 5,000 entries', `/h/${logged}`],
-    ['House, 60 rooms, 20,000', `/h/${long}`],
-    ['Coat board, 60 rooms, 20,000', `/h/${long}/board`],
-    ['Dry watch, 60 rooms, 20,000', `/h/${long}/dry`],
-  ] as const;
-  const times: number[] = [];
-  for (const [, path] of pages) {
-    for (let warm = 0; warm < 5; warm += 1) await timeOf(path, cookie);
-    const runs: number[] = [];
-    for (let run = 0; run < RUNS; run += 1) runs.push(await timeOf(path, cookie));
-    times.push(median(runs));
+  const bare = await usualTime('/signin', cookie);
+  process.stdout.write('\nPages, whole answer on loopback, each house with a month of minute readings\n');
+  process.stdout.write(`  a bare page with one query ${bare.toFixed(1)} ms\n`);
+  process.stdout.write(`  Coat board, 60 rooms, 20,000 entries, the first time: ${first.toFixed(0)} ms\n`);
+  process.stdout.write(
+    `  ${'rooms, entries'.padEnd(16)}${VIEWS.map(([name]) => name.padStart(22)).join('')}   (ms, × bare, kB)\n`,
+  );
+  for (const rooms of ROOMS) {
+    for (const entries of ENTRIES) {
+      const cells: string[] = [];
+      for (const [, path] of VIEWS) {
+        const url = `/h/${houseOf(rooms, entries)}${path}`;
+        const ms = await usualTime(url, cookie);
+        const size = Math.round((sizes.get(url) ?? 0) / 1024);
+        cells.push(`${ms.toFixed(0)} × ${(ms / bare).toFixed(1)} ${size}`.padStart(22));
+      }
+      process.stdout.write(`  ${`${rooms}, ${entries.toLocaleString('en-US')}`.padEnd(16)}${cells.join('')}\n`);
+    }
   }
-  process.stdout.write('\nPages, whole answer on loopback\n');
-  process.stdout.write(`  Coat board, 60 rooms, 20,000, the first time: ${first.toFixed(0)} ms\n`);
-  pages.forEach(([name, path], index) => {
-    const ms = times[index] ?? 0;
-    process.stdout.write(
-      `  ${name.padEnd(32)} ${ms.toFixed(1).padStart(7)} ms  × ${(ms / (times[0] ?? 1)).toFixed(2)}  ${Math.round((sizes.get(path) ?? 0) / 1024)} kB\n`,
-    );
-  });
+  await timeEntries(houseOf(60, 0), cookie, 'without entries');
+  await timeEntries(houseOf(60, 20_000), cookie, 'with 20,000 entries');
+  process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB)\n');
+  for (const [name, path] of VIEWS) {
+    const size = await scriptOf(`/h/${houseOf(10, 0)}${path}`, cookie);
+    process.stdout.write(`  ${name.padEnd(12)} ${Math.round(size / 1024)} kB\n`);
+  }
 }
 
-/** A house with so many entries over its rooms, a few minutes apart: coats on every class, some of them half. */
+async function usualTime(path: string, cookie: string): Promise<number> {
+  for (let warm = 0; warm < 3; warm += 1) await timeOf(path, cookie);
+  const runs: number[] = [];
+  for (let run = 0; run < RUNS; run += 1) runs.push(await timeOf(path, cookie));
+  return median(runs);
+}
+
+/** A coat that is logged, and the page that shows it, beside the page that nothing happened before. */
+async function timeEntries(house: string, cookie: string, words: string): Promise<void> {
+  const page = await usualTime(`/h/${house}`, cookie);
+  const [writes, pages]: [number[], number[]] = [[], []];
+  for (let run = 0; run < RUNS; run += 1) {
+    const entry = {
+      id: randomUUID(),
+      room: `room-${run}`,
+      at: new Date().toISOString(),
+      kind: 'coat',
+      version: 2,
+      payload: { class: 'flat', key: 'tape' },
+    };
+    const start = performance.now();
+    const answer = await fetch(`${base}/api/entries`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json' },
+      body: JSON.stringify({ house, entries: [entry] }),
+    });
+    if (answer.status !== 200) throw new Error(`an entry was answered ${answer.status}: ${await answer.text()}`);
+    writes.push(performance.now() - start);
+    pages.push(await timeOf(`/h/${house}`, cookie));
+  }
+  const more = median(pages) - page;
+  process.stdout.write(
+    `  one entry, 60 rooms ${words}: ${median(writes).toFixed(0)} ms to record, ${more.toFixed(0)} ms more for the page after it\n`,
+  );
+}
+
+/** Bytes of all script that a page names, as they are sent. */
+async function scriptOf(path: string, cookie: string): Promise<number> {
+  const html = await (await fetch(base + path, { headers: { cookie } })).text();
+  const files = new Set([...html.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, src]) => src ?? ''));
+  let bytes = 0;
+  for (const src of files) bytes += gzipSync(await (await fetch(base + src)).text()).length;
+  return bytes;
+}
+
+/**
+ * A house with so many entries over its rooms, a few minutes apart: coats on every class, half of them. A sensor has said
+ * every minute of a month how the air is.
+ */
 async function houseWithEntries(rooms: number, count: number): Promise<string> {
   const house = houseOfRooms(rooms);
   const id = await addHouse(house, 'UTC');
@@ -61,8 +128,20 @@ async function houseWithEntries(rooms: number, count: number): Promise<string> {
     { bind: { firm: firm(), id, rooms: house.rooms.map((room) => room.id), count: rooms, last: count } },
   );
   await models().HouseRow.update({ nextSeq: count + 1 }, { where: { id } });
+  await recordReadings(id, 'typed:', null, monthOfMinutes());
   return id;
 }
+
+const monthOfMinutes = () => {
+  const now = Date.now();
+  return Array.from({ length: MONTH_MINUTES }, (_, minute) => ({
+    at: now - (MONTH_MINUTES - minute) * MINUTE_MS,
+    temperature: 19 + 2 * Math.sin(minute / 230),
+    humidity: 52 + 6 * Math.sin(minute / 310),
+    speed: undefined,
+    doubt: undefined,
+  }));
+};
 
 async function timeOf(path: string, cookie: string): Promise<number> {
   const start = performance.now();
