@@ -1,5 +1,6 @@
 import type { Answer } from '@/contract/answer';
-import { type Change, MOST_UNANSWERED } from '@/contract/change';
+import type { Change } from '@/contract/change';
+import { MOST_UNANSWERED } from '@/contract/limits';
 
 /** Sends something as one change of its lane. */
 type Send<Value> = (change: Change) => Promise<Answer<Value>>;

@@ -1,7 +1,5 @@
 import { z } from 'zod';
-
-/** So many of a hand's changes that nobody has answered are told with the next one. */
-export const MOST_UNANSWERED = 20;
+import { MOST_UNANSWERED } from './limits';
 
 const id = z.uuid('must be a change').toLowerCase();
 

@@ -6,6 +6,7 @@ import { choicesSchema, methodSchema } from '../core/room/methodSchema';
 import { hangSchema, type Room, roomSchema } from '../core/room/schema';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
+import { MOST_READINGS } from './limits';
 import { timeZoneSchema } from './timeZone';
 
 /** What a command takes, the least role that may send it, and (in its type only) what it answers. */
@@ -33,8 +34,6 @@ export type RoomSaved =
 
 const MOST_COPIES = 60;
 const MOST_CHARACTERS = 4_000_000;
-/** Of a file of readings in one command: what is recorded in a moment. */
-export const MOST_READINGS = 3000;
 
 const house = z.uuid('must be a house').toLowerCase();
 const person = z.uuid('must be a person').toLowerCase();

@@ -4,7 +4,7 @@ import { COATED_CLASSES } from '@/core/method/coat';
 import { ladderFor } from '@/core/method/ladderFor';
 import { resolveMethod } from '@/core/method/resolveMethod';
 import { startingMethods } from '@/core/method/startingMethods';
-import { ANSWERS } from '@/core/room/methodSchema';
+import { ANSWERS } from '@/core/room/methodAnswers';
 import { inUnit } from './unitWords';
 
 describe('words of the trade in a metric house', () => {

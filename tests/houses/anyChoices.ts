@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { ANSWERS, choicesSchema, QUESTIONS } from '@/core/room/methodSchema';
+import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
+import { choicesSchema } from '@/core/room/methodSchema';
 
 /** Any answers, some of them for classes of their own. */
 export const anyChoices = () => {

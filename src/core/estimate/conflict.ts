@@ -2,7 +2,7 @@ import type { Air } from '../air/air';
 import type { Tally } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
 import type { Method } from '../method/resolveMethod';
-import type { MethodClass, Question } from '../room/methodSchema';
+import type { MethodClass, Question } from '../room/methodAnswers';
 import type { Room } from '../room/schema';
 import type { MethodPatch } from './methodPatch';
 

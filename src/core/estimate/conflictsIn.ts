@@ -3,7 +3,7 @@ import type { HouseHead } from '../house/schema';
 import { addTallies, type Tally } from '../joints/tally';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { coatedClassesOf } from '../method/roomCoats';
-import type { MethodClass } from '../room/methodSchema';
+import type { MethodClass } from '../room/methodAnswers';
 import type { Room } from '../room/schema';
 import type { Check, Conflict, Found, Looked } from './conflict';
 import { angleSides, buttsTooNarrow, tooFewCoats } from './jointConflicts';

@@ -1,11 +1,6 @@
 import type { Level } from '../room/level';
-import {
-  type Choices,
-  type ClassMethod,
-  METHOD_CLASSES,
-  type MethodChoices,
-  type MethodClass,
-} from '../room/methodSchema';
+import { type Choices, METHOD_CLASSES, type MethodClass } from '../room/methodAnswers';
+import type { ClassMethod, MethodChoices } from '../room/methodSchema';
 
 /** A change to a method: some answers, for all or for a class; or the level. */
 export interface MethodPatch {

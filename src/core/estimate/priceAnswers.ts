@@ -1,7 +1,7 @@
 import type { Air } from '../air/air';
 import type { HouseHead } from '../house/schema';
 import { LEVELS, type Level } from '../room/level';
-import { ANSWERS, type AnswerTo, QUESTIONS, type Question } from '../room/methodSchema';
+import { ANSWERS, type AnswerTo, QUESTIONS, type Question } from '../room/methodAnswers';
 import type { MethodPatch } from './methodPatch';
 import { type Price, priceOf, type TakenRoom } from './priceOf';
 import { SAFER } from './safer';

@@ -1,4 +1,4 @@
-import type { AnswerTo, Question } from '../room/methodSchema';
+import type { AnswerTo, Question } from '../room/methodAnswers';
 
 /** The answer to a question with which least goes wrong, and why. Common practice, no source. */
 export const SAFER: { readonly [Key in Question]?: { readonly answer: AnswerTo<Key>; readonly why: string } } = {

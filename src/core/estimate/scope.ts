@@ -1,6 +1,6 @@
 import type { HouseHead } from '../house/schema';
 import { type ClassChoices, choicesFor, type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
-import type { Choices, MethodClass, Question } from '../room/methodSchema';
+import type { Choices, MethodClass, Question } from '../room/methodAnswers';
 import type { Room } from '../room/schema';
 import { type MethodPatch, withPatch } from './methodPatch';
 

@@ -1,13 +1,8 @@
 import type { HouseHead } from '../house/schema';
 import { type LengthUnit, toMm } from '../measure/unit';
 import type { Level } from '../room/level';
-import {
-  type Choices,
-  type ClassMethod,
-  type MethodChoices,
-  type MethodClass,
-  USUAL_CHOICES,
-} from '../room/methodSchema';
+import { type Choices, type MethodClass, USUAL_CHOICES } from '../room/methodAnswers';
+import type { ClassMethod, MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
 import type { CoatedClass } from './coat';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ANSWERS, choicesSchema, METHOD_CLASSES, type MethodChoices, methodSchema } from '../room/methodSchema';
+import { ANSWERS, METHOD_CLASSES } from '../room/methodAnswers';
+import { choicesSchema, type MethodChoices, methodSchema } from '../room/methodSchema';
 import { COAT_KEYS, COATED_CLASSES, mudKind } from './coat';
 import { coatKeysFor } from './coatKeysFor';
 import { coatsFor } from './coatsFor';

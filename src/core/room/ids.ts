@@ -1,6 +1,7 @@
 import type { LengthUnit } from '../measure/unit';
+import { MOST_GIVEN } from './kinds';
 import { PARTS, type PartKind, type PartOf, partsOf } from './parts';
-import { MOST_GIVEN, type Room } from './schema';
+import type { Room } from './schema';
 import { wallsOf } from './walls';
 
 /** What a room says of its own parts, with or without an id of the room itself. */

@@ -26,3 +26,6 @@ export const JOINT_CLASSES = [
   'trim',
   'existing',
 ] as const;
+
+/** The highest number of an id of a part; no room is edited so often. */
+export const MOST_GIVEN = 999_999;

@@ -1,61 +1,6 @@
 import { z } from 'zod';
-import { JOINT_CLASSES } from './kinds';
 import { levelSchema } from './levelSchema';
-
-/**
- * The questions on which crews differ, with the answers that can be chosen.
- */
-export const ANSWERS = {
-  tools: ['knives', 'trowel', 'boxes'],
-  laying: ['belt', 'dispenser', 'applicator', 'taper'],
-  cover: ['wipe', 'skim', 'oneSide'],
-  tape: ['paper', 'mesh', 'meshButts'],
-  mud: ['drying', 'settingTape', 'settingFirst', 'setting'],
-  product: ['byCoat', 'allPurpose', 'lightweight'],
-  consistency: ['thinned', 'box'],
-  coats: ['level', 'one', 'two', 'three'],
-  lastPass: ['whole', 'edges'],
-  angles: ['opposite', 'sides', 'both'],
-  angleTool: ['knife', 'corner'],
-  between: ['scrape', 'sand', 'spot', 'sponge'],
-  order: ['butts', 'noWait', 'boxes', 'ceilingSides'],
-  centring: ['sameDay', 'none'],
-  beads: ['before', 'after', 'runIn'],
-  beadStrip: ['plain', 'strip'],
-  hard: ['finish', 'trim'],
-  last: ['seal', 'skim', 'none'],
-} as const;
-export type Question = keyof typeof ANSWERS;
-export const QUESTIONS = Object.keys(ANSWERS).filter((key): key is Question => key in ANSWERS);
-export type AnswerTo<Key extends Question> = (typeof ANSWERS)[Key][number];
-/** An answer to every question. */
-export type Choices = { readonly [Key in Question]: AnswerTo<Key> };
-
-/** What is taken where nothing is said. */
-export const USUAL_CHOICES: Choices = {
-  tools: 'knives',
-  laying: 'belt',
-  cover: 'wipe',
-  tape: 'paper',
-  mud: 'drying',
-  product: 'byCoat',
-  consistency: 'thinned',
-  coats: 'level',
-  lastPass: 'whole',
-  angles: 'opposite',
-  angleTool: 'knife',
-  between: 'scrape',
-  order: 'butts',
-  centring: 'sameDay',
-  beads: 'before',
-  beadStrip: 'plain',
-  hard: 'finish',
-  last: 'seal',
-};
-
-/** The classes that a method can treat in their own way. */
-export const METHOD_CLASSES = [...JOINT_CLASSES, 'fasteners'] as const;
-export type MethodClass = (typeof METHOD_CLASSES)[number];
+import { ANSWERS, METHOD_CLASSES } from './methodAnswers';
 
 const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');

@@ -1,7 +1,7 @@
 import { MM_PER_INCH } from '../measure/unit';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor, type Method } from '../method/resolveMethod';
-import type { MethodClass } from '../room/methodSchema';
+import type { MethodClass } from '../room/methodAnswers';
 import { buildSection } from './buildSection';
 import { judgeSection } from './judgeSection';
 import { foundIn } from './sectionFor';

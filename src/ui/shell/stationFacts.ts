@@ -1,7 +1,7 @@
 import { jointLength } from '@/core/joints/tally';
 import { dayOf } from '@/core/log/dayOf';
 import type { Site } from '@/core/readiness/siteOf';
-import { USUAL_CHOICES } from '@/core/room/methodSchema';
+import { USUAL_CHOICES } from '@/core/room/methodAnswers';
 import { roughLength } from '../lengthWords';
 import type { StationFact, StationPath } from './stations';
 

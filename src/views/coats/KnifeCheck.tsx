@@ -5,7 +5,7 @@ import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { parseLength } from '@/core/measure/parseLength';
 import { fromMm, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
-import type { MethodClass } from '@/core/room/methodSchema';
+import type { MethodClass } from '@/core/room/methodAnswers';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type KnifeFinding, type KnifeSeen, knifeCheck } from '@/core/section/knifeCheck';
 import { sectionFor } from '@/core/section/sectionFor';

@@ -5,7 +5,7 @@ import type { Price } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { ClassChoices } from '@/core/method/resolveMethod';
-import type { Question } from '@/core/room/methodSchema';
+import type { Question } from '@/core/room/methodAnswers';
 import { SelectField } from '@/ui/SelectField';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';

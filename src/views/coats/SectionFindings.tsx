@@ -3,7 +3,7 @@ import { coatTimes } from '@/core/drying/coatTimes';
 import { wetMudFrom } from '@/core/drying/wetMud';
 import type { LengthUnit } from '@/core/measure/unit';
 import { LIGHTS } from '@/core/room/kinds';
-import type { MethodClass } from '@/core/room/methodSchema';
+import type { MethodClass } from '@/core/room/methodAnswers';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';

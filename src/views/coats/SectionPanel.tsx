@@ -6,7 +6,7 @@ import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
 import { SURFACES } from '@/core/room/kinds';
-import type { MethodClass } from '@/core/room/methodSchema';
+import type { MethodClass } from '@/core/room/methodAnswers';
 import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM, USUAL_BEVEL_MM } from '@/core/section/joint';
 import { judgeSection } from '@/core/section/judgeSection';
 import { foundIn } from '@/core/section/sectionFor';

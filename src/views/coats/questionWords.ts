@@ -1,4 +1,4 @@
-import type { AnswerTo, MethodClass, Question } from '@/core/room/methodSchema';
+import type { AnswerTo, MethodClass, Question } from '@/core/room/methodAnswers';
 
 type Words = {
   readonly [Key in Question]: {

@@ -2,7 +2,7 @@ import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import { coatsFor } from '@/core/method/coatsFor';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
-import type { MethodClass } from '@/core/room/methodSchema';
+import type { MethodClass } from '@/core/room/methodAnswers';
 import { buildSection, type Section } from '@/core/section/buildSection';
 import { foundIn, sectionFor } from '@/core/section/sectionFor';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Price } from '@/core/estimate/priceOf';
 import { usualMethod } from '@/core/method/resolveMethod';
-import { ANSWERS, QUESTIONS } from '@/core/room/methodSchema';
+import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
 import { smallWords } from '@/ui/lengthWords';
 import { sortedText } from '@/ui/sortedText';
 import { differenceWords } from './priceWords';

@@ -1,7 +1,7 @@
 import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
-import { MOST_READINGS } from '@/contract/commands';
+import { MOST_READINGS } from '@/contract/limits';
 import type { useAirFile } from './useAirFile';
 
 /** What is said below a file. */
