@@ -59,7 +59,7 @@ async function main(): Promise<void> {
   await timeEntries(houseOf(60, 0), cookie, 'without entries');
   await timeEntries(houseOf(60, 20_000), cookie, 'with 20,000 entries');
   process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB)\n');
-  for (const [name, path] of VIEWS) {
+  for (const [name, path] of [...VIEWS, ['Tally', '/tally'] as const]) {
     const size = await scriptOf(`/h/${houseOf(10, 0)}${path}`, cookie);
     process.stdout.write(`  ${name.padEnd(12)} ${Math.round(size / 1024)} kB\n`);
   }
@@ -104,7 +104,9 @@ async function timeEntries(house: string, cookie: string, words: string): Promis
 /** Bytes of all script that a page names, as they are sent. */
 async function scriptOf(path: string, cookie: string): Promise<number> {
   const html = await (await fetch(base + path, { headers: { cookie } })).text();
-  const files = new Set([...html.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, src]) => src ?? ''));
+  const scripts = [...html.matchAll(/<script[^>]* src="([^"]+)"[^>]*>/g)];
+  // Browsers of today leave out what is for those before.
+  const files = new Set(scripts.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src ?? ''));
   let bytes = 0;
   for (const src of files) bytes += gzipSync(await (await fetch(base + src)).text()).length;
   return bytes;
