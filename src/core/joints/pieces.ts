@@ -94,22 +94,36 @@ export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${i
 const RUN_AS: Readonly<Partial<Record<JointClass, number>>> = { butt: 0, backedButt: 0, mixed: 1, flat: 1 };
 const LAST = 2;
 
+interface RunLine {
+  readonly line: FaceLine;
+  readonly id: string;
+  readonly run: number;
+}
+
 /** For every line of a joint on a face, the pieces that end on it and are run before it. */
 function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly string[]> {
-  const onFaces = new Map<string, { readonly line: FaceLine; readonly joint: Joint; readonly run: number }[]>();
+  const onFaces = new Map<string, RunLine[]>();
   for (const joint of joints) {
     const run = RUN_AS[joint.class] ?? LAST;
     for (const line of joint.lines) {
       const known = onFaces.get(line.face);
-      if (known) known.push({ line, joint, run });
-      else onFaces.set(line.face, [{ line, joint, run }]);
+      const own = { line, id: pieceId(joint, line.face), run };
+      if (known) known.push(own);
+      else onFaces.set(line.face, [own]);
     }
   }
-  const crossed = new Map<FaceLine, readonly string[]>();
-  for (const [face, lines] of onFaces) {
-    for (const { line, run } of lines) {
-      const under = lines.filter((own) => own.run < run && [own.line.from, own.line.to].some((end) => isOn(end, line)));
-      if (under.length > 0) crossed.set(line, [...new Set(under.map(({ joint }) => pieceId(joint, face)))]);
+  const crossed = new Map<FaceLine, string[]>();
+  for (const lines of onFaces.values()) {
+    for (const under of lines) {
+      if (under.run === LAST) continue;
+      for (const end of [under.line.from, under.line.to]) {
+        for (const { line, run } of lines) {
+          if (run <= under.run || !isOn(end, line)) continue;
+          const known = crossed.get(line);
+          if (!known) crossed.set(line, [under.id]);
+          else if (!known.includes(under.id)) known.push(under.id);
+        }
+      }
     }
   }
   return crossed;
@@ -117,6 +131,9 @@ function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly str
 
 /** Whether a point of a face lies on a straight line of it. */
 function isOn([u, v]: Point, { from, to }: FaceLine): boolean {
+  // Most lines are nowhere near.
+  if (u < Math.min(from[0], to[0]) - REACH_MM || u > Math.max(from[0], to[0]) + REACH_MM) return false;
+  if (v < Math.min(from[1], to[1]) - REACH_MM || v > Math.max(from[1], to[1]) + REACH_MM) return false;
   const [du, dv] = [to[0] - from[0], to[1] - from[1]];
   const square = du * du + dv * dv;
   const along = square > 0 ? Math.max(0, Math.min(1, ((u - from[0]) * du + (v - from[1]) * dv) / square)) : 0;
