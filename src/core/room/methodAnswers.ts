@@ -1,8 +1,6 @@
 import { JOINT_CLASSES } from './kinds';
 
-/**
- * The questions on which crews differ, with the answers that can be chosen.
- */
+/** The questions on which crews differ, with the answers that can be chosen; the first is the usual one. */
 export const ANSWERS = {
   tools: ['knives', 'trowel', 'boxes'],
   laying: ['belt', 'dispenser', 'applicator', 'taper'],
@@ -29,27 +27,10 @@ export type AnswerTo<Key extends Question> = (typeof ANSWERS)[Key][number];
 /** An answer to every question. */
 export type Choices = { readonly [Key in Question]: AnswerTo<Key> };
 
-/** What is taken where nothing is said. */
-export const USUAL_CHOICES: Choices = {
-  tools: 'knives',
-  laying: 'belt',
-  cover: 'wipe',
-  tape: 'paper',
-  mud: 'drying',
-  product: 'byCoat',
-  consistency: 'thinned',
-  coats: 'level',
-  lastPass: 'whole',
-  angles: 'opposite',
-  angleTool: 'knife',
-  between: 'scrape',
-  order: 'butts',
-  centring: 'sameDay',
-  beads: 'before',
-  beadStrip: 'plain',
-  hard: 'finish',
-  last: 'seal',
-};
+/** What is taken where nothing is said: the first answer to each. */
+export const USUAL_CHOICES = Object.fromEntries(
+  QUESTIONS.map((question) => [question, ANSWERS[question][0]]),
+) as Choices;
 
 /** The classes that a method can treat in their own way. */
 export const METHOD_CLASSES = [...JOINT_CLASSES, 'fasteners'] as const;

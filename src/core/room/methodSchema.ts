@@ -1,30 +1,16 @@
 import { z } from 'zod';
 import { levelSchema } from './levelSchema';
-import { ANSWERS, METHOD_CLASSES } from './methodAnswers';
+import { ANSWERS, type AnswerTo, METHOD_CLASSES, QUESTIONS, type Question } from './methodAnswers';
 
 const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 
-const answers = {
-  tools: z.enum(ANSWERS.tools).optional(),
-  laying: z.enum(ANSWERS.laying).optional(),
-  cover: z.enum(ANSWERS.cover).optional(),
-  tape: z.enum(ANSWERS.tape).optional(),
-  mud: z.enum(ANSWERS.mud).optional(),
-  product: z.enum(ANSWERS.product).optional(),
-  consistency: z.enum(ANSWERS.consistency).optional(),
-  coats: z.enum(ANSWERS.coats).optional(),
-  lastPass: z.enum(ANSWERS.lastPass).optional(),
-  angles: z.enum(ANSWERS.angles).optional(),
-  angleTool: z.enum(ANSWERS.angleTool).optional(),
-  between: z.enum(ANSWERS.between).optional(),
-  order: z.enum(ANSWERS.order).optional(),
-  centring: z.enum(ANSWERS.centring).optional(),
-  beads: z.enum(ANSWERS.beads).optional(),
-  beadStrip: z.enum(ANSWERS.beadStrip).optional(),
-  hard: z.enum(ANSWERS.hard).optional(),
-  last: z.enum(ANSWERS.last).optional(),
+type AnswerSchemas = {
+  [Key in Question]: z.ZodOptional<z.ZodEnum<{ [Answer in AnswerTo<Key>]: Answer }>>;
 };
+const answers = Object.fromEntries(
+  QUESTIONS.map((question) => [question, z.enum(ANSWERS[question]).optional()]),
+) as unknown as AnswerSchemas;
 
 /** What was found of the joints of a class, in the unit of the file; what is not said is as usual. */
 export const jointFoundSchema = z.strictObject({
