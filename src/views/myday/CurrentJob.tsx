@@ -51,7 +51,7 @@ export function CurrentJob({
           <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
             <ClassGlyph kind={coat.class} room={room} way={way} />
             <span>
-              {coatAmount(coat, room, unit, pieces ? part : 1)} with the {inUnit(coat.tool, unit)}
+              {coatAmount(coat, room, unit, part)} with the {inUnit(coat.tool, unit)}
               {pieces && (
                 <span className="block text-sm">Only on {facesOfPieces(pieces, room)}: the rest is not ready.</span>
               )}

@@ -170,7 +170,7 @@ export function TallyView({
             </>
           )}
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
-          {mayEdit && rooms.length > 0 && <Toggle words="Plan" on={onPlan} onToggle={setOnPlan} />}
+          {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools houseId={houseId} room={current} />}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
