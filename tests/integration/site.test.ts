@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { airClock } from '@/core/air/airClock';
 import type { SourcedAir } from '@/core/air/roomAir';
-import { takeOff } from '@/core/joints/takeOff';
+import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
 import { stateOf } from '@/core/log/stateOf';
@@ -61,7 +61,7 @@ function demoAt(text: string, choices: MethodChoices = {}) {
       stateOf(entries),
       () => AIR,
       now.getTime(),
-      (room) => takeOff(room, head),
+      (room) => whatIsKept(takeOff(room, head)),
     ),
   };
 }
@@ -252,7 +252,7 @@ describe('what pages make of the site', () => {
       stateOf([tape]),
       () => AIR,
       now,
-      (own) => takeOff(own, house),
+      (own) => whatIsKept(takeOff(own, house)),
     ).rooms[0];
     const [coat] = boot ? wetCoats(boot, now) : [];
     expect(coat?.until).toBe(now + 1_200_000);

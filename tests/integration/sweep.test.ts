@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pg from 'pg';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
-import { takeOff } from '@/core/joints/takeOff';
+import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import { dayOf } from '@/core/log/dayOf';
 import { stateOf } from '@/core/log/stateOf';
 import { dayListOf } from '@/core/plan/dayListOf';
@@ -66,7 +66,9 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
     const entries = await listEntries(id);
     const air = await rememberedAir(house, at);
     const rooms = house.rooms.map(({ room }) => room);
-    const site = siteOf(house.head, rooms, stateOf(entries), air.of, at, (room) => takeOff(room, house.head));
+    const site = siteOf(house.head, rooms, stateOf(entries), air.of, at, (room) =>
+      whatIsKept(takeOff(room, house.head)),
+    );
     return { entries, air, site };
   }
 

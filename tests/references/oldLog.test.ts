@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { airClock } from '@/core/air/airClock';
 import type { SourcedAir } from '@/core/air/roomAir';
 import { readHouse } from '@/core/house/readHouse';
-import { takeOff } from '@/core/joints/takeOff';
+import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import { type Entry, newEntrySchema } from '@/core/log/entry';
 import { liftPayload } from '@/core/log/liftEntry';
 import { stateOf } from '@/core/log/stateOf';
@@ -31,7 +31,7 @@ describe('a log of the first version', () => {
       stateOf(lifted),
       () => air,
       Date.parse(now),
-      (room) => takeOff(room, house),
+      (room) => whatIsKept(takeOff(room, house)),
     );
     const minute = (at: number | undefined) => new Date(Math.round((at ?? 0) / 60_000) * 60_000).toISOString();
     const found = site.rooms.map(({ room, standing, applied, state }) => [

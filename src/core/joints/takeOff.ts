@@ -1,5 +1,6 @@
 import { type HungFace, hangRoom } from '../hang/hangRoom';
 import type { HouseHead } from '../house/schema';
+import type { Face } from '../room/faces/face';
 import { facesOf } from '../room/faces/facesOf';
 import { resolveHang } from '../room/resolveHang';
 import type { Room } from '../room/schema';
@@ -22,8 +23,16 @@ export interface TakeOff {
 }
 
 /** What is kept of a take-off once the room is drawn. */
-export type TakenOff = Pick<TakeOff, 'tally' | 'pieces'>;
-export const whatIsKept = ({ tally, pieces }: TakeOff): TakenOff => ({ tally, pieces });
+export interface TakenOff extends Pick<TakeOff, 'tally' | 'pieces'> {
+  readonly faces: readonly KeptFace[];
+}
+/** What a face is called, where it is, and what it is part of. */
+export type KeptFace = Pick<Face, 'id' | 'place' | 'kind'>;
+export const whatIsKept = ({ tally, pieces, faces }: TakeOff): TakenOff => ({
+  tally,
+  pieces,
+  faces: faces.map(({ face: { id, place, kind } }) => ({ id, place, kind })),
+});
 
 /**
  * Takes off one checked room: measurements to faces, faces to boards, boards to joints.

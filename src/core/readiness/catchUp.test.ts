@@ -4,7 +4,7 @@ import { airClock } from '../air/airClock';
 import type { SourcedAir } from '../air/roomAir';
 import { coatTimes } from '../drying/coatTimes';
 import { wetMudOf } from '../drying/wetMud';
-import { takeOff } from '../joints/takeOff';
+import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
 import { stateOf } from '../log/stateOf';
 import { usualMethod } from '../method/resolveMethod';
@@ -51,7 +51,7 @@ const siteAt = (entries: readonly Entry[], hour: number) => {
     stateOf(entries),
     () => airClock([READ]),
     hour * HOUR,
-    () => takenOff,
+    () => whatIsKept(takenOff),
   );
   const [only] = site.rooms;
   if (!only) throw new Error('the house has a room');

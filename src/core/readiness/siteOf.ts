@@ -2,7 +2,7 @@ import type { RoomAirClock } from '../air/houseAir';
 import type { FanFrom } from '../air/roomAir';
 import type { HouseHead } from '../house/schema';
 import type { Piece } from '../joints/pieces';
-import type { TakenOff } from '../joints/takeOff';
+import type { KeptFace, TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
@@ -22,6 +22,7 @@ export interface RoomSite {
   readonly level: Level;
   readonly tally: Tally;
   readonly pieces: readonly Piece[];
+  readonly faces: readonly KeptFace[];
   /** What was put on, beside what is asked for. */
   readonly applied: AppliedCoats;
   /** Whether it cannot be worked out: then its tally is empty. */
@@ -65,7 +66,7 @@ export function siteOf(
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
     const worked = takenOff(room);
-    const { tally, pieces } = worked ?? NOTHING_TAKEN_OFF;
+    const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, knownMethod);
     const { coats, tasks, hours } = knownPlan(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
@@ -84,6 +85,7 @@ export function siteOf(
       level: method.level,
       tally,
       pieces,
+      faces,
       applied,
       tooLarge: worked === undefined,
       method,
@@ -109,7 +111,7 @@ const TOO_LARGE: RoomStanding = {
   now: { kind: 'stuck', why: 'too large to work out: split the room' },
   air: [],
 };
-const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [] };
+const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 
 /** The coats and passes of a room, and the hours of each coat. */
 const knownPlan = rememberLast((tally: Tally, method: Method, finish: Room['finish']) => {

@@ -1,10 +1,11 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useLog } from '@/client/useLog';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
+import { type Packed, unpacked } from '@/ui/packed';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
@@ -18,7 +19,7 @@ import type { Logged } from './logged';
 
 interface CoatBoardProps {
   readonly houseId: string;
-  readonly rows: readonly BoardRow[];
+  readonly rows: Packed<readonly BoardRow[]>;
   readonly methods: readonly Method[];
   readonly recent: readonly RecentEntry[];
   readonly now: number;
@@ -42,7 +43,19 @@ type Filter = (typeof FILTERS)[number][0];
 const SEEN_FIRST = 16;
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
-export function CoatBoardView({ houseId, rows, methods, recent, now, timeZone, unit, role, me, crew }: CoatBoardProps) {
+export function CoatBoardView({
+  houseId,
+  rows: packedRows,
+  methods,
+  recent,
+  now,
+  timeZone,
+  unit,
+  role,
+  me,
+  crew,
+}: CoatBoardProps) {
+  const rows = useMemo(() => unpacked(packedRows), [packedRows]);
   const log = useLog(houseId, now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();

@@ -68,7 +68,12 @@ export function useMethod(
       }),
     [storedRooms, edits.rooms],
   );
-  const conflicts = useMemo(() => conflictsIn(house, rooms, air), [house, rooms, air]);
+  const before = useMemo(() => conflictsIn(stored, storedRooms, air), [stored, storedRooms, air]);
+  const isEdited = houseEdit !== undefined || rooms.some((room, index) => room !== storedRooms[index]);
+  const conflicts = useMemo(
+    () => (isEdited ? conflictsIn(house, rooms, air) : before),
+    [isEdited, house, rooms, air, before],
+  );
 
   /** Sends one change after the other; what is refused falls back to what is stored, what was lost on the way stays. */
   const keep = (key: string, shown: number, send: Send, refused: () => void, done: (version: number) => void) => {
@@ -93,7 +98,6 @@ export function useMethod(
       },
     );
   };
-  const before = useMemo(() => conflictsIn(stored, storedRooms, air), [stored, storedRooms, air]);
   const mayKeep = (next: readonly Conflict[]) => newlyForbidden(before, next) === undefined;
   const setHouse = (method: HouseHead['method']) => {
     const edit = { value: method, keptAs: undefined };

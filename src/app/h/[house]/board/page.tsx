@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import type { Person } from '@/core/log/person';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
+import { packed } from '@/ui/packed';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { boardMethods, boardRows, recentEntries } from '@/views/board/boardRows';
@@ -21,7 +22,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
       <GlyphParts sections={sectionsOf(site)} />
       <CoatBoardView
         houseId={house}
-        rows={boardRows(site, now, timeZone)}
+        rows={packed(boardRows(site, now, timeZone))}
         methods={boardMethods(site.rooms)}
         recent={recentEntries(log, site.rooms, people, person.id)}
         now={now}

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
 import { ASSUMED_AIR } from '@/core/air/air';
-import { facesOf } from '@/core/room/faces/facesOf';
 import { mayAct } from '@/server/mayAct';
 import { keptMethods, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
@@ -22,11 +21,11 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
         houseId={house}
         version={version}
         house={{ unit, method }}
-        rooms={site.rooms.map(({ room, tally, tooLarge }) => ({
+        rooms={site.rooms.map(({ room, tally, faces }) => ({
           room,
           tally,
           version: roomVersions[room.id] ?? 1,
-          faces: (tooLarge ? [] : facesOf(room, unit))
+          faces: faces
             .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
             .map(({ id, place }) => ({ id, place })),
         }))}
