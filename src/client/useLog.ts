@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
+import { useHouse } from './HouseContext';
 import { post, SERVER_LOST } from './sendCommand';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : never;
@@ -11,14 +12,15 @@ type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : neve
 export type Said = WithoutStamp<NewEntry>;
 
 /**
- * Writes entries into the log of a house and shows the page anew. An entry keeps its id until the server has said yes or no to
+ * Writes entries into the log of the page's house and shows the page anew. An entry keeps its id until the server has said yes or no to
  * it: sent again after a lost answer or a fault it is never recorded twice.
  *
  * `write` takes when it happened (ms since 1970) where that is not now.
  *
  * @param clock the server's time when the page was made, ms since 1970
  */
-export function useLog(house: string, clock: number) {
+export function useLog(clock: number) {
+  const { id: house } = useHouse();
   const router = useRouter();
   const [pending, startTransition] = useTransition();
   const [sending, setSending] = useState(false);

@@ -4,21 +4,19 @@ import { type Said, useLog } from '@/client/useLog';
 
 /** A large button that writes one entry. */
 export function MarkButton({
-  houseId,
   now,
   said,
   words,
   disabled = false,
   note,
 }: {
-  readonly houseId: string;
   readonly now: number;
   readonly said: Said;
   readonly words: string;
   readonly disabled?: boolean;
   readonly note?: string | undefined;
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   return (
     <div className="text-right">
       <button

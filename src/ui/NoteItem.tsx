@@ -6,17 +6,15 @@ import { TextField } from './TextField';
 
 /** Notes an open item in a room: what the light shows, what somebody broke. */
 export function NoteItem({
-  houseId,
   now,
   room,
   label,
 }: {
-  readonly houseId: string;
   readonly now: number;
   readonly room: string;
   readonly label: string;
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   const [text, setText] = useState('');
   const add = async () => {
     if (text.trim() !== '' && (await log.write([{ kind: 'item', room, payload: { text: text.trim() } }]))) setText('');

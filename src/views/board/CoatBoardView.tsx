@@ -18,7 +18,6 @@ import { LogDialog } from './LogDialog';
 import type { Logged } from './logged';
 
 interface CoatBoardProps {
-  readonly houseId: string;
   readonly rows: Packed<readonly BoardRow[]>;
   readonly methods: readonly Method[];
   readonly recent: readonly RecentEntry[];
@@ -44,7 +43,6 @@ const SEEN_FIRST = 16;
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
 export function CoatBoardView({
-  houseId,
   rows: packedRows,
   methods,
   recent,
@@ -56,7 +54,7 @@ export function CoatBoardView({
   crew,
 }: CoatBoardProps) {
   const rows = useMemo(() => unpacked(packedRows), [packedRows]);
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();
   const kinds = [...new Set(rows.flatMap(({ cells }) => cells.map((cell) => cell.class)))].sort(
@@ -153,7 +151,6 @@ export function CoatBoardView({
       />
       {logging && method && (
         <LogDialog
-          houseId={houseId}
           key={`${logging.row.id} ${logging.cell.class}`}
           logged={logging}
           method={method}

@@ -41,7 +41,6 @@ type Share = 'all' | 'half' | 'some';
 
 /** Logging one coat: which, how much of it, and with what mud. All of the next coat in drying mud is one press. */
 export function LogDialog({
-  houseId,
   logged,
   method,
   unit,
@@ -54,7 +53,6 @@ export function LogDialog({
   serverNow,
   close,
 }: {
-  readonly houseId: string;
   readonly logged: Logged;
   /** How the room's coats are put on. */
   readonly method: Method;
@@ -220,7 +218,6 @@ export function LogDialog({
             <div>
               <PieceChooser
                 key={next.coat.id}
-                houseId={houseId}
                 room={row.id}
                 coat={next.coat}
                 unit={unit}

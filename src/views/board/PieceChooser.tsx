@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { SERVER_LOST } from '@/client/sendCommand';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
@@ -15,14 +16,12 @@ import { ZoomButtons } from '@/ui/room/ZoomButtons';
  * both sides of an angle, they are tapped as one.
  */
 export function PieceChooser({
-  houseId,
   room,
   coat,
   unit,
   chosen,
   onChange,
 }: {
-  readonly houseId: string;
   readonly room: string;
   readonly coat: Pick<Coat, 'id' | 'class' | 'side'>;
   readonly unit: LengthUnit;
@@ -30,6 +29,7 @@ export function PieceChooser({
   readonly chosen: ReadonlySet<string>;
   readonly onChange: (chosen: ReadonlySet<string>) => void;
 }) {
+  const { id: houseId } = useHouse();
   const [map, setMap] = useState<PieceMap>();
   const [trouble, setTrouble] = useState<string>();
   useEffect(() => {

@@ -30,7 +30,6 @@ export interface CoatsRoom extends MethodRoom {
 }
 
 interface CoatsViewProps {
-  readonly houseId: string;
   readonly version: number;
   readonly house: MethodHouse;
   readonly rooms: readonly CoatsRoom[];
@@ -49,8 +48,8 @@ type Tab = (typeof TABS)[number][0];
 
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
-  const { houseId, version, air, kept, mayEdit } = props;
-  const method = useMethod(houseId, version, props.house, props.rooms, air);
+  const { version, air, kept, mayEdit } = props;
+  const method = useMethod(version, props.house, props.rooms, air);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
   const { prices, stale, failed } = usePrices(house, rooms, air, scope);
@@ -232,7 +231,7 @@ export function CoatsView(props: CoatsViewProps) {
             <p className="mb-1 text-sm text-muted">
               What will cover it and what lights it say which level it asks for.
             </p>
-            <RoomFinishes houseId={houseId} houseLevel={level} rooms={props.rooms} mayEdit={mayEdit} />
+            <RoomFinishes houseLevel={level} rooms={props.rooms} mayEdit={mayEdit} />
           </section>
         )}
       </div>

@@ -1,5 +1,6 @@
 'use client';
 
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import { LIGHTS, SURFACES } from '@/core/room/kinds';
 import { LEVELS, type Level } from '@/core/room/level';
@@ -11,12 +12,10 @@ type Finish = NonNullable<Room['finish']>;
 
 /** Room by room and face by face: what will cover it, what lights it, the level that asks for, and the level chosen. */
 export function RoomFinishes({
-  houseId,
   houseLevel,
   rooms,
   mayEdit,
 }: {
-  readonly houseId: string;
   readonly houseLevel: Level;
   readonly rooms: readonly {
     readonly room: Room;
@@ -25,6 +24,7 @@ export function RoomFinishes({
   }[];
   readonly mayEdit: boolean;
 }) {
+  const { id: houseId } = useHouse();
   const { run, busy, message, setMessage } = useCommand();
   const save = async (room: Room, version: number, finish: Finish) => {
     const saved = await run('saveRoom', { house: houseId, version, room: { ...room, finish } });

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useMemo, useRef, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
@@ -40,13 +41,8 @@ interface Edits {
  * The method as it is drafted: every change shows at once and is kept at once, one after the other, unless it contradicts
  * itself so that it cannot be; then it waits for the mend.
  */
-export function useMethod(
-  houseId: string,
-  version: number,
-  stored: MethodHouse,
-  storedRooms: readonly MethodRoom[],
-  air: Air,
-) {
+export function useMethod(version: number, stored: MethodHouse, storedRooms: readonly MethodRoom[], air: Air) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const [edits, setEdits] = useState<Edits>({ house: undefined, rooms: {} });
   const [message, setMessage] = useState<string>();

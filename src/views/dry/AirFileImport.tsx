@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
 import { AirFilePreview } from './AirFilePreview';
@@ -10,18 +11,17 @@ import { type Told, useTaking } from './useTaking';
 
 /** A file of readings: which column says what, a look at what would be taken, and then it is taken. */
 export function AirFileImport({
-  houseId,
   rooms,
   unit,
   timeZone,
   now,
 }: {
-  readonly houseId: string;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly unit: LengthUnit;
   readonly timeZone: string;
   readonly now: number;
 }) {
+  const { id: houseId } = useHouse();
   const file = useAirFile(timeZone, now);
   const { opened } = file;
   const [room, setRoom] = useState('');

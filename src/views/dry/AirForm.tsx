@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
+import { useHouse } from '@/client/HouseContext';
 import { useSubmit } from '@/client/useSubmit';
 import { celsiusFromFahrenheit, type LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';
@@ -15,14 +16,13 @@ interface AirTexts {
 
 /** A thermometer read by hand: of the house, or of one room. */
 export function AirForm({
-  houseId,
   unit,
   rooms,
 }: {
-  readonly houseId: string;
   readonly unit: LengthUnit;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
 }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const form = useForm<AirTexts>({ defaultValues: { room: '', temperature: '', humidity: '' } });
   const { send, busy, message } = useSubmit('recordAir', form);

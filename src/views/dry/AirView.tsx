@@ -54,8 +54,8 @@ export function AirView({ houseId, rooms, chart, sensors, weather, unit, now, ti
               <LazyAirChart points={chart.points} unit={unit} timeZone={timeZone} />
             )}
           </section>
-          <SensorList houseId={houseId} sensors={sensors} rooms={choices} unit={unit} now={now} mayEdit={mayEdit} />
-          {mayEdit && <AirFileImport houseId={houseId} rooms={choices} unit={unit} timeZone={timeZone} now={now} />}
+          <SensorList sensors={sensors} rooms={choices} unit={unit} now={now} mayEdit={mayEdit} />
+          {mayEdit && <AirFileImport rooms={choices} unit={unit} timeZone={timeZone} now={now} />}
         </div>
         <aside className="min-w-0 space-y-4">
           <section className="sheet p-4" aria-label="Rooms now">
@@ -74,7 +74,7 @@ export function AirView({ houseId, rooms, chart, sensors, weather, unit, now, ti
               ))}
             </ul>
           </section>
-          {mayEdit && <SensorForm houseId={houseId} rooms={choices} />}
+          {mayEdit && <SensorForm rooms={choices} />}
           <section className="sheet space-y-3 p-4" aria-label="Weather">
             <h2>Weather</h2>
             <p className="text-sm">
@@ -88,7 +88,7 @@ export function AirView({ houseId, rooms, chart, sensors, weather, unit, now, ti
                 <span>The weather service: {weather.failure}. What it said before still counts.</span>
               </p>
             )}
-            {mayEdit && <WeatherForm houseId={houseId} url={weather.url ?? ''} />}
+            {mayEdit && <WeatherForm url={weather.url ?? ''} />}
           </section>
         </aside>
       </div>

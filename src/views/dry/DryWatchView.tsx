@@ -81,9 +81,7 @@ export function DryWatchView({
                 Not measured yet. The clock assumes a heated house until somebody reads a thermometer.
               </p>
             )}
-            {mayMeasure && (
-              <AirForm houseId={houseId} unit={unit} rooms={rooms.map(({ id, name }) => ({ id, name }))} />
-            )}
+            {mayMeasure && <AirForm unit={unit} rooms={rooms.map(({ id, name }) => ({ id, name }))} />}
           </section>
           <p className="px-1 text-sm text-muted">
             Times follow the handbook’s drying table for mud under paper tape, the coat’s thickness, what it lies on and

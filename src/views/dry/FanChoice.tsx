@@ -5,19 +5,17 @@ import { FANS } from './dryWords';
 
 /** Says how the air moves in a room; the clock goes by it from now on. */
 export function FanChoice({
-  houseId,
   room,
   speed,
   now,
   mayLog,
 }: {
-  readonly houseId: string;
   readonly room: string;
   readonly speed: number;
   readonly now: number;
   readonly mayLog: boolean;
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   const known = FANS.some(([own]) => own === speed);
   return (
     <fieldset className="flex flex-wrap items-center gap-1.5" disabled={!mayLog || log.busy}>

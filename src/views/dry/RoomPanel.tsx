@@ -39,7 +39,7 @@ export function RoomPanel({ houseId, room, roomName, unit, now, timeZone, mayLog
         </div>
       </div>
       <Troubles room={room} houseId={houseId} unit={unit} />
-      <FanChoice houseId={houseId} room={room.id} speed={air.speed} now={now} mayLog={mayLog} />
+      <FanChoice room={room.id} speed={air.speed} now={now} mayLog={mayLog} />
       <LazyRoomChart lines={curvesOf(room.wet)} history={room.history} unit={unit} now={now} timeZone={timeZone} />
       {room.wet.length > 0 && (
         <div className="overflow-x-auto">

@@ -3,18 +3,14 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
+import { useHouse } from '@/client/HouseContext';
 import { useSubmit } from '@/client/useSubmit';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 
 /** A new sensor; its key is shown once. */
-export function SensorForm({
-  houseId,
-  rooms,
-}: {
-  readonly houseId: string;
-  readonly rooms: readonly { readonly id: string; readonly name: string }[];
-}) {
+export function SensorForm({ rooms }: { readonly rooms: readonly { readonly id: string; readonly name: string }[] }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const form = useForm({ defaultValues: { name: '', room: rooms[0]?.id ?? '' } });
   const { send, busy, message } = useSubmit('addSensor', form);

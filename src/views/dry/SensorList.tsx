@@ -1,5 +1,6 @@
 'use client';
 
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import { FRESH_MS } from '@/core/air/roomAir';
 import type { SensorStanding } from '@/core/air/sensorStanding';
@@ -8,7 +9,6 @@ import { airWords } from '@/ui/airWords';
 import { spanWords } from '@/ui/when';
 
 interface SensorListProps {
-  readonly houseId: string;
   readonly sensors: readonly SensorStanding[];
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly unit: LengthUnit;
@@ -19,7 +19,8 @@ interface SensorListProps {
 const SILENT_MS = 2 * 3_600_000;
 
 /** The sensors of the house: what they last said, what is wrong with them, where they hang. */
-export function SensorList({ houseId, sensors, rooms, unit, now, mayEdit }: SensorListProps) {
+export function SensorList({ sensors, rooms, unit, now, mayEdit }: SensorListProps) {
+  const { id: houseId } = useHouse();
   const { run, busy, message } = useCommand();
   return (
     <section className="sheet p-4" aria-label="Sensors">

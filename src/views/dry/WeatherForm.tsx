@@ -2,11 +2,13 @@
 
 import { useRouter } from 'next/navigation';
 import { useForm } from 'react-hook-form';
+import { useHouse } from '@/client/HouseContext';
 import { useSubmit } from '@/client/useSubmit';
 import { TextField } from '@/ui/TextField';
 
 /** Where the weather is asked for. */
-export function WeatherForm({ houseId, url }: { readonly houseId: string; readonly url: string }) {
+export function WeatherForm({ url }: { readonly url: string }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const form = useForm({ defaultValues: { url } });
   const { send, busy, message } = useSubmit('setWeather', form);

@@ -51,7 +51,6 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         <div className="flex flex-wrap items-start gap-2">
           {mayHandOver && room.standing.now.kind === 'handOver' && (
             <MarkButton
-              houseId={houseId}
               now={now}
               said={{ kind: 'handedOver', room: room.room.id, payload: {} }}
               words="Handed over to the painters"

@@ -83,18 +83,12 @@ export function CurrentJob({
         </p>
       )}
       {works && (
-        <DoneButton
-          houseId={houseId}
-          room={id}
-          pass={task.pass}
-          coats={coats.map((ready) => coatToLog(ready, room))}
-          now={now}
-        />
+        <DoneButton room={id} pass={task.pass} coats={coats.map((ready) => coatToLog(ready, room))} now={now} />
       )}
       <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
       </Link>
-      {works && <NoteItem houseId={houseId} now={now} room={id} label={`Note something wrong in ${name}`} />}
+      {works && <NoteItem now={now} room={id} label={`Note something wrong in ${name}`} />}
     </section>
   );
 }

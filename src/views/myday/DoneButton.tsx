@@ -20,19 +20,17 @@ const MINUTE_MS = 60_000;
 
 /** One press logs every coat of the pass that could go; with setting mud a second says when it was mixed. */
 export function DoneButton({
-  houseId,
   room,
   pass,
   coats,
   now,
 }: {
-  readonly houseId: string;
   readonly room: string;
   readonly pass: Pass;
   readonly coats: readonly CoatToLog[];
   readonly now: number;
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
   const [asked, setAsked] = useState<number>();
   const setting = coats.some(({ wet }) => wet.mud.kind === 'setting');

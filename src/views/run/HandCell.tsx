@@ -9,7 +9,6 @@ import { dayWords } from '@/ui/when';
 
 /** Hands one pass of one room to a person for a day; each choice is recorded at once. */
 export function HandCell({
-  houseId,
   room,
   pass,
   person,
@@ -18,7 +17,6 @@ export function HandCell({
   crew,
   now,
 }: {
-  readonly houseId: string;
   readonly room: { readonly id: string; readonly name: string };
   readonly pass: Pass;
   readonly person: string;
@@ -27,7 +25,7 @@ export function HandCell({
   readonly crew: readonly Person[];
   readonly now: number;
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   // What was chosen is shown until the page knows it; a page that somebody else changed shows theirs.
   const known = `${person} ${day}`;
   const [wanted, setWanted] = useState<{ readonly over: string; readonly person: string; readonly day: string }>();

@@ -10,7 +10,6 @@ import { dayAfter, dayWords, spanWords } from '@/ui/when';
 import { HandCell } from './HandCell';
 
 interface RunSheetProps {
-  readonly houseId: string;
   readonly site: Site;
   readonly people: readonly Person[];
   readonly now: number;
@@ -21,7 +20,7 @@ interface RunSheetProps {
 const DAYS_AHEAD = 5;
 
 /** Who does what when: every room's passes with the person and the day, and each person's list for the coming days. */
-export function RunSheetView({ houseId, site, people, now, timeZone, mayHand }: RunSheetProps) {
+export function RunSheetView({ site, people, now, timeZone, mayHand }: RunSheetProps) {
   const crew = people.filter(({ role, left }) => role !== 'viewer' && !left);
   const days = Array.from({ length: DAYS_AHEAD }, (_, index) => dayAfter(now, index, timeZone));
   const passes = PASSES.filter((pass) => site.rooms.some(({ tasks }) => tasks.some((task) => task.pass === pass)));
@@ -55,17 +54,7 @@ export function RunSheetView({ houseId, site, people, now, timeZone, mayHand }: 
                   const task = room.tasks.find((candidate) => candidate.pass === pass);
                   return (
                     <td key={pass} className="align-top">
-                      {task && (
-                        <PassCell
-                          houseId={houseId}
-                          room={room}
-                          task={task}
-                          crew={crew}
-                          days={days}
-                          now={now}
-                          mayHand={mayHand}
-                        />
-                      )}
+                      {task && <PassCell room={room} task={task} crew={crew} days={days} now={now} mayHand={mayHand} />}
                     </td>
                   );
                 })}
@@ -79,7 +68,6 @@ export function RunSheetView({ houseId, site, people, now, timeZone, mayHand }: 
 }
 
 function PassCell({
-  houseId,
   room,
   task,
   crew,
@@ -87,7 +75,6 @@ function PassCell({
   now,
   mayHand,
 }: {
-  readonly houseId: string;
   readonly room: RoomSite;
   readonly task: Task;
   readonly crew: readonly Person[];
@@ -108,7 +95,6 @@ function PassCell({
       {mayHand ? (
         <HandCell
           key={`${given?.person} ${given?.day}`}
-          houseId={houseId}
           room={room.room}
           pass={task.pass}
           person={given?.person ?? ''}

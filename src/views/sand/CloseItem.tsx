@@ -4,17 +4,15 @@ import { useLog } from '@/client/useLog';
 
 /** Closes an open item. */
 export function CloseItem({
-  houseId,
   now,
   room,
   item,
 }: {
-  readonly houseId: string;
   readonly now: number;
   readonly room: string;
   readonly item: { readonly id: string; readonly text: string };
 }) {
-  const log = useLog(houseId, now);
+  const log = useLog(now);
   return (
     <span>
       <button

@@ -6,11 +6,9 @@ import { SelectField } from '@/ui/SelectField';
 
 /** Notes an item in a room that is not at its sanding yet: a torn corner is seen on any day. */
 export function NoteAnywhere({
-  houseId,
   now,
   rooms,
 }: {
-  readonly houseId: string;
   readonly now: number;
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
 }) {
@@ -26,7 +24,7 @@ export function NoteAnywhere({
         options={rooms.map(({ id, name }) => [id, name] as const)}
         onChange={(event) => setChosen(event.target.value)}
       />
-      <NoteItem houseId={houseId} now={now} room={room.id} label="What is wrong" />
+      <NoteItem now={now} room={room.id} label="What is wrong" />
     </section>
   );
 }

@@ -10,7 +10,6 @@ import { CloseItem } from './CloseItem';
 import { NoteAnywhere } from './NoteAnywhere';
 
 interface SandViewProps {
-  readonly houseId: string;
   readonly site: Site;
   readonly people: readonly Person[];
   readonly now: number;
@@ -21,7 +20,7 @@ interface SandViewProps {
 const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
 
 /** What may be sanded and what is checked in light, with the open items of each room. */
-export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
+export function SandView({ site, people, now, timeZone, role }: SandViewProps) {
   const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
   const atWork = rooms.filter(
     ({ standing, state }) =>
@@ -35,15 +34,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
         <h1 className="sr-only">Sand and light</h1>
         {atWork.length === 0 && <p className="sheet p-8 text-center text-lg">No room is dry to the last coat yet.</p>}
         {atWork.map((room) => (
-          <RoomCard
-            key={room.room.id}
-            houseId={houseId}
-            room={room}
-            people={people}
-            now={now}
-            timeZone={timeZone}
-            role={role}
-          />
+          <RoomCard key={room.room.id} room={room} people={people} now={now} timeZone={timeZone} role={role} />
         ))}
       </section>
       <aside className="space-y-4">
@@ -59,7 +50,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
           </ul>
         </section>
         {role !== 'viewer' && later.length > 0 && (
-          <NoteAnywhere houseId={houseId} now={now} rooms={later.map(({ room: { id, name } }) => ({ id, name }))} />
+          <NoteAnywhere now={now} rooms={later.map(({ room: { id, name } }) => ({ id, name }))} />
         )}
         <section className="sheet space-y-2 p-4 text-sm">
           <h2>Before you sand</h2>
@@ -77,14 +68,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
   );
 }
 
-function RoomCard({
-  houseId,
-  room,
-  people,
-  now,
-  timeZone,
-  role,
-}: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
+function RoomCard({ room, people, now, timeZone, role }: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
   const { id, name } = room.room;
   const { state, standing, level } = room;
   const namesOf = namesIn(people);
@@ -98,16 +82,10 @@ function RoomCard({
           <StateMark words={roomWords(standing.now, now, timeZone)} />
         </div>
         {works && standing.now.kind === 'sand' && (
-          <MarkButton
-            houseId={houseId}
-            now={now}
-            said={{ kind: 'sanded', room: id, payload: {} }}
-            words={`${name} is sanded`}
-          />
+          <MarkButton now={now} said={{ kind: 'sanded', room: id, payload: {} }} words={`${name} is sanded`} />
         )}
         {role === 'lead' && standing.now.kind === 'check' && (
           <MarkButton
-            houseId={houseId}
             now={now}
             said={{ kind: 'checked', room: id, payload: { level: room.level } }}
             words={`${name} meets level ${level}`}
@@ -130,12 +108,12 @@ function RoomCard({
               <span>
                 {item.text} <span className="text-sm text-muted">{namesOf(item.who)}</span>
               </span>
-              {role === 'lead' && <CloseItem houseId={houseId} now={now} room={id} item={item} />}
+              {role === 'lead' && <CloseItem now={now} room={id} item={item} />}
             </li>
           ))}
         </ul>
       )}
-      {works && <NoteItem houseId={houseId} now={now} room={id} label={`Note what the light shows in ${name}`} />}
+      {works && <NoteItem now={now} room={id} label={`Note what the light shows in ${name}`} />}
     </article>
   );
 }

@@ -1,21 +1,15 @@
 'use client';
 
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import type { HouseHead } from '@/core/house/schema';
 import { hangText, readHangText } from '@/core/quickline/hangText';
 import { TextField } from '@/ui/TextField';
 
 /** How every room is hung unless it says otherwise, in the words of the quick line. */
-export function HouseHang({
-  houseId,
-  version,
-  house,
-}: {
-  readonly houseId: string;
-  readonly version: number;
-  readonly house: HouseHead;
-}) {
+export function HouseHang({ version, house }: { readonly version: number; readonly house: HouseHead }) {
+  const { id: houseId } = useHouse();
   const kept = hangText(house.hang, house.unit);
   const [text, setText] = useState(kept);
   const [opened, setOpened] = useState({ version, text: kept });

@@ -1,11 +1,13 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import { useKey } from '@/ui/useKey';
 
 /** A room was just removed: one press, or `u`, brings it back. */
-export function RemovedNotice({ houseId, room }: { readonly houseId: string; readonly room: string }) {
+export function RemovedNotice({ room }: { readonly room: string }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const { run, busy, message } = useCommand();
   async function restore(): Promise<void> {

@@ -18,6 +18,7 @@ import {
 import { GripVertical } from 'lucide-react';
 import Link from 'next/link';
 import { memo, useId, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { floorsOf, type ListedRoom, moved } from './arrange';
@@ -27,20 +28,19 @@ const MANY = 12;
 
 /** The rooms by floor with their feet of joint; they are dragged, or moved by keys, into another order or floor. */
 export const RoomList = memo(function RoomList({
-  houseId,
   rooms,
   opened,
   unit,
   mayEdit,
   onArrange,
 }: {
-  readonly houseId: string;
   readonly rooms: readonly ListedRoom[];
   readonly opened: string | undefined;
   readonly unit: LengthUnit;
   readonly mayEdit: boolean;
   readonly onArrange: (rooms: readonly ListedRoom[]) => void;
 }) {
+  const { id: houseId } = useHouse();
   const [search, setSearch] = useState('');
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),

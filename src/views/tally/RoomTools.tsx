@@ -3,6 +3,7 @@
 import { Copy, Trash2 } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import { MIRRORINGS, type Mirroring } from '@/core/room/copyRoom';
 import { Dialog } from '@/ui/Dialog';
@@ -16,13 +17,8 @@ const MIRROR_WORDS: Readonly<Record<Mirroring, string>> = {
 };
 
 /** Copy, mirror, multiply and remove a room. */
-export function RoomTools({
-  houseId,
-  room,
-}: {
-  readonly houseId: string;
-  readonly room: { readonly id: string; readonly name: string };
-}) {
+export function RoomTools({ room }: { readonly room: { readonly id: string; readonly name: string } }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const [copying, setCopying] = useState(false);
   const [times, setTimes] = useState('1');

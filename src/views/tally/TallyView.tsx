@@ -11,6 +11,7 @@ import {
   useRef,
   useState,
 } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
 import { sendInOrder } from '@/client/sendInOrder';
 import type { Answer } from '@/contract/answer';
@@ -39,7 +40,6 @@ import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
 
 interface TallyViewProps {
-  readonly houseId: string;
   readonly houseVersion: number;
   readonly house: HouseHead;
   readonly rooms: readonly (ListedRoom & { readonly room: Room; readonly version: number })[];
@@ -53,17 +53,8 @@ interface TallyViewProps {
 }
 
 /** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
-export function TallyView({
-  houseId,
-  houseVersion,
-  house,
-  rooms,
-  total,
-  floors,
-  opened,
-  removed,
-  mayEdit,
-}: TallyViewProps) {
+export function TallyView({ houseVersion, house, rooms, total, floors, opened, removed, mayEdit }: TallyViewProps) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const current = rooms.find(({ id }) => id === opened);
   const draft = useDraft(house, current?.room);
@@ -89,7 +80,7 @@ export function TallyView({
     [shown, tooLarge, opened],
   );
   const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
-  const { keep, keepMine, state } = useKeep({ houseId, unit: house.unit, current, draft });
+  const { keep, keepMine, state } = useKeep({ unit: house.unit, current, draft });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
   useKey('/n', (key) => {
@@ -144,16 +135,9 @@ export function TallyView({
   return (
     <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[13rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)] print:block">
       <h1 className="sr-only">Tally</h1>
-      <RoomList
-        houseId={houseId}
-        rooms={shownRooms}
-        opened={opened}
-        unit={house.unit}
-        mayEdit={mayEdit}
-        onArrange={arrange}
-      />
+      <RoomList rooms={shownRooms} opened={opened} unit={house.unit} mayEdit={mayEdit} onArrange={arrange} />
       <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
-        {removed && mayEdit && <RemovedNotice houseId={houseId} room={removed} />}
+        {removed && mayEdit && <RemovedNotice room={removed} />}
         {mayEdit && <QuickLine draft={draft} unit={house.unit} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
@@ -171,7 +155,7 @@ export function TallyView({
           )}
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
-          {mayEdit && current && <RoomTools houseId={houseId} room={current} />}
+          {mayEdit && current && <RoomTools room={current} />}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
             {trouble ??
@@ -189,7 +173,7 @@ export function TallyView({
           />
         )}
         {asForm && <RoomForm draft={draft} house={house} />}
-        {layouts && mayEdit && <HouseHang houseId={houseId} version={houseVersion} house={house} />}
+        {layouts && mayEdit && <HouseHang version={houseVersion} house={house} />}
         {layouts && (
           <LayoutsPanel
             house={house}

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useSend } from '@/client/useSend';
 import type { VersionedRoom } from '@/contract/commands';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -20,16 +21,15 @@ interface KeepState {
 
 /** Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. */
 export function useKeep({
-  houseId,
   unit,
   current,
   draft,
 }: {
-  readonly houseId: string;
   readonly unit: LengthUnit;
   readonly current: VersionedRoom | undefined;
   readonly draft: Draft;
 }) {
+  const { id: houseId } = useHouse();
   const router = useRouter();
   const { send: sendIt, busy } = useSend();
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();

@@ -21,7 +21,6 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
     <>
       <GlyphParts sections={sectionsOf(site)} />
       <CoatBoardView
-        houseId={house}
         rows={packed(boardRows(site, now, timeZone))}
         methods={boardMethods(site.rooms)}
         recent={recentEntries(log, site.rooms, people, person.id)}

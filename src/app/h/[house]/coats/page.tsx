@@ -18,7 +18,6 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
     <>
       <GlyphParts sections={sectionsOf(site)} />
       <CoatsView
-        houseId={house}
         version={version}
         house={{ unit, method }}
         rooms={site.rooms.map(({ room, tally, faces }) => ({

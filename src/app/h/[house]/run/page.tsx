@@ -8,14 +8,5 @@ export const metadata: Metadata = { title: 'Run sheet' };
 export default async function RunSheetPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const { person, site, people, now, timeZone } = await visitHouse(house);
-  return (
-    <RunSheetView
-      houseId={house}
-      site={site}
-      people={people}
-      now={now}
-      timeZone={timeZone}
-      mayHand={mayAct(person, 'lead')}
-    />
-  );
+  return <RunSheetView site={site} people={people} now={now} timeZone={timeZone} mayHand={mayAct(person, 'lead')} />;
 }

@@ -39,7 +39,6 @@ export default async function TallyPage({
       <TallyView
         // Another room, or the next new one, starts with a draft of its own.
         key={opened ?? 'new'}
-        houseId={house}
         houseVersion={version}
         house={site.house}
         rooms={rooms}

@@ -1,0 +1,22 @@
+'use client';
+
+import { createContext, type ReactNode, useContext } from 'react';
+
+/** The house that a page is about. */
+interface PageHouse {
+  readonly id: string;
+}
+
+const HouseContext = createContext<PageHouse | undefined>(undefined);
+
+/** Tells everything below it which house it is in. */
+export function HouseProvider({ house, children }: { readonly house: PageHouse; readonly children: ReactNode }) {
+  return <HouseContext value={house}>{children}</HouseContext>;
+}
+
+/** The house of the page, for whatever sends something to it. */
+export function useHouse(): PageHouse {
+  const house = useContext(HouseContext);
+  if (!house) throw new Error('this stands outside a house');
+  return house;
+}
