@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { anyChoices } from '../../../tests/houses/anyChoices';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
@@ -309,5 +310,74 @@ describe('pieces', () => {
     expect(standing?.now.kind).toBe('go');
     const [wet] = standing?.coats ?? [];
     expect(standing?.changesAt).toBe(wet?.readyAt);
+  });
+});
+
+describe('any history', () => {
+  const kinds = [
+    "Hall: 20' x 10' x 8', window 36x48 @36 bead",
+    "Den: 12' x 14' x 9', soffit 12x10 wall 3, door 30x80 wall 1",
+  ];
+  const rooms = kinds.map((line) => roomOf(line));
+  const anySaid = fc.record({
+    coat: fc.nat(),
+    pieces: fc.option(fc.array(fc.nat(), { minLength: 1, maxLength: 4 })),
+    part: fc.constantFrom(0.5, 1),
+    hour: fc.integer({ min: 0, max: 120 }),
+    setting: fc.boolean(),
+  });
+
+  it('leaves something to do wherever a coat is missing, and offers it only where it is', () => {
+    fc.assert(
+      fc.property(
+        fc.nat({ max: rooms.length - 1 }),
+        anyChoices(),
+        fc.array(anySaid, { maxLength: 25 }),
+        fc.integer({ min: 0, max: 140 }),
+        (which, choices, all, hour) => {
+          const own = rooms[which];
+          if (!own) return;
+          const off = takeOff(own.room, own.house);
+          const by = resolveMethod({ unit: 'in', method: { ...choices, level: 4 } });
+          const asked = roomCoats(off.tally, by);
+          const entries = all.flatMap(({ coat: place, pieces: some, part, hour: at, setting }) => {
+            const one = asked[place % Math.max(1, asked.length)];
+            const there = off.pieces.filter((piece) => piece.class === one?.class);
+            if (!one || there.length === 0) return [];
+            const named = some && [...new Set(some.map((index) => there[index % there.length]?.id ?? ''))];
+            return entry({
+              kind: 'coat',
+              at: at * HOUR,
+              payload: {
+                class: one.class,
+                key: one.key,
+                part: named ? 1 : part,
+                ...(named && { pieces: named.map((id) => ({ id })) }),
+                mud: setting ? { kind: 'setting', minutes: 45 } : { kind: 'drying' },
+              },
+            });
+          });
+          const state = stateAfter(entries);
+          const applied = appliedCoats(off.pieces, by, state.applied);
+          const { classes } = whatNow(asked, by, state, applied, AIR, hour * HOUR);
+          for (const { class: kind, coats, now } of classes) {
+            const isMissing = coats.some(({ share }) => share < 1);
+            if (isMissing) expect([kind, now.kind === 'dry' || now.kind === 'sanded']).toEqual([kind, false]);
+            if (now.kind === 'wet') expect(now.until).toBeGreaterThan(hour * HOUR);
+            if (now.kind !== 'go') continue;
+            for (const { coat: next, part, pieces: some } of now.ready) {
+              expect(part).toBeGreaterThan(0);
+              expect(part).toBeLessThanOrEqual(1 + 1e-9);
+              const has = applied.stretches.filter((stretch) =>
+                stretch.coats.some(({ coat: own, share }) => own.id === next.id && share === 1),
+              );
+              const done = new Set(has.flatMap((stretch) => stretch.pieces.map(({ id }) => id)));
+              expect((some ?? []).filter((id) => done.has(id))).toEqual([]);
+            }
+          }
+        },
+      ),
+      { numRuns: 120 },
+    );
   });
 });
