@@ -2,7 +2,7 @@ import type { Transaction } from 'sequelize';
 import type { HouseHead } from '../core/house/schema';
 import type { Piece } from '../core/joints/pieces';
 import type { Covered, NewEntry } from '../core/log/entry';
-import { knownMethod } from '../core/method/knownMethod';
+import { cachedMethod } from '../core/method/cachedMethod';
 import { methodOfRoom } from '../core/method/resolveMethod';
 import { facesOf } from '../core/room/faces/facesOf';
 import type { Problem } from '../core/room/problem';
@@ -47,7 +47,7 @@ export async function checkEntries(
         ? refused('payload.pieces', 'the room is too large to work out, so nobody knows its pieces')
         : { ok: true };
     }
-    return coveredBy(entry.payload, pieces, methodOfRoom(house.head, room, knownMethod(house.head)), room.finish);
+    return coveredBy(entry.payload, pieces, methodOfRoom(house.head, room, cachedMethod(house.head)), room.finish);
   };
 }
 

@@ -10,9 +10,9 @@ import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
 import { listPeople } from '../db/people';
-import { type LoadedAir, rememberedAir } from './rememberedAir';
-import { rememberedLog } from './rememberedLog';
-import { rememberedTakeOffs } from './takeOffs/rememberedTakeOffs';
+import { cachedAir, type LoadedAir } from './cachedAir';
+import { cachedLog } from './cachedLog';
+import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 
 /** A house as a page shows it: worked out at one instant. */
 export interface LoadedSite {
@@ -42,7 +42,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     Promise.all([houseWithItsPast(id, instant), listPeople()]),
   );
   const rooms = house.rooms.map(({ room }) => room);
-  const takeOffs = await rememberedTakeOffs(house.head, rooms);
+  const takeOffs = await cachedTakeOffs(house.head, rooms);
   const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room));
   return {
     id,
@@ -68,7 +68,7 @@ async function houseWithItsPast(
 ): Promise<{ readonly house: StoredHouse; readonly air: LoadedAir; readonly log: HouseLog }> {
   const house = await findHouse(id);
   if (!house) notFound();
-  const [air, log] = await Promise.all([rememberedAir(house, instant), rememberedLog(house)]);
+  const [air, log] = await Promise.all([cachedAir(house, instant), cachedLog(house)]);
   return { house, air, log };
 }
 

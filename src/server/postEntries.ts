@@ -10,7 +10,7 @@ import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { refuse } from './refuse';
 import { signedIn } from './session';
-import { rememberedTakeOffs } from './takeOffs/rememberedTakeOffs';
+import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
@@ -18,7 +18,7 @@ const SLACK_MS = 5 * 60_000;
 
 /** A room is taken off once for its pages and what is put on in it. */
 const piecesOf: PiecesOf = async (head, rooms) =>
-  new Map([...(await rememberedTakeOffs(head, rooms))].map(([room, { pieces }]) => [room, pieces] as const));
+  new Map([...(await cachedTakeOffs(head, rooms))].map(([room, { pieces }]) => [room, pieces] as const));
 
 const bodySchema = z.strictObject({
   house: z.uuid('must be a house').toLowerCase(),

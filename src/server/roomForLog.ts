@@ -8,7 +8,7 @@ import { isOpenTo } from '../db/viewers';
 import { loadSite } from './loadSite';
 import { refuse } from './refuse';
 import { signedIn } from './session';
-import { MOST_WORK_AT_ONCE } from './takeOffs/rememberedTakeOffs';
+import { MOST_WORK_AT_ONCE } from './takeOffs/cachedTakeOffs';
 
 /**
  * A room of a house with all of its joints, for those whose house it is.

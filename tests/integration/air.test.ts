@@ -16,7 +16,7 @@ import { chartAir, listAirHours } from '@/db/readingHours';
 import { recordReadings, trustReadings } from '@/db/readings';
 import { addSession, endSession, findSession } from '@/db/sessions';
 import { saveWeather, setWeatherUrl } from '@/db/weather';
-import { rememberedAir } from '@/server/rememberedAir';
+import { cachedAir } from '@/server/cachedAir';
 import { asTestFirm } from './asTestFirm';
 
 const HOUR = 3_600_000;
@@ -221,7 +221,7 @@ describe('devices', () => {
 
 describe('the air of a house as pages load it', () => {
   const stepsOf = async (id: string, room: string) =>
-    (await rememberedAir(await stored(id), START + 24 * HOUR))
+    (await cachedAir(await stored(id), START + 24 * HOUR))
       .of(room)
       .steps.map(({ from, air, source }) => [from, air.temperature, air.humidity, source.kind]);
 
@@ -240,14 +240,14 @@ describe('the air of a house as pages load it', () => {
   it('is borrowed over a wall, and made once for each state of the house', async () => {
     const id = await newHouse();
     await recordReadings(id, 'a', 'galley', [reading(0, 16)]);
-    const air = await rememberedAir(await stored(id), START + HOUR);
+    const air = await cachedAir(await stored(id), START + HOUR);
     expect(stepAt(air.of('pantry'), START + HOUR)).toMatchObject({
       air: { temperature: 16 },
       source: { kind: 'neighbour', room: 'galley' },
     });
-    expect(await rememberedAir(await stored(id), START + HOUR)).toBe(air);
+    expect(await cachedAir(await stored(id), START + HOUR)).toBe(air);
     await recordReadings(id, 'a', 'galley', [reading(5, 17)]);
-    const next = await rememberedAir(await stored(id), START + HOUR);
+    const next = await cachedAir(await stored(id), START + HOUR);
     expect(stepAt(next.of('pantry'), START + HOUR).air.temperature).toBe(17);
   });
 
@@ -264,7 +264,7 @@ describe('the air of a house as pages load it', () => {
         new Date(START + later),
       );
     const tomorrow = async () =>
-      stepAt((await rememberedAir(await stored(id), START)).of('hall'), START + 20 * HOUR).air.temperature;
+      stepAt((await cachedAir(await stored(id), START)).of('hall'), START + 20 * HOUR).air.temperature;
     await tell(15);
     expect(await tomorrow()).toBeCloseTo(18 + 0.3 * 10, 6);
     await tell(0);

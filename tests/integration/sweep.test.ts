@@ -18,7 +18,7 @@ import { inFirm } from '@/db/firm';
 import { findHouse } from '@/db/houses';
 import { migrate } from '@/db/migrate';
 import { recordReadings } from '@/db/readings';
-import { rememberedAir } from '@/server/rememberedAir';
+import { cachedAir } from '@/server/cachedAir';
 import { SWEEP, SWEEP_ZONE } from '../houses/sweepInstants';
 
 const NAME = 'sweep_test';
@@ -64,7 +64,7 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
     const house = await findHouse(id);
     if (!house) throw new Error('the house was loaded');
     const entries = await listEntries(id);
-    const air = await rememberedAir(house, at);
+    const air = await cachedAir(house, at);
     const rooms = house.rooms.map(({ room }) => room);
     const site = siteOf(house.head, rooms, stateOf(entries), air.of, at, (room) =>
       whatIsKept(takeOff(room, house.head)),

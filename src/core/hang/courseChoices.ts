@@ -44,7 +44,7 @@ export function courseChoices(
   alone = true,
 ): CourseChoices {
   const longest = Math.max(...course.stock.lengths);
-  const buttAt = rememberedButtCost(strip, course, prices);
+  const buttAt = cachedButtCost(strip, course, prices);
   const breadth = course.t1 - course.t0;
   const staggerAt = ranking.indexOf('stagger');
   const [before, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt + 1)];
@@ -151,7 +151,7 @@ function pieceCost(course: Course, breadth: number, length: number): CostParts {
 }
 
 /** Many choices share their butts; each place is looked at once. */
-function rememberedButtCost(strip: Strip, course: Course, prices: JointPrices): (at: number) => CostParts {
+function cachedButtCost(strip: Strip, course: Course, prices: JointPrices): (at: number) => CostParts {
   const known = new Map<number, CostParts>();
   return (at) => {
     let cost = known.get(at);

@@ -6,7 +6,7 @@ import { type Problem, problemsFromZod } from '../room/problem';
 import { type House, houseSchema } from './schema';
 import { turnOutlines } from './turnOutlines';
 
-export type HouseReading =
+export type HouseResult =
   | { readonly ok: true; readonly house: House }
   | { readonly ok: false; readonly problems: readonly Problem[] };
 
@@ -39,7 +39,7 @@ const asWritten = (problems: readonly Problem[], json: unknown): readonly Proble
  * @example readHouse({ format: 'oak-tally-house', … rooms: [{ …, height: 0 }] })
  *   // { ok: false, problems: [{ path: 'rooms[0].height', reason: 'must be greater than 0' }] }
  */
-export function readHouse(json: unknown, { turn = false }: { readonly turn?: boolean } = {}): HouseReading {
+export function readHouse(json: unknown, { turn = false }: { readonly turn?: boolean } = {}): HouseResult {
   const parsed = houseSchema.safeParse(withFloors(json), { reportInput: true });
   if (!parsed.success) return { ok: false, problems: asWritten(problemsFromZod(parsed.error), json) };
   const turned = turn ? turnOutlines(parsed.data) : parsed.data;

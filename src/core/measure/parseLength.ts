@@ -1,8 +1,8 @@
 import { type LengthUnit, MM_PER_FOOT, MM_PER_INCH } from './unit';
 
 /** A length as typed, or why it cannot be read and at which character (from 0). */
-export type LengthReading = { readonly ok: true; readonly mm: number } | LengthRefusal;
-export interface LengthRefusal {
+export type LengthResult = { readonly ok: true; readonly mm: number } | ParseError;
+export interface ParseError {
   readonly ok: false;
   readonly at: number;
   readonly reason: string;
@@ -33,14 +33,14 @@ const MM_PER = { ft: MM_PER_FOOT, in: MM_PER_INCH, mm: 1, cm: 10, m: 1000 } as c
  * @example parseLength('3.766m', 'in')     // { ok: true, mm: 3766 }
  * @example parseLength('12q', 'in')        // { ok: false, at: 2, reason: '"q" does not belong in a length' }
  */
-export function parseLength(text: string, bareUnit: LengthUnit): LengthReading {
+export function parseLength(text: string, bareUnit: LengthUnit): LengthResult {
   const parts = split(text);
   if ('reason' in parts) return parts;
   if (parts.length === 0) return refuse(0, 'no length is written here');
   return assemble(parts, text, bareUnit);
 }
 
-function split(text: string): readonly Part[] | LengthRefusal {
+function split(text: string): readonly Part[] | ParseError {
   const parts: Part[] = [];
   let at = 0;
   while (at < text.length) {
@@ -90,7 +90,7 @@ function unitOf(written: string): 'ft' | 'in' | 'mm' | 'cm' | 'm' {
 }
 
 /** Walks the parts as `number [fraction] unit`, larger units first; `12-4.5` reads as feet and inches. */
-function assemble(parts: readonly Part[], text: string, bareUnit: LengthUnit): LengthReading {
+function assemble(parts: readonly Part[], text: string, bareUnit: LengthUnit): LengthResult {
   let mm = 0;
   let index = 0;
   let last: 'ft' | 'in' | 'mm' | 'cm' | 'm' | undefined;
@@ -132,6 +132,6 @@ function assemble(parts: readonly Part[], text: string, bareUnit: LengthUnit): L
   return { ok: true, mm };
 }
 
-function refuse(at: number, reason: string): LengthRefusal {
+function refuse(at: number, reason: string): ParseError {
   return { ok: false, at, reason };
 }

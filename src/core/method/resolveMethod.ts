@@ -77,7 +77,7 @@ function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices[
 /**
  * The method of a room; rooms without choices of their own share the house's.
  *
- * @param resolve how the others get theirs, see `knownMethod`
+ * @param resolve how the others get theirs, see `cachedMethod`
  */
 export function methodOfRoom(
   house: Pick<HouseHead, 'unit' | 'method'>,

@@ -11,7 +11,7 @@ const ANY_ROOM = { in: "House: 12' x 12' x 8'", mm: 'House: 3600 x 3600 x 2400' 
 export const hangText = (hang: HangChoices, unit: LengthUnit): string =>
   writeLine('', hangItems(hang, unit)).line.replace(/^, /, '');
 
-export type HangReading =
+export type HangResult =
   | { readonly ok: true; readonly hang: HangChoices }
   | { readonly ok: false; readonly reason: string };
 
@@ -20,7 +20,7 @@ export type HangReading =
  *
  * @example readHangText('framing 24, walls upright', 'in')  // { ok: true, hang: { framing: 24, walls: 'upright' } }
  */
-export function readHangText(text: string, unit: LengthUnit): HangReading {
+export function readHangText(text: string, unit: LengthUnit): HangResult {
   const items = text.trim() === '' ? '' : `, ${text}`;
   const reading = parseQuickLine(ANY_ROOM[unit] + items, { unit, hang: {} });
   if (!reading.ok) return { ok: false, reason: reading.reason };

@@ -22,7 +22,7 @@ import type { Owners, RoomDraft } from './reader';
 import { splitHead } from './splitHead';
 import { readWalk } from './walk';
 
-export type QuickReading =
+export type QuickLineResult =
   | { readonly ok: true; readonly room: QuickRoom }
   | ({ readonly ok: false; readonly reason: string; readonly mend: LineMend | undefined } & Place);
 
@@ -43,7 +43,7 @@ const USUAL_HEIGHT = { in: 96, mm: 2400 } as const;
  * @example parseQuickLine(`Pantry 7'6 x 5' x 8', door 28x80 wall 2`, { unit: 'in', hang: {} })
  * @example parseQuickLine('Pantry 7 q 5', …)  // { ok: false, at: 9, length: 1, reason: … }
  */
-export function parseQuickLine(line: string, house: RoomDefaults, before?: QuickRoom): QuickReading {
+export function parseQuickLine(line: string, house: RoomDefaults, before?: QuickRoom): QuickLineResult {
   try {
     if (line.length > LONGEST_LINE)
       throw new Misread(`a line has at most ${LONGEST_LINE.toLocaleString('en-US')} characters`, LONGEST_LINE, 1);

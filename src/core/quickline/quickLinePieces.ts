@@ -1,4 +1,4 @@
-import { type LengthRefusal, parseLength } from '../measure/parseLength';
+import { type ParseError, parseLength } from '../measure/parseLength';
 import { fromMm, type LengthUnit, MM_PER_FOOT, toMm } from '../measure/unit';
 import { BOUNDS, whyOutOfBounds } from '../room/checks/bounds';
 
@@ -129,5 +129,5 @@ export function readWallLength(piece: Piece, all: readonly Piece[], unit: Length
 export const wallText = (length: number, unit: LengthUnit, text: string): string =>
   toMm(length, unit) < SHORTEST_BARE_MM[unit] ? `${length}${unit === 'in' ? '"' : ' mm'}` : text;
 
-const misreadLength = (piece: Piece, { at, reason }: LengthRefusal) =>
+const misreadLength = (piece: Piece, { at, reason }: ParseError) =>
   new Misread(reason, piece.at + Math.min(at, Math.max(0, piece.length - 1)), 1);

@@ -56,7 +56,7 @@ const FIRM_AFTER_MS = 30 * 60_000;
 
 /** The clock of a coat of which something is on. */
 export function progressClock(progress: CoatProgress, coat: Coat, method: Method, clock: AirClock): ProgressClock {
-  const before = knownProgress.get(progress);
+  const before = progressClocks.get(progress);
   if (before?.clock === clock) return before.times;
   const all = progress.applications.map((entry) => ({ entry, times: coatClock(entry, coat, method, clock) }));
   const latest = (instants: readonly number[]) =>
@@ -68,9 +68,9 @@ export function progressClock(progress: CoatProgress, coat: Coat, method: Method
     setAt: all.at(-1)?.times.setAt,
     troubles: [...new Set(all.flatMap((one) => one.times.troubles))],
   };
-  knownProgress.set(progress, { clock, times });
+  progressClocks.set(progress, { clock, times });
   return times;
 }
 
 /** What was asked of a room last is asked again with the next page; its method and coat are those of the progress. */
-const knownProgress = new WeakMap<CoatProgress, { readonly clock: AirClock; readonly times: ProgressClock }>();
+const progressClocks = new WeakMap<CoatProgress, { readonly clock: AirClock; readonly times: ProgressClock }>();

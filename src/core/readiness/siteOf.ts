@@ -6,14 +6,14 @@ import type { KeptFace, TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
 import { type LoadList, loadList } from '../materials/loadList';
-import { rememberLast } from '../measure/rememberLast';
-import { knownMethod } from '../method/knownMethod';
+import { memoizeLast } from '../measure/memoizeLast';
+import { cachedMethod } from '../method/cachedMethod';
 import { type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
 import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
-import { type AppliedCoats, knownCoats } from '../standing/appliedCoats';
+import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { type RoomStanding, whatNow } from './whatNow';
 
 /** One room with all that is known of it. */
@@ -62,15 +62,15 @@ export function siteOf(
   now: number,
   takenOff: (room: Room) => TakenOff | undefined,
 ): Site {
-  const shared = knownMethod(house);
+  const shared = cachedMethod(house);
   let [all, done] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
-    const method = methodOfRoom(house, room, shared, knownMethod);
-    const { coats, tasks, hours } = knownPlan(tally, method, room.finish);
+    const method = methodOfRoom(house, room, shared, cachedMethod);
+    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const applied = knownCoats(state.applied, pieces, method, room.finish);
+    const applied = cachedCoats(state.applied, pieces, method, room.finish);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const part =
       whole === 0
@@ -100,7 +100,7 @@ export function siteOf(
   return {
     house,
     rooms: sites,
-    ...knownSums(sites, house.unit),
+    ...cachedSums(sites, house.unit),
     progress: all === 0 ? 0 : done / all,
   };
 }
@@ -114,7 +114,7 @@ const TOO_LARGE: RoomStanding = {
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 
 /** The coats and passes of a room, and the hours of each coat. */
-const knownPlan = rememberLast((tally: Tally, method: Method, finish: Room['finish']) => {
+const cachedPlan = memoizeLast((tally: Tally, method: Method, finish: Room['finish']) => {
   const coats = roomCoats(tally, method, finish);
   return { coats, tasks: tasksOf(tally, coats, method), hours: coats.map((coat) => coatHours(coat, method)) };
 });
@@ -127,7 +127,7 @@ interface Sums {
 const lastSums = new WeakMap<RoomSite['coats'], Sums>();
 
 /** What a house has and takes, summed up once for as long as the coats of its rooms are the same. */
-function knownSums(sites: readonly RoomSite[], unit: HouseHead['unit']): Sums['sums'] {
+function cachedSums(sites: readonly RoomSite[], unit: HouseHead['unit']): Sums['sums'] {
   const of = sites.map(({ coats }) => coats);
   const [first] = of;
   const known = first && lastSums.get(first);

@@ -27,13 +27,13 @@ export function sectionFor(kind: CoatedClass, method: Method): Section {
   byMethod.set(method, known);
   let section = known.get(kind);
   if (!section) {
-    section = rememberedSection(kind, method);
+    section = cachedSection(kind, method);
     known.set(kind, section);
   }
   return section;
 }
 
-function rememberedSection(kind: CoatedClass, method: Method): Section {
+function cachedSection(kind: CoatedClass, method: Method): Section {
   const coats = coatsFor(kind, method);
   const found = foundIn(kind, method);
   const sandBetween = choicesFor(method, kind).between === 'sand';

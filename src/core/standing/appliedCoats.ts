@@ -1,6 +1,6 @@
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
-import { rememberLast } from '../measure/rememberLast';
+import { memoizeLast } from '../measure/memoizeLast';
 import { type Coat, type CoatId, SETTING_RECOAT_FACTOR } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
@@ -109,7 +109,7 @@ export function appliedCoats(
 }
 
 /** `appliedCoats`, for a room of which nothing changed since it was asked last: not one piece, choice or entry. */
-export const knownCoats = rememberLast(
+export const cachedCoats = memoizeLast(
   (applied: readonly CoatEntry[], pieces: readonly Piece[], method: Method, finish: Room['finish']): AppliedCoats =>
     appliedCoats(pieces, method, applied, finish),
 );

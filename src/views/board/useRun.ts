@@ -7,7 +7,7 @@ interface RunSaid {
   readonly begun?: string;
   readonly ended?: string;
 }
-type RunReading =
+type RunResult =
   | { readonly ok: true; readonly run: RunSaid; readonly at: number }
   | { readonly ok: false; readonly reason: string };
 
@@ -23,7 +23,7 @@ export function useRun(me: string, crew: readonly { readonly id: string }[], tim
    *
    * @param now ms since 1970
    */
-  function read(now: number, at: number): RunReading {
+  function read(now: number, at: number): RunResult {
     const day = new TZDate(now, timeZone);
     const instantOf = (time: string): number | undefined => {
       const [hour, minute] = time.split(':').map(Number);

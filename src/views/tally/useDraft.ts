@@ -3,12 +3,12 @@
 import { useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
 import { formatQuickLine } from '@/core/quickline/formatQuickLine';
-import { parseQuickLine, type QuickReading } from '@/core/quickline/parseQuickLine';
+import { parseQuickLine, type QuickLineResult } from '@/core/quickline/parseQuickLine';
 import type { QuickRoom } from '@/core/room/schema';
 
 interface DraftState {
   readonly line: string;
-  readonly reading: QuickReading;
+  readonly reading: QuickLineResult;
   readonly room: QuickRoom | undefined;
   readonly revision: number;
 }

@@ -9,7 +9,7 @@ const FRAME = 100;
 const logs = new LRUCache<string, HouseLog>({ maxSize: MOST_ENTRIES });
 
 /** The log of a house. Only entries that came since the last request are read, and only their rooms folded anew. */
-export async function rememberedLog({ id, seq }: Pick<StoredHouse, 'id' | 'seq'>): Promise<HouseLog> {
+export async function cachedLog({ id, seq }: Pick<StoredHouse, 'id' | 'seq'>): Promise<HouseLog> {
   const known = logs.get(id);
   // A log that is ahead of its house is one of before the database was put back.
   const log = known && known.seq <= seq ? known : new HouseLog();

@@ -6,7 +6,10 @@ import { type Method, resolveMethod } from './resolveMethod';
 const methods = new LRUCache<string, Method>({ max: 300 });
 
 /** `resolveMethod`, for what is asked again and again: the same choices are the same method, of which much is known. */
-export function knownMethod(house: Pick<HouseHead, 'unit' | 'method'>, room?: Pick<Room, 'finish' | 'method'>): Method {
+export function cachedMethod(
+  house: Pick<HouseHead, 'unit' | 'method'>,
+  room?: Pick<Room, 'finish' | 'method'>,
+): Method {
   const key = JSON.stringify([house.unit, house.method, room?.method, room?.finish?.level]);
   const known = methods.get(key) ?? resolveMethod(house, room);
   methods.set(key, known);

@@ -31,7 +31,7 @@ const WEATHER_MS = 73 * HOUR_MS;
 const houses = new LRUCache<string, Remembered>({ max: 50 });
 
 /** The air of a house. Only hours that changed since the last request are read again, and only then clocks are made anew. */
-export async function rememberedAir(house: StoredHouse, now: number): Promise<LoadedAir> {
+export async function cachedAir(house: StoredHouse, now: number): Promise<LoadedAir> {
   const known: Remembered = houses.get(house.id) ?? { airSeq: -1, hours: new Map(), edits: 0, made: undefined };
   const [changed, weather] = await Promise.all([
     known.airSeq === house.airSeq ? [] : listAirHours(house.id, known.airSeq, now - HISTORY_MS),

@@ -26,7 +26,7 @@ const takeOffs = new LRUCache<string, Known>({ max: 2500 });
  * long, is passed over, and so are the rooms for which a house leaves no work any more: one of them keeps nobody from the
  * others.
  */
-export async function rememberedTakeOffs(
+export async function cachedTakeOffs(
   head: HouseHead,
   rooms: readonly Room[],
   aside = takeOffAside,
@@ -43,18 +43,18 @@ export async function rememberedTakeOffs(
 
   function begun(key: string, room: Room, of: HouseHead): Known {
     const work = workOf(room, of);
-    if (work === undefined) return remember(key, { work: 0, takenOff: undefined });
+    if (work === undefined) return cache(key, { work: 0, takenOff: undefined });
     if (work <= MOST_WORK_AT_ONCE && spent <= LONGEST_AT_ONCE_MS) {
       const from = performance.now();
       const takenOff = whatIsKept(takeOff(room, of));
       spent += performance.now() - from;
-      return remember(key, { work, takenOff });
+      return cache(key, { work, takenOff });
     }
     const takenOff = aside({ room, head: of }).then((done) => {
-      remember(key, { work, takenOff: done }, done ? undefined : TRIED_AGAIN_MS);
+      cache(key, { work, takenOff: done }, done ? undefined : TRIED_AGAIN_MS);
       return done;
     });
-    return remember(key, { work, takenOff });
+    return cache(key, { work, takenOff });
   }
 
   const done = new Map<Room, TakenOff>();
@@ -65,7 +65,7 @@ export async function rememberedTakeOffs(
   return done;
 }
 
-function remember(key: string, known: Known, ttl?: number): Known {
+function cache(key: string, known: Known, ttl?: number): Known {
   takeOffs.set(key, known, ttl === undefined ? {} : { ttl });
   return known;
 }
