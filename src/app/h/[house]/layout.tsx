@@ -1,12 +1,12 @@
 import { after } from 'next/server';
 import type { ReactNode } from 'react';
-import { HouseProvider } from '@/client/HouseContext';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { airWords } from '@/ui/airWords';
 import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
+import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
 import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
@@ -24,26 +24,24 @@ export default async function HouseLayout({
   const { person, site, inside, timeZone, now, mark, changesAt, unreadable } = visit;
   after(() => refreshWeather(visit));
   return (
-    <HouseProvider house={{ id: house }}>
-      <div className="flex min-h-dvh flex-col">
-        <Header
-          house={{ id: house, name: site.house.name, unit: site.house.unit }}
-          air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
-          time={instantWords(now, timeZone)}
-          person={person}
-          live={
-            <LiveMark
-              house={house}
-              mark={mark}
-              made={now}
-              changesIn={changesAt === undefined ? undefined : changesAt - now}
-            />
-          }
-        />
-        <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
-        <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
-        {children}
-      </div>
-    </HouseProvider>
+    <HouseFrame house={house}>
+      <Header
+        house={{ id: house, name: site.house.name, unit: site.house.unit }}
+        air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
+        time={instantWords(now, timeZone)}
+        person={person}
+        live={
+          <LiveMark
+            house={house}
+            mark={mark}
+            made={now}
+            changesIn={changesAt === undefined ? undefined : changesAt - now}
+          />
+        }
+      />
+      <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
+      <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
+      {children}
+    </HouseFrame>
   );
 }
