@@ -124,7 +124,8 @@ test('choices that a slow server has not answered when the page is left are kept
   await answer(/Widening knives/).focus();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('ArrowDown');
-  await page.reload();
+  // No longer than that: a database that never answers is given up.
+  await page.reload({ waitUntil: 'commit' });
   await release();
   await expect(answer(/Flat boxes/)).toBeChecked();
 });
