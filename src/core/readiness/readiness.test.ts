@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { anyChoices } from '../../../tests/houses/anyChoices';
+import { logEntry as entry, MARIT, TOBIN } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
-import type { Entry, NewEntry } from '../log/entry';
+import type { Entry } from '../log/entry';
 import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import type { CoatedClass, CoatKey, Side } from '../method/coat';
-import { resolveMethod, usualMethod } from '../method/resolveMethod';
+import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { tasksOf } from '../plan/tasksOf';
 import { appliedCoats, NOTHING_APPLIED } from '../standing/appliedCoats';
@@ -16,25 +16,7 @@ import { whatNow } from './whatNow';
 const HOUR = 3_600_000;
 /** 70 °F and 50 %: the handbook says 17 h. */
 const AIR = airClock([{ from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 } }]);
-const MARIT = '00000000-0000-4000-8000-00000000000a';
-const TOBIN = '00000000-0000-4000-8000-00000000000b';
 
-let count = 0;
-function entry(
-  fields: Pick<Entry, 'kind' | 'payload'> & { at?: number; by?: string; role?: Entry['role']; id?: string },
-): Entry {
-  count += 1;
-  const {
-    at = 0,
-    by = TOBIN,
-    role = 'finisher',
-    id = `00000000-0000-4000-8000-${String(count).padStart(12, '0')}`,
-    kind,
-    payload,
-  } = fields;
-  const sent = { id, room: kind === 'void' ? null : 'room', at: new Date(at).toISOString(), kind, payload } as NewEntry;
-  return { ...sent, seq: count, by, role, recordedAt: new Date(at).toISOString() };
-}
 function coat(
   kind: CoatedClass,
   key: CoatKey,
@@ -180,11 +162,11 @@ describe('the log', () => {
   });
 
   it('keeps who a pass was handed to, and takes it back from them', () => {
-    const hand = (person: string | null) =>
-      entry({ kind: 'assigned', role: 'lead', at: count, payload: { pass: 'fill', person, day: '2031-05-06' } });
-    const given = hand(TOBIN);
+    const hand = (person: string | null, at: number) =>
+      entry({ kind: 'assigned', role: 'lead', at, payload: { pass: 'fill', person, day: '2031-05-06' } });
+    const given = hand(TOBIN, 1);
     expect(stateAfter([given]).assignments.get('fill')).toEqual({ person: TOBIN, day: '2031-05-06' });
-    expect(stateAfter([given, hand(null)]).assignments.has('fill')).toBe(false);
+    expect(stateAfter([given, hand(null, 2)]).assignments.has('fill')).toBe(false);
   });
 
   it('closes an open item', () => {
@@ -206,178 +188,5 @@ describe('the passes of a room', () => {
   it('are tape, fill, finish and sand; none at level 0', () => {
     expect(tasksOf(tally, COATS, METHOD).map(({ pass }) => pass)).toEqual(['tape', 'fill', 'finish', 'sand']);
     expect(tasksOf(tally, roomCoats(tally, usualMethod(0)), usualMethod(0))).toEqual([]);
-  });
-});
-
-describe('pieces', () => {
-  const long = roomOf("Hall: 20' x 10' x 8'");
-  const off = takeOff(long.room, long.house);
-  const method = resolveMethod({ unit: 'in', method: { level: 4, angles: 'opposite' } });
-  const coats = roomCoats(off.tally, method);
-  const idsOf = (kind: CoatedClass, face?: string) =>
-    off.pieces
-      .filter((piece) => piece.class === kind && (face === undefined || piece.face === face))
-      .map(({ id }) => id);
-  /** A coat on some pieces, as it is recorded. */
-  const on = (kind: CoatedClass, key: CoatKey, at: number, ids: readonly string[], side?: Side): Entry => {
-    const own = off.pieces.filter(({ id }) => ids.includes(id));
-    const pieces = own.map(({ id, amount }) => ({ id, amount, of: amount }));
-    const said = { class: kind, key, ...(side && { side }), part: 1, mud: { kind: 'drying' } } as const;
-    return entry({
-      kind: 'coat',
-      at,
-      payload: { ...said, pieces: pieces.map(({ id }) => ({ id })), on: pieces },
-    });
-  };
-  const at = (entries: readonly Entry[], now: number, by = method) => {
-    const state = stateAfter(entries);
-    return whatNow(coats, by, state, appliedCoats(off.pieces, by, state.applied), AIR, now);
-  };
-  const nowOf = (kind: CoatedClass, ...asked: Parameters<typeof at>) =>
-    at(...asked).classes.find((standing) => standing.class === kind)?.now;
-
-  it('go on by themselves: the ceiling is finished while the walls still wait for their fill', () => {
-    const entries = [on('flat', 'tape', 0, idsOf('flat')), on('flat', 'fill', 30 * HOUR, idsOf('flat', 'c0'))];
-    const ceiling = off.pieces.filter(({ id }) => idsOf('flat', 'c0').includes(id));
-    const part = ceiling.reduce((sum, { amount }) => sum + amount, 0) / (off.tally.classes.flat.length || 1);
-    const wet = nowOf('flat', entries, 32 * HOUR);
-    // The ceiling is wet, the walls can have their fill.
-    expect(wet).toMatchObject({ kind: 'go', coat: { key: 'fill' }, share: expect.closeTo(part, 9) });
-    expect(wet?.kind === 'go' && wet.ready.map(({ coat: { key }, pieces: some }) => [key, some])).toEqual([
-      ['fill', undefined],
-    ]);
-    const dry = nowOf('flat', entries, 60 * HOUR);
-    expect(dry?.kind === 'go' && dry.ready.map(({ coat: { key }, part: share }) => [key, share])).toEqual([
-      ['fill', expect.closeTo(1 - part, 9)],
-      ['finish', expect.closeTo(part, 9)],
-    ]);
-    expect(dry?.kind === 'go' && dry.ready[1]?.pieces).toEqual(idsOf('flat', 'c0'));
-  });
-
-  it('of a corner wait for its other side, and only for that', () => {
-    const firsts = off.pieces.filter(({ class: kind, lies }) => kind === 'angle' && lies?.first);
-    const [one] = firsts.filter(({ face }) => face === 'w0');
-    const other = off.pieces.find(
-      ({ id, class: kind }) => kind === 'angle' && id !== one?.id && id.startsWith(one?.id.split('@')[0] ?? ''),
-    );
-    if (!one || !other) throw new Error('a wall has corners');
-    const entries = [on('angle', 'tape', 0, idsOf('angle')), on('angle', 'fill', 40 * HOUR, [one.id], 'first')];
-    const ready = (now: number) => {
-      const found = nowOf('angle', entries, now);
-      return found?.kind === 'go' ? found.ready.map(({ coat: { side }, pieces: some }) => [side, some]) : found;
-    };
-    const rest = firsts.filter(({ id }) => id !== one.id).map(({ id }) => id);
-    expect(ready(42 * HOUR)).toEqual([['first', undefined]]);
-    expect(ready(90 * HOUR)).toEqual([
-      ['first', undefined],
-      ['second', [other.id]],
-    ]);
-    expect(rest.length).toBeGreaterThan(1);
-  });
-
-  it('cross a butt when it is firm: after half an hour, or when it is set', () => {
-    const butts = idsOf('butt', 'w0');
-    expect(butts.length).toBeGreaterThan(0);
-    const taped = [on('butt', 'tape', HOUR, butts)];
-    const crossing = off.pieces.filter(
-      ({ class: kind, crosses }) => kind === 'flat' && crosses.some((id) => butts.includes(id)),
-    );
-    expect([...new Set(crossing.map(({ face }) => face))]).toEqual(['w0']);
-    // Every other flat can be taped meanwhile.
-    const soon = nowOf('flat', taped, HOUR + 60_000);
-    const others = idsOf('flat').filter((id) => !crossing.some((piece) => piece.id === id));
-    expect(soon?.kind === 'go' && soon.ready[0]?.pieces?.toSorted()).toEqual(others.toSorted());
-    const left = [...taped, on('flat', 'tape', HOUR, others)];
-    expect(nowOf('flat', left, HOUR + 60_000)).toMatchObject({
-      kind: 'wet',
-      crossed: true,
-      coat: { class: 'butt' },
-      next: { class: 'flat', key: 'tape' },
-      until: 1.5 * HOUR,
-    });
-    expect(nowOf('flat', left, 1.5 * HOUR)).toMatchObject({ kind: 'go', coat: { key: 'tape' } });
-    const hurried = resolveMethod({ unit: 'in', method: { level: 4, angles: 'opposite', order: 'noWait' } });
-    expect(nowOf('flat', left, HOUR + 60_000, hurried)).toMatchObject({ kind: 'go' });
-    const [first, ...more] = left;
-    if (first?.kind !== 'coat') throw new Error('the butts are first');
-    const setting = { ...first, payload: { ...first.payload, mud: { kind: 'setting' as const, minutes: 45 } } };
-    expect(nowOf('flat', [setting, ...more], HOUR + 60_000)).toMatchObject({ kind: 'wet', until: 1.75 * HOUR });
-  });
-
-  it('that wait are told of when they are ready, though others can go', () => {
-    const entries = [on('flat', 'tape', 0, idsOf('flat', 'c0'))];
-    const standing = at(entries, HOUR).classes.find((one) => one.class === 'flat');
-    expect(standing?.now.kind).toBe('go');
-    const [wet] = standing?.coats ?? [];
-    expect(standing?.changesAt).toBe(wet?.readyAt);
-  });
-});
-
-describe('any history', () => {
-  const kinds = [
-    "Hall: 20' x 10' x 8', window 36x48 @36 bead",
-    "Den: 12' x 14' x 9', soffit 12x10 wall 3, door 30x80 wall 1",
-  ];
-  const rooms = kinds.map((line) => roomOf(line));
-  const anySaid = fc.record({
-    coat: fc.nat(),
-    pieces: fc.option(fc.array(fc.nat(), { minLength: 1, maxLength: 4 })),
-    part: fc.constantFrom(0.5, 1),
-    hour: fc.integer({ min: 0, max: 120 }),
-    setting: fc.boolean(),
-  });
-
-  it('leaves something to do wherever a coat is missing, and offers it only where it is', () => {
-    fc.assert(
-      fc.property(
-        fc.nat({ max: rooms.length - 1 }),
-        anyChoices(),
-        fc.array(anySaid, { maxLength: 25 }),
-        fc.integer({ min: 0, max: 140 }),
-        (which, choices, all, hour) => {
-          const own = rooms[which];
-          if (!own) return;
-          const off = takeOff(own.room, own.house);
-          const by = resolveMethod({ unit: 'in', method: { ...choices, level: 4 } });
-          const asked = roomCoats(off.tally, by);
-          const entries = all.flatMap(({ coat: place, pieces: some, part, hour: at, setting }) => {
-            const one = asked[place % Math.max(1, asked.length)];
-            const there = off.pieces.filter((piece) => piece.class === one?.class);
-            if (!one || there.length === 0) return [];
-            const named = some && [...new Set(some.map((index) => there[index % there.length]?.id ?? ''))];
-            return entry({
-              kind: 'coat',
-              at: at * HOUR,
-              payload: {
-                class: one.class,
-                key: one.key,
-                part: named ? 1 : part,
-                ...(named && { pieces: named.map((id) => ({ id })) }),
-                mud: setting ? { kind: 'setting', minutes: 45 } : { kind: 'drying' },
-              },
-            });
-          });
-          const state = stateAfter(entries);
-          const applied = appliedCoats(off.pieces, by, state.applied);
-          const { classes } = whatNow(asked, by, state, applied, AIR, hour * HOUR);
-          for (const { class: kind, coats, now } of classes) {
-            const isMissing = coats.some(({ share }) => share < 1);
-            if (isMissing) expect([kind, now.kind === 'dry' || now.kind === 'sanded']).toEqual([kind, false]);
-            if (now.kind === 'wet') expect(now.until).toBeGreaterThan(hour * HOUR);
-            if (now.kind !== 'go') continue;
-            for (const { coat: next, part, pieces: some } of now.ready) {
-              expect(part).toBeGreaterThan(0);
-              expect(part).toBeLessThanOrEqual(1 + 1e-9);
-              const has = applied.stretches.filter((stretch) =>
-                stretch.coats.some(({ coat: own, share }) => own.id === next.id && share === 1),
-              );
-              const done = new Set(has.flatMap((stretch) => stretch.pieces.map(({ id }) => id)));
-              expect((some ?? []).filter((id) => done.has(id))).toEqual([]);
-            }
-          }
-        },
-      ),
-      { numRuns: 120 },
-    );
   });
 });
