@@ -80,6 +80,9 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
     .click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(await violationsOf(page)).toEqual([]);
+  await page.getByLabel('Where').selectOption('joints that I tap');
+  await page.getByRole('dialog').getByRole('checkbox').first().click();
+  expect(await violationsOf(page)).toEqual([]);
 });
 
 test('the tabs of Coats are free of axe violations', async ({ page, house, signIn }) => {
