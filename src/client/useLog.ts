@@ -12,8 +12,8 @@ type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : neve
 export type Said = WithoutStamp<NewEntry>;
 
 /**
- * Writes entries into the log of the page's house and shows the page anew. An entry keeps its id until the server has said yes or no to
- * it: sent again after a lost answer or a fault it is never recorded twice.
+ * Writes entries into the log of the page's house and shows the page anew. An entry keeps its id until the server has said yes
+ * or no to it: sent again after a lost answer or a fault it is never recorded twice.
  *
  * `write` takes when it happened (ms since 1970) where that is not now.
  *

@@ -6,7 +6,7 @@ import type { CommandName, InputOf, ValueOf } from '@/contract/commands';
 import { SERVER_LOST, sendCommand } from './sendCommand';
 
 /** An answer, or that there was none. */
-export type Sent<Value> =
+type Sent<Value> =
   | Answer<Value>
   | { readonly ok: false; readonly kind: 'lost'; readonly message: string; readonly problems: readonly [] };
 

@@ -11,6 +11,17 @@ export interface FaceLine {
   readonly to: Point;
 }
 
+/** Whether a point of a face lies on a straight line of it, or so near; mm. */
+export function isOnLine([u, v]: Point, { from, to }: FaceLine, within: number): boolean {
+  // Most lines are nowhere near.
+  if (u < Math.min(from[0], to[0]) - within || u > Math.max(from[0], to[0]) + within) return false;
+  if (v < Math.min(from[1], to[1]) - within || v > Math.max(from[1], to[1]) + within) return false;
+  const [du, dv] = [to[0] - from[0], to[1] - from[1]];
+  const square = du * du + dv * dv;
+  const along = square > 0 ? Math.max(0, Math.min(1, ((u - from[0]) * du + (v - from[1]) * dv) / square)) : 0;
+  return Math.hypot(u - from[0] - along * du, v - from[1] - along * dv) <= within;
+}
+
 /** One maximal run of one class, straight but for the bead round an arch. */
 export interface Joint {
   readonly id: string;

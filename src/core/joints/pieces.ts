@@ -1,10 +1,9 @@
 import type { HungFace } from '../hang/hangRoom';
 import { TOLERANCE_MM } from '../measure/unit';
-import type { Point } from '../measure/vector';
 import type { Face } from '../room/faces/face';
 import { paintedAreaOf } from './finishParts';
 import { firstWalls } from './firstWalls';
-import type { FaceLine, Joint, JointClass } from './joint';
+import { type FaceLine, isOnLine, type Joint, type JointClass } from './joint';
 
 /**
  * What a coat lies on: one side of a joint on one face (a seam has one, an angle two, a bead one on each flange), the
@@ -118,7 +117,7 @@ function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly str
       if (under.run === LAST) continue;
       for (const end of [under.line.from, under.line.to]) {
         for (const { line, run } of lines) {
-          if (run <= under.run || !isOn(end, line)) continue;
+          if (run <= under.run || !isOnLine(end, line, REACH_MM)) continue;
           const known = crossed.get(line);
           if (!known) crossed.set(line, [under.id]);
           else if (!known.includes(under.id)) known.push(under.id);
@@ -127,17 +126,6 @@ function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly str
     }
   }
   return crossed;
-}
-
-/** Whether a point of a face lies on a straight line of it. */
-function isOn([u, v]: Point, { from, to }: FaceLine): boolean {
-  // Most lines are nowhere near.
-  if (u < Math.min(from[0], to[0]) - REACH_MM || u > Math.max(from[0], to[0]) + REACH_MM) return false;
-  if (v < Math.min(from[1], to[1]) - REACH_MM || v > Math.max(from[1], to[1]) + REACH_MM) return false;
-  const [du, dv] = [to[0] - from[0], to[1] - from[1]];
-  const square = du * du + dv * dv;
-  const along = square > 0 ? Math.max(0, Math.min(1, ((u - from[0]) * du + (v - from[1]) * dv) / square)) : 0;
-  return Math.hypot(u - from[0] - along * du, v - from[1] - along * dv) <= REACH_MM;
 }
 
 /** Of the two sides of an angle exactly one is left, one is first, whatever the room is like. */

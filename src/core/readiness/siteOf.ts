@@ -72,13 +72,12 @@ export function siteOf(
     const state = states.get(room.id) ?? NOTHING_YET;
     const applied = cachedCoats(state.applied, pieces, method, room.finish);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
-    const part =
-      whole === 0
-        ? 0
-        : coats.reduce((sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0), 0) /
-          whole;
+    const run = coats.reduce(
+      (sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0),
+      0,
+    );
     all += whole;
-    done += whole * part;
+    done += run;
     const air = airOf(room.id, state.fans);
     return {
       room,
@@ -94,7 +93,7 @@ export function siteOf(
       state,
       air,
       standing: worked ? whatNow(coats, method, state, applied, air, now) : TOO_LARGE,
-      progress: part,
+      progress: whole === 0 ? 0 : run / whole,
     };
   });
   return {

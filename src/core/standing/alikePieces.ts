@@ -4,8 +4,7 @@ import type { CoatEntry } from '../log/entry';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
 import type { Room } from '../room/schema';
-import { isCeilingFirst } from './coveredBy';
-import { liesOn } from './liesOn';
+import { isCeilingFirst, liesOn } from './liesOn';
 
 /** Pieces that no entry, no coat and no neighbour tells apart. */
 export interface Alike {

@@ -6,8 +6,7 @@ import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
 import { type Alike, alikePieces } from './alikePieces';
-import { isCeilingFirst } from './coveredBy';
-import { liesOn } from './liesOn';
+import { isCeilingFirst, liesOn } from './liesOn';
 
 /**
  * How far one coat that the method asks for is: what was put on for it, oldest first, and the share that it covers, 0–1. What

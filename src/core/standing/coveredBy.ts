@@ -1,11 +1,10 @@
 import { jointOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { Covered, NewEntry } from '../log/entry';
-import { choicesFor, type Method } from '../method/resolveMethod';
-import { methodOn } from '../method/roomCoats';
+import type { Method } from '../method/resolveMethod';
 import type { Problem } from '../room/problem';
 import type { Room } from '../room/schema';
-import { liesOn } from './liesOn';
+import { isCeilingFirst, liesOn } from './liesOn';
 
 type CoatSaid = Extract<NewEntry, { kind: 'coat' }>['payload'];
 
@@ -69,7 +68,3 @@ const covered = (piece: Piece, amount: number): Covered => ({
 /** Tenths of mm of a joint, whole mm² of a surface; of fasteners also parts, where a part of them was meant. */
 const rounded = ({ class: kind }: Piece, amount: number): number =>
   kind === 'surface' ? Math.round(amount) : Math.round(amount * 10) / 10;
-
-/** Whether the ceiling's sides are the first ones where a piece lies. */
-export const isCeilingFirst = (piece: Piece, method: Method, finish: Room['finish']): boolean =>
-  choicesFor(methodOn(piece.faces, method, finish), piece.class).order === 'ceilingSides';

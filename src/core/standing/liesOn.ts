@@ -1,5 +1,8 @@
 import type { Piece } from '../joints/pieces';
 import type { Side } from '../method/coat';
+import { choicesFor, type Method } from '../method/resolveMethod';
+import { methodOn } from '../method/roomCoats';
+import type { Room } from '../room/schema';
 
 /**
  * Whether a piece is what a school calls this side, or part of a whole joint; where ceilings come first, theirs is the first
@@ -18,3 +21,7 @@ export function liesOn({ lies }: Pick<Piece, 'lies'>, side: Side | undefined, ce
       return !(ceilingFirst ? lies.ceilingFirst : lies.first);
   }
 }
+
+/** Whether the ceiling's sides are the first ones where a piece lies. */
+export const isCeilingFirst = (piece: Piece, method: Method, finish: Room['finish']): boolean =>
+  choicesFor(methodOn(piece.faces, method, finish), piece.class).order === 'ceilingSides';

@@ -45,7 +45,7 @@ describe('what of a class is logged', () => {
     expect(partOf('0', cell('fasteners', 230), 'in')).toEqual({ reason: 'must be greater than 0' });
   });
 
-  it('lies everywhere, on the walls, the ceiling, or one face that has any of it', () => {
+  it('lies everywhere, on the walls, the ceiling, or one face on which some of it lies', () => {
     const flats = { row, cell: cell('flat', 3048) };
     expect(wheres(flats).map(([, words]) => words)).toEqual([
       'everywhere',
