@@ -61,7 +61,7 @@ export function takeOffReport(house: House) {
 }
 
 /** Takes rooms off, those that are alike but for their names once: a terrace is one flat many times. */
-function takeOffOnce(house: House): (room: Room) => TakeOff {
+export function takeOffOnce(house: House): (room: Room) => TakeOff {
   const known = new Map<string, TakeOff>();
   return (room) => {
     const key = JSON.stringify({ ...room, id: '', name: '', floor: '', at: undefined });

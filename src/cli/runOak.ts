@@ -2,11 +2,13 @@ import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
 import { oneLine } from './oneLine';
+import { planReport } from './planReport';
 import { tableText } from './tableText';
 
 const TEXT = { type: 'string' } as const;
 const FLAG = { type: 'boolean' } as const;
 const EVERYWHERE = { text: FLAG, help: FLAG } as const;
+const PLAN = { people: TEXT, from: TEXT, zone: TEXT } as const;
 const DRY = { temp: TEXT, rh: TEXT, air: TEXT, thick: TEXT, mud: TEXT } as const;
 
 type Values = Readonly<Record<string, string | boolean | undefined>>;
@@ -40,6 +42,15 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
     },
   ],
   [
+    'plan',
+    {
+      help: 'oak plan FILE [--people 4] [--from 2031-05-05T07:00] [--zone Europe/Oslo] [--text]\n  Who runs what when, by a plain crew in usual air, beside the soonest that any plan could finish.',
+      options: PLAN,
+      word: 'a house file',
+      run: (file, values) => planReport(houseFrom(contentOf(file), file), wordsOf(PLAN, values), Date.now()),
+    },
+  ],
+  [
     'line',
     {
       help: 'oak line "TEXT" [--unit in|mm] [--text]\n  The room that a quick line says, as in a house file.',
@@ -54,10 +65,7 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
       help: 'oak dry --temp 70F --rh 50 [--air 0.5] [--thick 1/16] [--mud drying|45] [--text]\n  Hours until a coat sets, may be coated again and may be sanded; air in m/s.',
       options: DRY,
       word: undefined,
-      run: (_, values) =>
-        dryReport(
-          Object.fromEntries(Object.keys(DRY).flatMap((key) => (values[key] ? [[key, textOf(values[key])]] : []))),
-        ),
+      run: (_, values) => dryReport(wordsOf(DRY, values)),
     },
   ],
 ]);
@@ -124,6 +132,15 @@ function numbersAreNoOptions(args: readonly string[]): string[] {
   }
   return words.length > 0 ? [...known, '--', ...words] : known;
 }
+
+/** The options that were written, of those that there are. */
+const wordsOf = (options: Command['options'], values: Values): Record<string, string> =>
+  Object.fromEntries(
+    Object.keys(options).flatMap((key) => {
+      const text = textOf(values[key]);
+      return text === undefined || text === '' ? [] : [[key, text]];
+    }),
+  );
 
 const textOf = (value: string | boolean | undefined): string | undefined =>
   typeof value === 'string' ? value : undefined;

@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
 import { ROLES, type Role } from '../core/log/person';
+import { daySchema } from '../core/measure/instant';
 import { MIRRORINGS } from '../core/room/copyRoom';
 import { choicesSchema, methodSchema } from '../core/room/methodSchema';
 import { hangSchema, type Room, roomSchema } from '../core/room/schema';
+import { crewSchema } from '../core/work/crew';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
 import { MOST_READINGS } from './limits';
@@ -134,6 +136,11 @@ export const COMMANDS = {
   ),
   /** A room's place on the floor's plan, in the house's unit. */
   placeRoom: plain('lead', z.strictObject({ house, room, change, at: z.tuple([onPlan, onPlan]) })),
+
+  /** How the crew works: its people, days and tools, for all houses. */
+  saveCrew: command<{ readonly version: number }>()('lead', z.strictObject({ version, crew: crewSchema })),
+  /** When the painters come to the house, or to one room; null when nobody knows. */
+  setPainters: plain('lead', z.strictObject({ house, room: place, day: daySchema.nullable() })),
 
   /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */
   recordAir: plain('finisher', z.strictObject({ house, room: place, temperature: z.number(), humidity: z.number() })),

@@ -19,6 +19,7 @@ type Found =
   | { readonly ok: false; readonly problem: Problem };
 
 const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
+const handedTo = (entry: NewEntry): readonly string[] => (entry.kind === 'assigned' ? entry.payload.people : []);
 
 /**
  * Looks up whom and what entries name: of each either what its coat lies on, or what it names that is not there; the path is
@@ -36,6 +37,8 @@ export async function checkEntries(
   return (entry) => {
     if (ranBy(entry).some((person) => !crew.has(person)))
       return refused('payload.ranBy', 'names somebody who is not on the crew');
+    if (handedTo(entry).some((person) => !crew.has(person)))
+      return refused('payload.people', 'names somebody who is not on the crew');
     const there = entry.kind === 'coat' ? rooms.get(entry.room) : undefined;
     if (entry.kind !== 'coat' || !there) return { ok: true };
     const { room, faces, pieces } = there;
@@ -53,7 +56,7 @@ export async function checkEntries(
 
 /** Of the people who ran something by these entries those who work in this firm, or did. */
 async function crewAmong(entries: readonly NewEntry[], transaction: Transaction): Promise<ReadonlySet<string>> {
-  const id = [...new Set(entries.flatMap(ranBy))];
+  const id = [...new Set(entries.flatMap((entry) => [...ranBy(entry), ...handedTo(entry)]))];
   if (id.length === 0) return new Set();
   const people = await models().PersonRow.findAll({ where: { id, role: ['lead', 'finisher'] }, transaction });
   return new Set(people.map((person) => person.id));

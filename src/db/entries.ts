@@ -8,6 +8,7 @@ import { isInTime } from '../core/measure/instant';
 import type { Problem } from '../core/room/problem';
 import { checkEntries, type PiecesOf } from './checkEntries';
 import { now } from './clock';
+import { handedSince } from './handedOut';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
 
@@ -18,7 +19,9 @@ export type AppendResult =
   | { readonly kind: 'noHouse' }
   | { readonly kind: 'noRoom'; readonly room: string }
   | { readonly kind: 'notYours'; readonly id: string }
-  | { readonly kind: 'wrong'; readonly problem: Problem };
+  | { readonly kind: 'wrong'; readonly problem: Problem }
+  /** Somebody handed out the same in between. */
+  | { readonly kind: 'handed'; readonly room: string };
 
 /**
  * The log of a house in the order of recording.
@@ -61,6 +64,8 @@ export async function appendEntries(
     );
 
     const unknown = entries.filter(({ id }) => !known.has(id));
+    const handed = await handedSince(unknown, houseId, transaction);
+    if (handed !== undefined) return { kind: 'handed', room: handed };
     const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};
@@ -151,7 +156,7 @@ function withoutFound(payload: unknown): unknown {
 }
 
 const payloadOf = ({ version, kind, payload }: EntryRow): unknown =>
-  version === ENTRY_VERSION ? payload : liftPayload(kind, payload);
+  version === ENTRY_VERSION ? payload : liftPayload(kind, payload, version);
 
 const takenOffHere: PiecesOf = async (head, rooms) =>
   new Map(rooms.map((room) => [room, takeOff(room, head).pieces] as const));

@@ -3,6 +3,7 @@ import type { House, HouseHead } from '../core/house/schema';
 import type { MethodChoices } from '../core/room/methodSchema';
 import type { Room } from '../core/room/schema';
 import { withMethod } from '../core/room/withMethod';
+import type { PaintersDates } from '../core/work/painters';
 import { type Change, isIn, isOver, withChange } from './chain';
 import { firm } from './firm';
 import { type HouseRow, models, type RoomRow } from './models';
@@ -20,6 +21,7 @@ export interface StoredHouse {
   readonly airSeq: number;
   readonly roomsSeq: number;
   readonly weatherUrl: string | null;
+  readonly dates: PaintersDates;
   readonly rooms: readonly StoredRoom[];
   /** Rooms whose document is none: the rest of the house goes on without them. */
   readonly unreadable: readonly string[];
@@ -101,6 +103,7 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     airSeq: row.airSeq,
     roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
+    dates: row.dates,
     rooms: rooms.flatMap(({ room, version }) => (room ? [{ room, version }] : [])),
     unreadable: rooms.flatMap((own) => (own.room ? [] : [own.id])),
   };

@@ -14,6 +14,8 @@ import type { Role } from '../core/log/person';
 import type { LengthUnit } from '../core/measure/unit';
 import type { MethodChoices } from '../core/room/methodSchema';
 import type { Room } from '../core/room/schema';
+import type { Crew } from '../core/work/crew';
+import type { PaintersDates } from '../core/work/painters';
 import type { Chain } from './chain';
 import { connection } from './connection';
 import { firm } from './firm';
@@ -41,6 +43,7 @@ export class HouseRow extends Model<InferAttributes<HouseRow>, InferCreationAttr
   declare weatherUrl: CreationOptional<string | null>;
   declare headChain: CreationOptional<Chain>;
   declare orderChain: CreationOptional<Chain>;
+  declare dates: CreationOptional<PaintersDates>;
 }
 
 export class RoomRow extends Model<InferAttributes<RoomRow>, InferCreationAttributes<RoomRow>> {
@@ -92,6 +95,12 @@ export class MethodRow extends Model<InferAttributes<MethodRow>, InferCreationAt
   declare keptAt: Date;
 }
 
+export class CrewRow extends Model<InferAttributes<CrewRow>, InferCreationAttributes<CrewRow>> {
+  declare firm: CreationOptional<string>;
+  declare crew: Crew;
+  declare version: CreationOptional<number>;
+}
+
 const holder: { oakModels?: Sequelize } = globalThis as typeof globalThis & { oakModels?: Sequelize };
 
 /** Binds the models to the connection; every repository calls it before its first query. */
@@ -101,7 +110,7 @@ export function models() {
     bind(sequelize);
     holder.oakModels = sequelize;
   }
-  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, DeviceRow, MethodRow };
+  return { sequelize, PersonRow, HouseRow, RoomRow, EntryRow, DeviceRow, MethodRow, CrewRow };
 }
 
 /** Whatever is asked of a model is asked of the rows of one firm; a row that is made is made for it. */
@@ -150,6 +159,7 @@ function bind(sequelize: Sequelize): void {
       weatherUrl: DataTypes.TEXT,
       headChain: chain(),
       orderChain: chain(),
+      dates: { ...json(), defaultValue: { rooms: {} } },
     },
     { ...options, tableName: 'houses' },
   );
@@ -209,5 +219,9 @@ function bind(sequelize: Sequelize): void {
       keptAt: instant(),
     },
     { ...options, tableName: 'methods' },
+  );
+  CrewRow.init(
+    { firm: own(), crew: json(), version: { ...count(), defaultValue: 1 } },
+    { ...options, tableName: 'crews' },
   );
 }

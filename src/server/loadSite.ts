@@ -6,6 +6,7 @@ import type { HouseLog } from '../core/log/houseLog';
 import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
+import type { PaintersDates } from '../core/work/painters';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
@@ -30,6 +31,7 @@ export interface LoadedSite {
   readonly inside: Air | undefined;
   readonly air: LoadedAir;
   readonly weatherUrl: string | null;
+  readonly dates: PaintersDates;
   /** How far the house had come when the page was made, and when something in it will change by itself. */
   readonly mark: HouseMark;
   readonly changesAt: number | undefined;
@@ -57,6 +59,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     inside: air.places.size > 0 ? meanAir(site, instant) : undefined,
     air,
     weatherUrl: house.weatherUrl,
+    dates: house.dates,
     mark: markOf(house),
     changesAt: nextChange(site, instant),
   };

@@ -8,13 +8,21 @@ import type { Handlers } from './commands/handler';
 import { houseCommands } from './commands/houseCommands';
 import { methodCommands } from './commands/methodCommands';
 import { peopleCommands } from './commands/peopleCommands';
+import { planCommands } from './commands/planCommands';
 import { roomCommands } from './commands/roomCommands';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { signedIn } from './session';
 
-const HANDLERS: Handlers = { ...peopleCommands, ...houseCommands, ...methodCommands, ...roomCommands, ...airCommands };
+const HANDLERS: Handlers = {
+  ...peopleCommands,
+  ...houseCommands,
+  ...methodCommands,
+  ...roomCommands,
+  ...airCommands,
+  ...planCommands,
+};
 
 /** Files of 4 MB come as JSON; nothing else is nearly as large. */
 const MOST_BYTES = 1_000_000;

@@ -64,6 +64,11 @@ function answerTo(result: AppendResult): Response {
       return refuse(404, `The house has no room "${result.room}".`);
     case 'wrong':
       return refuse(400, problemText(result.problem), [result.problem]);
+    case 'handed':
+      return refuse(
+        409,
+        `Somebody else handed out work in ${result.room} in the meantime. Nothing was handed out: look again.`,
+      );
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');
   }

@@ -41,6 +41,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     removeSensor: { house, device: id },
     trustSensor: { house, device: id },
     setWeather: { house, url: '' },
+    setPainters: { house, room: 'bath', day: '2031-06-01' },
   };
 }
 
@@ -52,6 +53,7 @@ export function commandInputs(house: string): { readonly [Name in CommandName]: 
     signIn: { name: `Nobody ${id}`, password },
     setUp: { name: 'Wilma', password },
     signOut: {},
+    saveCrew: { version: 0, crew: {} },
     changePassword: { password, next: password },
     endSession: { session: id },
     resetPassword: { person: id, password },

@@ -59,6 +59,7 @@ describe('migrations', () => {
       { name: '0009-chains' },
       { name: '0010-entry-version' },
       { name: '0011-floors' },
+      { name: '0012-crew' },
     ]);
   });
 });

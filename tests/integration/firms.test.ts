@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
+import { crewSchema } from '@/core/work/crew';
 import { connection } from '@/db/connection';
+import { saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { addDevice, findDevice, listDevices, moveDevice, noteLag, removeDevice } from '@/db/devices';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -48,6 +50,7 @@ async function furnish(): Promise<Belongings> {
       { id: randomUUID(), room: 'hall', at: new Date(AT).toISOString(), kind: 'held', payload: { why: 'closed' } },
     ]);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
+    await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
     const [method] = await listMethods();
     const found = await findSession((await addSession(lead.id, 'Phone', AT)) ?? '', AT);
     return {
@@ -156,6 +159,8 @@ describe('a firm', () => {
       expect(await letIn(house, ours.viewer.id)).toBe(false);
       expect(await letIn(ours.house, viewer.id)).toBe(false);
       await shutOut(house, viewer.id);
+      expect(await savePainters(house, null, '2031-06-01')).toBe(false);
+      expect(await saveCrew(1, crewSchema.parse({ tools: { lamp: 2 } }))).toBe(2);
     });
     expect(await countTheirs()).toEqual(before);
   });

@@ -7,8 +7,8 @@ import { COATED_CLASSES } from '@/core/method/coat';
 import { resolveMethod, usualMethod } from '@/core/method/resolveMethod';
 import { roomCoats } from '@/core/method/roomCoats';
 import { startingMethods } from '@/core/method/startingMethods';
-import { coatHours } from '@/core/plan/tasksOf';
 import { sectionFor } from '@/core/section/sectionFor';
+import { coatHours } from '@/core/work/tasksOf';
 import { demoHouse } from '@/db/demo/demoHouse';
 
 const METRES_PER_100_FT = 30.48;

@@ -15,6 +15,8 @@ const STAGES = [
   'materials',
   'air',
   'drying',
+  'work',
+  'rates',
   'plan',
   'estimate',
   'log',

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { AIR, HOUSE, head, rooms } from '../../../tests/houses/hallAndDen';
-import { taperBreakEvenFeet } from '../plan/rates';
 import type { MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
+import { taperBreakEvenFeet } from '../work/usualRates';
 import { conflictsIn } from './conflictsIn';
 import { withPatch } from './methodPatch';
 

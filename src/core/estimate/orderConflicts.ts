@@ -3,7 +3,7 @@ import { MM_PER_FOOT } from '../measure/unit';
 import type { CoatedClass } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
-import { taperBreakEvenFeet } from '../plan/rates';
+import { taperBreakEvenFeet } from '../work/usualRates';
 import type { Found, Looked } from './conflict';
 
 export function crossingButts({ method, kinds }: Looked): readonly Found[] {

@@ -9,9 +9,9 @@ import type { CoatId } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
-import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../plan/rates';
-import { tasksOf } from '../plan/tasksOf';
 import type { Room } from '../room/schema';
+import { tasksOf } from '../work/tasksOf';
+import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../work/usualRates';
 
 /** What a method takes of a house. */
 export interface Price {

@@ -3,10 +3,10 @@ import { takeOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
-import { tasksOf } from '../plan/tasksOf';
 import { AIMS } from '../room/kinds';
 import type { HangPlan } from '../room/resolveHang';
 import type { Room } from '../room/schema';
+import { tasksOf } from '../work/tasksOf';
 
 /** What one way of hanging makes of rooms: joints, sheets, and the finishers' hours at the usual rates. */
 export interface LayoutPrice {

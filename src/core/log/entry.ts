@@ -2,8 +2,8 @@ import { z } from 'zod';
 import { SUBSTRATES } from '../air/dryingHours';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
-import { PASSES } from '../plan/tasksOf';
 import { levelSchema } from '../room/levelSchema';
+import { WORK_NAMES } from '../work/workName';
 import { liftEntry } from './liftEntry';
 import type { Role } from './person';
 
@@ -123,18 +123,37 @@ const sentEntry = z.discriminatedUnion('kind', [
     .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: z.strictObject(run) })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('sealed'), payload: z.strictObject(run) })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
   z.strictObject({ ...inRoom, kind: z.literal('checked'), payload: z.strictObject({ level: levelSchema }) }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
   z.strictObject({
     ...inRoom,
     kind: z.literal('assigned'),
     payload: z.strictObject({
-      pass: z.enum(PASSES),
-      person: uuid('must be a person').nullable(),
+      /** A whole pass, or one kind of its work. */
+      work: z.string().refine((work) => WORK_NAMES.has(work), 'is no work of a room'),
+      /** Two for a box; nobody where it is let go. */
+      people: z
+        .array(uuid('must be a person'))
+        .max(2, 'are too many for one job')
+        .refine(noTwice, 'name somebody twice'),
       day: daySchema,
+      /** The last entry that was seen: what somebody handed out after it is not handed out again. */
+      seen: z.int().min(0).optional(),
     }),
   }),
-  z.strictObject({ ...inRoom, kind: z.literal('held'), payload: z.strictObject({ why: someText }) }),
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('held'),
+    payload: z.strictObject({
+      why: someText,
+      /** Where somebody knows how long. */
+      until: instantSchema.optional(),
+    }),
+  }),
   z.strictObject({ ...inRoom, kind: z.literal('released'), payload: nothing }),
   /** Air set moving over the walls, m/s; 0 when the fan is taken away. */
   z.strictObject({
@@ -195,4 +214,4 @@ export const whoDid = (entry: Entry): readonly string[] =>
   ('ranBy' in entry.payload ? entry.payload.ranBy : undefined) ?? [entry.by];
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
-export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'fan', 'item', 'void'];
+export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'sealed', 'fan', 'item', 'void'];

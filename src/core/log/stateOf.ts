@@ -1,5 +1,4 @@
 import type { FanFrom } from '../air/roomAir';
-import type { Pass } from '../plan/tasksOf';
 import { type CoatEntry, type Entry, whoDid } from './entry';
 
 /** Who did something and when. */
@@ -14,16 +13,28 @@ export interface OpenItem extends Mark {
   readonly closed: Mark | undefined;
 }
 
+/** To whom work was given and for which day; to nobody where it was let go. */
+export interface Assigned {
+  readonly people: readonly string[];
+  readonly day: string;
+  /** What was said later counts before what was said earlier: of a pass, and of one kind of its work. */
+  readonly nth: number;
+}
+
 /** All that has happened to one room. */
 export interface RoomState {
   /** Every coat that was put on, in the order in which that was. */
   readonly applied: readonly CoatEntry[];
-  readonly assignments: ReadonlyMap<Pass, { readonly person: string; readonly day: string }>;
+  /** What was handed out or let go, by work; see `handedIn`. */
+  readonly assignments: ReadonlyMap<string, Assigned>;
+  /** How often something was. */
+  readonly handed: number;
   readonly items: readonly OpenItem[];
   readonly sanded: Mark | undefined;
+  readonly sealed: Mark | undefined;
   readonly checked: (Mark & { readonly level: number }) | undefined;
   readonly handedOver: Mark | undefined;
-  readonly held: (Mark & { readonly why: string }) | undefined;
+  readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
   /** Air set moving over the walls, in order of time. */
   readonly fans: readonly FanFrom[];
 }
@@ -31,13 +42,28 @@ export interface RoomState {
 export const NOTHING_YET: RoomState = {
   applied: [],
   assignments: new Map(),
+  handed: 0,
   items: [],
   sanded: undefined,
+  sealed: undefined,
   checked: undefined,
   handedOver: undefined,
   held: undefined,
   fans: [],
 };
+
+/**
+ * To whom some work of a pass is given: what was said last of it, or of the whole pass; undefined where nobody has it.
+ */
+export function handedIn(
+  { assignments }: Pick<RoomState, 'assignments'>,
+  work: string,
+  pass: string,
+): Assigned | undefined {
+  const [own, whole] = [assignments.get(work), assignments.get(pass)];
+  const last = own && whole ? (own.nth > whole.nth ? own : whole) : (own ?? whole);
+  return last && last.people.length > 0 ? last : undefined;
+}
 
 /**
  * Folds the log of a house into the state of its rooms. Entries count in the order in which things happened (`at`), then
@@ -79,24 +105,26 @@ function applied(state: RoomState, entry: Entry): RoomState {
         ...state,
         applied: [...state.applied, entry],
         sanded: undefined,
+        sealed: undefined,
         checked: undefined,
         handedOver: undefined,
       };
     case 'sanded':
       return { ...state, sanded: mark };
+    case 'sealed':
+      return { ...state, sealed: mark };
     case 'checked':
       return { ...state, checked: { ...mark, level: entry.payload.level } };
     case 'handedOver':
       return { ...state, handedOver: mark };
     case 'assigned': {
       const assignments = new Map(state.assignments);
-      const { pass, person, day } = entry.payload;
-      if (person === null) assignments.delete(pass);
-      else assignments.set(pass, { person, day });
-      return { ...state, assignments };
+      const { work, people, day } = entry.payload;
+      assignments.set(work, { people, day, nth: state.handed });
+      return { ...state, assignments, handed: state.handed + 1 };
     }
     case 'held':
-      return { ...state, held: { ...mark, why: entry.payload.why } };
+      return { ...state, held: { ...mark, why: entry.payload.why, until: entry.payload.until } };
     case 'released':
       return { ...state, held: undefined };
     case 'fan':

@@ -1,13 +1,15 @@
 import type { CoatedClass, CoatKey } from './coat';
 import type { ClassChoices } from './resolveMethod';
 
-type Group = 'bead' | 'butt' | 'flat' | 'angle' | 'fasteners' | 'surface';
+/** Classes that are run together. */
+export const RUN_GROUPS = ['bead', 'butt', 'flat', 'angle', 'fasteners', 'surface'] as const;
+export type RunGroup = (typeof RUN_GROUPS)[number];
 
 /** In the tape round: butts, flats, angles, screws; beads before them or after. Common practice, no source. */
-const TAPE: readonly Group[] = ['butt', 'flat', 'angle', 'fasteners'];
+const TAPE: readonly RunGroup[] = ['butt', 'flat', 'angle', 'fasteners'];
 
 /** In later rounds, by school. Common practice, no source. */
-const LATER: Readonly<Record<ClassChoices['order'], readonly Group[]>> = {
+const LATER: Readonly<Record<ClassChoices['order'], readonly RunGroup[]>> = {
   butts: ['butt', 'fasteners', 'flat', 'bead', 'angle', 'surface'],
   noWait: ['butt', 'fasteners', 'flat', 'bead', 'angle', 'surface'],
   boxes: ['flat', 'butt', 'bead', 'angle', 'fasteners', 'surface'],
@@ -21,11 +23,12 @@ const LATER: Readonly<Record<ClassChoices['order'], readonly Group[]>> = {
  * @example passOrder('butt', 'tape', choices) < passOrder('flat', 'tape', choices)
  */
 export function passOrder(kind: CoatedClass, round: CoatKey, { order, beads }: ClassChoices): number {
-  const tape: readonly Group[] = beads === 'after' ? [...TAPE, 'bead'] : ['bead', ...TAPE];
-  return (round === 'tape' ? tape : LATER[order]).indexOf(groupOf(kind));
+  const tape: readonly RunGroup[] = beads === 'after' ? [...TAPE, 'bead'] : ['bead', ...TAPE];
+  return (round === 'tape' ? tape : LATER[order]).indexOf(runGroupOf(kind));
 }
 
-function groupOf(kind: CoatedClass): Group {
+/** With what a class is run. */
+export function runGroupOf(kind: CoatedClass): RunGroup {
   switch (kind) {
     case 'butt':
       return 'butt';

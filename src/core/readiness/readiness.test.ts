@@ -5,12 +5,12 @@ import { roomOf } from '../../../tests/houses/readRooms';
 import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
+import { handedIn, NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import type { CoatedClass, CoatKey, Side } from '../method/coat';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
-import { tasksOf } from '../plan/tasksOf';
 import { appliedCoats, NOTHING_APPLIED } from '../standing/appliedCoats';
+import { tasksOf } from '../work/tasksOf';
 import { whatNow } from './whatNow';
 
 const HOUR = 3_600_000;
@@ -163,10 +163,15 @@ describe('the log', () => {
 
   it('keeps who a pass was handed to, and takes it back from them', () => {
     const hand = (person: string | null, at: number) =>
-      entry({ kind: 'assigned', role: 'lead', at, payload: { pass: 'fill', person, day: '2031-05-06' } });
+      entry({
+        kind: 'assigned',
+        role: 'lead',
+        at,
+        payload: { work: 'fill', people: person === null ? [] : [person], day: '2031-05-06' },
+      });
     const given = hand(TOBIN, 1);
-    expect(stateAfter([given]).assignments.get('fill')).toEqual({ person: TOBIN, day: '2031-05-06' });
-    expect(stateAfter([given, hand(null, 2)]).assignments.has('fill')).toBe(false);
+    expect(handedIn(stateAfter([given]), 'fill.flat', 'fill')).toMatchObject({ people: [TOBIN], day: '2031-05-06' });
+    expect(handedIn(stateAfter([given, hand(null, 2)]), 'fill.flat', 'fill')).toBeUndefined();
   });
 
   it('closes an open item', () => {

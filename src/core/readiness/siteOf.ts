@@ -10,10 +10,10 @@ import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
 import { type Method, methodOfRoom } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
-import { coatHours, type Task, tasksOf } from '../plan/tasksOf';
 import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
+import { coatHours, type Task, tasksOf } from '../work/tasksOf';
 import { type RoomStanding, whatNow } from './whatNow';
 
 /** One room with all that is known of it. */

@@ -150,7 +150,7 @@ function coatStanding(coat: Coat, last: boolean, { method, state, applied, clock
 }
 
 /** What can be done with pieces that are alike; `after` waits for another side that is not on yet. */
-type StretchNow =
+export type StretchNow =
   | { readonly kind: 'go'; readonly coat: Coat }
   | { readonly kind: 'after'; readonly coat: Coat }
   | {
@@ -162,7 +162,16 @@ type StretchNow =
     }
   | { readonly kind: 'done' };
 
-function stretchNow(stretch: Stretch, own: readonly Coat[], { method, applied, clock, now }: Looked): StretchNow {
+/**
+ * What can be done with pieces that are alike.
+ *
+ * @param own the coats of their class in the room, in order
+ */
+export function stretchNow(
+  stretch: Stretch,
+  own: readonly Coat[],
+  { method, applied, clock, now }: Omit<Looked, 'state'>,
+): StretchNow {
   const { coats } = stretch;
   const next = coats.find(({ share }) => share < 1)?.coat;
   // Mud on a later coat counts even when an earlier one was never logged.

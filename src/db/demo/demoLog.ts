@@ -8,11 +8,11 @@ import type { NewEntry } from '../../core/log/entry';
 import type { Coat, CoatKey } from '../../core/method/coat';
 import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
-import { SHIFT } from '../../core/plan/shift';
-import type { Pass } from '../../core/plan/tasksOf';
 import { LEVELS } from '../../core/room/level';
 import type { MethodChoices } from '../../core/room/methodSchema';
 import type { Room } from '../../core/room/schema';
+import { SHIFT } from '../../core/work/shift';
+import type { Pass } from '../../core/work/tasksOf';
 import type { DemoName } from './demoPeople';
 
 /** An entry with the name of who wrote it. */
@@ -130,7 +130,7 @@ export function demoLog(
       room,
       at: instant([daysAgo(moment) + 1, 16]),
       kind: 'assigned',
-      payload: { pass: round, person: ids[by], day: dayFrom(-daysAgo(moment)) },
+      payload: { work: round, people: [ids[by]], day: dayFrom(-daysAgo(moment)) },
     });
     for (const part of coatsIn(room, round))
       if ((room !== FORGOTTEN.room || part.class !== FORGOTTEN.class) && !isLate(room, part))
@@ -142,7 +142,7 @@ export function demoLog(
       room,
       at: instant([1, 16]),
       kind: 'assigned',
-      payload: { pass, person: ids[to], day: dayFrom(inDays) },
+      payload: { work: pass, people: [ids[to]], day: dayFrom(inDays) },
     });
   }
 

@@ -1,9 +1,12 @@
+import { TZDate } from '@date-fns/tz';
+import { addDays, format } from 'date-fns';
 import { DEMO_SENSORS, DEMO_WEATHER_SEED, DEMO_WEATHER_URL } from '../../../standins/demoSensors';
 import { readings } from '../../../standins/room';
 import { weatherReport } from '../../../standins/weather';
 import { sortReadings } from '../../core/air/reading';
 import { hoursOf, weatherReportSchema } from '../../core/air/weatherReport';
 import type { House } from '../../core/house/schema';
+import { saveCrew, savePainters } from '../crews';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
 import { inFirm } from '../firm';
@@ -14,6 +17,7 @@ import { addPerson } from '../people';
 import { recordReadings } from '../readings';
 import { letIn } from '../viewers';
 import { saveWeather, setWeatherUrl } from '../weather';
+import { demoCrew } from './demoCrew';
 import { demoHouse } from './demoHouse';
 import { type DemoEntry, demoLog } from './demoLog';
 import { DEMO_PASSWORD, DEMO_PEOPLE, type DemoName } from './demoPeople';
@@ -22,6 +26,7 @@ import { LOADING } from './loaded';
 const DEMO_FIRM = 'Demo crew';
 const WEEK_MS = 7 * 86_400_000;
 const EVERY_MS = 10 * 60_000;
+const PAINTERS_IN_DAYS = 16;
 
 /** The demo's people in a database, by name. */
 export type DemoIds = Readonly<Record<DemoName, string>>;
@@ -31,7 +36,12 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   const { sequelize } = models();
   await sequelize.query('INSERT INTO unfinished VALUES ($1) ON CONFLICT DO NOTHING', { bind: [LOADING] });
   const { firm, ids } = await addDemoPeople();
-  await inFirm(firm, () => loadDemoHouse(ids, now, timeZone));
+  await inFirm(firm, async () => {
+    await saveCrew(0, demoCrew(ids));
+    const house = await loadDemoHouse(ids, now, timeZone);
+    // The painters come a fortnight from now.
+    await savePainters(house, null, format(addDays(new TZDate(now, timeZone), PAINTERS_IN_DAYS), 'yyyy-MM-dd'));
+  });
   await sequelize.query('DELETE FROM unfinished WHERE work = $1', { bind: [LOADING] });
 }
 

@@ -1,5 +1,6 @@
 import { jointLength } from '@/core/joints/tally';
 import { dayOf } from '@/core/log/dayOf';
+import { handedPasses } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { USUAL_CHOICES } from '@/core/room/methodAnswers';
 import { roughLength } from '../lengthWords';
@@ -11,10 +12,7 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
   const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
   const floors = new Set(rooms.map(({ room }) => room.floor)).size;
   const today = dayOf(now, timeZone);
-  const passes = rooms.reduce(
-    (sum, { state }) => sum + [...state.assignments.values()].filter(({ day }) => day === today).length,
-    0,
-  );
+  const passes = handedPasses(rooms).filter(({ day }) => day === today).length;
   const wet = count(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   const stuck = count(({ standing }) => standing.now.kind === 'stuck');
   const toSand = count(({ standing }) => standing.now.kind === 'sand');

@@ -2,9 +2,9 @@ import type { JointClass } from '@/core/joints/joint';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import type { SmallWorkKind } from '@/core/method/smallWork';
-import type { Pass } from '@/core/plan/tasksOf';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import type { EdgeProfile } from '@/core/room/kinds';
+import type { Pass } from '@/core/work/tasksOf';
 import { roughLength } from '../lengthWords';
 import { untilWords } from '../when';
 
@@ -58,6 +58,8 @@ export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   sides: 'Last sides',
   skim: 'Skim',
   sand: 'Sand',
+  check: 'Check',
+  seal: 'Seal',
 };
 
 /** A state in a shape, a tone and words; never by colour alone. */

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { dayOf } from '@/core/log/dayOf';
-import { SHIFT } from '@/core/plan/shift';
+import { SHIFT } from '@/core/work/shift';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
 import { dayWords, roundedUp, timeOf, untilWords } from '@/ui/when';
 import { HORIZON_MS, type StripRoom } from './dryRooms';

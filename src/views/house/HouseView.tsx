@@ -1,6 +1,8 @@
 import Link from 'next/link';
 import { dayOf } from '@/core/log/dayOf';
+import { handedPasses } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { dayListOf } from '@/core/work/dayListOf';
 import { RoomsOfFloor } from '@/ui/room/RoomsOfFloor';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, PASS_NAMES, roomWords } from '@/ui/state/words';
@@ -164,14 +166,10 @@ function wetNote(room: RoomSite, now: number, timeZone: string): string {
 
 function Today({ houseId, site, now, timeZone, people }: HouseViewProps) {
   const today = dayOf(now, timeZone);
+  const handed = handedPasses(site.rooms);
   const work = people.flatMap((person) => {
-    const tasks = site.rooms.flatMap((room) =>
-      room.tasks.flatMap((task) => {
-        const given = room.state.assignments.get(task.pass);
-        return given?.person === person.id && given.day === today ? [{ task, room }] : [];
-      }),
-    );
-    return tasks.length > 0 ? [{ person, tasks }] : [];
+    const list = dayListOf(handed, person.id, today);
+    return list.passes.length > 0 ? [{ person, list }] : [];
   });
   return (
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">
@@ -182,19 +180,16 @@ function Today({ houseId, site, now, timeZone, people }: HouseViewProps) {
         </Link>
       </div>
       {work.length === 0 && (
-        <p className="text-muted">Nobody has been given work today. Hand out passes on the run sheet.</p>
+        <p className="text-muted">Nobody has been given work today. Hand out work on the run sheet.</p>
       )}
       <ul className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
-        {work.map(({ person, tasks }) => (
+        {work.map(({ person, list }) => (
           <li key={person.id}>
             <p className="flex justify-between gap-2 border-b border-base-300 pb-1 font-semibold">
-              {person.name}{' '}
-              <span className="font-normal text-muted">
-                {spanWords(tasks.reduce((sum, { task }) => sum + task.hours, 0.5))}
-              </span>
+              {person.name} <span className="font-normal text-muted">{spanWords(list.hours)}</span>
             </p>
             <ul className="mt-1 text-sm">
-              {tasks.map(({ task, room }) => (
+              {list.passes.map(({ task, room }) => (
                 <li key={`${room.room.id} ${task.pass}`}>
                   {room.room.name}: {PASS_NAMES[task.pass].toLowerCase()}{' '}
                   <span className="sr-only">{roomWords(room.standing.now, now, timeZone).title}</span>

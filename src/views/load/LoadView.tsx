@@ -3,7 +3,7 @@ import type { LoadList, Order } from '@/core/materials/loadList';
 import { WASTE } from '@/core/materials/packs';
 import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
-import { smallHours } from '@/core/plan/tasksOf';
+import { smallHours } from '@/core/work/tasksOf';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';

@@ -2,9 +2,9 @@ import Link from 'next/link';
 import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
 import type { CoatedClass } from '@/core/method/coat';
 import { BETWEEN } from '@/core/method/ladderFor';
-import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import type { Task } from '@/core/work/tasksOf';
 import { NoteItem } from '@/ui/NoteItem';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
@@ -41,8 +41,8 @@ export function CurrentJob({
       <div>
         <p className="text-muted">Now, {name}</p>
         <h2 className="text-2xl">
-          {task.pass === 'sand'
-            ? 'Sand the room'
+          {isAfterCoats(task.pass)
+            ? AFTER_COATS[task.pass].title
             : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map(({ coat }) => CLASS_NAMES[coat.class].toLowerCase()))}`}
         </h2>
       </div>
@@ -59,6 +59,8 @@ export function CurrentJob({
             </span>
           </li>
         ))}
+        {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
+        {task.pass === 'seal' && <li>Corner to corner, paper and mud together; only what will be painted</li>}
         {task.pass === 'sand' && (
           <>
             {room.standing.classes.map(({ class: kind }) => (
@@ -82,7 +84,12 @@ export function CurrentJob({
           Good when: {inUnit(first.check, unit)}.
         </p>
       )}
-      {works && (
+      {task.pass === 'check' && (
+        <Link href={`/h/${houseId}/sand`} className="btn btn-primary btn-xl h-auto w-full py-5 text-xl">
+          Check and sign off
+        </Link>
+      )}
+      {works && task.pass !== 'check' && (
         <DoneButton room={id} pass={task.pass} coats={coats.map((ready) => coatToLog(ready, room))} now={now} />
       )}
       <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
@@ -92,6 +99,14 @@ export function CurrentJob({
     </section>
   );
 }
+
+/** What comes after the coats of a room. */
+const AFTER_COATS = {
+  sand: { title: 'Sand the room' },
+  check: { title: 'Check the room under the lamp' },
+  seal: { title: 'Seal the room' },
+} as const;
+const isAfterCoats = (pass: Task['pass']): pass is keyof typeof AFTER_COATS => pass in AFTER_COATS;
 
 /** A class as it stands in this room. */
 function ClassGlyph({

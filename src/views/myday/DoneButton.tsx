@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { type Said, useLog } from '@/client/useLog';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Coat } from '@/core/method/coat';
-import type { Pass } from '@/core/plan/tasksOf';
+import type { Pass } from '@/core/work/tasksOf';
 
 /** A coat that can go, with the mud as its method puts it on. */
 export interface CoatToLog {
@@ -35,8 +35,8 @@ export function DoneButton({
   const [asked, setAsked] = useState<number>();
   const setting = coats.some(({ wet }) => wet.mud.kind === 'setting');
   const said = (mixedAt?: string): readonly Said[] =>
-    pass === 'sand'
-      ? [{ kind: 'sanded', room, payload: {} }]
+    pass === 'sand' || pass === 'seal'
+      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: {} }]
       : coats.map(
           ({ coat, pieces, wet }): Said => ({
             kind: 'coat',

@@ -1,7 +1,7 @@
 import { dayOf } from '@/core/log/dayOf';
-import { type DayList, dayListOf } from '@/core/plan/dayListOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { type DayList, dayListOf } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
@@ -102,7 +102,7 @@ export function MyDayView({
   );
 }
 
-const keyOf = ({ room, task }: Handed): string => `${room.room.id} ${task.pass}`;
+const keyOf = ({ room, task, people }: Handed): string => `${room.room.id} ${task.pass} ${people.join(' ')}`;
 
 function standingWords(standing: PassStanding, now: number, timeZone: string) {
   if (standing.kind === 'wet')

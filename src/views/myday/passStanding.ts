@@ -1,6 +1,6 @@
-import type { Task } from '@/core/plan/tasksOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import type { Task } from '@/core/work/tasksOf';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. */
 export type PassStanding =
@@ -14,6 +14,14 @@ export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
     if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
     return { kind: 'stuck', why: standing.now.kind === 'stuck' ? standing.now.why : 'coats are still to run' };
+  }
+  if (task.pass === 'check') {
+    return standing.now.kind === 'check' ? { kind: 'go', coats: [] } : { kind: 'stuck', why: 'it is not sanded yet' };
+  }
+  if (task.pass === 'seal') {
+    return standing.now.kind === 'handOver'
+      ? { kind: 'go', coats: [] }
+      : { kind: 'stuck', why: 'it is not checked yet' };
   }
   const wanted = new Set(task.coats.map(({ id }) => id));
   const coats = standing.classes.flatMap(({ now }) =>

@@ -1,11 +1,11 @@
-import { DAY_HOURS } from './rates';
 import type { Task } from './tasksOf';
+import { DAY_HOURS } from './usualRates';
 
-/** A pass that was handed to somebody for a day. */
+/** Work of a pass that was handed to one or two people for a day. */
 export interface HandedPass<Room> {
   readonly room: Room;
   readonly task: Task;
-  readonly person: string;
+  readonly people: readonly string[];
   readonly day: string;
 }
 
@@ -17,6 +17,6 @@ export interface DayList<Room> {
 
 /** One person's list for a day (YYYY-MM-DD). */
 export function dayListOf<Room>(handed: readonly HandedPass<Room>[], person: string, day: string): DayList<Room> {
-  const passes = handed.filter((pass) => pass.person === person && pass.day === day);
+  const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
   return { passes, hours: passes.length === 0 ? 0 : passes.reduce((sum, { task }) => sum + task.hours, DAY_HOURS) };
 }

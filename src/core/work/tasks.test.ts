@@ -67,10 +67,10 @@ describe('the list of a day', () => {
   const [tape, fill] = tasksOf(tally, COATS, METHOD);
   if (!tape || !fill) throw new Error('a level 4 room has a tape and a fill round');
   const handed: readonly HandedPass<string>[] = [
-    { room: 'a', task: tape, person: 'tobin', day: '2031-05-06' },
-    { room: 'b', task: fill, person: 'tobin', day: '2031-05-06' },
-    { room: 'c', task: fill, person: 'tobin', day: '2031-05-07' },
-    { room: 'd', task: fill, person: 'ines', day: '2031-05-06' },
+    { room: 'a', task: tape, people: ['tobin'], day: '2031-05-06' },
+    { room: 'b', task: fill, people: ['tobin'], day: '2031-05-06' },
+    { room: 'c', task: fill, people: ['tobin'], day: '2031-05-07' },
+    { room: 'd', task: fill, people: ['ines'], day: '2031-05-06' },
   ];
 
   it('holds one person’s passes of one day, with half an hour of mixing and cleaning', () => {

@@ -13,23 +13,23 @@ import {
   SKIM_FT2_PER_HOUR,
   SKIM_SAND_FT2_PER_HOUR,
   SMALL_PER_HOUR,
-} from './rates';
+} from './usualRates';
 
-/** The passes through a room that are handed to people: a round of coats, or sanding. */
-export const PASSES = [...COAT_KEYS, 'sand'] as const;
+/** The passes through a room that are handed to people: a round of coats, sanding, the walk with the lamp, sealing. */
+export const PASSES = [...COAT_KEYS, 'sand', 'check', 'seal'] as const;
 export type Pass = (typeof PASSES)[number];
 
 /** One pass through one room. */
 export interface Task {
   readonly pass: Pass;
-  readonly coats: readonly Coat[];
+  readonly coats: readonly RoomCoat[];
   /** What is done beside the coats. */
   readonly small: readonly SmallWork[];
   /** Person-hours by the default rates, walking in included. */
   readonly hours: number;
 }
 
-/** The passes of one room in order; a room without coats has none. */
+/** The passes of one room that are priced, in order, sanding last; a room without coats has none. */
 export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly Task[] {
   const small = smallWorkOf(tally, coats, method);
   const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
@@ -41,11 +41,28 @@ function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly S
   const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
   const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));
   const smallInRound = small.filter((work) => work.round === round);
-  const hours = inRound.reduce(
-    (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, coats, method),
-    smallInRound.reduce((sum, work) => sum + smallHours(work), ROOM_HOURS),
+  return partOfTask({ pass: round, coats: inRound, small: smallInRound }, coats, method);
+}
+
+/**
+ * Some of the work of a pass, with its hours.
+ *
+ * @param all the coats of the room
+ */
+export function partOfTask(
+  {
+    pass,
+    coats,
+    small,
+  }: { readonly pass: Pass; readonly coats: readonly RoomCoat[]; readonly small: readonly SmallWork[] },
+  all: readonly RoomCoat[],
+  method: Method,
+): Task {
+  const hours = coats.reduce(
+    (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, all, method),
+    small.reduce((sum, work) => sum + smallHours(work), ROOM_HOURS),
   );
-  return { pass: round, coats: inRound, small: smallInRound, hours };
+  return { pass, coats, small, hours };
 }
 
 /** Person-hours that some small work takes by the default rates. */
@@ -58,8 +75,8 @@ export function coatHours(coat: RoomCoat, method: Method): number {
   return amountOf(coat) / coatRate(coat.class, coat, choicesFor(method, coat.class));
 }
 
-/** What is scraped, sanded or spotted on the coat below before this one goes over it. */
-function betweenHours(coat: RoomCoat, coats: readonly RoomCoat[], method: Method): number {
+/** Person-hours of what is scraped, sanded or spotted on the coat below before this one goes over it. */
+export function betweenHours(coat: RoomCoat, coats: readonly RoomCoat[], method: Method): number {
   if (coat.class === 'surface' || coat.class === 'fasteners' || coat.key === 'tape') return 0;
   return amountOf(coat) / betweenRate(coat.class, choicesFor(method, coat.class).between) / sidesOf(coat, coats);
 }

@@ -1,0 +1,140 @@
+import { TZDate } from '@date-fns/tz';
+import { ASSUMED_AIR } from '../core/air/air';
+import type { House } from '../core/house/schema';
+import { dayOf } from '../core/log/dayOf';
+import { resolveMethod } from '../core/method/resolveMethod';
+import { roomCoats } from '../core/method/roomCoats';
+import { planHouse } from '../core/plan/planHouse';
+import type { PlanInput, PlanPerson } from '../core/plan/planInput';
+import { crewSchema } from '../core/work/crew';
+import { instantOn, workDays } from '../core/work/shifts';
+import { spaceOf } from '../core/work/spaceOf';
+import { SKILLS } from '../core/work/workItem';
+import { UNTOUCHED, workOf } from '../core/work/workOf';
+import { Refusal, takeOffOnce } from './commands';
+
+/** The options of `oak plan`, as written. */
+export interface PlanWords {
+  readonly people?: string;
+  readonly from?: string;
+  readonly zone?: string;
+}
+
+const USUAL_PEOPLE = 4;
+const MOST_PEOPLE = 50;
+const HOUR_MS = 3_600_000;
+
+/**
+ * `oak plan`: an untouched house by a plain crew that can do everything, eight hours a day from Monday to Friday, in usual
+ * air. `gap` is how much longer than the soonest possible it takes, nights and weekends included.
+ *
+ * @param now ms since 1970, from which the next working morning is taken where no beginning is given
+ */
+export function planReport(house: House, words: PlanWords, now: number) {
+  const zone = zoneFrom(words.zone);
+  const crew = crewSchema.parse({});
+  const input: PlanInput = {
+    from: words.from === undefined ? nextMorning(now, zone) : instantFrom(words.from, zone),
+    timeZone: zone,
+    rooms: house.rooms.map((room) => ({
+      id: room.id,
+      name: room.name,
+      air: 0,
+      space: spaceOf(room, house.unit),
+      due: undefined,
+      held: undefined,
+    })),
+    airs: [[{ from: 0, air: ASSUMED_AIR }]],
+    items: workIn(house),
+    people: plainPeople(peopleFrom(words.people)),
+    crew,
+    handed: {},
+  };
+  const plan = planHouse(input);
+  const iso = (at: number) => new Date(at).toISOString();
+  const names = new Map(input.people.map(({ id, name }) => [id, name]));
+  const span = plan.bound - plan.start;
+  return {
+    start: iso(plan.start),
+    finish: iso(plan.finish),
+    bound: iso(plan.bound),
+    gap: span > 0 ? Math.round(((plan.finish - plan.bound) / span) * 10_000) / 10_000 : 0,
+    why:
+      plan.why.kind === 'work'
+        ? { kind: plan.why.kind, hours: rounded(plan.why.hours), people: plan.why.people.length }
+        : plan.why,
+    items: input.items.map(({ id, room, work, kind, hours, people, after }) => ({
+      id,
+      room,
+      work,
+      kind,
+      hours: rounded(hours),
+      people,
+      after: after.map(({ item, until }) => ({ item, until })),
+    })),
+    assignments: plan.assignments.map(({ item, people, start, end, why }) => ({
+      item,
+      people: people.map((id) => names.get(id) ?? id),
+      start: iso(start),
+      end: iso(end),
+      waitedFor: why.item === undefined ? why.cause : `${why.cause} ${why.item}`,
+    })),
+  };
+}
+
+const rounded = (hours: number): number => Math.round(hours * 1000) / 1000;
+
+function workIn(house: House) {
+  const taken = takeOffOnce(house);
+  return house.rooms.flatMap((room) => {
+    const { tally } = taken(room);
+    const method = resolveMethod(house, room);
+    return workOf({ ...UNTOUCHED, id: room.id, tally, method, coats: roomCoats(tally, method, room.finish) });
+  });
+}
+
+const plainPeople = (count: number): readonly PlanPerson[] =>
+  Array.from({ length: count }, (_, index) => ({
+    id: `p${index + 1}`,
+    name: `Finisher ${index + 1}`,
+    hours: 8,
+    skills: [...SKILLS],
+    learner: false,
+    off: [],
+    pace: {},
+    elsewhere: [],
+  }));
+
+function peopleFrom(text: string | undefined): number {
+  if (text === undefined) return USUAL_PEOPLE;
+  const count = /^\d{1,3}$/.test(text) ? Number(text) : 0;
+  if (count < 1 || count > MOST_PEOPLE) throw new Refusal(`--people: must be a whole number from 1 to ${MOST_PEOPLE}`);
+  return count;
+}
+
+function zoneFrom(text = 'UTC'): string {
+  try {
+    return new Intl.DateTimeFormat('en', { timeZone: text }).resolvedOptions().timeZone;
+  } catch {
+    throw new Refusal(`--zone: "${text}" is no time zone such as Europe/Oslo`);
+  }
+}
+
+/** A day and time where the house stands, or an instant with its zone. */
+function instantFrom(text: string, zone: string): number {
+  const local = /^(\d{4}-\d{2}-\d{2})T(\d{2}):(\d{2})$/.exec(text);
+  const [, day = '', hour, minute] = local ?? [];
+  const at = local ? instantOn(day, Number(hour) + Number(minute) / 60, zone) : Date.parse(text);
+  const isKnown = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(text) && !Number.isNaN(Date.parse(`${text.slice(0, 16)}Z`));
+  const year = new Date(at).getUTCFullYear();
+  if (!isKnown || Number.isNaN(at) || year < 2000 || year >= 2100)
+    throw new Refusal('--from: must be a day and a time such as 2031-05-05T07:00');
+  return at;
+}
+
+function nextMorning(now: number, zone: string): number {
+  const crew = crewSchema.parse({});
+  const tomorrow = new TZDate(now, zone).getTime() + 12 * HOUR_MS;
+  const days = workDays(crew, zone, tomorrow, 7);
+  return days.find(({ begins }) => begins >= now)?.begins ?? instantOn(dayOf(now, zone), crew.begins, zone);
+}

@@ -1,0 +1,13 @@
+import type { PlanInput } from '../core/plan/planInput';
+import type { Crew } from '../core/work/crew';
+import type { PaintersDates } from '../core/work/painters';
+
+/** What `GET …/plan` tells the run sheet: all that a worker plans from, and what it may change. */
+export interface PlanGroundAnswer {
+  readonly input: PlanInput;
+  /** The last entry of the log that it knows. */
+  readonly seq: number;
+  readonly crew: Crew;
+  readonly crewVersion: number;
+  readonly dates: PaintersDates;
+}

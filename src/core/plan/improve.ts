@@ -1,0 +1,171 @@
+import { NEVER } from './calendar';
+import { type Placing, placeAll, type Sequence } from './place';
+import { type PlanProblem, type Team, teamsFor } from './problem';
+import { followersOf } from './tails';
+import { compareWorth, type Former, type Worth, worthOf } from './worth';
+
+/** Numbers between 0 and 1 that a seed always gives in the same order. */
+export function randomFrom(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+/** A sequence with what it is worth. */
+export interface Valued {
+  readonly sequence: Sequence;
+  readonly worth: Worth;
+}
+
+/** How often a step looks at the chain that ends last, and not anywhere; and how often it gathers a whole round of a room. */
+const ON_THE_CHAIN = 0.5;
+const GATHERS = 0.3;
+
+/**
+ * Tries small changes of a sequence and keeps those that make it no worse: a job goes to other people or to another place in
+ * the order, or all of a round through a room goes to one person, in one go.
+ *
+ * @param steps how many to try
+ */
+export function improve(
+  problem: PlanProblem,
+  start: Valued,
+  placing: Placing,
+  random: () => number,
+  steps: number,
+  former?: Former,
+): Valued {
+  const count = problem.jobs.length;
+  if (count === 0) return start;
+  const followers = followersOf(problem);
+  const visits = visitsOf(problem);
+  let { worth } = start;
+  let order = Int32Array.from(start.sequence.order);
+  let teams = [...start.sequence.teams];
+  let holders = placeAll({ order, teams }, placing).holders.slice();
+  let chain = chainOf(placing);
+  for (let step = 0; step < steps; step += 1) {
+    const index = chain.length > 0 && random() < ON_THE_CHAIN ? pick(chain, random) : Math.floor(random() * count);
+    const job = problem.jobs[index];
+    if (!job) continue;
+    const tried = { order: Int32Array.from(order), teams: [...teams] };
+    const able = teamsFor(job, problem);
+    const places = placesOf(order);
+    const how = random();
+    if (how < GATHERS) {
+      const block = visits[job.visit] ?? [];
+      const team = teams[index];
+      for (const other of block) if (isAble(problem, other, team)) tried.teams[other] = team;
+      gather(tried.order, places, block, problem, followers);
+    } else if (able.length > 1 && how < (1 + GATHERS) / 2) tried.teams[index] = pick(able, random);
+    else {
+      const { first, until } = spanFor([index], places, problem, followers, count);
+      // What holds it up is overtaken, or it goes anywhere that it may.
+      const holder = holders[index] ?? -1;
+      const place =
+        holder >= 0 && random() < 0.5
+          ? Math.max(first, places[holder] ?? 0)
+          : first + Math.floor(random() * (until - first));
+      if (place < until) move(tried.order, places[index] ?? 0, place);
+    }
+    const times = placeAll(tried, placing);
+    const own = worthOf(problem, tried, times, former);
+    if (compareWorth(own, worth) > 0) continue;
+    worth = own;
+    ({ order, teams } = tried);
+    holders = times.holders.slice();
+    chain = chainOf(placing);
+  }
+  return { sequence: { order, teams }, worth };
+}
+
+/** The jobs of each round through a room. */
+function visitsOf({ jobs }: PlanProblem): readonly (readonly number[])[] {
+  const visits: number[][] = [];
+  for (const [index, { visit }] of jobs.entries()) {
+    const known = visits[visit];
+    if (known) known.push(index);
+    else visits[visit] = [index];
+  }
+  return visits;
+}
+
+function isAble(problem: PlanProblem, index: number, team: Team | undefined): boolean {
+  const job = problem.jobs[index];
+  return (
+    team !== undefined && job !== undefined && !job.pinned && teamsFor(job, problem).some((own) => isSame(own, team))
+  );
+}
+
+const isSame = (a: Team, b: Team): boolean => a[0] === b[0] && a[1] === b[1];
+
+/** Between which places in the order jobs may stand, for all that they wait for and that waits for them. */
+function spanFor(
+  block: readonly number[],
+  places: Int32Array,
+  { jobs }: PlanProblem,
+  followers: readonly (readonly number[])[],
+  count: number,
+): { readonly first: number; readonly until: number } {
+  const within = new Set(block);
+  let [first, until] = [0, count];
+  for (const index of block) {
+    for (const { job } of jobs[index]?.after ?? [])
+      if (!within.has(job)) first = Math.max(first, (places[job] ?? 0) + 1);
+    for (const follower of followers[index] ?? [])
+      if (!within.has(follower)) until = Math.min(until, places[follower] ?? count);
+  }
+  return { first, until };
+}
+
+/** Puts jobs next to each other where the first of them stood, or as soon after as what they wait for lets them. */
+function gather(
+  order: Int32Array,
+  places: Int32Array,
+  block: readonly number[],
+  problem: PlanProblem,
+  followers: readonly (readonly number[])[],
+): void {
+  const { first, until } = spanFor(block, places, problem, followers, order.length);
+  const own = block.toSorted((a, b) => (places[a] ?? 0) - (places[b] ?? 0));
+  const stood = places[own[0] ?? 0] ?? 0;
+  const target = Math.max(first, stood);
+  if (target >= until) return;
+  const within = new Set(block);
+  const before = order.slice(0, target).filter((index) => !within.has(index));
+  const rest = order.slice(target).filter((index) => !within.has(index));
+  order.set(before);
+  order.set(own, before.length);
+  order.set(rest, before.length + own.length);
+}
+
+function placesOf(order: Int32Array): Int32Array {
+  const places = new Int32Array(order.length);
+  for (const [place, index] of order.entries()) places[index] = place;
+  return places;
+}
+
+/** Moves what stands at a place to another one. */
+function move(order: Int32Array, from: number, to: number): void {
+  const index = order[from] ?? 0;
+  if (from < to) order.copyWithin(from, from + 1, to + 1);
+  else order.copyWithin(to + 1, to, from);
+  order[to] = index;
+}
+
+/** The jobs that hold up the one that ends last, from it back to the beginning. */
+export function chainOf({ times: { ends, holders } }: Pick<Placing, 'times'>): readonly number[] {
+  let last = -1;
+  for (const [index, end] of ends.entries()) if (end < NEVER && (last < 0 || end > (ends[last] ?? 0))) last = index;
+  const chain: number[] = [];
+  for (let index = last; index >= 0 && chain.length <= ends.length; index = holders[index] ?? -1) chain.push(index);
+  return chain;
+}
+
+function pick<One>(list: readonly One[], random: () => number): One {
+  return list[Math.floor(random() * list.length)] as One;
+}

@@ -1,0 +1,233 @@
+import type { WorkItem } from '../work/workItem';
+import { NEVER } from './calendar';
+import { chainOf } from './improve';
+import { lowerBound } from './lowerBound';
+import { CAUSES, type Cause, Placing, placeAll, TeamCalendars } from './place';
+import type { PlanInput } from './planInput';
+import type { Team } from './problem';
+import { type Plan, type PlanOptions, planning } from './schedule';
+import { type LeftOut, type Posed, toProblem } from './toProblem';
+
+/** One item with who runs it when. Instants in ms since 1970. */
+export interface Assignment {
+  readonly item: string;
+  readonly people: readonly string[];
+  readonly start: number;
+  readonly end: number;
+  /** Its place in the order in which the plan was laid. */
+  readonly place: number;
+  /** For which day it was handed out, YYYY-MM-DD. */
+  readonly given: string | undefined;
+  /** Why it begins no sooner, and the item that held it up. */
+  readonly why: { readonly cause: Cause; readonly item: string | undefined };
+}
+
+/** What makes a plan end no sooner than its bound. */
+export type BoundWhy =
+  | { readonly kind: 'chain'; readonly items: readonly string[] }
+  | {
+      readonly kind: 'work';
+      readonly items: readonly string[];
+      readonly people: readonly string[];
+      readonly hours: number;
+    }
+  | { readonly kind: 'nothing' };
+
+/** The plan of a house. Instants in ms since 1970; without work to do all are the beginning. */
+export interface HousePlan {
+  readonly start: number;
+  readonly finish: number;
+  /** No plan can finish sooner. */
+  readonly bound: number;
+  readonly why: BoundWhy;
+  /** In the order in which they begin. */
+  readonly assignments: readonly Assignment[];
+  /** The items that hold up the finish, first to last. */
+  readonly chain: readonly string[];
+  readonly leftOut: readonly LeftOut[];
+  /** Rooms that are held and nobody knows how long: they come after everything else. */
+  readonly last: readonly string[];
+}
+
+export interface HouseOptions extends Pick<PlanOptions, 'seed' | 'effort'> {
+  /** What is worth no less than this is searched for, moving no more of it than must be. */
+  readonly former?: Pick<HousePlan, 'assignments'>;
+}
+
+const MINUTE_MS = 60_000;
+
+/**
+ * Plans a house step by step, see `planning`. Rooms that are held without a known end are planned after all others.
+ */
+export function* planningHouse(input: PlanInput, options: HouseOptions = {}): Generator<HousePlan, HousePlan> {
+  const held = new Set(input.rooms.flatMap(({ id, held: own }) => (own && own.until === undefined ? [id] : [])));
+  const later = input.items.filter(({ room }) => held.has(room));
+  let first = emptyPlan(input);
+  const posed = toProblem(
+    input,
+    input.items.filter(({ room }) => !held.has(room)),
+    input.from,
+  );
+  for (const plan of planning(posed.problem, optionsFor(posed, input, options))) {
+    first = housePlan(plan, posed, input);
+    if (later.length === 0) yield first;
+  }
+  if (later.length === 0) return first;
+  // Of what comes last the bound begins where that of the others ends.
+  const soonest = lowerBound(toProblem(input, later, first.bound).problem).finish;
+  const behind = toProblem(input, later, first.finish);
+  let whole = first;
+  for (const plan of planning(behind.problem, optionsFor(behind, input, options))) {
+    const own = housePlan(plan, behind, input);
+    whole = {
+      start: first.assignments.length > 0 || own.assignments.length === 0 ? first.start : own.start,
+      finish: Math.max(first.finish, own.finish),
+      bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
+      why: own.assignments.length > 0 ? own.why : first.why,
+      assignments: [...first.assignments, ...own.assignments],
+      chain: own.assignments.length > 0 ? own.chain : first.chain,
+      leftOut: [...first.leftOut, ...own.leftOut],
+      last: [...held],
+    };
+    yield whole;
+  }
+  return whole;
+}
+
+/** The plan that `planningHouse` ends with. */
+export function planHouse(input: PlanInput, options?: HouseOptions): HousePlan {
+  let last = emptyPlan(input);
+  for (const plan of planningHouse(input, options)) last = plan;
+  return last;
+}
+
+const instant = (minute: number, { from }: PlanInput): number => from + minute * MINUTE_MS;
+
+const emptyPlan = ({ from }: PlanInput): HousePlan => ({
+  start: from,
+  finish: from,
+  bound: from,
+  why: { kind: 'nothing' },
+  assignments: [],
+  chain: [],
+  leftOut: [],
+  last: [],
+});
+
+function housePlan(
+  { sequence, times, finish, bound }: Plan,
+  { items, leftOut, problem }: Posed,
+  input: PlanInput,
+): HousePlan {
+  const ids = (people: readonly number[] | undefined) =>
+    (people ?? []).flatMap((person) => input.people[person]?.id ?? []);
+  const named = (jobs: readonly number[]) => jobs.flatMap((job) => items[job]?.id ?? []);
+  const at = (index: number) => times.starts[index] ?? NEVER;
+  const run = [...items.keys()].filter((index) => at(index) < NEVER).sort((a, b) => at(a) - at(b) || a - b);
+  const never = [...items.keys()].filter((index) => at(index) >= NEVER);
+  const places = new Int32Array(items.length);
+  for (const [place, index] of sequence.order.entries()) places[index] = place;
+  const assignments = run.map(
+    (index): Assignment => ({
+      item: items[index]?.id ?? '',
+      people: ids(sequence.teams[index]),
+      start: instant(at(index), input),
+      end: instant(times.ends[index] ?? 0, input),
+      place: places[index] ?? 0,
+      given: input.handed[items[index]?.id ?? '']?.day,
+      why: { cause: CAUSES[times.causes[index] ?? 0] ?? 'start', item: items[times.holders[index] ?? -1]?.id },
+    }),
+  );
+  const why = ((): BoundWhy => {
+    if (bound.why.kind === 'chain') return { kind: 'chain', items: named(bound.why.jobs) };
+    if (bound.why.kind === 'nothing') return { kind: 'nothing' };
+    return { kind: 'work', items: named(bound.why.jobs), people: ids(bound.why.people), hours: bound.why.minutes / 60 };
+  })();
+  return {
+    start: assignments[0]?.start ?? input.from,
+    finish: instant(finish, input),
+    bound: problem.jobs.length === 0 || bound.finish >= NEVER ? input.from : instant(bound.finish, input),
+    why,
+    assignments,
+    chain: named(chainOf({ times })).toReversed(),
+    leftOut: [...leftOut, ...never.map((index): LeftOut => ({ item: items[index]?.id ?? '', why: 'never' }))],
+    last: [],
+  };
+}
+
+function optionsFor(posed: Posed, input: PlanInput, { former, ...options }: HouseOptions): PlanOptions {
+  return former ? { ...options, former: formerIn(posed, input, former) } : options;
+}
+
+/**
+ * The plan before as far as it is about what is planned now. What was handed out for another day since goes there; what is
+ * new comes behind what it waits for.
+ */
+function formerIn(
+  { items, problem }: Posed,
+  input: PlanInput,
+  former: NonNullable<HouseOptions['former']>,
+): NonNullable<PlanOptions['former']> {
+  const places = new Map(items.map(({ id }: WorkItem, index) => [id, index]));
+  const persons = new Map(input.people.map(({ id }, index) => [id, index]));
+  const minuteOf = (at: number) => Math.round((at - input.from) / MINUTE_MS);
+  const starts = new Int32Array(items.length).fill(NEVER);
+  const keys = new Float64Array(items.length).fill(NEVER);
+  const teams: (Team | undefined)[] = items.map((_, index) => {
+    const job = problem.jobs[index];
+    return job?.pinned?.team ?? problem.teams[job?.by ?? 0]?.[0];
+  });
+  const byStart = former.assignments.toSorted((a, b) => a.start - b.start);
+  for (const { item, people, start, place, given } of former.assignments) {
+    const index = places.get(item);
+    if (index === undefined) continue;
+    const job = problem.jobs[index];
+    const before = minuteOf(start);
+    starts[index] = before;
+    const day = job?.pinned?.from;
+    keys[index] =
+      day === undefined || given === input.handed[item]?.day
+        ? place
+        : (byStart.find((one) => minuteOf(one.start) >= day)?.place ?? place) - 0.5;
+    const team = people.flatMap((id) => persons.get(id) ?? []);
+    const able = job?.pinned ? [] : (problem.teams[job?.by ?? 0] ?? []);
+    const same = able.find((own) => own.join() === team.join());
+    if (same) teams[index] = same;
+  }
+  const order = [...items.keys()].sort((a, b) => (keys[a] ?? 0) - (keys[b] ?? 0) || a - b);
+  return { order: sorted(order, problem), teams, starts };
+}
+
+/**
+ * What becomes of a plan when something of its input is changed, without a search: what a drag would cost.
+ *
+ * @param former the plan; its bound is not worked out anew
+ */
+export function planAsBefore(input: PlanInput, former: HousePlan): HousePlan {
+  const held = new Set(former.last);
+  const posed = toProblem(
+    input,
+    input.items.filter(({ room }) => !held.has(room)),
+    input.from,
+  );
+  const sequence = formerIn(posed, input, former);
+  const placing = new Placing(posed.problem, new TeamCalendars(posed.problem.people));
+  const times = placeAll(sequence, placing);
+  const finish = times.ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);
+  const plan = { sequence, times, finish, bound: { finish: 0, why: { kind: 'nothing' as const } } };
+  return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why, last: former.last };
+}
+
+/** In this order as far as no job comes before what it waits for. */
+function sorted(order: readonly number[], { jobs }: Posed['problem']): Int32Array {
+  const done = new Set<number>();
+  const out: number[] = [];
+  const visit = (index: number) => {
+    if (done.has(index)) return;
+    done.add(index);
+    for (const { job } of jobs[index]?.after ?? []) visit(job);
+    out.push(index);
+  };
+  for (const index of order) visit(index);
+  return Int32Array.from(out);
+}

@@ -1,0 +1,78 @@
+import type { Calendar } from './calendar';
+
+/**
+ * When something may begin after something else has ended, in minutes from the origin of a plan. Never sooner for a later
+ * end.
+ */
+export type Wait = (end: number) => number;
+
+/** A job that comes before another one. */
+export interface Before {
+  /** By its place among the jobs. */
+  readonly job: number;
+  readonly wait: Wait;
+}
+
+/** What is run over what: butts first, flats over them, what ends both last; undefined for what crosses nothing. */
+export type RunOrder = 0 | 1 | 2 | undefined;
+
+/** Something that is done in one go by one person or a pair. Times in whole minutes from the origin. */
+export interface Job {
+  readonly id: string;
+  /** The room by its place among the rooms. */
+  readonly room: number;
+  /** The round through its room, which one person best runs alone; by its place among all rounds. */
+  readonly visit: number;
+  /** Who may run it; see `teams`. */
+  readonly by: number;
+  /** Minutes of one person at the usual rate. */
+  readonly work: number;
+  /** At what somebody is faster or slower than usual. */
+  readonly rate: number;
+  readonly from: number;
+  readonly after: readonly Before[];
+  readonly run: RunOrder;
+  /** Minutes until what crosses it may be run. */
+  readonly firm: number;
+  /** By its place among the tools. */
+  readonly tool: number | undefined;
+  /** When the painters come to its room. */
+  readonly due: number | undefined;
+  /** What was handed out stays with these people, and is not begun before its day. */
+  readonly pinned: { readonly team: Team; readonly from: number } | undefined;
+  /** What is done first of two that are ready at once. */
+  readonly order: number;
+}
+
+/** One person, or two of whom the first runs and the second wipes or learns; by their places among the people. */
+export type Team = readonly [number] | readonly [number, number];
+
+export interface Worker {
+  readonly calendar: Calendar;
+  /** By `Job.rate`: 1 is usual, 2 takes half of the time. */
+  readonly pace: readonly number[];
+}
+
+/** Everything that a plan is made of. */
+export interface PlanProblem {
+  readonly jobs: readonly Job[];
+  readonly people: readonly Worker[];
+  /** By `Job.by`: who may run a job, alone or as a pair. */
+  readonly teams: readonly (readonly Team[])[];
+  /** How many of each tool there are. */
+  readonly tools: readonly number[];
+  /** How many jobs each room has space for at once. */
+  readonly space: readonly number[];
+  /** What takes no longer is not begun in the evening to be ended in the morning; minutes. */
+  readonly whole: number;
+}
+
+/** Whole minutes that a job takes some people. */
+export function minutesOf({ work, rate }: Pick<Job, 'work' | 'rate'>, team: Team, people: readonly Worker[]): number {
+  const pace = team.reduce((sum, person) => sum + (people[person]?.pace[rate] ?? 1), 0);
+  return Math.max(1, Math.ceil(work / pace - 1e-9));
+}
+
+/** Who may run a job: those to whom it was handed, else all who are able. */
+export const teamsFor = ({ pinned, by }: Job, { teams }: Pick<PlanProblem, 'teams'>): readonly Team[] =>
+  pinned ? [pinned.team] : (teams[by] ?? []);

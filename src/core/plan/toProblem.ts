@@ -1,0 +1,223 @@
+import { type AirClock, airClock } from '../air/airClock';
+import { milestones } from '../drying/milestones';
+import type { WetMud } from '../drying/wetMud';
+import { instantOn, shiftsOf, workDays } from '../work/shifts';
+import type { After, WorkItem } from '../work/workItem';
+import { calendarOf, NEVER } from './calendar';
+import type { PlanInput, PlanPerson } from './planInput';
+import type { Before, Job, PlanProblem, Team, Wait, Worker } from './problem';
+
+/** Why something is in no plan: nobody is able to do it, there is no such tool, or what it waits for is not in it. */
+export interface LeftOut {
+  readonly item: string;
+  readonly why: 'nobody' | 'noTool' | 'before' | 'never';
+}
+
+/** A problem with what its numbers stand for. */
+export interface Posed {
+  readonly problem: PlanProblem;
+  /** By job. */
+  readonly items: readonly WorkItem[];
+  readonly leftOut: readonly LeftOut[];
+}
+
+const MINUTE_MS = 60_000;
+/** A plan looks so many days ahead. */
+const DAYS_AHEAD = 400;
+/** What a butt of drying mud takes until it may be crossed, minutes. Common practice, no source. */
+const FIRM_MINUTES = 30;
+
+/**
+ * What is to be planned, in minutes from `input.from`: jobs with what they wait for, people with their hours, tools and rooms
+ * with how many they are.
+ *
+ * @param items those of the input that are planned together
+ * @param from ms since 1970, not before the input's
+ */
+export function toProblem(input: PlanInput, items: readonly WorkItem[], from: number): Posed {
+  const minute = (at: number) => Math.max(0, Math.ceil((at - input.from) / MINUTE_MS));
+  const begin = minute(from);
+  const tools = [...new Set(items.flatMap(({ tool }) => tool ?? []))];
+  const counts = tools.map((tool) => input.crew.tools[tool] ?? input.people.length);
+  const crew = new Crewing(input.people);
+  const rooms = new Map(input.rooms.map((room, index) => [room.id, { room, index }]));
+  const persons = new Map(input.people.map(({ id }, index) => [id, index]));
+  const visits = [...new Set(items.map(visitOf))];
+  const rates = [...new Set(items.map(({ rate }) => rate))];
+  const { planned, leftOut } = whatCanBe(items, (item) => {
+    if (item.tool !== undefined && (input.crew.tools[item.tool] ?? 1) === 0) return 'noTool';
+    return crew.teams[crew.group(item)]?.length === 0 ? 'nobody' : undefined;
+  });
+  const places = new Map(planned.map(({ id }, index) => [id, index]));
+  const waits = new Waits(input);
+  const jobs = planned.map((item): Job => {
+    const { room, index } = rooms.get(item.room) ?? { room: undefined, index: 0 };
+    const handed = input.handed[item.id];
+    const team = handed?.people.flatMap((id) => persons.get(id) ?? []) ?? [];
+    const held = room?.held?.until;
+    return {
+      id: item.id,
+      room: index,
+      visit: visits.indexOf(visitOf(item)),
+      by: crew.group(item),
+      work: item.hours * 60,
+      rate: rates.indexOf(item.rate),
+      from: Math.max(begin, minute(item.from ?? 0), held === undefined ? 0 : minute(held)),
+      after: item.after.flatMap((one): readonly Before[] => {
+        const job = places.get(one.item);
+        return job === undefined ? [] : [{ job, wait: waits.of(one, room?.air ?? 0) }];
+      }),
+      run: item.run,
+      firm: firmMinutes(item.muds),
+      tool: item.tool === undefined ? undefined : tools.indexOf(item.tool),
+      due: room?.due === undefined ? undefined : minute(room.due),
+      pinned:
+        handed && team.length > 0
+          ? { team: team.slice(0, 2) as unknown as Team, from: minute(instantOn(handed.day, 0, input.timeZone)) }
+          : undefined,
+      order: item.place,
+    };
+  });
+  return {
+    problem: {
+      jobs,
+      people: workersOf(input, rates),
+      teams: crew.teams,
+      tools: counts,
+      space: input.rooms.map(({ space }) => Math.max(1, space)),
+      whole: WHOLE_MINUTES,
+    },
+    items: planned,
+    leftOut,
+  };
+}
+
+const visitOf = ({ room, pass }: WorkItem): string => `${room}/${pass}`;
+
+/** What is run in an hour and a half is run in one go: a coat that rests over night shows where it was left. Common practice, no
+ * source. */
+const WHOLE_MINUTES = 90;
+
+/** Leaves out what cannot be run, and what waits for it. */
+function whatCanBe(items: readonly WorkItem[], whyNot: (item: WorkItem) => LeftOut['why'] | undefined) {
+  const out = new Map<string, LeftOut['why']>();
+  for (const item of items) {
+    const why = whyNot(item);
+    if (why) out.set(item.id, why);
+  }
+  for (let grown = out.size > 0; grown; ) {
+    grown = false;
+    for (const { id, after } of items) {
+      if (out.has(id) || !after.some(({ item }) => out.has(item))) continue;
+      out.set(id, 'before');
+      grown = true;
+    }
+  }
+  return {
+    planned: items.filter(({ id }) => !out.has(id)),
+    leftOut: [...out].map(([item, why]): LeftOut => ({ item, why })),
+  };
+}
+
+function workersOf({ people, crew, timeZone, from }: PlanInput, rates: readonly string[]): readonly Worker[] {
+  const days = workDays(crew, timeZone, from, DAYS_AHEAD);
+  const inMinutes = (at: number) => Math.max(0, Math.round((at - from) / MINUTE_MS));
+  const known = new Map<string, Worker['calendar']>();
+  return people.map(({ hours, off, elsewhere, learner, pace }) => {
+    const away = [...off, ...elsewhere];
+    const key = `${hours} ${away.join(' ')}`;
+    const calendar =
+      known.get(key) ??
+      calendarOf(
+        shiftsOf({ hours, off: away }, days).map(([start, end]) => [inMinutes(start), inMinutes(end)] as const),
+      );
+    known.set(key, calendar);
+    return { calendar, pace: rates.map((rate) => (pace[rate] ?? 1) * (learner ? LEARNER_PACE : 1)) };
+  });
+}
+
+/** Somebody who learns helps for half of what another one would. Common practice, no source. */
+const LEARNER_PACE = 0.5;
+
+/** Who may run what: alone, as a pair of a runner and a wiper, or with a learner beside. */
+class Crewing {
+  readonly teams: (readonly Team[])[] = [];
+  private readonly known = new Map<string, number>();
+  constructor(private readonly people: readonly PlanPerson[]) {}
+
+  group({ skill, people }: Pick<WorkItem, 'skill' | 'people'>): number {
+    const key = `${skill} ${people}`;
+    const known = this.known.get(key);
+    if (known !== undefined) return known;
+    this.known.set(key, this.teams.length);
+    this.teams.push(people === 2 ? this.pairs(skill) : this.singles(skill));
+    return this.teams.length - 1;
+  }
+
+  private able = (skill: WorkItem['skill'], learners: boolean): readonly number[] =>
+    this.people.flatMap(({ skills, learner }, index) =>
+      skills.includes(skill) && learner === learners ? [index] : [],
+    );
+
+  private singles(skill: WorkItem['skill']): readonly Team[] {
+    const beside = this.able(skill, true);
+    return this.able(skill, false).flatMap((one): readonly Team[] => [[one], ...beside.map((two): Team => [one, two])]);
+  }
+
+  /** The second wipes: whoever coats or learns can. Alone somebody does both, one after the other. */
+  private pairs(skill: WorkItem['skill']): readonly Team[] {
+    const runners = this.able(skill, false);
+    const wipers = this.people.flatMap(({ skills }, index) =>
+      skills.includes(skill) || skills.includes('coat') ? [index] : [],
+    );
+    const pairs = runners.flatMap((one) => wipers.filter((two) => two !== one).map((two): Team => [one, two]));
+    return pairs.length > 0 ? pairs : runners.map((one): Team => [one]);
+  }
+}
+
+/** When an item may begin after another has ended, in the air of their room; worked out once for each end. */
+class Waits {
+  private readonly clocks: readonly AirClock[];
+  private readonly known = new Map<string, Wait>();
+  constructor(private readonly input: PlanInput) {
+    this.clocks = input.airs.map((steps) => airClock(steps));
+  }
+
+  of({ until, muds }: After, air: number): Wait {
+    const key = `${until} ${air} ${JSON.stringify(muds)}`;
+    const known = this.known.get(key);
+    if (known) return known;
+    const wait = this.make(until, muds, this.clocks[air]);
+    this.known.set(key, wait);
+    return wait;
+  }
+
+  private make(until: After['until'], muds: readonly WetMud[], clock: AirClock | undefined): Wait {
+    if (until === 'ended' || !clock) return (end) => end;
+    if (until === 'firm') {
+      const minutes = firmMinutes(muds);
+      return (end) => end + minutes;
+    }
+    const { from } = this.input;
+    const ends = new Map<number, number>();
+    return (end) => {
+      const found = ends.get(end);
+      if (found !== undefined) return found;
+      const at = from + end * MINUTE_MS;
+      const ready = muds.reduce((last, mud) => {
+        const times = milestones({ ...mud, at }, clock);
+        return Math.max(last, until === 'sand' ? times.sandAt : times.recoatAt);
+      }, at);
+      const minute = Number.isFinite(ready) ? Math.min(NEVER, Math.ceil((ready - from) / MINUTE_MS)) : NEVER;
+      ends.set(end, minute);
+      return minute;
+    };
+  }
+}
+
+/** Until something may be run over: the label of setting mud, else half an hour. */
+const firmMinutes = (muds: readonly WetMud[]): number =>
+  muds.reduce(
+    (most, { mud }) => Math.max(most, mud.kind === 'setting' ? mud.minutes : FIRM_MINUTES),
+    muds.length > 0 ? 0 : FIRM_MINUTES,
+  );

@@ -1,0 +1,133 @@
+import { airWithVapour, vapourPressure } from '../air/air';
+import { SKILLS, type WorkItem } from '../work/workItem';
+import { type HousePlan, planHouse } from './planHouse';
+import type { PlanInput } from './planInput';
+
+/** What a lead could do about a plan. */
+export const WHAT_IFS = ['person', 'saturday', 'setting', 'fan', 'heater', 'released'] as const;
+export type WhatIf = (typeof WHAT_IFS)[number];
+
+/** What a change comes to. */
+export interface WhatIfPrice {
+  readonly kind: WhatIf;
+  /** The room or the kind of work that it is about. */
+  readonly about: string | undefined;
+  readonly plan: HousePlan;
+  /** Person-hours of all that is planned. */
+  readonly hours: number;
+}
+
+/** A fan moves air over the walls, m/s; a heater warms it, °C. Common practice, no source. */
+const FAN_SPEED = 1;
+const HEATS_BY = 5;
+const SETTING_MINUTES = 90;
+const SATURDAY = 6;
+
+/**
+ * A plan as it would be: with one more person, on Saturdays, with setting mud for the class that holds up the finish, with a
+ * fan or a heater in the room that does, with held rooms released. What changes nothing of the input is left out.
+ */
+export function* whatIfs(input: PlanInput, plan: HousePlan): Generator<WhatIfPrice> {
+  for (const kind of WHAT_IFS) {
+    const changed = changedBy(kind, input, plan);
+    if (!changed) continue;
+    const other = planHouse(changed.input, { former: plan, effort: 0 });
+    yield { kind, about: changed.about, plan: other, hours: hoursOf(other, changed.input) };
+  }
+}
+
+/** Person-hours of all that is planned. */
+export function hoursOf(plan: HousePlan, { items }: PlanInput): number {
+  const planned = new Set(plan.assignments.map(({ item }) => item));
+  return items.reduce((sum, { id, hours }) => (planned.has(id) ? sum + hours : sum), 0);
+}
+
+interface Changed {
+  readonly input: PlanInput;
+  readonly about?: string;
+}
+
+function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | undefined {
+  const chain = plan.chain.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
+  const room = input.rooms.find(({ id }) => id === chain.at(-1)?.room);
+  switch (kind) {
+    case 'person': {
+      const more = {
+        id: 'more',
+        name: '',
+        hours: 8,
+        skills: [...SKILLS],
+        learner: false,
+        off: [],
+        pace: {},
+        elsewhere: [],
+      };
+      return { input: { ...input, people: [...input.people, more] } };
+    }
+    case 'saturday': {
+      const { weekdays } = input.crew;
+      if (weekdays.includes(SATURDAY)) return undefined;
+      return { input: { ...input, crew: { ...input.crew, weekdays: [...weekdays, SATURDAY] } } };
+    }
+    case 'setting': {
+      const slow = slowest(chain);
+      return slow ? { input: { ...input, items: withSetting(input.items, slow) }, about: slow } : undefined;
+    }
+    case 'fan':
+      return (
+        room && {
+          input: withAir(input, room.id, (air) => ({ ...air, speed: Math.max(FAN_SPEED, air.speed ?? 0) })),
+          about: room.name,
+        }
+      );
+    case 'heater':
+      return (
+        room && {
+          input: withAir(input, room.id, (air) => ({
+            ...airWithVapour(air.temperature + HEATS_BY, vapourPressure(air)),
+            ...(air.speed === undefined ? {} : { speed: air.speed }),
+          })),
+          about: room.name,
+        }
+      );
+    case 'released': {
+      if (!input.rooms.some(({ held }) => held)) return undefined;
+      return { input: { ...input, rooms: input.rooms.map((own) => ({ ...own, held: undefined })) } };
+    }
+  }
+}
+
+/** The kind of coat that is on the chain most often. */
+function slowest(chain: readonly WorkItem[]): string | undefined {
+  const counts = new Map<string, number>();
+  for (const { kind, muds } of chain) if (muds.length > 0) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1])[0]?.[0];
+}
+
+/** The same work with setting mud in every coat of a kind. */
+function withSetting(items: readonly WorkItem[], kind: string): readonly WorkItem[] {
+  const of = new Set(items.filter((item) => item.kind === kind).map(({ id }) => id));
+  const setting = { kind: 'setting', minutes: SETTING_MINUTES } as const;
+  return items.map((item) => ({
+    ...item,
+    muds: of.has(item.id) ? item.muds.map((mud) => ({ ...mud, mud: setting })) : item.muds,
+    after: item.after.map((one) =>
+      of.has(one.item) ? { ...one, muds: one.muds.map((mud) => ({ ...mud, mud: setting })) } : one,
+    ),
+  }));
+}
+
+/** The same house with other air in one room. */
+function withAir(
+  input: PlanInput,
+  room: string,
+  change: (air: PlanInput['airs'][number][number]['air']) => PlanInput['airs'][number][number]['air'],
+): PlanInput {
+  const own = input.rooms.find(({ id }) => id === room);
+  const steps = (input.airs[own?.air ?? 0] ?? []).map(({ from, air }) => ({ from, air: change(air) }));
+  return {
+    ...input,
+    airs: [...input.airs, steps],
+    rooms: input.rooms.map((one) => (one.id === room ? { ...one, air: input.airs.length } : one)),
+  };
+}

@@ -1,0 +1,51 @@
+import type { WetMud } from '../drying/wetMud';
+import type { CoatId, CoatKey } from '../method/coat';
+import type { RunGroup } from '../method/passOrder';
+
+/** What somebody has to be able to do. */
+export const SKILLS = ['tape', 'coat', 'box', 'angles', 'sand', 'check', 'seal'] as const;
+export type Skill = (typeof SKILLS)[number];
+
+/** The kinds of work that are handed out. */
+export type WorkKind = RunGroup | 'prefill' | 'threeWay' | 'centring' | 'sand' | 'check' | 'seal';
+
+/** What comes before an item: all of it must have ended, and its mud be firm, ready for a coat, or ready for sanding. */
+export interface After {
+  readonly item: string;
+  readonly until: 'ended' | 'firm' | 'recoat' | 'sand';
+  /** What dries; none where only the end counts. */
+  readonly muds: readonly WetMud[];
+}
+
+/** What one person or a pair can be sent to do in one go: one kind of work of one coat in one room. */
+export interface WorkItem {
+  /** The room and the work: `hall/fill.flat`. */
+  readonly id: string;
+  readonly room: string;
+  /** Within its room: what is handed out carries it. */
+  readonly work: string;
+  readonly kind: WorkKind;
+  /** The round through the room, or what comes after the last. */
+  readonly pass: CoatKey | 'sand' | 'check' | 'seal';
+  readonly coats: readonly CoatId[];
+  /** The part that is still to do, 0–1. */
+  readonly part: number;
+  /** Person-hours of what is left, by the usual rates. */
+  readonly hours: number;
+  /** At what people differ: the class and the coat. */
+  readonly rate: string;
+  /** Two for a box: one runs it, one wipes. */
+  readonly people: 1 | 2;
+  readonly skill: Skill;
+  /** A tool of which there may be few. */
+  readonly tool: string | undefined;
+  /** When what lies on the wall lets it begin, ms since 1970; undefined where nothing does. */
+  readonly from: number | undefined;
+  readonly after: readonly After[];
+  /** Butts 0, flats over them 1, what ends both 2; undefined for what crosses nothing or waits for no crossing. */
+  readonly run: 0 | 1 | 2 | undefined;
+  /** What it leaves wet. */
+  readonly muds: readonly WetMud[];
+  /** In the order in which a room is run. */
+  readonly place: number;
+}

@@ -1,0 +1,22 @@
+import { COAT_KEYS, type Coat, SIDES } from '../method/coat';
+import { RUN_GROUPS, runGroupOf } from '../method/passOrder';
+import { PASSES } from './tasksOf';
+
+/**
+ * What coats of a room are run in one go: those for one purpose, of one kind, on one side.
+ *
+ * @example workOfCoat({ class: 'backedButt', key: 'fill', side: undefined })  // 'fill.flat'
+ */
+export const workOfCoat = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): string =>
+  [key, runGroupOf(kind), side].filter(Boolean).join('.');
+
+/** Everything that can be handed out in a room: a whole pass, or one kind of its work. */
+export const WORK_NAMES: ReadonlySet<string> = new Set([
+  ...PASSES,
+  'prefill',
+  ...COAT_KEYS.flatMap((key) => [
+    ...RUN_GROUPS.flatMap((group) => [`${key}.${group}`, ...SIDES.map((side) => `${key}.${group}.${side}`)]),
+    `threeWay.${key}`,
+    `centring.${key}`,
+  ]),
+]);

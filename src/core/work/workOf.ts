@@ -1,0 +1,307 @@
+import { type WetMud, wetMudOf } from '../drying/wetMud';
+import type { Tally } from '../joints/tally';
+import { sealedArea } from '../materials/loadList';
+import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
+import { COAT_KEYS, type Coat, type CoatId } from '../method/coat';
+import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
+import { choicesFor, type Method } from '../method/resolveMethod';
+import type { RoomCoat } from '../method/roomCoats';
+import { smallWorkOf } from '../method/smallWork';
+import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
+import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
+import type { After, Skill, WorkItem, WorkKind } from './workItem';
+import { workOfCoat } from './workName';
+
+/** How far one coat of a room is. */
+export interface CoatLeft {
+  /** The part that is still to be put on, 0–1. */
+  readonly part: number;
+  /** When what lies under it lets the rest go on, ms since 1970; undefined where nothing holds it up. */
+  readonly from: number | undefined;
+  /** When what is on of it may be sanded. */
+  readonly sandAt: number | undefined;
+}
+
+/** A room as far as its work matters. */
+export interface WorkRoom {
+  readonly id: string;
+  readonly tally: Tally;
+  readonly method: Method;
+  readonly coats: readonly RoomCoat[];
+  readonly left: (coat: Coat) => CoatLeft;
+  readonly sanded: boolean;
+  readonly checked: boolean;
+  readonly sealed: boolean;
+}
+
+/** A room of which nothing was run yet. */
+export const UNTOUCHED: Pick<WorkRoom, 'left' | 'sanded' | 'checked' | 'sealed'> = {
+  left: () => ({ part: 1, from: undefined, sandAt: undefined }),
+  sanded: false,
+  checked: false,
+  sealed: false,
+};
+
+/** A walk with the lamp past so much wall in an hour: 1,200 ft². Common practice, no source. */
+const CHECK_MM2_PER_HOUR = 1200 * MM_PER_FOOT ** 2;
+
+const RUN: Readonly<Partial<Record<RunGroup, 0 | 1 | 2>>> = { butt: 0, flat: 1, bead: 2, angle: 2 };
+
+/**
+ * The work of a room that is still to do, in the order in which it is run: what one person or a pair can be sent to do in one
+ * go, with what has to be done, firm or dry before. A coat that is on in part leaves a smaller item.
+ *
+ * In the tape round the order of the school holds from one kind to the next. Later each coat waits for the one below it and
+ * for the other side of its angle, a skim for everything else, and sanding for every last coat.
+ */
+export function workOf(room: WorkRoom): readonly WorkItem[] {
+  const { coats, method } = room;
+  if (coats.length === 0) return [];
+  const groups = groupsOf(coats, method);
+  const open = groups.filter((group) => group.coats.some((coat) => room.left(coat).part > 0));
+  const itemOf = new Map<CoatId, string>();
+  for (const group of open)
+    for (const coat of group.coats) if (room.left(coat).part > 0) itemOf.set(coat.id, `${room.id}/${group.work}`);
+  const muds = new Map(coats.map((coat) => [coat.id, wetMudOf(coat, method)]));
+  const small = smallWorkOf(room.tally, coats, method);
+  const items: Draft[] = [];
+  const add = (draft: Draft) => items.push(draft);
+  const base = {
+    room: room.id,
+    people: 1,
+    tool: undefined,
+    from: undefined,
+    run: undefined,
+    muds: [],
+    part: 1,
+  } as const;
+
+  const tapeBegun = coats.some((coat) => coat.key === 'tape' && room.left(coat).part < 1);
+  const gaps = small.find(({ kind }) => kind === 'prefill');
+  const prefill = gaps && !tapeBegun ? `${room.id}/prefill` : undefined;
+  if (gaps && prefill)
+    add({
+      ...base,
+      work: 'prefill',
+      kind: 'prefill',
+      pass: 'tape',
+      coats: [],
+      hours: smallHours(gaps),
+      rate: 'prefill',
+      skill: 'tape',
+      after: [],
+    });
+
+  for (const group of open) {
+    const left = group.coats.filter((coat) => room.left(coat).part > 0);
+    const after: After[] = [];
+    if (prefill && group.pass === 'tape') after.push({ item: prefill, until: 'firm', muds: [] });
+    if (group.key === 'tape')
+      for (const before of open)
+        if (before.key === 'tape' && before.place < group.place && isRunInOrder(before.kind, group.kind))
+          after.push({ item: `${room.id}/${before.work}`, ...gapBetween(before, group, muds, method) });
+    for (const coat of left) {
+      for (const below of belowOf(coat, coats)) {
+        const item = itemOf.get(below.id);
+        if (item) after.push({ item, until: 'recoat', muds: mudsOf([below], muds) });
+      }
+      if (coat.class === 'surface')
+        for (const under of lastCoats(coats.filter((other) => other.class !== 'surface'))) {
+          const item = itemOf.get(under.id);
+          if (item) after.push({ item, until: 'sand', muds: mudsOf([under], muds) });
+        }
+    }
+    const from = latest(left.map((coat) => fromOf(coat, room)));
+    const extra = small.filter(
+      ({ kind, round }) => kind === 'factoryEdge' && group.kind === 'angle' && round === group.pass,
+    );
+    const parts = left.reduce((sum, coat) => sum + room.left(coat).part, 0);
+    add({
+      ...base,
+      work: group.work,
+      kind: group.kind,
+      pass: group.pass,
+      coats: left.map(({ id }) => id),
+      part: parts / group.coats.length,
+      hours: left.reduce(
+        (all, coat) => all + (coatHours(coat, method) + betweenHours(coat, coats, method)) * room.left(coat).part,
+        extra.reduce((all, one) => all + smallHours(one), 0),
+      ),
+      rate: `${group.kind}.${group.key}`,
+      people: left.some(({ toolKind }) => toolKind === 'box') ? 2 : 1,
+      skill: skillOf(group),
+      tool: toolOf(left, method),
+      from,
+      after: joined(after),
+      run: group.key === 'tape' || method.all.order === 'noWait' ? undefined : RUN[group.kind],
+      muds: mudsOf(left, muds),
+    });
+    for (const work of small) {
+      const centres =
+        work.kind === 'centring' && group.kind === 'butt' && work.round === group.pass && group.key !== 'tape';
+      const points = work.kind === 'threeWay' && group.kind === 'angle' && work.round === group.pass;
+      if ((!centres && !points) || items.some((item) => item.work === `${work.kind}.${group.pass}`)) continue;
+      const boxed = centres ? open.filter((other) => other.key === group.key && other.kind === 'flat') : [];
+      add({
+        ...base,
+        work: `${work.kind}.${group.pass}`,
+        kind: centres ? 'centring' : 'threeWay',
+        pass: group.pass,
+        coats: [],
+        hours: smallHours(work),
+        rate: work.kind,
+        skill: centres ? 'coat' : 'angles',
+        after: [group, ...boxed].map((own) => ({ item: `${room.id}/${own.work}`, until: 'ended' as const, muds: [] })),
+        muds: mudsOf(left, muds),
+      });
+    }
+  }
+
+  const wet = items.filter(({ muds: own }) => own.length > 0);
+  const sand = tasksOf(room.tally, coats, method).find(({ pass }) => pass === 'sand');
+  const sealed = sealedArea(room.tally, coats, method);
+  const ended = (work: string): readonly After[] =>
+    items.some((item) => item.work === work) ? [{ item: `${room.id}/${work}`, until: 'ended', muds: [] }] : [];
+  if (sand && (!room.sanded || wet.length > 0))
+    add({
+      ...base,
+      ...last('sand', sand.hours - ROOM_HOURS),
+      from: latest(coats.map((coat) => room.left(coat).sandAt)),
+      after: wet.map(({ work, muds: own }) => ({ item: `${room.id}/${work}`, until: 'sand' as const, muds: own })),
+    });
+  if (!room.checked || items.length > 0)
+    add({ ...base, ...last('check', room.tally.paintedArea / CHECK_MM2_PER_HOUR), after: ended('sand') });
+  if (sealed > 0 && (!room.sealed || items.length > 0))
+    add({ ...base, ...last('seal', sealed / SEAL_MM2_PER_HOUR), after: ended('check') });
+  return finished(room.id, items);
+}
+
+type Draft = Omit<WorkItem, 'id' | 'place'>;
+
+const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
+  ({
+    work: kind,
+    kind,
+    pass: kind,
+    coats: [],
+    hours,
+    rate: kind,
+    skill: kind,
+    ...(kind === 'check' ? { tool: 'lamp' } : {}),
+  }) as const;
+
+/** Walking in and setting up is done once a round, with what is run first of it. */
+function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
+  const entered = new Set<string>();
+  return drafts.map((draft, place) => {
+    const first = !entered.has(draft.pass);
+    entered.add(draft.pass);
+    return { ...draft, id: `${room}/${draft.work}`, place, hours: draft.hours + (first ? ROOM_HOURS : 0) };
+  });
+}
+
+/** Coats of one room that are run in one go: those of one kind, for one purpose, on one side. */
+interface Group {
+  readonly work: string;
+  readonly kind: RunGroup;
+  readonly key: Coat['key'];
+  readonly pass: Coat['round'];
+  readonly place: number;
+  readonly coats: readonly RoomCoat[];
+}
+
+function groupsOf(coats: readonly RoomCoat[], method: Method): readonly Group[] {
+  const groups = new Map<string, RoomCoat[]>();
+  for (const coat of coats) {
+    const work = workOfCoat(coat);
+    const known = groups.get(work);
+    if (known) known.push(coat);
+    else groups.set(work, [coat]);
+  }
+  return [...groups]
+    .flatMap(([work, own]): readonly Group[] => {
+      const [first] = own;
+      if (!first) return [];
+      const place = COAT_KEYS.indexOf(first.round) * 10 + passOrder(first.class, first.round, method.all);
+      return [{ work, kind: runGroupOf(first.class), key: first.key, pass: first.round, place, coats: own }];
+    })
+    .sort((a, b) => a.place - b.place);
+}
+
+/** Tape is laid over tape in the order of the school; screws cross nothing. */
+const isRunInOrder = (before: WorkKind, after: WorkKind): boolean => before !== 'fasteners' && after !== 'fasteners';
+
+function gapBetween(
+  before: Group,
+  after: Group,
+  muds: ReadonlyMap<CoatId, WetMud>,
+  method: Method,
+): Pick<After, 'until' | 'muds'> {
+  const crosses = (RUN[before.kind] ?? 2) < (RUN[after.kind] ?? 0);
+  return crosses && method.all.order !== 'noWait'
+    ? { until: 'firm', muds: mudsOf(before.coats, muds) }
+    : { until: 'ended', muds: [] };
+}
+
+/** The coats that have to be dry before one goes on: that below, and of an angle that of the other side before it. */
+function belowOf(coat: RoomCoat, coats: readonly RoomCoat[]): readonly RoomCoat[] {
+  const own = coats.filter((other) => other.class === coat.class);
+  const before = own.slice(
+    0,
+    own.findIndex(({ id }) => id === coat.id),
+  );
+  if (coat.side === undefined) return before.slice(-1);
+  const same = before.findLast(({ side }) => side === coat.side || side === undefined);
+  const other = before.findLast(({ side }) => side !== coat.side);
+  return [...new Set([same, other])].filter((one) => one !== undefined);
+}
+
+/** The last coats of every class and side. */
+const lastCoats = (coats: readonly RoomCoat[]): readonly RoomCoat[] =>
+  coats.filter((coat, index) =>
+    coats
+      .slice(index + 1)
+      .every((later) => later.class !== coat.class || (later.side !== coat.side && later.side !== undefined)),
+  );
+
+/** A skim waits for everything that lies on the wall too. */
+function fromOf(coat: RoomCoat, room: WorkRoom): number | undefined {
+  const own = room.left(coat).from;
+  if (coat.class !== 'surface') return own;
+  return latest([own, ...room.coats.map((other) => room.left(other).sandAt)]);
+}
+
+function skillOf({ kind, key, coats }: Group): Skill {
+  if (key === 'tape') return 'tape';
+  if (coats.some(({ toolKind }) => toolKind === 'box')) return 'box';
+  return kind === 'angle' ? 'angles' : 'coat';
+}
+
+/** A tool of which a crew has few: a box by its width in inches, a mechanical taper, a dispenser, an applicator. */
+function toolOf(coats: readonly RoomCoat[], method: Method): string | undefined {
+  const boxed = coats.find(({ toolKind }) => toolKind === 'box');
+  if (boxed) return `box-${Math.round(boxed.width / MM_PER_INCH)}`;
+  const taped = coats.find(({ tape }) => tape !== undefined);
+  if (!taped) return undefined;
+  const { laying } = choicesFor(method, taped.class);
+  return laying === 'belt' ? undefined : laying;
+}
+
+const mudsOf = (coats: readonly Coat[], muds: ReadonlyMap<CoatId, WetMud>): readonly WetMud[] =>
+  coats.flatMap(({ id }) => muds.get(id) ?? []);
+
+/** One wait for each item and reason. */
+function joined(after: readonly After[]): readonly After[] {
+  const known = new Map<string, After>();
+  for (const one of after) {
+    const key = `${one.item} ${one.until}`;
+    const before = known.get(key);
+    known.set(key, before ? { ...before, muds: [...new Set([...before.muds, ...one.muds])] } : one);
+  }
+  return [...known.values()];
+}
+
+function latest(instants: readonly (number | undefined)[]): number | undefined {
+  const known = instants.filter((at) => at !== undefined);
+  return known.length > 0 ? Math.max(...known) : undefined;
+}

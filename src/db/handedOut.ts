@@ -1,0 +1,68 @@
+import { Op, QueryTypes, type Transaction } from 'sequelize';
+import type { NewEntry } from '../core/log/entry';
+import { liftPayload } from '../core/log/liftEntry';
+import { PASSES } from '../core/work/tasksOf';
+import { firm } from './firm';
+import { EntryRow, models } from './models';
+
+type Handing = Extract<NewEntry, { kind: 'assigned' }>;
+
+/**
+ * A room of which some of this work was handed out by somebody after these entries' writer last looked; under the house's
+ * lock, so that of two who hand out the same at once one is told.
+ */
+export async function handedSince(
+  entries: readonly NewEntry[],
+  houseId: string,
+  transaction: Transaction,
+): Promise<string | undefined> {
+  const asked = entries.filter((entry): entry is Handing => entry.kind === 'assigned');
+  const seen = asked.flatMap(({ payload }) => payload.seen ?? []);
+  if (seen.length === 0) return undefined;
+  const rows = await EntryRow.findAll({
+    where: {
+      houseId,
+      kind: 'assigned',
+      roomId: [...new Set(asked.map(({ room }) => room))],
+      seq: { [Op.gt]: Math.min(...seen) },
+    },
+    transaction,
+  });
+  const since = rows.map(({ roomId, seq, kind, version, payload }) => ({
+    room: roomId,
+    seq,
+    work: (liftPayload(kind, payload, version) as Handing['payload']).work,
+  }));
+  return asked.find(({ room, payload }) =>
+    since.some((row) => row.room === room && row.seq > (payload.seen ?? row.seq) && isSameWork(row.work, payload.work)),
+  )?.room;
+}
+
+const isPass = (work: string): boolean => PASSES.some((pass) => pass === work);
+
+/** A whole pass may hold any kind of its work: a kind does not say of which pass it is. */
+const isSameWork = (a: string, b: string): boolean => a === b || isPass(a) || isPass(b);
+
+/** Days from a day on, on which people of the firm have work in other houses; by person. */
+export async function daysElsewhere(houseId: string, from: string): Promise<ReadonlyMap<string, readonly string[]>> {
+  const rows = await models().sequelize.query<{ day: string; people: readonly string[] }>(
+    `SELECT day, people FROM (
+       SELECT DISTINCT ON (house_id, room_id, work) day, people
+         FROM (SELECT house_id, room_id, at, seq, payload ->> 'day' AS day,
+                      coalesce(payload ->> 'work', payload ->> 'pass') AS work,
+                      coalesce(payload -> 'people', CASE WHEN payload ->> 'person' IS NULL THEN '[]'::jsonb
+                                                         ELSE jsonb_build_array(payload ->> 'person') END) AS people
+                 FROM entries WHERE firm = $1 AND house_id <> $2 AND kind = 'assigned') AS handed
+        ORDER BY house_id, room_id, work, at DESC, seq DESC) AS last
+      WHERE day >= $3`,
+    { type: QueryTypes.SELECT, bind: [firm(), houseId, from] },
+  );
+  const days = new Map<string, Set<string>>();
+  for (const { day, people } of rows) {
+    for (const person of people) {
+      const known = days.get(person) ?? new Set();
+      days.set(person, known.add(day));
+    }
+  }
+  return new Map([...days].map(([person, own]) => [person, [...own].sort()]));
+}

@@ -1,0 +1,20 @@
+import { granted, refused } from '../../contract/answer';
+import { saveCrew, savePainters } from '../../db/crews';
+import { findHouse } from '../../db/houses';
+import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
+
+export const planCommands: Handlers<'saveCrew' | 'setPainters'> = {
+  saveCrew: async ({ version, crew }) => {
+    const saved = await saveCrew(version, crew);
+    return saved
+      ? granted({ version: saved })
+      : refused('stale', 'Somebody changed the crew in the meantime. Reload to see it, then choose again.');
+  },
+
+  setPainters: async ({ house, room, day }) => {
+    const stored = await findHouse(house);
+    if (!stored) return refused('notFound', HOUSE_GONE);
+    if (room !== null && !stored.rooms.some((own) => own.room.id === room)) return refused('notFound', ROOM_GONE);
+    return (await savePainters(house, room, day)) ? granted(null) : refused('notFound', HOUSE_GONE);
+  },
+};

@@ -1,0 +1,111 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { Handed, PlanInput } from '@/core/plan/planInput';
+import { Dialog } from '@/ui/Dialog';
+import { dayWords, spanWords, timeOf } from '@/ui/when';
+import { STANDING_WORDS } from './PlanCardBox';
+import type { PlanCard } from './planCards';
+import { cardWords, toolWords, whoWords, whyWords } from './planWords';
+import type { Moved } from './usePlan';
+import { WhoAndWhen } from './WhoAndWhen';
+
+/** One card: what it is, why it stands where it stands, who else or when else could run it and what that costs. */
+export function CardDialog({
+  card,
+  input,
+  plan,
+  days,
+  unit,
+  mayHand,
+  busy,
+  price,
+  costWords,
+  move,
+  take,
+  letGo,
+  close,
+}: {
+  readonly card: PlanCard;
+  readonly input: PlanInput;
+  readonly plan: HousePlan;
+  readonly days: readonly string[];
+  readonly unit: 'in' | 'mm';
+  readonly mayHand: boolean;
+  readonly busy: boolean;
+  readonly price: (moved: Moved) => Promise<HousePlan | undefined>;
+  readonly costWords: (found: HousePlan, before: HousePlan, card: PlanCard) => string;
+  readonly move: (given: Handed | null) => void;
+  readonly take: () => void;
+  readonly letGo: () => void;
+  readonly close: () => void;
+}) {
+  const [given, setGiven] = useState<Handed>({ people: card.people, day: card.day });
+  const [cost, setCost] = useState<string>();
+  const key = JSON.stringify(given);
+  const isMoved = key !== JSON.stringify({ people: card.people, day: card.day });
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key says what is asked
+  useEffect(() => {
+    setCost(undefined);
+    if (!isMoved) return;
+    let gone = false;
+    void price(Object.fromEntries(card.items.map(({ id }) => [id, given]))).then((found) => {
+      if (!gone && found) setCost(costWords(found, plan, card));
+    });
+    return () => {
+      gone = true;
+    };
+  }, [key, isMoved]);
+
+  const [first] = given.people;
+  const skills = input.people.find(({ id }) => id === first)?.skills ?? [];
+  const unable = first !== undefined && card.items.some(({ skill }) => !skills.includes(skill)) ? [first] : [];
+  const tools = [...new Set(card.items.flatMap(({ tool }) => (tool ? [toolWords(tool, unit)] : [])))];
+  const someDays = [...new Set([...days, card.day])].sort();
+  return (
+    <Dialog title={`${card.room.name}, ${cardWords(card)}`} close={close}>
+      <p>
+        {whoWords(card.people, input)}, {dayWords(card.day)}, {timeOf(card.start, input.timeZone)} to{' '}
+        {timeOf(card.end, input.timeZone)}: {spanWords(card.hours)} of work by the usual rates
+        {tools.length > 0 ? `, with the ${tools.join(' and the ')}` : ''}; {STANDING_WORDS[card.standing]}.
+      </p>
+      <p className="text-muted">
+        {whyWords(card, input)}{' '}
+        {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}
+      </p>
+      {mayHand && <WhoAndWhen given={given} people={input.people} days={someDays} change={setGiven} />}
+      {isMoved && (
+        <p aria-live="polite" className="font-semibold">
+          {cost ?? 'Working out what that costs…'}
+        </p>
+      )}
+      {unable.length > 0 && (
+        <p role="alert" className="text-warning">
+          {whoWords(unable, input)} does not do this by the crew’s settings. You can hand it out all the same.
+        </p>
+      )}
+      <div className="modal-action flex-wrap">
+        <button type="button" className="btn" onClick={close}>
+          Close
+        </button>
+        {mayHand && card.standing === 'handed' && (
+          <button type="button" className="btn" disabled={busy} onClick={letGo}>
+            Let go
+          </button>
+        )}
+        {mayHand && isMoved && (
+          <button type="button" className="btn btn-primary" onClick={() => move(given)}>
+            Move it
+          </button>
+        )}
+        {mayHand && !isMoved && card.standing !== 'handed' && (
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={take}>
+            Hand it out
+          </button>
+        )}
+      </div>
+    </Dialog>
+  );
+}

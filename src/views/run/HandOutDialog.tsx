@@ -1,0 +1,116 @@
+'use client';
+
+import { useState } from 'react';
+import type { Handed, PlanInput } from '@/core/plan/planInput';
+import type { WorkItem } from '@/core/work/workItem';
+import { Dialog } from '@/ui/Dialog';
+import { SelectField } from '@/ui/SelectField';
+import { spanWords } from '@/ui/when';
+import { cardWords } from './planWords';
+import { WhoAndWhen } from './WhoAndWhen';
+
+/** One gesture for much: one kind of work in several rooms goes to one or two people. */
+export function HandOutDialog({
+  input,
+  days,
+  busy,
+  message,
+  put,
+  hand,
+  close,
+}: {
+  readonly input: PlanInput;
+  readonly days: readonly string[];
+  readonly busy: boolean;
+  readonly message: string | undefined;
+  /** Puts it on the board, to see what becomes of the plan. */
+  readonly put: (items: readonly WorkItem[], given: Handed) => void;
+  /** Hands it out at once. */
+  readonly hand: (items: readonly WorkItem[], given: Handed) => void;
+  readonly close: () => void;
+}) {
+  const kinds = kindsOf(input.items);
+  const [kind, setKind] = useState(kinds[0]?.key ?? '');
+  const [out, setOut] = useState<ReadonlySet<string>>(new Set());
+  const [given, setGiven] = useState<Handed>({ people: [input.people[0]?.id ?? ''], day: days[0] ?? '' });
+  const own = kinds.find(({ key }) => key === kind);
+  const rooms = input.rooms.filter(({ id }) => own?.items.some(({ room }) => room === id));
+  const items = own?.items.filter(({ room }) => !out.has(room)) ?? [];
+  const hours = items.reduce((sum, item) => sum + item.hours, 0);
+  const { people } = given;
+  const isEmpty = items.length === 0 || people[0] === '' || given.day === '';
+  return (
+    <Dialog title="Hand out several" close={close}>
+      <SelectField
+        label="Work"
+        options={kinds.map(({ key, words }) => [key, words] as const)}
+        value={kind}
+        onChange={(event) => setKind(event.target.value)}
+      />
+      <fieldset className="max-h-60 overflow-y-auto rounded-lg border border-base-300 p-3">
+        <legend className="px-1 font-semibold">Rooms</legend>
+        <div className="grid gap-1 sm:grid-cols-2">
+          {rooms.map(({ id, name }) => (
+            <label key={id} className="flex min-h-9 items-center gap-2">
+              <input
+                type="checkbox"
+                className="checkbox checkbox-sm"
+                checked={!out.has(id)}
+                onChange={() =>
+                  setOut((known) => {
+                    const next = new Set(known);
+                    if (!next.delete(id)) next.add(id);
+                    return next;
+                  })
+                }
+              />
+              {name}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+      <WhoAndWhen given={given} people={input.people} days={days} change={setGiven} />
+      <p aria-live="polite">
+        {items.length === 0
+          ? 'No room is chosen.'
+          : `${spanWords(hours / people.length)} for ${people.length === 2 ? 'both' : 'one'} by the usual rates, in ${new Set(items.map(({ room }) => room)).size} rooms.`}
+      </p>
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+      <div className="modal-action">
+        <button type="button" className="btn" onClick={close}>
+          Cancel
+        </button>
+        <button type="button" className="btn" disabled={isEmpty} onClick={() => put(items, given)}>
+          Put on the board
+        </button>
+        <button type="button" className="btn btn-primary" disabled={isEmpty || busy} onClick={() => hand(items, given)}>
+          Hand out
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+interface Kind {
+  readonly key: string;
+  readonly words: string;
+  readonly items: readonly WorkItem[];
+}
+
+/** The kinds of work that are open, whole rounds first. */
+function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
+  const kinds = new Map<string, { words: string; items: WorkItem[] }>();
+  const add = (key: string, words: string, item: WorkItem) => {
+    const known = kinds.get(key) ?? { words, items: [] };
+    known.items.push(item);
+    kinds.set(key, known);
+  };
+  for (const item of items) add(item.pass, `${cardWords({ pass: item.pass, items: [] })}: everything`, item);
+  for (const item of items)
+    if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ pass: item.pass, items: [item] }), item);
+  return [...kinds].map(([key, own]) => ({ key, ...own }));
+}

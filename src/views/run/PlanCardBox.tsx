@@ -1,0 +1,59 @@
+import { dayOf } from '@/core/log/dayOf';
+import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
+import { SectionGlyph } from '@/ui/section/SectionGlyph';
+import { dayWords, spanWords, timeOf } from '@/ui/when';
+import type { PlanCard } from './planCards';
+import { cardWords } from './planWords';
+
+const LOOK = {
+  handed: 'border-base-content/40 bg-base-100',
+  moved: 'border-dashed border-primary bg-base-100',
+  proposed: 'border-dashed border-base-content/30 bg-transparent',
+} as const;
+
+/** What is said of a card's standing beside its look. */
+export const STANDING_WORDS = { handed: 'handed out', moved: 'moved, not handed out', proposed: 'proposed' } as const;
+
+/** From when to when, with the day where that is another one. */
+export function timesOf({ start, end, day }: PlanCard, timeZone: string): string {
+  const last = dayOf(end, timeZone);
+  return `${timeOf(start, timeZone)}–${last === day ? '' : `${dayWords(last)} `}${timeOf(end, timeZone)}`;
+}
+
+/** A card: the room, what is run there, when and how long, with the section of its first class. */
+export function PlanCardBox({
+  card,
+  timeZone,
+  ways,
+}: {
+  readonly card: PlanCard;
+  readonly timeZone: string;
+  readonly ways: Readonly<Record<string, string>>;
+}) {
+  const coat = card.items.flatMap(({ coats }) => coats)[0];
+  const [kind, key, side] = coat?.split('.') ?? [];
+  return (
+    <div className={`rounded-lg border px-2 py-1.5 text-left ${LOOK[card.standing]}`}>
+      <p className="flex items-start justify-between gap-1 leading-tight font-semibold">
+        {card.room.name}
+        {kind && (
+          <SectionGlyph
+            kind={kind as CoatedClass}
+            way={ways[card.room.id] ?? ''}
+            layers={[{ phase: 'planned', key: key as CoatKey, side: side as Side | undefined }]}
+            className="h-6 w-13 shrink-0"
+          />
+        )}
+      </p>
+      <p className="text-sm leading-tight">{cardWords(card)}</p>
+      <p className="text-sm text-muted">
+        {timesOf(card, timeZone)}, {spanWords(card.hours)}
+        {card.people.length > 1 ? ' for two' : ''}
+      </p>
+      <p className="text-xs text-muted">
+        {STANDING_WORDS[card.standing]}
+        {card.slipped ? <span className="text-warning">, not ready on its day</span> : ''}
+      </p>
+    </div>
+  );
+}

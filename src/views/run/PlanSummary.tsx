@@ -1,0 +1,103 @@
+import type { PlanCard } from './planCards';
+import { boundWords, changeWords, finishWords } from './planWords';
+import type { PlanStanding } from './usePlan';
+
+/** When the house is finished by this plan, how soon it could be at all and why, and what can be done with the proposal. */
+export function PlanSummary({
+  standing,
+  cards,
+  moves,
+  mayHand,
+  chosen,
+  busy,
+  undo,
+  takeAll,
+  takeChosen,
+  show,
+}: {
+  readonly standing: PlanStanding;
+  readonly cards: readonly PlanCard[];
+  readonly moves: number;
+  readonly mayHand: boolean;
+  readonly chosen: number;
+  readonly busy: boolean;
+  readonly undo: () => void;
+  readonly takeAll: () => void;
+  readonly takeChosen: () => void;
+  readonly show: (panel: 'crew' | 'whatIf' | 'many') => void;
+}) {
+  const { plan, input, searching, failed, stop, again } = standing;
+  const open = cards.filter((card) => card.standing !== 'handed').length;
+  const isBest = plan !== undefined && plan.finish <= plan.bound;
+  return (
+    <section className="sheet space-y-3 p-4" aria-label="The plan">
+      {failed && (
+        <p role="alert" className="text-error">
+          {failed}
+        </p>
+      )}
+      {!plan && !failed && <p className="text-muted">Planning…</p>}
+      {plan && input && plan.assignments.length === 0 && (
+        <p className="text-lg">
+          {input.items.length === 0
+            ? 'Nothing is left to do in this house.'
+            : 'Nothing of this house can be planned: see below.'}
+        </p>
+      )}
+      {plan && input && plan.assignments.length > 0 && (
+        <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
+          <p className="text-xl">
+            Finish <strong>{finishWords(plan.finish, input)}</strong>
+            {plan.last.length > 0 && <span className="text-base text-muted"> with what is held, planned last</span>}
+          </p>
+          <p className="text-muted">
+            {isBest
+              ? `No plan finishes sooner: ${boundWords(plan, input)}.`
+              : `Cannot be before ${finishWords(plan.bound, input)} (${changeWords(plan.finish, plan.bound)}): ${boundWords(plan, input)}.`}
+          </p>
+        </div>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        {mayHand && (
+          <>
+            <button type="button" className="btn btn-primary btn-sm" disabled={busy || open === 0} onClick={takeAll}>
+              Take all
+            </button>
+            <button type="button" className="btn btn-sm" disabled={busy || chosen === 0} onClick={takeChosen}>
+              {chosen === 0 ? 'Take these' : `Take these (${chosen})`}
+            </button>
+            <button type="button" className="btn btn-sm" disabled={moves === 0} onClick={undo}>
+              Undo the move
+            </button>
+            <button type="button" className="btn btn-sm" disabled={!input} onClick={() => show('many')}>
+              Hand out several
+            </button>
+            <button type="button" className="btn btn-sm" disabled={!plan} onClick={() => show('whatIf')}>
+              What if
+            </button>
+            <button type="button" className="btn btn-sm" disabled={!input} onClick={() => show('crew')}>
+              Crew and tools
+            </button>
+          </>
+        )}
+        {searching ? (
+          <button type="button" className="btn btn-ghost btn-sm" onClick={stop}>
+            Searching for a better one: stop
+          </button>
+        ) : (
+          plan && (
+            <button type="button" className="btn btn-ghost btn-sm" onClick={again}>
+              Propose anew
+            </button>
+          )
+        )}
+      </div>
+      {mayHand && open > 0 && (
+        <p className="text-sm text-muted">
+          Dashed cards are a proposal: nobody sees them on their list until you take them. Drag a card to somebody else
+          or to another day, or press it.
+        </p>
+      )}
+    </section>
+  );
+}

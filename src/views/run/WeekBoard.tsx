@@ -1,0 +1,136 @@
+'use client';
+
+import { useDraggable, useDroppable } from '@dnd-kit/core';
+import { type ReactNode, useState } from 'react';
+import { dayOf } from '@/core/log/dayOf';
+import { dayWords, spanWords } from '@/ui/when';
+import type { BoardProps } from './boardProps';
+import { PlanCardBox } from './PlanCardBox';
+import type { PlanCard } from './planCards';
+
+/** So many days are shown at first. */
+const DAYS_SHOWN = 5;
+
+/** The week at a glance: people across, days down, each cell what somebody runs that day. */
+export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) => void }) {
+  const { cards, people, days, now, timeZone, done, mayHand, showDay, takeDay } = props;
+  const [all, setAll] = useState(false);
+  const today = dayOf(now, timeZone);
+  const shown = all ? days : days.slice(0, DAYS_SHOWN);
+  return (
+    <section className="sheet overflow-x-auto p-3 sm:p-4" aria-label="The week">
+      <table className="table table-fixed" style={{ minWidth: `${8 + people.length * 11}rem` }}>
+        <thead>
+          <tr>
+            <th scope="col" className="w-32">
+              Day
+            </th>
+            {people.map(({ id, name }) => (
+              <th key={id} scope="col" className="text-base text-base-content">
+                {name}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((day) => (
+            <tr key={day}>
+              <th scope="row" className="space-y-1 align-top">
+                <button
+                  type="button"
+                  className="link block text-left font-semibold whitespace-nowrap"
+                  onClick={() => showDay(day)}
+                >
+                  {day === today ? 'Today' : dayWords(day)}
+                </button>
+                {mayHand && cards.some((card) => card.day === day && card.standing !== 'handed') && (
+                  <button
+                    type="button"
+                    className="btn btn-xs whitespace-nowrap"
+                    onClick={() => takeDay(day)}
+                    aria-label={`Hand out all of ${dayWords(day)}`}
+                  >
+                    Take the day
+                  </button>
+                )}
+              </th>
+              {people.map(({ id, name, off, elsewhere }) => {
+                const own = cards.filter((card) => card.day === day && card.people.includes(id));
+                const hours = own.reduce((sum, card) => sum + card.hours / card.people.length, 0);
+                return (
+                  <Cell key={id} person={id} day={day}>
+                    {day === today &&
+                      (done[id] ?? []).map((words) => (
+                        <p key={words} className="text-sm text-muted">
+                          ✓ {words}
+                        </p>
+                      ))}
+                    {own.length === 0 && (
+                      <p className="text-sm text-muted">
+                        {elsewhere.includes(day) ? 'on another house' : off.includes(day) ? 'off' : 'free'}
+                      </p>
+                    )}
+                    {own.map((card) => (
+                      <Held key={card.key} card={card} name={name} board={props} />
+                    ))}
+                    {own.length > 0 && <p className="text-xs text-muted">{spanWords(hours)}</p>}
+                  </Cell>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {days.length > DAYS_SHOWN && (
+        <button type="button" className="btn btn-sm mt-2" onClick={() => setAll(!all)}>
+          {all ? 'The next days only' : `All ${days.length} days`}
+        </button>
+      )}
+    </section>
+  );
+}
+
+function Cell({
+  person,
+  day,
+  children,
+}: {
+  readonly person: string;
+  readonly day: string;
+  readonly children: ReactNode;
+}) {
+  const { setNodeRef, isOver } = useDroppable({ id: `${person} ${day}`, data: { person, day } });
+  return (
+    <td ref={setNodeRef} className={`align-top ${isOver ? 'bg-base-300' : ''}`}>
+      <div className="flex min-h-10 flex-col gap-1.5">{children}</div>
+    </td>
+  );
+}
+
+/** A card that is dragged by its body, opened by a press, and chosen by its box. */
+function Held({ card, name, board }: { readonly card: PlanCard; readonly name: string; readonly board: BoardProps }) {
+  const { mayHand, chosen, toggle, open, timeZone, ways } = board;
+  const { setNodeRef, listeners, isDragging } = useDraggable({ id: card.key, disabled: !mayHand });
+  return (
+    <div className="relative">
+      <button
+        ref={setNodeRef}
+        type="button"
+        className={`block w-full touch-pan-y ${isDragging ? 'opacity-40' : ''}`}
+        onClick={() => open(card.key)}
+        {...(mayHand ? listeners : {})}
+      >
+        <PlanCardBox card={card} timeZone={timeZone} ways={ways} />
+      </button>
+      {mayHand && card.standing !== 'handed' && (
+        <input
+          type="checkbox"
+          className="checkbox checkbox-sm absolute right-1.5 bottom-1.5"
+          aria-label={`Choose ${card.room.name}, ${card.pass} for ${name}`}
+          checked={chosen.has(card.key)}
+          onChange={() => toggle(card.key)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,128 @@
+'use client';
+
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
+import { useWorker } from '@/client/useWorker';
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { PlanInput } from '@/core/plan/planInput';
+import { WHAT_IFS, type WhatIfPrice } from '@/core/plan/whatIf';
+import { Dialog } from '@/ui/Dialog';
+import type { PlanWorker } from '@/workers/plan.worker';
+import { changeWords, finishWords } from './planWords';
+
+/** What could be done about the plan, each planned anew beside what it is now; one is taken with a press. */
+export function WhatIfDialog({
+  input,
+  plan,
+  takeSaturdays,
+  busy,
+  message,
+  close,
+}: {
+  readonly input: PlanInput;
+  readonly plan: HousePlan;
+  /** Works on Saturdays from now on. */
+  readonly takeSaturdays: () => void;
+  readonly busy: boolean;
+  readonly message: string | undefined;
+  readonly close: () => void;
+}) {
+  const [prices, setPrices] = useState<readonly WhatIfPrice[]>([]);
+  const [working, setWorking] = useState(true);
+  const worker = useWorker<PlanWorker>(
+    () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
+    () => setWorking(false),
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: of the plan as it was when this was opened
+  useEffect(() => {
+    worker
+      .ask()
+      .whatIf(
+        input,
+        plan,
+        proxy((price: WhatIfPrice) => setPrices((known) => [...known, price])),
+      )
+      .catch(() => undefined)
+      .finally(() => setWorking(false));
+  }, [worker]);
+  const ordered = WHAT_IFS.flatMap((kind) => prices.find((price) => price.kind === kind) ?? []);
+  return (
+    <Dialog title="What if" close={close} className="max-w-3xl">
+      <table className="table">
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            <th scope="col">Finish</th>
+            <th scope="col">Beside now</th>
+            <th scope="col">
+              <span className="sr-only">Take it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th scope="row">As it is</th>
+            <td>{finishWords(plan.finish, input)}</td>
+            <td />
+            <td />
+          </tr>
+          {ordered.map(({ kind, about, plan: other }) => (
+            <tr key={kind}>
+              <th scope="row">{wordsOf(kind, about)}</th>
+              <td>{finishWords(other.finish, input)}</td>
+              <td>{changeWords(plan.finish, other.finish)}</td>
+              <td>
+                {kind === 'saturday' && (
+                  <button type="button" className="btn btn-sm" disabled={busy} onClick={takeSaturdays}>
+                    Take it
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {working && <p className="text-muted">Planning each of them…</p>}
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+      <p className="text-sm text-muted">
+        Fans and heaters are told on Dry watch, mud is chosen in Coats, a room is released on House; the plan follows by
+        itself.
+      </p>
+      <div className="modal-action">
+        <button type="button" className="btn" onClick={close}>
+          Close
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+const KIND_WORDS: Readonly<Record<string, string>> = {
+  butt: 'butts',
+  flat: 'flats',
+  bead: 'beads',
+  angle: 'angles',
+  fasteners: 'fasteners',
+  surface: 'the skim',
+};
+
+function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
+  switch (kind) {
+    case 'person':
+      return 'One more person who does everything';
+    case 'saturday':
+      return 'Working on Saturdays';
+    case 'setting':
+      return `Setting mud (90 min) for ${KIND_WORDS[about ?? ''] ?? 'these coats'}`;
+    case 'fan':
+      return `A fan in the ${about}`;
+    case 'heater':
+      return `A heater in the ${about}`;
+    case 'released':
+      return 'Held rooms released now';
+  }
+}

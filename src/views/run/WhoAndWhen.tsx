@@ -1,0 +1,42 @@
+import type { Handed, PlanPerson } from '@/core/plan/planInput';
+import { SelectField } from '@/ui/SelectField';
+import { dayWords } from '@/ui/when';
+
+/** Who runs something, with whom, on which day. */
+export function WhoAndWhen({
+  given,
+  people,
+  days,
+  change,
+}: {
+  readonly given: Handed;
+  readonly people: readonly PlanPerson[];
+  readonly days: readonly string[];
+  readonly change: (given: Handed) => void;
+}) {
+  const [first = '', second = ''] = given.people;
+  const names = people.map(({ id, name }) => [id, name] as const);
+  const pair = (one: string, other: string) => (other === '' || other === one ? [one] : [one, other]);
+  return (
+    <div className="grid gap-3 sm:grid-cols-3">
+      <SelectField
+        label="Who"
+        options={names}
+        value={first}
+        onChange={(event) => change({ ...given, people: pair(event.target.value, second) })}
+      />
+      <SelectField
+        label="With"
+        options={[['', 'nobody else'], ...names.filter(([id]) => id !== first)]}
+        value={second}
+        onChange={(event) => change({ ...given, people: pair(first, event.target.value) })}
+      />
+      <SelectField
+        label="Day"
+        options={days.map((day) => [day, dayWords(day)] as const)}
+        value={given.day}
+        onChange={(event) => change({ ...given, day: event.target.value })}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,19 @@
+import type { PlanPerson } from '@/core/plan/planInput';
+import type { PlanCard } from './planCards';
+
+/** What both boards show. */
+export interface BoardProps {
+  readonly cards: readonly PlanCard[];
+  readonly people: readonly PlanPerson[];
+  readonly days: readonly string[];
+  readonly now: number;
+  readonly timeZone: string;
+  readonly ways: Readonly<Record<string, string>>;
+  readonly done: Readonly<Record<string, readonly string[]>>;
+  readonly mayHand: boolean;
+  /** The keys of cards that are chosen. */
+  readonly chosen: ReadonlySet<string>;
+  readonly toggle: (key: string) => void;
+  readonly open: (key: string) => void;
+  readonly showDay: (day: string | undefined) => void;
+}

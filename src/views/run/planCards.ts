@@ -1,0 +1,101 @@
+import type { PlanGroundAnswer } from '@/contract/plan';
+import { dayOf } from '@/core/log/dayOf';
+import type { Assignment, HousePlan } from '@/core/plan/planHouse';
+import type { Handed, PlanInput } from '@/core/plan/planInput';
+import type { WorkItem } from '@/core/work/workItem';
+import type { Moved } from './usePlan';
+
+/** Whether a card was handed out, was moved by the lead and not handed out yet, or is only proposed. */
+export type CardStanding = 'handed' | 'moved' | 'proposed';
+
+/** What the same people run of one round through a room on one day. Instants in ms since 1970. */
+export interface PlanCard {
+  readonly key: string;
+  readonly room: { readonly id: string; readonly name: string };
+  readonly pass: WorkItem['pass'];
+  readonly people: readonly string[];
+  /** YYYY-MM-DD */
+  readonly day: string;
+  readonly start: number;
+  readonly end: number;
+  /** Person-hours by the usual rates. */
+  readonly hours: number;
+  readonly items: readonly WorkItem[];
+  readonly standing: CardStanding;
+  /** Why the first of it begins no sooner. */
+  readonly why: Assignment['why'];
+  /** What was handed out for another day than it can be run on. */
+  readonly slipped: string | undefined;
+}
+
+/** The cards of a plan, in the order in which they begin. */
+export function planCards(
+  plan: HousePlan,
+  input: PlanInput,
+  ground: PlanGroundAnswer,
+  moved: Moved,
+): readonly PlanCard[] {
+  const items = new Map(input.items.map((item) => [item.id, item]));
+  const rooms = new Map(input.rooms.map((room) => [room.id, room]));
+  const cards: PlanCard[] = [];
+  /** What somebody runs, by person: other work in between makes another card. */
+  const runs = new Map<string, number>();
+  for (const { item: id, people, start, end, why } of plan.assignments) {
+    const item = items.get(id);
+    const room = rooms.get(item?.room ?? '');
+    if (!item || !room) continue;
+    const day = dayOf(start, input.timeZone);
+    const standing = id in moved ? 'moved' : ground.input.handed[id] ? 'handed' : 'proposed';
+    const given = input.handed[id];
+    const key = [room.id, item.pass, people.join('+'), day, standing].join(' ');
+    const place = runs.get(people[0] ?? '');
+    const known = place === undefined ? undefined : cards[place];
+    const goesOn = known?.key.startsWith(`${key} `) === true && people.every((person) => runs.get(person) === place);
+    const card: PlanCard = {
+      key: goesOn ? known.key : `${key} ${id}`,
+      room: { id: room.id, name: room.name },
+      pass: item.pass,
+      people,
+      day,
+      start: goesOn ? known.start : start,
+      end,
+      hours: (goesOn ? known.hours : 0) + item.hours,
+      items: goesOn ? [...known.items, item] : [item],
+      standing,
+      why: goesOn ? known.why : why,
+      slipped: (goesOn ? known.slipped : undefined) ?? (given && given.day < day ? given.day : undefined),
+    };
+    if (goesOn && place !== undefined) cards[place] = card;
+    else {
+      for (const person of people) runs.set(person, cards.length);
+      cards.push(card);
+    }
+  }
+  return cards;
+}
+
+/**
+ * What is written down when items are handed out: a whole round where all that is open of it goes to the same people.
+ *
+ * @param seen the last entry that is known: what somebody handed out after it is not handed out again
+ */
+export function handings(items: readonly WorkItem[], { people, day }: Handed, input: PlanInput, seen: number) {
+  const rounds = new Map<string, WorkItem[]>();
+  for (const item of items) {
+    const key = `${item.room} ${item.pass}`;
+    const known = rounds.get(key);
+    if (known) known.push(item);
+    else rounds.set(key, [item]);
+  }
+  return [...rounds.values()].flatMap((own) => {
+    const [first] = own;
+    if (!first) return [];
+    const open = input.items.filter(({ room, pass }) => room === first.room && pass === first.pass);
+    const works = open.length === own.length ? [first.pass] : own.map(({ work }) => work);
+    return works.map((work) => ({
+      kind: 'assigned' as const,
+      room: first.room,
+      payload: { work, people: [...people], day, seen },
+    }));
+  });
+}

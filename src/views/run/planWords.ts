@@ -1,0 +1,112 @@
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { PlanInput } from '@/core/plan/planInput';
+import type { WorkItem, WorkKind } from '@/core/work/workItem';
+import { PASS_NAMES } from '@/ui/state/words';
+import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
+import type { PlanCard } from './planCards';
+
+const KINDS: Readonly<Record<WorkKind, string>> = {
+  butt: 'butts',
+  flat: 'flats',
+  bead: 'beads',
+  angle: 'angles',
+  fasteners: 'fasteners',
+  surface: 'whole surface',
+  prefill: 'gaps',
+  threeWay: 'three-ways',
+  centring: 'butts centred',
+  sand: '',
+  check: '',
+  seal: '',
+};
+
+/** What a card is about: fill: butts, flats and angles. */
+export function cardWords({ pass, items }: Pick<PlanCard, 'pass' | 'items'>): string {
+  const kinds = [...new Set(items.map(({ kind }) => KINDS[kind]).filter((words) => words !== ''))];
+  return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}`;
+}
+
+/** One item in words: Hall, fill of butts. */
+export function itemWords(item: WorkItem | undefined, input: PlanInput): string {
+  if (!item) return 'something else';
+  const room = input.rooms.find(({ id }) => id === item.room)?.name ?? 'a room';
+  const kind = KINDS[item.kind];
+  return `${room}, ${PASS_NAMES[item.pass].toLowerCase()}${kind === '' ? '' : ` of ${kind}`}`;
+}
+
+/** A tool as people call it. */
+export function toolWords(tool: string, unit: 'in' | 'mm'): string {
+  const [kind, inches] = tool.split('-');
+  if (kind !== 'box') return TOOLS[tool] ?? tool;
+  return unit === 'in' ? `${inches} in box` : `${Math.round(Number(inches) * 25.4)} mm box`;
+}
+const TOOLS: Readonly<Record<string, string>> = {
+  taper: 'mechanical taper',
+  dispenser: 'wet-tape dispenser',
+  applicator: 'applicator and head',
+  lamp: 'lamp',
+};
+
+/** Why a card stands where it stands. */
+export function whyWords({ why, start, people }: PlanCard, input: PlanInput): string {
+  const holder = input.items.find(({ id }) => id === why.item);
+  const what = holder ? itemWords(holder, input) : '';
+  const at = timeOf(start, input.timeZone);
+  switch (why.cause) {
+    case 'start':
+      return 'It can begin as soon as somebody is here.';
+    case 'wall':
+      return `What is on the wall is ready ${untilWords(start, input.from, input.timeZone)}.`;
+    case 'before':
+      return `It waits for ${what}, to be done and dry (${at}).`;
+    case 'crossing':
+      return `It crosses ${what}, which is soft until ${at}.`;
+    case 'space':
+      return `There is no space beside ${what}.`;
+    case 'tool':
+      return `Its tool is in use: ${what}.`;
+    case 'people':
+      return `${whoWords(people, input)} ${people.length > 1 ? 'run' : 'runs'} ${what} before it.`;
+    case 'day':
+      return 'It was handed out for this day.';
+  }
+}
+
+/** What makes the bound, in words. */
+export function boundWords({ why }: HousePlan, input: PlanInput): string {
+  if (why.kind === 'nothing') return 'nothing is left to do';
+  const items = why.items.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
+  if (why.kind === 'chain') {
+    const room = input.rooms.find(({ id }) => id === items.at(-1)?.room)?.name ?? 'one room';
+    const coats = new Set(items.filter(({ muds }) => muds.length > 0).map(({ pass }) => pass)).size;
+    return coats > 0
+      ? `${room}: ${coats} ${coats === 1 ? 'round' : 'rounds'} of coats, each dry before the next, and what comes after`
+      : `${room}: what comes after its coats, one thing after the other`;
+  }
+  const who = why.people.length === input.people.length ? 'everybody' : whoWords(why.people, input);
+  return `${spanWords(Math.round(why.hours))} of work for ${who} before what still has to dry`;
+}
+
+/** Names in a row. */
+export const whoWords = (people: readonly string[], input: PlanInput): string =>
+  people.map((id) => input.people.find((person) => person.id === id)?.name ?? 'somebody').join(', ');
+
+/** Finish Thu 4 Dec, 14:00. */
+export const finishWords = (at: number, input: PlanInput): string => instantWords(at, input.timeZone);
+
+/** How much later or sooner: 2 h 10 later, the same. */
+export function changeWords(before: number, after: number): string {
+  const hours = Math.abs(after - before) / 3_600_000;
+  if (hours < 1 / 60) return 'same finish';
+  const days = Math.floor(hours / 24);
+  const span = days > 0 ? `${days} d ${Math.round(hours % 24)} h` : spanWords(hours);
+  return `${span} ${after > before ? 'later' : 'sooner'}`;
+}
+
+/** Why something is in no plan. */
+export const LEFT_OUT = {
+  nobody: 'nobody is able to',
+  noTool: 'there is no such tool',
+  before: 'it waits for something that is in no plan',
+  never: 'it never dries in this air',
+} as const;

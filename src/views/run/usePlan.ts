@@ -1,0 +1,130 @@
+'use client';
+
+import { proxy, type Remote } from 'comlink';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
+import { useWorker } from '@/client/useWorker';
+import type { PlanGroundAnswer } from '@/contract/plan';
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { Handed, PlanInput } from '@/core/plan/planInput';
+import { sortedText } from '@/ui/sortedText';
+import type { PlanWorker } from '@/workers/plan.worker';
+
+/** What of a plan the lead has moved and not handed out yet; null is let go. */
+export type Moved = Readonly<Record<string, Handed | null>>;
+
+export interface PlanStanding {
+  /** What it is made from; undefined until the server has told. */
+  readonly ground: PlanGroundAnswer | undefined;
+  /** With what was moved. */
+  readonly input: PlanInput | undefined;
+  readonly plan: HousePlan | undefined;
+  /** Whether it is still being searched. */
+  readonly searching: boolean;
+  readonly failed: string | undefined;
+  /** Ends the search where it is. */
+  readonly stop: () => void;
+  /** Plans from nothing. */
+  readonly again: () => void;
+  /** Fetches what it is made from once more. */
+  readonly fetchAnew: () => void;
+  /** What would become of it with another input; undefined where nothing was planned yet. */
+  readonly price: (input: PlanInput) => Promise<HousePlan | undefined>;
+}
+
+const LOST = 'The plan could not be fetched. What is shown is the last one known.';
+
+/**
+ * The plan of the page's house, made in a worker: a first one at once, better ones as they are found. A new one is searched
+ * for from the one before, so that it moves no more than it must.
+ *
+ * @param version of what the page shows: when it changes, what the plan is made from is fetched anew
+ */
+export function usePlan(version: string, moved: Moved): PlanStanding {
+  const { id } = useHouse();
+  const [ground, setGround] = useState<PlanGroundAnswer>();
+  const [plan, setPlan] = useState<HousePlan>();
+  const [searching, setSearching] = useState(false);
+  const [failed, setFailed] = useState<string>();
+  const [turn, setTurn] = useState(0);
+  const former = useRef<HousePlan>(undefined);
+  const asked = useRef<{ readonly question: string; readonly of: Remote<PlanWorker> }>(undefined);
+  const worker = useWorker<PlanWorker>(
+    () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
+    () => {
+      setSearching(false);
+      setFailed('This browser could not plan. Reload the page.');
+    },
+  );
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a page that shows something else asks again
+  useEffect(() => {
+    const gone = new AbortController();
+    fetch(`/h/${id}/plan`, { signal: gone.signal, headers: { accept: 'application/json' } })
+      .then(async (response) => {
+        if (!response.ok) throw new Error(String(response.status));
+        setGround(await response.json());
+        setFailed(undefined);
+      })
+      .catch(() => {
+        if (!gone.signal.aborted) setFailed(LOST);
+      });
+    return () => gone.abort();
+  }, [id, version, turn]);
+
+  const input = ground && withMoves(ground.input, moved);
+  const question = input ? sortedText(input) : '';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that is asked
+  useEffect(() => {
+    if (!input) return;
+    const current = worker.ask();
+    if (asked.current?.question === question && asked.current.of === current) return;
+    asked.current = { question, of: current };
+    const isLast = () => asked.current?.question === question && worker.isAsked(current);
+    const show = (found: HousePlan) => {
+      if (!isLast()) return;
+      former.current = found;
+      setPlan(found);
+    };
+    setSearching(true);
+    current
+      .plan(input, former.current ? { former: former.current } : {}, proxy(show))
+      .then((found) => {
+        if (!isLast()) return;
+        if (found) show(found);
+        setSearching(false);
+      })
+      .catch(() => {
+        if (!isLast()) return;
+        setSearching(false);
+        setFailed('The plan could not be made. Reload the page.');
+      });
+  }, [question, worker]);
+
+  const stop = useCallback(() => {
+    void worker.ask().stop();
+    setSearching(false);
+  }, [worker]);
+  const again = useCallback(() => {
+    asked.current = undefined;
+    former.current = undefined;
+    setGround((known) => known && { ...known });
+  }, []);
+  const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
+  const price = useCallback(
+    async (other: PlanInput) => (former.current ? await worker.ask().price(other, former.current) : undefined),
+    [worker],
+  );
+  return { ground, input, plan, searching, failed, stop, again, fetchAnew, price };
+}
+
+/** What is planned with what was moved: it stays where the lead put it. */
+export function withMoves(input: PlanInput, moved: Moved): PlanInput {
+  if (Object.keys(moved).length === 0) return input;
+  const handed = { ...input.handed };
+  for (const [item, given] of Object.entries(moved)) {
+    if (given) handed[item] = given;
+    else delete handed[item];
+  }
+  return { ...input, handed };
+}

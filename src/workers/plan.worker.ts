@@ -1,0 +1,49 @@
+import { expose } from 'comlink';
+import { type HouseOptions, type HousePlan, planAsBefore, planningHouse } from '../core/plan/planHouse';
+import type { PlanInput } from '../core/plan/planInput';
+import { type WhatIfPrice, whatIfs } from '../core/plan/whatIf';
+
+let asked = 0;
+
+/** The next message is heard between two steps. */
+const breathe = () => new Promise((resolve) => setTimeout(resolve));
+
+/** Plans away from the page; a new question ends the one before. */
+const plan = {
+  /**
+   * @param better is told each plan that is found, the first one at once
+   * @returns the last, undefined when something else was asked meanwhile
+   */
+  async plan(
+    input: PlanInput,
+    options: HouseOptions,
+    better: (plan: HousePlan) => void,
+  ): Promise<HousePlan | undefined> {
+    asked += 1;
+    const own = asked;
+    let last: HousePlan | undefined;
+    for (const found of planningHouse(input, options)) {
+      if (!last || found.finish !== last.finish || found.assignments.length !== last.assignments.length) better(found);
+      last = found;
+      await breathe();
+      if (own !== asked) return undefined;
+    }
+    return last;
+  },
+  /** Ends what was asked. */
+  stop() {
+    asked += 1;
+  },
+  /** What the lead could do about it, each planned anew and told as it is found. */
+  async whatIf(input: PlanInput, from: HousePlan, found: (price: WhatIfPrice) => void): Promise<void> {
+    for (const price of whatIfs(input, from)) {
+      found(price);
+      await breathe();
+    }
+  },
+  /** What a change would cost, without a search. */
+  price: (input: PlanInput, former: HousePlan): HousePlan => planAsBefore(input, former),
+};
+export type PlanWorker = typeof plan;
+
+expose(plan);
