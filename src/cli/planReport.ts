@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz';
 import { ASSUMED_AIR } from '../core/air/air';
 import type { House } from '../core/house/schema';
-import { dayOf } from '../core/log/dayOf';
+import { dayOf } from '../core/measure/dayOf';
 import { resolveMethod } from '../core/method/resolveMethod';
 import { roomCoats } from '../core/method/roomCoats';
 import { planHouse } from '../core/plan/planHouse';

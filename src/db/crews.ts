@@ -1,5 +1,7 @@
+import { QueryTypes } from 'sequelize';
 import { type Crew, crewSchema } from '../core/work/crew';
 import { type PaintersDates, withDate } from '../core/work/painters';
+import { firm } from './firm';
 import { lockHouse } from './houses';
 import { models } from './models';
 
@@ -22,14 +24,15 @@ export async function readCrew(): Promise<StoredCrew> {
  */
 export async function saveCrew(version: number, crew: Crew): Promise<number | undefined> {
   const { sequelize, CrewRow } = models();
-  return sequelize.transaction(async (transaction) => {
-    if (version === 0) {
-      const [, made] = await CrewRow.findOrCreate({ where: {}, defaults: { crew }, transaction });
-      return made ? 1 : undefined;
-    }
-    const [count] = await CrewRow.update({ crew, version: version + 1 }, { where: { version }, transaction });
-    return count === 1 ? version + 1 : undefined;
-  });
+  if (version === 0) {
+    const made = await sequelize.query<{ version: number }>(
+      'INSERT INTO crews (firm, crew) VALUES ($1, $2) ON CONFLICT DO NOTHING RETURNING version',
+      { type: QueryTypes.SELECT, bind: [firm(), JSON.stringify(crew)] },
+    );
+    return made[0]?.version;
+  }
+  const [count] = await CrewRow.update({ crew, version: version + 1 }, { where: { version } });
+  return count === 1 ? version + 1 : undefined;
 }
 
 /**

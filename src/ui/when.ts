@@ -1,4 +1,4 @@
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 
 const MINUTE_MS = 60_000;
 

@@ -12,8 +12,10 @@ test('choosing a level changes the ladder, the load and the coats to come', asyn
   await expect(page.getByRole('link', { name: /Coats/ })).toContainText('level 2');
   await page.goto(`${house}/run`);
   // Only the lantern room, which carries level 5, still has a fill round.
-  await expect(page.getByLabel(/Who runs .*, fill/)).toHaveCount(1);
-  await expect(page.getByLabel('Who runs Lantern room, fill')).toBeVisible();
+  await page.getByRole('button', { name: 'Hand out several' }).click();
+  await page.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: everything' });
+  await expect(page.getByRole('group', { name: 'Rooms' }).getByRole('checkbox')).toHaveCount(1);
+  await expect(page.getByLabel('Lantern room')).toBeChecked();
 });
 
 test('a room may have a level of its own', async ({ page, signIn, house }) => {

@@ -1,13 +1,11 @@
 import type { Page } from '@playwright/test';
-import { expect, startHouse, test, untilTaken, watchErrors } from './site';
+import { expect, handOut, startHouse, test, watchErrors } from './site';
 
 /** The lead hands a pass to Tobin for today. */
 async function hand(page: Page, house: string, pass: string): Promise<void> {
-  await page.goto(`${house}/run`);
-  await untilTaken(page, '/api/entries', () =>
-    page.getByLabel(`Who runs Chart room, ${pass}`).selectOption({ label: 'Tobin' }),
-  );
-  await expect(page.getByRole('region', { name: 'Lists by person and day' })).toContainText(`Chart room: ${pass}`);
+  await handOut(page, house, `${pass}: everything`, 'Tobin');
+  const card = page.getByRole('button', { name: new RegExp(`Chart room.*${pass}.*handed out`) });
+  await expect(card.first()).toBeVisible();
 }
 
 /** Tobin presses Done on his phone. */
@@ -35,7 +33,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await expect(lead).toHaveURL(/room=chart-room/);
 
   // The lead hands the tape round to a finisher, who logs it on his phone.
-  await hand(lead, house, 'tape');
+  await hand(lead, house, 'Tape');
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Tobin');
   await done(phone, house, /Tape coat on flats, inside angles and fasteners/);
@@ -54,13 +52,13 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await expect(flats).toHaveAccessibleName(/Go: fill coat/);
 
   // Fill, then finish with the second sides of the angles, each after a day.
-  await hand(lead, house, 'fill');
+  await hand(lead, house, 'Fill');
   await done(phone, house, /Fill coat on flats, inside angles and fasteners/);
   moveClock(48);
-  await hand(lead, house, 'finish');
+  await hand(lead, house, 'Finish');
   await done(phone, house, /Finish coat on flats, inside angles and fasteners/);
   moveClock(72);
-  await hand(lead, house, 'sand');
+  await hand(lead, house, 'Sand');
   await done(phone, house, /Sand the room/);
 
   // Checked in light, an open item mended, handed over and printed.

@@ -1,4 +1,4 @@
-import { expect, keepRoom, test, untilTaken } from './site';
+import { expect, handOut, keepRoom, test } from './site';
 
 /** A number with an imperial unit, or its signs; neither a slope of 1 in 40 nor 5 h 28 in all is one. */
 const IMPERIAL = /\d ?(?:in|ft|ft²|gal|qt)\b(?! \d| all)|°F|[′″]|\binch|\bfeet\b|\bfoot\b/;
@@ -26,10 +26,7 @@ test('a metric house shows no feet, inches or gallons', async ({ page, signIn })
   await expect(page.getByLabel('Quick line')).toHaveAttribute('placeholder', /2300 x 1500/);
   await keepRoom(page, 'Office: 5000 x 4000 x 2500, door 800x2000 wall 1, window 1200x1200 @900 wall 2 bead');
 
-  await page.goto(`${house}/run`);
-  await untilTaken(page, '/api/entries', () =>
-    page.getByLabel('Who runs Office, tape').selectOption({ label: 'Marit' }),
-  );
+  await handOut(page, house, 'Tape: everything', 'Marit');
   for (const view of VIEWS) {
     await page.goto(house + view);
     await expect(page.getByRole('main')).toBeVisible();

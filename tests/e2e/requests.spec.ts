@@ -159,7 +159,7 @@ test('a viewer records nothing, a finisher only their own work', async ({ page, 
       room: 'bath',
       at: minutesBefore(0),
       kind: 'assigned',
-      payload: { pass: 'sand', person: null, day: '2031-05-06' },
+      payload: { work: 'sand', people: [], day: '2031-05-06' },
     }),
   ).toBe(403);
 });

@@ -156,3 +156,14 @@ export async function keepRoom(page: Page, line: string): Promise<void> {
   await page.getByLabel('Quick line').press('Enter');
   await expect(page).toHaveURL(/room=/);
 }
+
+/** A lead hands one kind of work in every room that has it to somebody, for today. */
+export async function handOut(page: Page, house: string, work: string, name: string): Promise<void> {
+  await page.goto(`${house}/run`);
+  await page.getByRole('button', { name: 'Hand out several' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await dialog.getByLabel('Work', { exact: true }).selectOption({ label: work });
+  await dialog.getByLabel('Who').selectOption({ label: name });
+  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+  await expect(dialog).toBeHidden();
+}

@@ -29,10 +29,6 @@ export function faultsOf(plan: HousePlan, input: PlanInput, airs: readonly Air[]
     `${placed.size} run and ${plan.leftOut.length} left out of ${input.items.length}`,
   );
   check(plan.bound <= plan.finish, 'it is sooner than its bound');
-  check(
-    plan.finish === Math.max(input.from, ...plan.assignments.map(({ end }) => end)),
-    'its finish is not its last end',
-  );
 
   const shifts = new Map(
     input.people.map((person) => [person.id, shiftOn(input, [...person.off, ...person.elsewhere], person.hours)]),
@@ -113,6 +109,11 @@ export function faultsOf(plan: HousePlan, input: PlanInput, airs: readonly Air[]
   }
 
   const isLast = ({ of }: (typeof all)[number]) => plan.last.includes(of.room);
+  const lastEnd = (some: typeof all) => Math.max(input.from, ...some.map(({ end }) => end));
+  const main = all.some((one) => !isLast(one)) ? all.filter((one) => !isLast(one)) : all;
+  check(plan.finish === lastEnd(main), 'its finish is not its last end');
+  check(plan.withHeld === undefined || plan.withHeld.finish === lastEnd(all), 'with what is held it ends otherwise');
+  check(!plan.withHeld || plan.withHeld.bound <= plan.withHeld.finish, 'with what is held it is sooner than its bound');
   const others = Math.max(input.from, ...all.filter((one) => !isLast(one)).map(({ end }) => end));
   for (const one of all.filter(isLast)) check(one.start >= others, `${one.item} is run before those that are not held`);
   for (const { item, why } of plan.leftOut) {

@@ -35,7 +35,7 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   db: ['core', 'standins'],
   contract: ['core'],
   server: ['db', 'contract', 'core'],
-  client: ['contract', 'core'],
+  client: ['contract', 'core', 'workers'],
   ui: ['client', 'contract', 'core'],
   workers: ['core'],
   views: ['client', 'ui', 'workers', 'contract', 'core'],

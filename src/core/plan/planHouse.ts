@@ -45,8 +45,12 @@ export interface HousePlan {
   /** The items that hold up the finish, first to last. */
   readonly chain: readonly string[];
   readonly leftOut: readonly LeftOut[];
-  /** Rooms that are held and nobody knows how long: they come after everything else. */
+  /**
+   * Rooms that are held and nobody knows how long: they come after everything else. Where there is something else, finish,
+   * bound and chain are of that, and these are told apart.
+   */
   readonly last: readonly string[];
+  readonly withHeld: { readonly finish: number; readonly bound: number } | undefined;
 }
 
 export interface HouseOptions extends Pick<PlanOptions, 'seed' | 'effort'> {
@@ -79,13 +83,14 @@ export function* planningHouse(input: PlanInput, options: HouseOptions = {}): Ge
   let whole = first;
   for (const plan of planning(behind.problem, optionsFor(behind, input, options))) {
     const own = housePlan(plan, behind, input);
+    const main = first.assignments.length > 0 ? first : own;
     whole = {
-      start: first.assignments.length > 0 || own.assignments.length === 0 ? first.start : own.start,
-      finish: Math.max(first.finish, own.finish),
-      bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
-      why: own.assignments.length > 0 ? own.why : first.why,
+      ...main,
+      withHeld: {
+        finish: Math.max(first.finish, own.finish),
+        bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
+      },
       assignments: [...first.assignments, ...own.assignments],
-      chain: own.assignments.length > 0 ? own.chain : first.chain,
       leftOut: [...first.leftOut, ...own.leftOut],
       last: [...held],
     };
@@ -112,6 +117,7 @@ const emptyPlan = ({ from }: PlanInput): HousePlan => ({
   chain: [],
   leftOut: [],
   last: [],
+  withHeld: undefined,
 });
 
 function housePlan(
@@ -152,6 +158,7 @@ function housePlan(
     chain: named(chainOf({ times })).toReversed(),
     leftOut: [...leftOut, ...never.map((index): LeftOut => ({ item: items[index]?.id ?? '', why: 'never' }))],
     last: [],
+    withHeld: undefined,
   };
 }
 
@@ -215,7 +222,7 @@ export function planAsBefore(input: PlanInput, former: HousePlan): HousePlan {
   const times = placeAll(sequence, placing);
   const finish = times.ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);
   const plan = { sequence, times, finish, bound: { finish: 0, why: { kind: 'nothing' as const } } };
-  return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why, last: former.last };
+  return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why };
 }
 
 /** In this order as far as no job comes before what it waits for. */

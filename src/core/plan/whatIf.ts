@@ -1,5 +1,6 @@
 import { airWithVapour, vapourPressure } from '../air/air';
 import { SKILLS, type WorkItem } from '../work/workItem';
+import { personDays } from './personDays';
 import { type HousePlan, planHouse } from './planHouse';
 import type { PlanInput } from './planInput';
 
@@ -13,8 +14,8 @@ export interface WhatIfPrice {
   /** The room or the kind of work that it is about. */
   readonly about: string | undefined;
   readonly plan: HousePlan;
-  /** Person-hours of all that is planned. */
-  readonly hours: number;
+  /** On how many days how many people come: what is paid for. */
+  readonly personDays: number;
 }
 
 /** A fan moves air over the walls, m/s; a heater warms it, °C. Common practice, no source. */
@@ -32,14 +33,8 @@ export function* whatIfs(input: PlanInput, plan: HousePlan): Generator<WhatIfPri
     const changed = changedBy(kind, input, plan);
     if (!changed) continue;
     const other = planHouse(changed.input, { former: plan, effort: 0 });
-    yield { kind, about: changed.about, plan: other, hours: hoursOf(other, changed.input) };
+    yield { kind, about: changed.about, plan: other, personDays: personDays(other, input.timeZone) };
   }
-}
-
-/** Person-hours of all that is planned. */
-export function hoursOf(plan: HousePlan, { items }: PlanInput): number {
-  const planned = new Set(plan.assignments.map(({ item }) => item));
-  return items.reduce((sum, { id, hours }) => (planned.has(id) ? sum + hours : sum), 0);
 }
 
 interface Changed {

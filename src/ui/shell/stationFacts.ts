@@ -1,5 +1,5 @@
 import { jointLength } from '@/core/joints/tally';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { USUAL_CHOICES } from '@/core/room/methodAnswers';

@@ -1,7 +1,7 @@
 'use client';
 
 import { Line } from 'react-chartjs-2';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import { dayWords, instantWords, timeOf } from '@/ui/when';
 import { airScales, degreesOf } from './airScales';

@@ -1,5 +1,5 @@
 import { renderSVG } from 'uqr';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import { PrintButton } from '@/ui/PrintButton';
 import { Sign } from '@/ui/Sign';
 import { dayWords, roundedUp, timeOf } from '@/ui/when';

@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import { SHIFT } from '@/core/work/shift';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
 import { dayWords, roundedUp, timeOf, untilWords } from '@/ui/when';

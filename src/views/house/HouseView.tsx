@@ -1,5 +1,6 @@
 import Link from 'next/link';
-import { dayOf } from '@/core/log/dayOf';
+import type { ReactNode } from 'react';
+import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { dayListOf } from '@/core/work/dayListOf';
@@ -14,10 +15,12 @@ interface HouseViewProps {
   readonly now: number;
   readonly timeZone: string;
   readonly people: readonly { readonly id: string; readonly name: string }[];
+  /** When it will be done. */
+  readonly finish: ReactNode;
 }
 
 /** The morning walk: the rooms by how far they are, what can go now, what waits, what is stuck, and who is here. */
-export function HouseView({ houseId, site, now, timeZone, people }: HouseViewProps) {
+export function HouseView({ houseId, site, now, timeZone, people, finish }: HouseViewProps) {
   const floors = [...new Set(site.rooms.map(({ room }) => room.floor))];
   if (site.rooms.length === 0) return <NoRooms houseId={houseId} />;
   return (
@@ -35,6 +38,7 @@ export function HouseView({ houseId, site, now, timeZone, people }: HouseViewPro
             timeZone={timeZone}
           />
         ))}
+        {finish}
         <Today site={site} houseId={houseId} now={now} timeZone={timeZone} people={people} />
       </section>
       <Lists houseId={houseId} site={site} now={now} timeZone={timeZone} />
@@ -58,7 +62,7 @@ function NoRooms({ houseId }: { readonly houseId: string }) {
   );
 }
 
-function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people'>) {
+function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people' | 'finish'>) {
   const going = site.rooms.filter(({ standing }) => ['go', 'sand', 'check', 'handOver'].includes(standing.now.kind));
   const wet = site.rooms.filter(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   const stuck = site.rooms.filter(({ standing }) => standing.now.kind === 'stuck');
@@ -164,7 +168,7 @@ function wetNote(room: RoomSite, now: number, timeZone: string): string {
   return `${times.length} of ${room.standing.classes.length} classes, first until ${untilWords(Math.min(...times), now, timeZone)}`;
 }
 
-function Today({ houseId, site, now, timeZone, people }: HouseViewProps) {
+function Today({ houseId, site, now, timeZone, people }: Omit<HouseViewProps, 'finish'>) {
   const today = dayOf(now, timeZone);
   const handed = handedPasses(site.rooms);
   const work = people.flatMap((person) => {

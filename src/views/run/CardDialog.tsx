@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
+import type { Moved } from '@/client/usePlan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import { Dialog } from '@/ui/Dialog';
@@ -8,7 +9,6 @@ import { dayWords, spanWords, timeOf } from '@/ui/when';
 import { STANDING_WORDS } from './PlanCardBox';
 import type { PlanCard } from './planCards';
 import { cardWords, toolWords, whoWords, whyWords } from './planWords';
-import type { Moved } from './usePlan';
 import { WhoAndWhen } from './WhoAndWhen';
 
 /** One card: what it is, why it stands where it stands, who else or when else could run it and what that costs. */

@@ -1,4 +1,4 @@
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { dayWords, spanWords, timeOf } from '@/ui/when';

@@ -1,6 +1,6 @@
+import type { PlanStanding } from '@/client/usePlan';
 import type { PlanCard } from './planCards';
 import { boundWords, changeWords, finishWords } from './planWords';
-import type { PlanStanding } from './usePlan';
 
 /** When the house is finished by this plan, how soon it could be at all and why, and what can be done with the proposal. */
 export function PlanSummary({
@@ -48,7 +48,12 @@ export function PlanSummary({
         <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <p className="text-xl">
             Finish <strong>{finishWords(plan.finish, input)}</strong>
-            {plan.last.length > 0 && <span className="text-base text-muted"> with what is held, planned last</span>}
+            {plan.withHeld && plan.withHeld.finish > plan.finish && (
+              <span className="text-base text-muted">
+                {' '}
+                but for what is held; with it {finishWords(plan.withHeld.finish, input)}
+              </span>
+            )}
           </p>
           <p className="text-muted">
             {isBest

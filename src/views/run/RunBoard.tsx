@@ -12,7 +12,8 @@ import {
 import { useMemo, useRef, useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import { useLog } from '@/client/useLog';
-import { dayOf } from '@/core/log/dayOf';
+import { type Moved, usePlan, withMoves } from '@/client/usePlan';
+import { dayOf } from '@/core/measure/dayOf';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed } from '@/core/plan/planInput';
 import type { WorkItem } from '@/core/work/workItem';
@@ -26,7 +27,6 @@ import { PlanSummary } from './PlanSummary';
 import { handings, type PlanCard, planCards } from './planCards';
 import { changeWords } from './planWords';
 import { Unplanned } from './Unplanned';
-import { type Moved, usePlan, withMoves } from './usePlan';
 import { WeekBoard } from './WeekBoard';
 import { WhatIfDialog } from './WhatIfDialog';
 

@@ -1,5 +1,5 @@
-import { dayOf } from '@/core/log/dayOf';
 import type { Person } from '@/core/log/person';
+import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { wayOfRooms } from '@/ui/section/sectionsOf';

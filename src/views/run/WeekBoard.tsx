@@ -2,7 +2,7 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import { dayWords, spanWords } from '@/ui/when';
 import type { BoardProps } from './boardProps';
 import { PlanCardBox } from './PlanCardBox';

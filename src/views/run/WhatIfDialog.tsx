@@ -3,9 +3,10 @@
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { useWorker } from '@/client/useWorker';
+import { personDays } from '@/core/plan/personDays';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
-import { WHAT_IFS, type WhatIfPrice } from '@/core/plan/whatIf';
+import type { WhatIfPrice } from '@/core/plan/whatIf';
 import { Dialog } from '@/ui/Dialog';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { changeWords, finishWords } from './planWords';
@@ -45,7 +46,6 @@ export function WhatIfDialog({
       .catch(() => undefined)
       .finally(() => setWorking(false));
   }, [worker]);
-  const ordered = WHAT_IFS.flatMap((kind) => prices.find((price) => price.kind === kind) ?? []);
   return (
     <Dialog title="What if" close={close} className="max-w-3xl">
       <table className="table">
@@ -54,6 +54,9 @@ export function WhatIfDialog({
             <th scope="col">What</th>
             <th scope="col">Finish</th>
             <th scope="col">Beside now</th>
+            <th scope="col" className="text-right">
+              Person-days
+            </th>
             <th scope="col">
               <span className="sr-only">Take it</span>
             </th>
@@ -64,13 +67,15 @@ export function WhatIfDialog({
             <th scope="row">As it is</th>
             <td>{finishWords(plan.finish, input)}</td>
             <td />
+            <td className="text-right">{personDays(plan, input.timeZone)}</td>
             <td />
           </tr>
-          {ordered.map(({ kind, about, plan: other }) => (
+          {prices.map(({ kind, about, plan: other, personDays: days }) => (
             <tr key={kind}>
               <th scope="row">{wordsOf(kind, about)}</th>
               <td>{finishWords(other.finish, input)}</td>
               <td>{changeWords(plan.finish, other.finish)}</td>
+              <td className="text-right">{days}</td>
               <td>
                 {kind === 'saturday' && (
                   <button type="button" className="btn btn-sm" disabled={busy} onClick={takeSaturdays}>

@@ -1,9 +1,9 @@
+import type { Moved } from '@/client/usePlan';
 import type { PlanGroundAnswer } from '@/contract/plan';
-import { dayOf } from '@/core/log/dayOf';
+import { dayOf } from '@/core/measure/dayOf';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import type { WorkItem } from '@/core/work/workItem';
-import type { Moved } from './usePlan';
 
 /** Whether a card was handed out, was moved by the lead and not handed out yet, or is only proposed. */
 export type CardStanding = 'handed' | 'moved' | 'proposed';

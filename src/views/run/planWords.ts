@@ -98,8 +98,8 @@ export const finishWords = (at: number, input: PlanInput): string => instantWord
 export function changeWords(before: number, after: number): string {
   const hours = Math.abs(after - before) / 3_600_000;
   if (hours < 1 / 60) return 'same finish';
-  const days = Math.floor(hours / 24);
-  const span = days > 0 ? `${days} d ${Math.round(hours % 24)} h` : spanWords(hours);
+  const whole = Math.round(hours);
+  const span = whole >= 24 ? `${Math.floor(whole / 24)} d ${whole % 24} h` : spanWords(hours);
   return `${span} ${after > before ? 'later' : 'sooner'}`;
 }
 

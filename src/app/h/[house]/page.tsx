@@ -1,11 +1,14 @@
 import type { Metadata } from 'next';
+import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
+import { FinishPanel } from '@/views/house/FinishPanel';
 import { HouseView } from '@/views/house/HouseView';
 
 export const metadata: Metadata = { title: 'House' };
 
 export default async function HousePage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { site, now, timeZone, people } = await visitHouse(house);
-  return <HouseView houseId={house} site={site} now={now} timeZone={timeZone} people={people} />;
+  const { person, site, now, timeZone, people, mark } = await visitHouse(house);
+  const finish = <FinishPanel version={`${mark.seq} ${mark.rooms} ${mark.air}`} maySet={mayAct(person, 'lead')} />;
+  return <HouseView houseId={house} site={site} now={now} timeZone={timeZone} people={people} finish={finish} />;
 }

@@ -2,13 +2,12 @@
 
 import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useHouse } from '@/client/HouseContext';
-import { useWorker } from '@/client/useWorker';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
-import { sortedText } from '@/ui/sortedText';
 import type { PlanWorker } from '@/workers/plan.worker';
+import { useHouse } from './HouseContext';
+import { useWorker } from './useWorker';
 
 /** What of a plan the lead has moved and not handed out yet; null is let go. */
 export type Moved = Readonly<Record<string, Handed | null>>;
@@ -32,15 +31,18 @@ export interface PlanStanding {
   readonly price: (input: PlanInput) => Promise<HousePlan | undefined>;
 }
 
+const NOTHING: Moved = {};
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
 /**
  * The plan of the page's house, made in a worker: a first one at once, better ones as they are found. A new one is searched
  * for from the one before, so that it moves no more than it must.
  *
+ * @param moved what the lead put somewhere else
+ * @param effort how long it is searched for; a while where it is not said
  * @param version of what the page shows: when it changes, what the plan is made from is fetched anew
  */
-export function usePlan(version: string, moved: Moved): PlanStanding {
+export function usePlan(version: string, moved: Moved = NOTHING, effort?: number): PlanStanding {
   const { id } = useHouse();
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [plan, setPlan] = useState<HousePlan>();
@@ -50,7 +52,7 @@ export function usePlan(version: string, moved: Moved): PlanStanding {
   const former = useRef<HousePlan>(undefined);
   const asked = useRef<{ readonly question: string; readonly of: Remote<PlanWorker> }>(undefined);
   const worker = useWorker<PlanWorker>(
-    () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
+    () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
     () => {
       setSearching(false);
       setFailed('This browser could not plan. Reload the page.');
@@ -73,7 +75,7 @@ export function usePlan(version: string, moved: Moved): PlanStanding {
   }, [id, version, turn]);
 
   const input = ground && withMoves(ground.input, moved);
-  const question = input ? sortedText(input) : '';
+  const question = input ? JSON.stringify(input) : '';
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that is asked
   useEffect(() => {
     if (!input) return;
@@ -88,7 +90,11 @@ export function usePlan(version: string, moved: Moved): PlanStanding {
     };
     setSearching(true);
     current
-      .plan(input, former.current ? { former: former.current } : {}, proxy(show))
+      .plan(
+        input,
+        { ...(former.current ? { former: former.current } : {}), ...(effort === undefined ? {} : { effort }) },
+        proxy(show),
+      )
       .then((found) => {
         if (!isLast()) return;
         if (found) show(found);

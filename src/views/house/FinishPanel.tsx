@@ -1,0 +1,147 @@
+'use client';
+
+import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
+import { useCommand } from '@/client/useCommand';
+import { usePlan } from '@/client/usePlan';
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { PlanInput, PlanRoom } from '@/core/plan/planInput';
+import { dateFor, type PaintersDates } from '@/core/work/painters';
+import { dayWords, instantWords, spanWords } from '@/ui/when';
+
+const HOUR_MS = 3_600_000;
+
+/** When the house and each room will be done by the plan, when the painters come, and what threatens that. */
+export function FinishPanel({ version, maySet }: { readonly version: string; readonly maySet: boolean }) {
+  const { ground, input, plan, failed } = usePlan(version, undefined, 0);
+  const [open, setOpen] = useState(false);
+  const late = input && plan ? input.rooms.flatMap((room) => threatTo(room, plan, input) ?? []) : [];
+  return (
+    <section className="sheet space-y-2 p-4 xl:col-span-2" aria-label="Finish">
+      <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <h2>Finish</h2>
+        {ground && maySet && <PaintersDay dates={ground.dates} room={null} label="Painters come" />}
+      </div>
+      {!plan && <p className="text-muted">{failed ?? 'Planning…'}</p>}
+      {plan && input && (
+        <>
+          <p>
+            {input.items.length === 0
+              ? 'Nothing is left to do.'
+              : `By the plan all is done ${instantWords(plan.finish, input.timeZone)}`}
+            {plan.withHeld && plan.withHeld.finish > plan.finish && ', but for what is held'}
+            {ground?.dates.house && `; the painters come ${dayWords(ground.dates.house)}`}.
+          </p>
+          {late.length > 0 && (
+            <ul className="text-error">
+              {late.map((words) => (
+                <li key={words}>◆ {words}</li>
+              ))}
+            </ul>
+          )}
+          <button type="button" className="btn btn-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
+            Room by room
+          </button>
+          {open && ground && (
+            <table className="table">
+              <thead>
+                <tr>
+                  <th scope="col">Room</th>
+                  <th scope="col">Done</th>
+                  <th scope="col">Painters</th>
+                </tr>
+              </thead>
+              <tbody>
+                {input.rooms.map((room) => (
+                  <tr key={room.id}>
+                    <th scope="row">{room.name}</th>
+                    <td>{doneWords(room, plan, input)}</td>
+                    <td>
+                      {maySet ? (
+                        <PaintersDay
+                          dates={ground.dates}
+                          room={room.id}
+                          label={`Painters come to ${room.name}`}
+                          hidden
+                        />
+                      ) : (
+                        (dateFor(ground.dates, room.id) ?? '')
+                      )}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+/** The day on which the painters come, changed where it stands. */
+function PaintersDay({
+  dates,
+  room,
+  label,
+  hidden = false,
+}: {
+  readonly dates: PaintersDates;
+  readonly room: string | null;
+  readonly label: string;
+  /** Whether the table says it already. */
+  readonly hidden?: boolean;
+}) {
+  const { id } = useHouse();
+  const command = useCommand();
+  const known = (room === null ? dates.house : dates.rooms[room]) ?? '';
+  const [day, setDay] = useState(known);
+  const save = async () => {
+    if (day !== known) await command.run('setPainters', { house: id, room, day: day === '' ? null : day });
+  };
+  return (
+    <div>
+      <label className="flex items-center gap-2">
+        <span className={hidden ? 'sr-only' : ''}>{label}</span>
+        <input
+          type="date"
+          className="input input-sm w-40"
+          value={day}
+          disabled={command.busy}
+          onChange={(event) => setDay(event.target.value)}
+          onBlur={() => void save()}
+        />
+      </label>
+      {command.message && (
+        <p role="alert" className="text-sm text-error">
+          {command.message}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function endOf(room: PlanRoom, plan: HousePlan, input: PlanInput): { readonly end: number; readonly planned: boolean } {
+  const items = new Set(input.items.filter((item) => item.room === room.id).map(({ id }) => id));
+  const own = plan.assignments.filter(({ item }) => items.has(item));
+  return { end: Math.max(0, ...own.map(({ end }) => end)), planned: own.length === items.size };
+}
+
+function doneWords(room: PlanRoom, plan: HousePlan, input: PlanInput): string {
+  const { end, planned } = endOf(room, plan, input);
+  if (!planned) return 'not planned whole: see the run sheet';
+  if (end === 0) return 'done';
+  return `${instantWords(end, input.timeZone)}${plan.last.includes(room.id) ? ', if it is released by then' : ''}`;
+}
+
+/** Why a room will not be ready for the painters. */
+function threatTo(room: PlanRoom, plan: HousePlan, input: PlanInput): string | undefined {
+  if (room.due === undefined) return undefined;
+  const { end, planned } = endOf(room, plan, input);
+  const items = input.items.some((item) => item.room === room.id);
+  if (items && room.due < input.from) return `${room.name}: the painters’ date has passed, and it is not done`;
+  if (!planned) return `${room.name}: not all of it can be planned before the painters come`;
+  if (end <= room.due) return undefined;
+  const why = plan.last.includes(room.id) ? ', since nobody knows how long it is held' : '';
+  return `${room.name}: ${spanWords(Math.ceil((end - room.due) / HOUR_MS))} after the painters come${why}`;
+}
