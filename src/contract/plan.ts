@@ -1,10 +1,13 @@
 import type { PlanInput } from '../core/plan/planInput';
+import type { Paces } from '../core/rates/learn';
 import type { Crew } from '../core/work/crew';
 import type { PaintersDates } from '../core/work/painters';
 
 /** What `GET …/plan` tells the run sheet: all that a worker plans from, and what it may change. */
 export interface PlanGroundAnswer {
   readonly input: PlanInput;
+  /** How fast people are by what they logged, for a lead. */
+  readonly paces: Paces;
   /** The last entry of the log that it knows. */
   readonly seq: number;
   readonly crew: Crew;

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import type { PlanGroundAnswer } from '../contract/plan';
 import { dayOf } from '../core/measure/dayOf';
-import type { PlanInput } from '../core/plan/planInput';
+import type { PlanInput, PlanPerson } from '../core/plan/planInput';
+import { learn, type Paces } from '../core/rates/learn';
+import { evidenceIn } from '../core/readiness/evidenceIn';
 import { memberOf } from '../core/readiness/memberOf';
 import { planInputOf } from '../core/readiness/planInputOf';
 import { readCrew } from '../db/crews';
@@ -24,19 +26,21 @@ export async function planGround(house: string): Promise<Response> {
     if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
     const { site, people, now, timeZone, mark, dates } = await loadSite(id);
     const [{ crew, version }, elsewhere] = await Promise.all([readCrew(), daysElsewhere(id, dayOf(now, timeZone))]);
+    const paces = learn(evidenceIn(site.rooms));
     const members = people
       .filter(({ role, left }) => role !== 'viewer' && !left)
       .map((one) => ({
         ...memberOf(crew, one),
         id: one.id,
         name: one.name,
-        pace: {},
+        pace: pacesOf(paces[one.id]),
         elsewhere: elsewhere.get(one.id) ?? [],
       }));
     const ofCrew = mayAct(person, 'finisher');
     const input = planInputOf(site, { crew, people: members, timeZone, dates }, now);
     const answer: PlanGroundAnswer = {
-      input: ofCrew ? input : withoutNames(input),
+      input: mayAct(person, 'lead') ? input : ofCrew ? withOwnPace(input, person.id) : withoutNames(input),
+      paces: mayAct(person, 'lead') ? paces : {},
       seq: mark.seq,
       crew: ofCrew ? crew : { ...crew, people: {} },
       crewVersion: version,
@@ -45,6 +49,15 @@ export async function planGround(house: string): Promise<Response> {
     return Response.json(answer, { headers: { 'cache-control': 'no-store' } });
   });
 }
+
+const pacesOf = (own: Paces[string] = {}): PlanPerson['pace'] =>
+  Object.fromEntries(Object.entries(own).map(([rate, { pace }]) => [rate, pace]));
+
+/** How fast others are is for the lead and for themselves. */
+const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
+  ...input,
+  people: input.people.map((person) => (person.id === id ? person : { ...person, pace: {} })),
+});
 
 /** The same plan by people whom nobody knows. */
 function withoutNames(input: PlanInput): PlanInput {
@@ -55,7 +68,7 @@ function withoutNames(input: PlanInput): PlanInput {
   ]);
   return {
     ...input,
-    people: input.people.map((person) => ({ ...person, id: ids.get(person.id) ?? '', name: '' })),
+    people: input.people.map((person) => ({ ...person, id: ids.get(person.id) ?? '', name: '', pace: {} })),
     handed: Object.fromEntries(handed),
   };
 }

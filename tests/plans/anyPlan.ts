@@ -70,7 +70,9 @@ export function anyPlan(seed: number): AnyPlan {
       skills,
       learner: often(0.15),
       off: often(0.3) ? [dayAfter(upTo(4)), dayAfter(7 + upTo(4))] : [],
-      pace: often(0.4) ? { 'flat.fill': 0.5 + random(), sand: 0.5 + random(), 'angle.tape': 0.5 + random() } : {},
+      pace: often(0.4)
+        ? { 'flat.fill.knife': 0.5 + random(), sand: 0.5 + random(), 'angle.tape.knife': 0.5 + random() }
+        : {},
       elsewhere: often(0.2) ? [dayAfter(upTo(3))] : [],
     };
   });

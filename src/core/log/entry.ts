@@ -33,6 +33,8 @@ const run = {
     .optional(),
   begun: instantSchema.optional(),
   ended: instantSchema.optional(),
+  /** Minutes in between in which nobody worked on it. */
+  paused: z.number().min(0, 'must be 0 or more').max(14_400, 'must be at most ten days').optional(),
 };
 
 /** A piece that a coat was put on, and how much of it where that is not the whole: mm, fasteners by count, mm² of surface. */

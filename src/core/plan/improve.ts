@@ -1,3 +1,4 @@
+import { groupBy } from '../measure/groupBy';
 import { NEVER } from './calendar';
 import { type Placing, placeAll, type Sequence } from './place';
 import { type PlanProblem, type Team, teamsFor } from './problem';
@@ -42,7 +43,7 @@ export function improve(
   const count = problem.jobs.length;
   if (count === 0) return start;
   const followers = followersOf(problem);
-  const visits = visitsOf(problem);
+  const visits = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.visit);
   let { worth } = start;
   let order = Int32Array.from(start.sequence.order);
   let teams = [...start.sequence.teams];
@@ -57,7 +58,7 @@ export function improve(
     const places = placesOf(order);
     const how = random();
     if (how < GATHERS) {
-      const block = visits[job.visit] ?? [];
+      const block = visits.get(job.visit) ?? [];
       const team = teams[index];
       for (const other of block) if (isAble(problem, other, team)) tried.teams[other] = team;
       gather(tried.order, places, block, problem, followers);
@@ -81,17 +82,6 @@ export function improve(
     chain = chainOf(placing);
   }
   return { sequence: { order, teams }, worth };
-}
-
-/** The jobs of each round through a room. */
-function visitsOf({ jobs }: PlanProblem): readonly (readonly number[])[] {
-  const visits: number[][] = [];
-  for (const [index, { visit }] of jobs.entries()) {
-    const known = visits[visit];
-    if (known) known.push(index);
-    else visits[visit] = [index];
-  }
-  return visits;
 }
 
 function isAble(problem: PlanProblem, index: number, team: Team | undefined): boolean {

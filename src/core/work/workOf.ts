@@ -1,6 +1,7 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
 import type { Tally } from '../joints/tally';
 import { sealedArea } from '../materials/loadList';
+import { groupBy } from '../measure/groupBy';
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, type Coat, type CoatId } from '../method/coat';
 import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
@@ -10,7 +11,7 @@ import { smallWorkOf } from '../method/smallWork';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
 import type { After, Skill, WorkItem, WorkKind } from './workItem';
-import { workOfCoat } from './workName';
+import { rateOfCoat, workOfCoat } from './workName';
 
 /** How far one coat of a room is. */
 export interface CoatLeft {
@@ -127,7 +128,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
         (all, coat) => all + (coatHours(coat, method) + betweenHours(coat, coats, method)) * room.left(coat).part,
         extra.reduce((all, one) => all + smallHours(one), 0),
       ),
-      rate: `${group.kind}.${group.key}`,
+      rate: rateOfCoat(group.coats[0]),
       people: left.some(({ toolKind }) => toolKind === 'box') ? 2 : 1,
       skill: skillOf(group),
       tool: toolOf(left, method),
@@ -207,23 +208,18 @@ interface Group {
   readonly key: Coat['key'];
   readonly pass: Coat['round'];
   readonly place: number;
-  readonly coats: readonly RoomCoat[];
+  readonly coats: readonly [RoomCoat, ...RoomCoat[]];
 }
 
 function groupsOf(coats: readonly RoomCoat[], method: Method): readonly Group[] {
-  const groups = new Map<string, RoomCoat[]>();
-  for (const coat of coats) {
-    const work = workOfCoat(coat);
-    const known = groups.get(work);
-    if (known) known.push(coat);
-    else groups.set(work, [coat]);
-  }
-  return [...groups]
+  return [...groupBy(coats, workOfCoat)]
     .flatMap(([work, own]): readonly Group[] => {
-      const [first] = own;
+      const [first, ...others] = own;
       if (!first) return [];
       const place = COAT_KEYS.indexOf(first.round) * 10 + passOrder(first.class, first.round, method.all);
-      return [{ work, kind: runGroupOf(first.class), key: first.key, pass: first.round, place, coats: own }];
+      return [
+        { work, kind: runGroupOf(first.class), key: first.key, pass: first.round, place, coats: [first, ...others] },
+      ];
     })
     .sort((a, b) => a.place - b.place);
 }

@@ -1,6 +1,7 @@
 import type { JointClass } from '@/core/joints/joint';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
+import type { RunGroup } from '@/core/method/passOrder';
 import type { SmallWorkKind } from '@/core/method/smallWork';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import type { EdgeProfile } from '@/core/room/kinds';
@@ -21,6 +22,16 @@ export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
   existing: 'To existing',
   fasteners: 'Fasteners',
   surface: 'Whole surface',
+};
+
+/** Classes that are run together, in a sentence. */
+export const GROUP_NAMES: Readonly<Record<RunGroup, string>> = {
+  butt: 'butts',
+  flat: 'flats',
+  bead: 'beads',
+  angle: 'angles',
+  fasteners: 'fasteners',
+  surface: 'the whole surface',
 };
 
 /** What stands on an outside corner or a free edge. */

@@ -21,6 +21,7 @@ export function CurrentJob({
   task,
   coats,
   now,
+  timeZone,
   works,
 }: {
   readonly houseId: string;
@@ -30,6 +31,7 @@ export function CurrentJob({
   /** Those that can go on now; none where the pass is sanding. */
   readonly coats: readonly ReadyCoat[];
   readonly now: number;
+  readonly timeZone: string;
   readonly works: boolean;
 }) {
   const { unit } = site.house;
@@ -90,7 +92,13 @@ export function CurrentJob({
         </Link>
       )}
       {works && task.pass !== 'check' && (
-        <DoneButton room={id} pass={task.pass} coats={coats.map((ready) => coatToLog(ready, room))} now={now} />
+        <DoneButton
+          room={id}
+          pass={task.pass}
+          coats={coats.map((ready) => coatToLog(ready, room))}
+          now={now}
+          timeZone={timeZone}
+        />
       )}
       <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else

@@ -1,10 +1,13 @@
 'use client';
 
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { type Said, useLog } from '@/client/useLog';
+import { pausedUntil, useTimer } from '@/client/useTimer';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Coat } from '@/core/method/coat';
 import type { Pass } from '@/core/work/tasksOf';
+import { hoursTyped, TimeOfJob } from './TimeOfJob';
 
 /** A coat that can go, with the mud as its method puts it on. */
 export interface CoatToLog {
@@ -13,6 +16,14 @@ export interface CoatToLog {
   readonly pieces: readonly string[] | undefined;
   readonly wet: WetMud;
 }
+
+/** From when to when somebody worked, as an entry says it. */
+interface Run {
+  readonly begun?: string;
+  readonly ended?: string;
+  readonly paused?: number;
+}
+const iso = (at: number): string => new Date(at).toISOString();
 
 /** Minutes since setting mud was mixed, as a finisher would say it. */
 const MIXED_MINUTES = [0, 5, 10, 20, 30, 45, 60] as const;
@@ -24,19 +35,26 @@ export function DoneButton({
   pass,
   coats,
   now,
+  timeZone,
 }: {
   readonly room: string;
   readonly pass: Pass;
   readonly coats: readonly CoatToLog[];
   readonly now: number;
+  readonly timeZone: string;
 }) {
   const log = useLog(now);
+  const { id: house } = useHouse();
+  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${pass}`);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
   const [asked, setAsked] = useState<number>();
+  const [pressed, setPressed] = useState<number>();
   const setting = coats.some(({ wet }) => wet.mud.kind === 'setting');
-  const said = (mixedAt?: string): readonly Said[] =>
+  const said = (run: Run, mixedAt?: string): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
-      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: {} }]
+      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: run }]
       : coats.map(
           ({ coat, pieces, wet }): Said => ({
             kind: 'coat',
@@ -50,21 +68,59 @@ export function DoneButton({
               ...wet,
               ...(mixedAt !== undefined && wet.mud.kind === 'setting' ? { mixedAt } : {}),
               tool: coat.tool,
+              ...run,
             },
           }),
         );
-  const send = async (minutes: number) => {
-    const done = asked ?? log.serverNow();
-    if (await log.write(said(new Date(done - minutes * MINUTE_MS).toISOString()), done)) setAsked(undefined);
+  /** From when to when, by the clock that was started here or by the hours that were typed. */
+  const runUntil = (done: number): Run | undefined => {
+    if (timer) {
+      const paused = Math.round(pausedUntil(timer, done) / MINUTE_MS);
+      return { begun: iso(Math.min(timer.begun, done)), ended: iso(done), ...(paused > 0 ? { paused } : {}) };
+    }
+    if (typed.trim() === '') return {};
+    const hours = hoursTyped(typed);
+    return hours === undefined ? undefined : { begun: iso(done - hours * 60 * MINUTE_MS), ended: iso(done) };
+  };
+  const send = async (done: number, mixedMinutes?: number) => {
+    const run = runUntil(done);
+    if (!run) return setProblem('such as 1.5 or 1:30');
+    setProblem(undefined);
+    const mixedAt = mixedMinutes === undefined ? undefined : iso(done - mixedMinutes * MINUTE_MS);
+    if (!(await log.write(said(run, mixedAt), done))) return;
+    setAsked(undefined);
+    setPressed(undefined);
+    setTyped('');
+    keep(undefined);
+  };
+  const notYet = () => {
+    setAsked(undefined);
+    setPressed(undefined);
+  };
+  const press = () => {
+    const done = pressed ?? log.serverNow();
+    setPressed(done);
+    if (setting) setAsked(done);
+    else void send(done);
   };
   return (
-    <div>
+    <div className="space-y-3">
+      <TimeOfJob
+        timer={timer}
+        keep={keep}
+        typed={typed}
+        setTyped={setTyped}
+        problem={problem}
+        now={now}
+        serverNow={log.serverNow}
+        timeZone={timeZone}
+      />
       {asked === undefined ? (
         <button
           type="button"
           className="btn btn-primary btn-xl h-auto w-full py-5 text-xl"
           disabled={log.busy}
-          onClick={() => (setting ? setAsked(log.serverNow()) : void log.write(said()))}
+          onClick={press}
         >
           Done
         </button>
@@ -78,12 +134,12 @@ export function DoneButton({
                 type="button"
                 className="btn btn-lg"
                 disabled={log.busy}
-                onClick={() => void send(minutes)}
+                onClick={() => void send(asked, minutes)}
               >
                 {minutes === 0 ? 'Just now' : `${minutes} min ago`}
               </button>
             ))}
-            <button type="button" className="btn btn-ghost btn-lg" onClick={() => setAsked(undefined)}>
+            <button type="button" className="btn btn-ghost btn-lg" onClick={notYet}>
               Not done yet
             </button>
           </div>

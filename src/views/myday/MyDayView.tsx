@@ -1,11 +1,14 @@
 import { dayOf } from '@/core/measure/dayOf';
+import type { RunGroup } from '@/core/method/passOrder';
+import { learn } from '@/core/rates/learn';
+import { evidenceIn } from '@/core/readiness/evidenceIn';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { type DayList, dayListOf } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
-import { PASS_NAMES } from '@/ui/state/words';
+import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
 import { CurrentJob } from './CurrentJob';
 import { taskAmounts } from './jobWords';
@@ -37,6 +40,7 @@ export function MyDayView({
     .map((handed) => ({ handed, standing: passStanding(handed.room, handed.task) }));
   const current = open.find(({ standing }) => standing.kind === 'go');
   const rest = open.filter((job) => job !== current);
+  const own = ownPace(site, person.id);
   const done = list.passes.filter(({ room, task }) => passDone(room, task) === 1);
   return (
     <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
@@ -60,6 +64,7 @@ export function MyDayView({
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
           now={now}
+          timeZone={timeZone}
           works={works}
         />
       )}
@@ -93,6 +98,17 @@ export function MyDayView({
           ))}
         </ul>
       )}
+      {own && (
+        <details className="text-sm text-muted">
+          <summary>How fast you are, by what you logged</summary>
+          <ul className="mt-1">
+            {own.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+          <p>Only you and the lead see this.</p>
+        </details>
+      )}
       {done.length > 0 && (
         <p className="text-muted">
           Done: {done.map(({ room, task }) => `${room.room.name} ${PASS_NAMES[task.pass].toLowerCase()}`).join(', ')}
@@ -103,6 +119,16 @@ export function MyDayView({
 }
 
 const keyOf = ({ room, task, people }: Handed): string => `${room.room.id} ${task.pass} ${people.join(' ')}`;
+
+/** A person's own paces, in words; undefined where nothing is known. */
+function ownPace(site: Site, person: string): readonly string[] | undefined {
+  const paces = learn(evidenceIn(site.rooms))[person];
+  if (!paces) return undefined;
+  return Object.entries(paces).map(([rate, { pace, passes }]) => {
+    const [kind = '', key = ''] = rate.split('.');
+    return `${PASS_NAMES[key as keyof typeof PASS_NAMES] ?? key} of ${GROUP_NAMES[kind as RunGroup] ?? kind}: ${pace.toFixed(2)} × usual (${passes} ${passes === 1 ? 'pass' : 'passes'})`;
+  });
+}
 
 function standingWords(standing: PassStanding, now: number, timeZone: string) {
   if (standing.kind === 'wet')

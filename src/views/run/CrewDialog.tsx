@@ -7,6 +7,7 @@ import type { Crew, Member } from '@/core/work/crew';
 import { SKILLS, type Skill } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
+import { paceWords } from './paceWords';
 import { toolWords } from './planWords';
 
 const SKILL_WORDS: Readonly<Record<Skill, string>> = {
@@ -69,7 +70,10 @@ export function CrewDialog({
   };
   return (
     <Dialog title="Crew and tools" close={close} className="max-w-4xl">
-      <p className="text-muted">For all houses of the crew. The last half hour of a day is for cleaning up.</p>
+      <p className="text-muted">
+        For all houses of the crew. The last half hour of a day is for cleaning up. How fast somebody is comes from what
+        they logged with its time; only you and they see it.
+      </p>
       <div className="overflow-x-auto">
         <table className="table">
           <thead>
@@ -87,6 +91,7 @@ export function CrewDialog({
                 <tr key={id}>
                   <th scope="row" className="align-top">
                     {name}
+                    <p className="text-sm font-normal text-muted">{paceWords(ground.paces[id])}</p>
                     <label className="mt-1 flex items-center gap-1 font-normal">
                       <input
                         type="checkbox"

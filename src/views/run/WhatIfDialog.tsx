@@ -8,6 +8,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIf';
 import { Dialog } from '@/ui/Dialog';
+import { GROUP_NAMES } from '@/ui/state/words';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { changeWords, finishWords } from './planWords';
 
@@ -106,15 +107,6 @@ export function WhatIfDialog({
   );
 }
 
-const KIND_WORDS: Readonly<Record<string, string>> = {
-  butt: 'butts',
-  flat: 'flats',
-  bead: 'beads',
-  angle: 'angles',
-  fasteners: 'fasteners',
-  surface: 'the skim',
-};
-
 function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
   switch (kind) {
     case 'person':
@@ -122,7 +114,7 @@ function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
     case 'saturday':
       return 'Working on Saturdays';
     case 'setting':
-      return `Setting mud (90 min) for ${KIND_WORDS[about ?? ''] ?? 'these coats'}`;
+      return `Setting mud (90 min) for ${GROUP_NAMES[about as keyof typeof GROUP_NAMES] ?? 'these coats'}`;
     case 'fan':
       return `A fan in the ${about}`;
     case 'heater':

@@ -1,6 +1,7 @@
 import type { Moved } from '@/client/usePlan';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import { dayOf } from '@/core/measure/dayOf';
+import { groupBy } from '@/core/measure/groupBy';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import type { WorkItem } from '@/core/work/workItem';
@@ -80,13 +81,7 @@ export function planCards(
  * @param seen the last entry that is known: what somebody handed out after it is not handed out again
  */
 export function handings(items: readonly WorkItem[], { people, day }: Handed, input: PlanInput, seen: number) {
-  const rounds = new Map<string, WorkItem[]>();
-  for (const item of items) {
-    const key = `${item.room} ${item.pass}`;
-    const known = rounds.get(key);
-    if (known) known.push(item);
-    else rounds.set(key, [item]);
-  }
+  const rounds = groupBy(items, ({ room, pass }) => `${room} ${pass}`);
   return [...rounds.values()].flatMap((own) => {
     const [first] = own;
     if (!first) return [];

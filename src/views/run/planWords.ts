@@ -1,17 +1,12 @@
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WorkItem, WorkKind } from '@/core/work/workItem';
-import { PASS_NAMES } from '@/ui/state/words';
+import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
 import type { PlanCard } from './planCards';
 
 const KINDS: Readonly<Record<WorkKind, string>> = {
-  butt: 'butts',
-  flat: 'flats',
-  bead: 'beads',
-  angle: 'angles',
-  fasteners: 'fasteners',
-  surface: 'whole surface',
+  ...GROUP_NAMES,
   prefill: 'gaps',
   threeWay: 'three-ways',
   centring: 'butts centred',

@@ -1,0 +1,55 @@
+import { type CoatEntry, type Entry, whoDid } from '../log/entry';
+import { groupBy } from '../measure/groupBy';
+import type { Evidence } from '../rates/learn';
+import { lengthCovered } from '../standing/coveredBy';
+import { coatHours } from '../work/tasksOf';
+import { rateOfCoat } from '../work/workName';
+import type { RoomSite } from './siteOf';
+
+const HOUR_MS = 3_600_000;
+const MINUTES = 60;
+
+/**
+ * What the log of a house says about how long people take: what was put on between begun and ended, less the pauses, beside
+ * what it takes by the usual rates. What was logged together took its time together.
+ */
+export const evidenceIn = (rooms: readonly RoomSite[]): readonly Evidence[] => rooms.flatMap(evidenceInRoom);
+
+function evidenceInRoom({ state, coats, method }: RoomSite): readonly Evidence[] {
+  const timed = state.applied.filter(({ payload: { begun, ended } }) => begun !== undefined && ended !== undefined);
+  const passes = groupBy(timed, (entry) => `${entry.payload.begun} ${entry.payload.ended} ${whoDid(entry).join(' ')}`);
+  return [...passes.values()].flatMap((entries) => {
+    const [first] = entries;
+    const people = first ? whoDid(first) : [];
+    const took = hoursOf(first) * people.length;
+    const parts = entries.flatMap((entry) => {
+      const coat = coats.find(
+        ({ class: kind, key, side }) =>
+          kind === entry.payload.class && key === entry.payload.key && side === entry.payload.side,
+      );
+      return coat
+        ? [{ rate: rateOfCoat(coat), usual: coatHours({ ...coat, amount: amountOf(entry, coat.amount) }, method) }]
+        : [];
+    });
+    const usual = parts.reduce((sum, part) => sum + part.usual, 0);
+    if (usual === 0) return [];
+    return [...groupBy(parts, ({ rate }) => rate)].map(([rate, own]): Evidence => {
+      const part = own.reduce((sum, one) => sum + one.usual, 0);
+      return { people, rate, usual: part, took: (took * part) / usual, weight: part / usual };
+    });
+  });
+}
+
+function hoursOf(entry: Entry | undefined): number {
+  if (!entry || !('begun' in entry.payload)) return 0;
+  const { begun, ended, paused = 0 } = entry.payload;
+  if (begun === undefined || ended === undefined) return 0;
+  return (Date.parse(ended) - Date.parse(begun)) / HOUR_MS - paused / MINUTES;
+}
+
+/** How much of a coat an entry put on: what it lay on when it was recorded, else its part of what there is. */
+function amountOf({ payload: { class: kind, on, part } }: CoatEntry, whole: number): number {
+  if (!on) return whole * part;
+  if (kind === 'fasteners' || kind === 'surface') return on.reduce((sum, { amount }) => sum + amount, 0);
+  return lengthCovered(on);
+}
