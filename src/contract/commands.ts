@@ -139,6 +139,9 @@ export const COMMANDS = {
 
   /** How the crew works: its people, days and tools, for all houses. */
   saveCrew: command<{ readonly version: number }>()('lead', z.strictObject({ version, crew: crewSchema })),
+  /** The secret address of one's own calendar, in the answer this once; the one before ends. */
+  makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
+  dropCalendar: plain('finisher', z.strictObject({})),
   /** When the painters come to the house, or to one room; null when nobody knows. */
   setPainters: plain('lead', z.strictObject({ house, room: place, day: daySchema.nullable() })),
 

@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
+import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
 import { listDevices } from '../db/devices';
@@ -66,6 +67,10 @@ export async function crewBeside({ person }: Awaited<ReturnType<typeof visitHous
 
 /** The methods that were kept under a name, for who visits a house. */
 export const keptMethods = ({ person }: HouseVisit) => inFirm(person.firm, listMethods);
+
+/** Whether who visits has an address for their calendar. */
+export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
+  inFirm(person.firm, () => hasCalendar(person.id));
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -97,7 +97,7 @@ test('entries are refused with the place and the reason, and never with a fault'
     [{ pieces: [{ id: flat.id }], faces: ['c0'] }, `${payload}.pieces: say by themselves on which faces and how much`],
   ] as const)
     expect(await post(saying({ ...own, ...said }))).toEqual([400, reason]);
-  expect(await post({ house: id, entries: [{ ...coat(), version: 3 }] })).toEqual([
+  expect(await post({ house: id, entries: [{ ...coat(), version: 4 }] })).toEqual([
     400,
     'entries[0].version: is of another Oak Tally than this one',
   ]);

@@ -54,6 +54,8 @@ export function commandInputs(house: string): { readonly [Name in CommandName]: 
     setUp: { name: 'Wilma', password },
     signOut: {},
     saveCrew: { version: 0, crew: {} },
+    makeCalendar: {},
+    dropCalendar: {},
     changePassword: { password, next: password },
     endSession: { session: id },
     resetPassword: { person: id, password },

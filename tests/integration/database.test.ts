@@ -60,6 +60,7 @@ describe('migrations', () => {
       { name: '0010-entry-version' },
       { name: '0011-floors' },
       { name: '0012-crew' },
+      { name: '0013-calendars' },
     ]);
   });
 });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { crewSchema } from '@/core/work/crew';
+import { hasCalendar, makeCalendar } from '@/db/calendars';
 import { connection } from '@/db/connection';
 import { saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
@@ -50,6 +51,7 @@ async function furnish(): Promise<Belongings> {
       { id: randomUUID(), room: 'hall', at: new Date(AT).toISOString(), kind: 'held', payload: { why: 'closed' } },
     ]);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
+    await makeCalendar(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
     const [method] = await listMethods();
     const found = await findSession((await addSession(lead.id, 'Phone', AT)) ?? '', AT);
@@ -120,6 +122,7 @@ describe('a firm', () => {
       expect(await authenticate(lead.name, PASSWORD)).toBeUndefined();
       expect(await isPasswordOf(lead.id, PASSWORD)).toBe(false);
       expect(await isOpenTo(viewer, house)).toBe(false);
+      expect(await hasCalendar(lead.id)).toBe(false);
       expect(await findDevice(device)).toBeUndefined();
     });
   });

@@ -14,6 +14,8 @@ export interface Assignment {
   readonly people: readonly string[];
   readonly start: number;
   readonly end: number;
+  /** When what it leaves wet may be coated again; undefined where it leaves nothing, or it never dries. */
+  readonly ready: number | undefined;
   /** Its place in the order in which the plan was laid. */
   readonly place: number;
   /** For which day it was handed out, YYYY-MM-DD. */
@@ -122,7 +124,7 @@ const emptyPlan = ({ from }: PlanInput): HousePlan => ({
 
 function housePlan(
   { sequence, times, finish, bound }: Plan,
-  { items, leftOut, problem }: Posed,
+  { items, leftOut, problem, readyAfter }: Posed,
   input: PlanInput,
 ): HousePlan {
   const ids = (people: readonly number[] | undefined) =>
@@ -133,12 +135,17 @@ function housePlan(
   const never = [...items.keys()].filter((index) => at(index) >= NEVER);
   const places = new Int32Array(items.length);
   for (const [place, index] of sequence.order.entries()) places[index] = place;
+  const readyOf = (index: number) => {
+    const minute = readyAfter(index, times.ends[index] ?? 0);
+    return minute === undefined || minute >= NEVER ? undefined : instant(minute, input);
+  };
   const assignments = run.map(
     (index): Assignment => ({
       item: items[index]?.id ?? '',
       people: ids(sequence.teams[index]),
       start: instant(at(index), input),
       end: instant(times.ends[index] ?? 0, input),
+      ready: readyOf(index),
       place: places[index] ?? 0,
       given: input.handed[items[index]?.id ?? '']?.day,
       why: { cause: CAUSES[times.causes[index] ?? 0] ?? 'start', item: items[times.holders[index] ?? -1]?.id },

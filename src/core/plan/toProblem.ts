@@ -19,6 +19,8 @@ export interface Posed {
   /** By job. */
   readonly items: readonly WorkItem[];
   readonly leftOut: readonly LeftOut[];
+  /** When what a job leaves wet may be coated again, by the minute at which it ends; undefined where it leaves nothing. */
+  readonly readyAfter: (job: number, end: number) => number | undefined;
 }
 
 const MINUTE_MS = 60_000;
@@ -89,6 +91,12 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     },
     items: planned,
     leftOut,
+    readyAfter: (job, end) => {
+      const item = planned[job];
+      if (!item || item.muds.length === 0) return undefined;
+      const air = rooms.get(item.room)?.room.air ?? 0;
+      return waits.of({ item: item.id, until: 'recoat', muds: item.muds }, air)(end);
+    },
   };
 }
 

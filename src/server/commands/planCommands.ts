@@ -1,14 +1,22 @@
 import { granted, refused } from '../../contract/answer';
+import { dropCalendar, makeCalendar } from '../../db/calendars';
 import { saveCrew, savePainters } from '../../db/crews';
 import { findHouse } from '../../db/houses';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
-export const planCommands: Handlers<'saveCrew' | 'setPainters'> = {
+export const planCommands: Handlers<'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar'> = {
   saveCrew: async ({ version, crew }) => {
     const saved = await saveCrew(version, crew);
     return saved
       ? granted({ version: saved })
       : refused('stale', 'Somebody changed the crew in the meantime. Reload to see it, then choose again.');
+  },
+
+  makeCalendar: async (_, person) => granted({ secret: await makeCalendar(person.id) }),
+
+  dropCalendar: async (_, person) => {
+    await dropCalendar(person.id);
+    return granted(null);
   },
 
   setPainters: async ({ house, room, day }) => {

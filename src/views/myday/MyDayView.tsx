@@ -12,6 +12,7 @@ import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
 import { CurrentJob } from './CurrentJob';
 import { taskAmounts } from './jobWords';
+import { MyCalendar } from './MyCalendar';
 import { type PassStanding, passStanding } from './passStanding';
 
 type Handed = DayList<RoomSite>['passes'][number];
@@ -24,6 +25,7 @@ export function MyDayView({
   now,
   timeZone,
   works,
+  hasCalendar,
 }: {
   readonly houseId: string;
   readonly site: Site;
@@ -31,6 +33,7 @@ export function MyDayView({
   readonly now: number;
   readonly timeZone: string;
   readonly works: boolean;
+  readonly hasCalendar: boolean;
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
@@ -98,6 +101,7 @@ export function MyDayView({
           ))}
         </ul>
       )}
+      {works && <MyCalendar has={hasCalendar} />}
       {own && (
         <details className="text-sm text-muted">
           <summary>How fast you are, by what you logged</summary>

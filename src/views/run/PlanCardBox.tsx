@@ -50,6 +50,7 @@ export function PlanCardBox({
         {timesOf(card, timeZone)}, {spanWords(card.hours)}
         {card.people.length > 1 ? ' for two' : ''}
       </p>
+      {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}
       <p className="text-xs text-muted">
         {STANDING_WORDS[card.standing]}
         {card.slipped ? <span className="text-warning">, not ready on its day</span> : ''}

@@ -21,6 +21,7 @@ import { dayAfter } from '@/ui/when';
 import { CardDialog } from './CardDialog';
 import { CrewDialog } from './CrewDialog';
 import { DayBoard } from './DayBoard';
+import { type Drying, dryingOf } from './dryingOf';
 import { HandOutDialog } from './HandOutDialog';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
@@ -139,7 +140,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
       if (!next.delete(key)) next.add(key);
       return next;
     });
-  const board = { cards, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: setOpen };
+  const drying = useMemo(() => (plan && input ? dryingOf(plan, input) : new Map<string, Drying>()), [plan, input]);
+  const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: setOpen };
 
   return (
     <div className="space-y-4 print:hidden">

@@ -5,6 +5,7 @@ import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
 import { dayWords, spanWords } from '@/ui/when';
 import type { BoardProps } from './boardProps';
+import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';
 import type { PlanCard } from './planCards';
 
@@ -43,6 +44,7 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
                 >
                   {day === today ? 'Today' : dayWords(day)}
                 </button>
+                <DryingWords drying={props.drying.get(day)} />
                 {mayHand && cards.some((card) => card.day === day && card.standing !== 'handed') && (
                   <button
                     type="button"
@@ -87,6 +89,17 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
         </button>
       )}
     </section>
+  );
+}
+
+/** Not wetting more than dries: what is coated that day beside what can be coated the next morning. */
+function DryingWords({ drying }: { readonly drying: Drying | undefined }) {
+  if (!drying || drying.coats === 0) return null;
+  const all = drying.ready === drying.coats;
+  return (
+    <p className={`text-xs ${all ? 'text-success' : 'text-warning'}`}>
+      {all ? '●' : '■'} {drying.ready} of {drying.coats} coats dry by {dayWords(drying.by)}, {drying.at}
+    </p>
   );
 }
 

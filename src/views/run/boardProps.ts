@@ -1,9 +1,12 @@
 import type { PlanPerson } from '@/core/plan/planInput';
+import type { Drying } from './dryingOf';
 import type { PlanCard } from './planCards';
 
 /** What both boards show. */
 export interface BoardProps {
   readonly cards: readonly PlanCard[];
+  /** Of the coats that are run on a day so many are ready when the next day of the plan begins. */
+  readonly drying: ReadonlyMap<string, Drying>;
   readonly people: readonly PlanPerson[];
   readonly days: readonly string[];
   readonly now: number;

@@ -25,9 +25,17 @@ export interface PlanCard {
   readonly standing: CardStanding;
   /** Why the first of it begins no sooner. */
   readonly why: Assignment['why'];
+  /** Whether it begins only then because something was wet until then. */
+  readonly wetBefore: boolean;
   /** What was handed out for another day than it can be run on. */
   readonly slipped: string | undefined;
 }
+
+/** What is on the wall, what comes before, or what it crosses was wet. */
+const isWetBefore = ({ cause, item: holder }: Assignment['why'], { after }: WorkItem): boolean =>
+  cause === 'wall' ||
+  cause === 'crossing' ||
+  (cause === 'before' && after.some(({ item, until }) => item === holder && until !== 'ended'));
 
 /** The cards of a plan, in the order in which they begin. */
 export function planCards(
@@ -64,6 +72,7 @@ export function planCards(
       items: goesOn ? [...known.items, item] : [item],
       standing,
       why: goesOn ? known.why : why,
+      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item),
       slipped: (goesOn ? known.slipped : undefined) ?? (given && given.day < day ? given.day : undefined),
     };
     if (goesOn && place !== undefined) cards[place] = card;

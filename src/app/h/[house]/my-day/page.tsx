@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
-import { visitHouse } from '@/server/visit';
+import { hasOwnCalendar, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { MyDayView } from '@/views/myday/MyDayView';
@@ -9,7 +9,8 @@ export const metadata: Metadata = { title: 'My day' };
 
 export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, now, timeZone } = await visitHouse(house);
+  const visit = await visitHouse(house);
+  const { person, site, now, timeZone } = visit;
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
@@ -20,6 +21,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         now={now}
         timeZone={timeZone}
         works={mayAct(person, 'finisher')}
+        hasCalendar={await hasOwnCalendar(visit)}
       />
     </>
   );

@@ -1,0 +1,58 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { QueryTypes } from 'sequelize';
+import type { Role } from '../core/log/person';
+import { acrossFirms, firm } from './firm';
+import { models } from './models';
+import type { Member } from './people';
+
+/** Who reads the database cannot read calendars with what is there. */
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
+
+/** Makes the address of a person's calendar; the one before ends. @returns the secret part of it, this once */
+export async function makeCalendar(person: string): Promise<string> {
+  const token = randomBytes(24).toString('base64url');
+  await models().sequelize.query(
+    `INSERT INTO calendars (firm, person_id, hash) VALUES ($1, $2, $3)
+     ON CONFLICT (firm, person_id) DO UPDATE SET hash = excluded.hash`,
+    { bind: [firm(), person, hashOf(token)] },
+  );
+  return token;
+}
+
+/** Ends the address of a person's calendar. */
+export async function dropCalendar(person: string): Promise<void> {
+  await models().sequelize.query('DELETE FROM calendars WHERE firm = $1 AND person_id = $2', {
+    bind: [firm(), person],
+  });
+}
+
+/** Whether a person has such an address. */
+export async function hasCalendar(person: string): Promise<boolean> {
+  const rows = await models().sequelize.query('SELECT FROM calendars WHERE firm = $1 AND person_id = $2', {
+    type: QueryTypes.SELECT,
+    bind: [firm(), person],
+  });
+  return rows.length > 0;
+}
+
+/** Whose calendar has this secret; nobody's who has left. */
+export async function findCalendar(token: string): Promise<Member | undefined> {
+  const [row] = await acrossFirms(() =>
+    models().sequelize.query<{ firm: string; id: string; name: string; role: Role }>(
+      `SELECT people.firm, people.id, people.name, people.role
+         FROM calendars JOIN people ON people.firm = calendars.firm AND people.id = calendars.person_id
+        WHERE calendars.hash = $1 AND people.removed_at IS NULL`,
+      { type: QueryTypes.SELECT, bind: [hashOf(token)] },
+    ),
+  );
+  return row;
+}
+
+/** Houses in which something is handed out for a day or a later one. */
+export async function housesWithWork(from: string): Promise<readonly string[]> {
+  const rows = await models().sequelize.query<{ id: string }>(
+    `SELECT DISTINCT house_id AS id FROM entries WHERE firm = $1 AND kind = 'assigned' AND payload ->> 'day' >= $2`,
+    { type: QueryTypes.SELECT, bind: [firm(), from] },
+  );
+  return rows.map(({ id }) => id);
+}

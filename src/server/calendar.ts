@@ -1,0 +1,64 @@
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import { dayOf } from '../core/measure/dayOf';
+import { handedPasses, passDone } from '../core/readiness/handedPasses';
+import { instantOn } from '../core/work/shifts';
+import type { Pass } from '../core/work/tasksOf';
+import { findCalendar, housesWithWork } from '../db/calendars';
+import { now } from '../db/clock';
+import { readCrew } from '../db/crews';
+import { inFirm } from '../db/firm';
+import { loadSite } from './loadSite';
+import { refuse } from './refuse';
+
+const HOUR_MS = 3_600_000;
+const DAY_MS = 24 * HOUR_MS;
+/** So long ago is still shown. */
+const PAST_DAYS = 7;
+
+/**
+ * The calendar of whom this secret address was given: what is handed to them, in all houses, one after the other each day.
+ *
+ * @param nameOf what a pass is called
+ */
+export async function calendarOf(token: string, nameOf: (pass: Pass) => string): Promise<Response> {
+  const person = await findCalendar(token);
+  if (!person) return refuse(404, 'There is no such calendar.');
+  const events = await inFirm(person.firm, async () => {
+    const [houses, { crew }] = await Promise.all([
+      housesWithWork(dayOf(now() - PAST_DAYS * DAY_MS, 'UTC')),
+      readCrew(),
+    ]);
+    const sites = await Promise.all(houses.map(loadSite));
+    return sites.flatMap(({ id, site, timeZone }) => {
+      const ends = new Map<string, number>();
+      const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
+      return handedPasses(site.rooms)
+        .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
+        .map(({ room, task, day, people }): EventAttributes => {
+          const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
+          const end = start + (task.hours / people.length) * HOUR_MS;
+          ends.set(day, end);
+          const done = passDone(room, task) === 1;
+          return {
+            uid: `${id}.${room.room.id}.${task.pass}.${day}@oak-tally`,
+            title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass)}`,
+            location: site.house.name,
+            start: arrayOf(start),
+            startInputType: 'utc',
+            end: arrayOf(end),
+            endInputType: 'utc',
+          };
+        });
+    });
+  });
+  const { value, error } = createEvents(events, { productId: 'oak-tally', calName: `Oak Tally, ${person.name}` });
+  if (error) throw error;
+  return new Response(value, {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'private, no-store' },
+  });
+}
+
+function arrayOf(at: number): DateArray {
+  const date = new Date(Math.round(at / 60_000) * 60_000);
+  return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate(), date.getUTCHours(), date.getUTCMinutes()];
+}
