@@ -34,6 +34,7 @@ await runScript(async () => {
   await benchCompiled('tests/bench/takeOff.ts');
   await benchCompiled('tests/bench/method.ts');
   await benchCompiled('tests/bench/drying.ts');
+  await benchCompiled('tests/bench/plan.ts');
   const cluster = await startTemporaryCluster();
   const env = { ...process.env, DATABASE_URL: cluster.url('postgres') };
   const bench = (file, port, more) =>

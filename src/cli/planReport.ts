@@ -32,24 +32,8 @@ const HOUR_MS = 3_600_000;
  */
 export function planReport(house: House, words: PlanWords, now: number) {
   const zone = zoneFrom(words.zone);
-  const crew = crewSchema.parse({});
-  const input: PlanInput = {
-    from: words.from === undefined ? nextMorning(now, zone) : instantFrom(words.from, zone),
-    timeZone: zone,
-    rooms: house.rooms.map((room) => ({
-      id: room.id,
-      name: room.name,
-      air: 0,
-      space: spaceOf(room, house.unit),
-      due: undefined,
-      held: undefined,
-    })),
-    airs: [[{ from: 0, air: ASSUMED_AIR }]],
-    items: workIn(house),
-    people: plainPeople(peopleFrom(words.people)),
-    crew,
-    handed: {},
-  };
+  const from = words.from === undefined ? nextMorning(now, zone) : instantFrom(words.from, zone);
+  const input = plainInput(house, peopleFrom(words.people), from, zone);
   const plan = planHouse(input);
   const iso = (at: number) => new Date(at).toISOString();
   const names = new Map(input.people.map(({ id, name }) => [id, name]));
@@ -81,6 +65,30 @@ export function planReport(house: House, words: PlanWords, now: number) {
     })),
   };
 }
+
+/**
+ * An untouched house with a plain crew that can do everything, in usual air.
+ *
+ * @param from ms since 1970
+ */
+export const plainInput = (house: House, people: number, from: number, timeZone: string): PlanInput => ({
+  from,
+  timeZone,
+  rooms: house.rooms.map((room) => ({
+    id: room.id,
+    name: room.name,
+    floor: room.floor,
+    air: 0,
+    space: spaceOf(room, house.unit),
+    due: undefined,
+    held: undefined,
+  })),
+  airs: [[{ from: 0, air: ASSUMED_AIR }]],
+  items: workIn(house),
+  people: plainPeople(people),
+  crew: crewSchema.parse({}),
+  handed: {},
+});
 
 const rounded = (hours: number): number => Math.round(hours * 1000) / 1000;
 

@@ -18,6 +18,8 @@ export interface PlanStanding {
   /** With what was moved. */
   readonly input: PlanInput | undefined;
   readonly plan: HousePlan | undefined;
+  /** The plan that stood before this one, where what it was made from has changed since. */
+  readonly before: HousePlan | undefined;
   /** Whether it is still being searched. */
   readonly searching: boolean;
   readonly failed: string | undefined;
@@ -46,6 +48,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, effort?: number
   const { id } = useHouse();
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [plan, setPlan] = useState<HousePlan>();
+  const [before, setBefore] = useState<HousePlan>();
   const [searching, setSearching] = useState(false);
   const [failed, setFailed] = useState<string>();
   const [turn, setTurn] = useState(0);
@@ -88,6 +91,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, effort?: number
       former.current = found;
       setPlan(found);
     };
+    setBefore(former.current);
     setSearching(true);
     current
       .plan(
@@ -121,7 +125,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, effort?: number
     async (other: PlanInput) => (former.current ? await worker.ask().price(other, former.current) : undefined),
     [worker],
   );
-  return { ground, input, plan, searching, failed, stop, again, fetchAnew, price };
+  return { ground, input, plan, before, searching, failed, stop, again, fetchAnew, price };
 }
 
 /** What is planned with what was moved: it stays where the lead put it. */

@@ -149,7 +149,7 @@ test('a room held for others is stuck until it is released', async ({ page, hous
   await page.goto(`${house}/board`);
   const room = page.getByRole('region', { name: 'Boot room' });
   await room.getByRole('button', { name: 'Hold Boot room' }).click();
-  await page.getByLabel('Who has it, and until when').fill('Plumber until two');
+  await page.getByLabel('Who has it').fill('Plumber until two');
   await page.getByRole('button', { name: 'Hold the room' }).click();
   await expect(room.getByRole('button', { name: /^Flats: Stuck, Plumber until two/ })).toBeVisible();
   await room.getByRole('button', { name: 'Release' }).click();

@@ -85,6 +85,7 @@ export function anyPlan(seed: number): AnyPlan {
     rooms.push({
       id,
       name: id,
+      floor: 'Main floor',
       air: upTo(AIRS.length - 1),
       space: kind.space,
       due: often(0.3) ? PLANNED_FROM + (2 + upTo(10)) * DAY_MS : undefined,

@@ -6,6 +6,7 @@ import type { WorkItem } from '../work/workItem';
 export interface PlanRoom {
   readonly id: string;
   readonly name: string;
+  readonly floor: string;
   /** Its air, by its place among the airs. */
   readonly air: number;
   /** How many jobs it has space for at once. */

@@ -51,6 +51,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
     return {
       id: room.id,
       name: room.name,
+      floor: room.floor,
       air: airOf(site),
       space: spaceOf(room, house.unit),
       // Finished the evening before they come.

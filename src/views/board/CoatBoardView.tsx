@@ -124,7 +124,7 @@ export function CoatBoardView({
               <h2 className="text-base">{row.name}</h2>
               <div className="flex w-full items-center gap-2 text-sm text-muted max-lg:w-auto">
                 {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
-                {role === 'lead' && <HoldButton row={row} busy={log.busy} write={log.write} />}
+                {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
               </div>
             </header>
             <ul className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">

@@ -2,18 +2,20 @@
 
 import { useState } from 'react';
 import type { Said } from '@/client/useLog';
+import { instantOn } from '@/core/work/shifts';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import type { BoardRow } from './boardRows';
 
 interface HoldProps {
   readonly row: BoardRow;
+  readonly timeZone: string;
   readonly busy: boolean;
   readonly write: (said: readonly Said[]) => Promise<boolean>;
 }
 
 /** Holds a room for others with the reason, or releases it. */
-export function HoldButton({ row, busy, write }: HoldProps) {
+export function HoldButton({ row, timeZone, busy, write }: HoldProps) {
   const [asking, setAsking] = useState(false);
   if (row.held !== undefined) {
     return (
@@ -37,15 +39,19 @@ export function HoldButton({ row, busy, write }: HoldProps) {
       >
         Hold
       </button>
-      {asking && <HoldDialog row={row} busy={busy} write={write} close={() => setAsking(false)} />}
+      {asking && <HoldDialog row={row} timeZone={timeZone} busy={busy} write={write} close={() => setAsking(false)} />}
     </>
   );
 }
 
-function HoldDialog({ row, busy, write, close }: HoldProps & { readonly close: () => void }) {
+function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonly close: () => void }) {
   const [why, setWhy] = useState('');
+  const [until, setUntil] = useState('');
   const hold = async () => {
-    if (await write([{ kind: 'held', room: row.id, payload: { why: why.trim() } }])) close();
+    const [day = '', time = ''] = until.split('T');
+    const [hours = 0, minutes = 0] = time.split(':').map(Number);
+    const free = until === '' ? {} : { until: new Date(instantOn(day, hours + minutes / 60, timeZone)).toISOString() };
+    if (await write([{ kind: 'held', room: row.id, payload: { why: why.trim(), ...free } }])) close();
   };
   return (
     <Dialog title={`Hold ${row.name}`} close={close}>
@@ -57,11 +63,18 @@ function HoldDialog({ row, busy, write, close }: HoldProps & { readonly close: (
         }}
       >
         <TextField
-          label="Who has it, and until when"
+          label="Who has it"
           value={why}
           maxLength={500}
           onChange={(event) => setWhy(event.target.value)}
           hint="For example: electrician until noon"
+        />
+        <TextField
+          label="Free again, where somebody knows"
+          type="datetime-local"
+          value={until}
+          onChange={(event) => setUntil(event.target.value)}
+          hint="The plan runs nothing here before; without it the room is planned last"
         />
         <div className="modal-action">
           <button type="button" className="btn" onClick={close}>

@@ -8,7 +8,7 @@ import { Dialog } from '@/ui/Dialog';
 import { dayWords, spanWords, timeOf } from '@/ui/when';
 import { STANDING_WORDS } from './PlanCardBox';
 import type { PlanCard } from './planCards';
-import { cardWords, toolWords, whoWords, whyWords } from './planWords';
+import { cardWords, toolWords, whoWords, whyOf } from './planWords';
 import { WhoAndWhen } from './WhoAndWhen';
 
 /** One card: what it is, why it stands where it stands, who else or when else could run it and what that costs. */
@@ -72,7 +72,7 @@ export function CardDialog({
         {tools.length > 0 ? `, with the ${tools.join(' and the ')}` : ''}; {STANDING_WORDS[card.standing]}.
       </p>
       <p className="text-muted">
-        {whyWords(card, input)}{' '}
+        {whyOf(card, input)}{' '}
         {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}
       </p>
       {mayHand && <WhoAndWhen given={given} people={input.people} days={someDays} change={setGiven} />}

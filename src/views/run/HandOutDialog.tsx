@@ -35,6 +35,7 @@ export function HandOutDialog({
   const [given, setGiven] = useState<Handed>({ people: [input.people[0]?.id ?? ''], day: days[0] ?? '' });
   const own = kinds.find(({ key }) => key === kind);
   const rooms = input.rooms.filter(({ id }) => own?.items.some(({ room }) => room === id));
+  const floors = [...new Set(rooms.map(({ floor }) => floor))];
   const items = own?.items.filter(({ room }) => !out.has(room)) ?? [];
   const hours = items.reduce((sum, item) => sum + item.hours, 0);
   const { people } = given;
@@ -49,6 +50,26 @@ export function HandOutDialog({
       />
       <fieldset className="max-h-60 overflow-y-auto rounded-lg border border-base-300 p-3">
         <legend className="px-1 font-semibold">Rooms</legend>
+        {floors.length > 1 && (
+          <div className="mb-2 flex flex-wrap gap-2">
+            {floors.map((floor) => (
+              <button
+                key={floor}
+                type="button"
+                className="btn btn-xs"
+                onClick={() => setOut(new Set(rooms.filter((room) => room.floor !== floor).map(({ id }) => id)))}
+              >
+                Only {floor}
+              </button>
+            ))}
+            <button type="button" className="btn btn-xs" onClick={() => setOut(new Set())}>
+              All
+            </button>
+            <button type="button" className="btn btn-xs" onClick={() => setOut(new Set(rooms.map(({ id }) => id)))}>
+              None
+            </button>
+          </div>
+        )}
         <div className="grid gap-1 sm:grid-cols-2">
           {rooms.map(({ id, name }) => (
             <label key={id} className="flex min-h-9 items-center gap-2">

@@ -30,6 +30,7 @@ import { changeWords } from './planWords';
 import { Unplanned } from './Unplanned';
 import { WeekBoard } from './WeekBoard';
 import { WhatIfDialog } from './WhatIfDialog';
+import { WhatMoved } from './WhatMoved';
 
 export interface RunBoardProps {
   /** Of what the page shows: another one is fetched anew. */
@@ -197,6 +198,9 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         </DndContext>
       )}
       {input && plan && <Unplanned plan={plan} input={input} />}
+      {input && plan && !standing.searching && standing.before && (
+        <WhatMoved before={standing.before} plan={plan} input={input} />
+      )}
       {opened && input && ground && plan && (
         <CardDialog
           card={opened}

@@ -1,4 +1,4 @@
-import type { HousePlan } from '@/core/plan/planHouse';
+import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WorkItem, WorkKind } from '@/core/work/workItem';
 import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
@@ -42,8 +42,8 @@ const TOOLS: Readonly<Record<string, string>> = {
   lamp: 'lamp',
 };
 
-/** Why a card stands where it stands. */
-export function whyWords({ why, start, people }: PlanCard, input: PlanInput): string {
+/** Why something begins no sooner. */
+export function whyOf({ why, start, people }: Pick<Assignment, 'why' | 'start' | 'people'>, input: PlanInput): string {
   const holder = input.items.find(({ id }) => id === why.item);
   const what = holder ? itemWords(holder, input) : '';
   const at = timeOf(start, input.timeZone);
