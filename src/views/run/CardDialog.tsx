@@ -72,7 +72,7 @@ export function CardDialog({
         {tools.length > 0 ? `, with the ${tools.join(' and the ')}` : ''}; {STANDING_WORDS[card.standing]}.
       </p>
       <p className="text-muted">
-        {whyOf(card, input)}{' '}
+        {whyOf(card, input, card.items[0])}{' '}
         {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}
       </p>
       {mayHand && <WhoAndWhen given={given} people={input.people} days={someDays} change={setGiven} />}

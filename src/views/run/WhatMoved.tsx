@@ -50,6 +50,6 @@ function movedRows(before: HousePlan, plan: HousePlan, input: PlanInput) {
     const room = input.rooms.find(({ id }) => id === first.item.room)?.name ?? '';
     const what = cardWords({ pass: first.item.pass, items: own.map(({ item }) => item) });
     const words = `${room}, ${what}: from ${place(first.then)} to ${place(first.now)}`;
-    return [{ key, words, why: whyOf(first.now, input) }];
+    return [{ key, words, why: whyOf(first.now, input, first.item) }];
   });
 }

@@ -31,11 +31,15 @@ export interface PlanCard {
   readonly slipped: string | undefined;
 }
 
-/** What is on the wall, what comes before, or what it crosses was wet. */
-const isWetBefore = ({ cause, item: holder }: Assignment['why'], { after }: WorkItem): boolean =>
+/** Whether what is on the wall, what comes before, or what it crosses was wet until then. */
+const isWetBefore = (
+  { cause, item }: Assignment['why'],
+  { after, run = 0 }: WorkItem,
+  holder: WorkItem | undefined,
+): boolean =>
   cause === 'wall' ||
-  cause === 'crossing' ||
-  (cause === 'before' && after.some(({ item, until }) => item === holder && until !== 'ended'));
+  (cause === 'crossing' && (holder?.run ?? run) < run) ||
+  (cause === 'before' && after.some((one) => one.item === item && one.until !== 'ended'));
 
 /** The cards of a plan, in the order in which they begin. */
 export function planCards(
@@ -72,7 +76,7 @@ export function planCards(
       items: goesOn ? [...known.items, item] : [item],
       standing,
       why: goesOn ? known.why : why,
-      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item),
+      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item, items.get(why.item ?? '')),
       slipped: (goesOn ? known.slipped : undefined) ?? (given && given.day < day ? given.day : undefined),
     };
     if (goesOn && place !== undefined) cards[place] = card;

@@ -43,7 +43,11 @@ const TOOLS: Readonly<Record<string, string>> = {
 };
 
 /** Why something begins no sooner. */
-export function whyOf({ why, start, people }: Pick<Assignment, 'why' | 'start' | 'people'>, input: PlanInput): string {
+export function whyOf(
+  { why, start, people }: Pick<Assignment, 'why' | 'start' | 'people'>,
+  input: PlanInput,
+  item?: WorkItem,
+): string {
   const holder = input.items.find(({ id }) => id === why.item);
   const what = holder ? itemWords(holder, input) : '';
   const at = timeOf(start, input.timeZone);
@@ -53,9 +57,13 @@ export function whyOf({ why, start, people }: Pick<Assignment, 'why' | 'start' |
     case 'wall':
       return `What is on the wall is ready ${untilWords(start, input.from, input.timeZone)}.`;
     case 'before':
-      return `It waits for ${what}, to be done and dry (${at}).`;
+      return item?.after.some((one) => one.item === why.item && one.until === 'ended')
+        ? `It waits for ${what} to be done (${at}).`
+        : `It waits for ${what}, to be done and dry (${at}).`;
     case 'crossing':
-      return `It crosses ${what}, which is soft until ${at}.`;
+      return (holder?.run ?? 0) < (item?.run ?? 3)
+        ? `It crosses ${what}, which is soft until ${at}.`
+        : `${capital(what)} runs over it and is not interrupted (${at}).`;
     case 'space':
       return `There is no space beside ${what}.`;
     case 'tool':
@@ -66,6 +74,8 @@ export function whyOf({ why, start, people }: Pick<Assignment, 'why' | 'start' |
       return 'It was handed out for this day.';
   }
 }
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What makes the bound, in words. */
 export function boundWords({ why }: HousePlan, input: PlanInput): string {
