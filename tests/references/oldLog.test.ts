@@ -62,4 +62,21 @@ describe('a log of the first version', () => {
       });
     }
   });
+
+  it('hands a whole pass to one person, or lets it go, as it did', () => {
+    const handed = entries.filter(({ kind }: Entry) => kind === 'assigned');
+    expect(handed.length).toBeGreaterThan(5);
+    for (const { kind, payload } of handed) {
+      const { pass, person, day } = payload as unknown as { pass: string; person: string | null; day: string };
+      expect(liftPayload(kind, payload)).toEqual({ work: pass, people: person === null ? [] : [person], day });
+      expect(liftPayload(kind, payload, 2)).toEqual(liftPayload(kind, payload, 1));
+    }
+    const states = stateOf(lifted);
+    const last = handed.at(-1);
+    const { work = '' } = (last ? liftPayload(last.kind, last.payload) : {}) as { work?: string };
+    expect(states.get(last?.room ?? '')?.assignments.has(work)).toBe(true);
+    // What is of the present version stays as it is.
+    const now = { work: 'fill.flat', people: ['a', 'b'], day: '2031-05-06' };
+    expect(liftPayload('assigned', now, 3)).toEqual(now);
+  });
 });
