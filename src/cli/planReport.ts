@@ -76,6 +76,8 @@ export const plainInput = (house: House, people: number, from: number, timeZone:
   timeZone,
   rooms: house.rooms.map((room) => ({
     id: room.id,
+    house: '',
+    room: room.id,
     name: room.name,
     floor: room.floor,
     air: 0,

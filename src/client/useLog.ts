@@ -15,12 +15,12 @@ export type Said = WithoutStamp<NewEntry>;
  * Writes entries into the log of the page's house and shows the page anew. An entry keeps its id until the server has said yes
  * or no to it: sent again after a lost answer or a fault it is never recorded twice.
  *
- * `write` takes when it happened (ms since 1970) where that is not now.
+ * `write` takes when it happened (ms since 1970) where that is not now, and the house where it is not the page's.
  *
  * @param clock the server's time when the page was made, ms since 1970
  */
 export function useLog(clock: number) {
-  const { id: house } = useHouse();
+  const { id: own } = useHouse();
   const router = useRouter();
   const [pending, startTransition] = useTransition();
   const [sending, setSending] = useState(false);
@@ -34,9 +34,9 @@ export function useLog(clock: number) {
   const serverNow = () =>
     document.documentElement.dataset.clock === 'stopped' ? opened.clock : opened.clock + performance.now() - opened.at;
 
-  async function write(said: readonly Said[], happened?: number): Promise<boolean> {
+  async function write(said: readonly Said[], happened?: number, house = own): Promise<boolean> {
     if (sending) return false;
-    const key = JSON.stringify([said, happened]);
+    const key = JSON.stringify([said, happened, house]);
     const at = new Date(happened ?? serverNow()).toISOString();
     const entries =
       unsent?.key === key ? unsent.entries : said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at }));

@@ -34,6 +34,13 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
+
+interface PlanAsked {
+  /** How long it is searched for; a while where it is not said. */
+  readonly effort?: number;
+  /** Whether all houses of the crew are planned at once. */
+  readonly together?: boolean;
+}
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
 /**
@@ -41,10 +48,13 @@ const LOST = 'The plan could not be fetched. What is shown is the last one known
  * for from the one before, so that it moves no more than it must.
  *
  * @param moved what the lead put somewhere else
- * @param effort how long it is searched for; a while where it is not said
  * @param version of what the page shows: when it changes, what the plan is made from is fetched anew
  */
-export function usePlan(version: string, moved: Moved = NOTHING, effort?: number): PlanStanding {
+export function usePlan(
+  version: string,
+  moved: Moved = NOTHING,
+  { effort, together = false }: PlanAsked = {},
+): PlanStanding {
   const { id } = useHouse();
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [plan, setPlan] = useState<HousePlan>();
@@ -65,7 +75,10 @@ export function usePlan(version: string, moved: Moved = NOTHING, effort?: number
   // biome-ignore lint/correctness/useExhaustiveDependencies: a page that shows something else asks again
   useEffect(() => {
     const gone = new AbortController();
-    fetch(`/h/${id}/plan`, { signal: gone.signal, headers: { accept: 'application/json' } })
+    fetch(`/h/${id}/plan${together ? '?houses=all' : ''}`, {
+      signal: gone.signal,
+      headers: { accept: 'application/json' },
+    })
       .then(async (response) => {
         if (!response.ok) throw new Error(String(response.status));
         setGround(await response.json());
@@ -75,7 +88,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, effort?: number
         if (!gone.signal.aborted) setFailed(LOST);
       });
     return () => gone.abort();
-  }, [id, version, turn]);
+  }, [id, version, turn, together]);
 
   const input = ground && withMoves(ground.input, moved);
   const question = input ? JSON.stringify(input) : '';

@@ -8,8 +8,10 @@ export interface PlanGroundAnswer {
   readonly input: PlanInput;
   /** How fast people are by what they logged, for a lead. */
   readonly paces: Paces;
-  /** The last entry of the log that it knows. */
-  readonly seq: number;
+  /** The last entry of the log of each house that it knows. */
+  readonly seen: Readonly<Record<string, number>>;
+  /** How many houses are planned together. */
+  readonly houses: number;
   readonly crew: Crew;
   readonly crewVersion: number;
   readonly dates: PaintersDates;

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { PlanGroundAnswer } from '../contract/plan';
 import { dayOf } from '../core/measure/dayOf';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
+import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
 import { learn, type Paces } from '../core/rates/learn';
 import { evidenceIn } from '../core/readiness/evidenceIn';
 import { memberOf } from '../core/readiness/memberOf';
@@ -9,45 +10,71 @@ import { planInputOf } from '../core/readiness/planInputOf';
 import { readCrew } from '../db/crews';
 import { inFirm } from '../db/firm';
 import { daysElsewhere } from '../db/handedOut';
-import { findHouse } from '../db/houses';
+import { findHouse, listHouses } from '../db/houses';
+import type { Member } from '../db/people';
 import { isOpenTo } from '../db/viewers';
-import { loadSite } from './loadSite';
+import { type LoadedSite, loadSite } from './loadSite';
 import { mayAct } from './mayAct';
 import { refuse } from './refuse';
 import { signedIn } from './session';
 
-/** What the plan of a house is made from, for those whose house it is; a viewer is told of nobody. */
-export async function planGround(house: string): Promise<Response> {
+/** So many houses are planned together. */
+const MOST_HOUSES = 12;
+
+/**
+ * What the plan of a house is made from, for those whose house it is; a viewer is told of nobody.
+ *
+ * @param together whether all houses of the crew are planned at once
+ */
+export async function planGround(house: string, together: boolean): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   const id = house.toLowerCase();
   if (!z.uuid().safeParse(id).success) return refuse(404, 'There is no such house.');
   return inFirm(person.firm, async () => {
     if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
-    const { site, people, now, timeZone, mark, dates } = await loadSite(id);
-    const [{ crew, version }, elsewhere] = await Promise.all([readCrew(), daysElsewhere(id, dayOf(now, timeZone))]);
-    const paces = learn(evidenceIn(site.rooms));
-    const members = people
-      .filter(({ role, left }) => role !== 'viewer' && !left)
-      .map((one) => ({
-        ...memberOf(crew, one),
-        id: one.id,
-        name: one.name,
-        pace: pacesOf(paces[one.id]),
-        elsewhere: elsewhere.get(one.id) ?? [],
-      }));
-    const ofCrew = mayAct(person, 'finisher');
-    const input = planInputOf(site, { crew, people: members, timeZone, dates }, now);
-    const answer: PlanGroundAnswer = {
-      input: mayAct(person, 'lead') ? input : ofCrew ? withOwnPace(input, person.id) : withoutNames(input),
-      paces: mayAct(person, 'lead') ? paces : {},
-      seq: mark.seq,
-      crew: ofCrew ? crew : { ...crew, people: {} },
-      crewVersion: version,
-      dates,
-    };
+    if (together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
+    const answer = await groundOf(id, together, person);
     return Response.json(answer, { headers: { 'cache-control': 'no-store' } });
   });
+}
+
+async function groundOf(id: string, together: boolean, person: Member): Promise<PlanGroundAnswer> {
+  const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
+  const [own, ...sites] = await Promise.all([id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSite(one)));
+  if (!own) throw new Error('the house of the page is loaded');
+  const [{ crew, version }, elsewhere] = await Promise.all([
+    readCrew(),
+    daysElsewhere(id, dayOf(own.now, own.timeZone)),
+  ]);
+  const all = [own, ...sites];
+  const paces = learn(all.flatMap(({ site }) => evidenceIn(site.rooms)));
+  const people = own.people
+    .filter(({ role, left }) => role !== 'viewer' && !left)
+    .map((one) => ({
+      ...memberOf(crew, one),
+      id: one.id,
+      name: one.name,
+      pace: pacesOf(paces[one.id]),
+      elsewhere: elsewhere.get(one.id) ?? [],
+    }));
+  const houseOf = ({ id: house, site, now, timeZone, dates }: LoadedSite): HouseOfPlan => ({
+    id: house,
+    name: site.house.name,
+    input: planInputOf(site, { house, crew, people, timeZone, dates }, now),
+  });
+  const first = houseOf(own);
+  const input = together ? planTogether([first, ...sites.map(houseOf)]) : first.input;
+  const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
+  return {
+    input: isLead ? input : isCrew ? withOwnPace(input, person.id) : withoutNames(input),
+    paces: isLead ? paces : {},
+    seen: Object.fromEntries(all.map(({ id: house, mark }) => [house, mark.seq])),
+    houses: together ? all.length : 1,
+    crew: isCrew ? crew : { ...crew, people: {} },
+    crewVersion: version,
+    dates: own.dates,
+  };
 }
 
 const pacesOf = (own: Paces[string] = {}): PlanPerson['pace'] =>

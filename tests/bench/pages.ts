@@ -16,6 +16,7 @@ const ROOMS = [10, 60] as const;
 const ENTRIES = [0, 5000, 20_000] as const;
 const VIEWS = [
   ['House', ''],
+  ['Run sheet', '/run'],
   ['Coat board', '/board'],
   ['Dry watch', '/dry'],
   ['My day', '/my-day'],

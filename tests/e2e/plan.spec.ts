@@ -1,6 +1,35 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, handOut, test, untilTaken } from './site';
+import { copyHouse } from './copyHouse';
+import { expect, handOut, test as siteTest, untilTaken } from './site';
+import { query } from './testDatabase';
+
+/** The people of a crew are the same in all of its houses: here there is no other one in which they have work. */
+const test = siteTest.extend<{ alone: undefined }>({
+  alone: [
+    async ({ site, house }, use) => {
+      const demo =
+        "kind = 'assigned' AND house_id = (SELECT id FROM houses WHERE head->>'name' = 'Gannet Point, plot 6')";
+      await query(
+        `DELETE FROM houses WHERE head->>'name' <> 'Gannet Point, plot 6' AND '/h/' || id <> $1`,
+        site.database,
+        [house],
+      );
+      await query(
+        `UPDATE entries SET payload = payload || jsonb_build_object('day', '2000-01-01', 'kept', payload -> 'day') WHERE ${demo}`,
+        site.database,
+      );
+      await use(undefined);
+      await query(
+        `UPDATE entries SET payload = payload - 'kept' || jsonb_build_object('day', payload -> 'kept') WHERE ${demo}`,
+        site.database,
+      );
+      // What was handed out here is in nobody's way afterwards.
+      await query("DELETE FROM houses WHERE '/h/' || id = $1", site.database, [house]);
+    },
+    { auto: true },
+  ],
+});
 
 /** The run sheet once a plan stands and is not searched any more. */
 async function openPlan(page: Page, house: string): Promise<void> {
@@ -123,7 +152,6 @@ test('the crew says who does what, and a plan without anybody who can says so', 
   await left.getByText(/in no plan/).click();
   await expect(left).toContainText('seal: nobody is able to');
   // The crew is that of all houses: the next test finds it as it was.
-  const { query } = await import('./testDatabase');
   await query("UPDATE crews SET crew = jsonb_set(crew, '{people}', '{}')", site.database);
 });
 
@@ -245,4 +273,63 @@ test('hours that are no hours are refused where they were typed', async ({ page,
   await expect(now).toContainText('such as 1.5 or 1:30');
   await now.getByLabel('Or hours it took').fill('1:30');
   await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+});
+
+test('all houses of the crew are planned together, and each gets what is handed out in it', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  const other = `/h/${await copyHouse(site.database, 'Tern Cottage')}`;
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  await page.getByLabel('All houses of the crew').check();
+  await expect(
+    week(page)
+      .getByRole('button', { name: /Tern Cottage/ })
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Propose anew' })).toBeVisible();
+  const card = week(page)
+    .getByRole('button', { name: /^\S.*Tern Cottage.*proposed$/ })
+    .first();
+  const [room = ''] = ((await card.textContent()) ?? '').split(', Tern Cottage');
+  await card.click();
+  const sent = page.waitForRequest((request) => request.url().endsWith('/api/entries'));
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Hand it out' }).click());
+  const { house: written, entries } = (await sent).postDataJSON();
+  expect(`/h/${written}`).toBe(other);
+  expect(entries[0]).toMatchObject({ kind: 'assigned', version: 3 });
+  expect(room.length).toBeGreaterThan(2);
+});
+
+test('prints the wall’s list and a sheet for everybody', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  await expect(page.getByRole('region', { name: 'Handed out' })).toBeHidden();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('region', { name: 'Handed out' })).toContainText('Bunk room: fill');
+  await expect(page.getByRole('region', { name: 'List of Petra' })).toContainText('Bunk room: fill');
+  await expect(page.getByRole('region', { name: 'List of Petra' })).not.toContainText('Boot room');
+  await expect(week(page)).toBeHidden();
+});
+
+test('a room that is held until a time is planned after it', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/board`);
+  await page.getByRole('button', { name: 'Hold Boot room' }).click();
+  await page.getByLabel('Who has it').fill('Electrician');
+  await page.getByLabel('Free again, where somebody knows').fill('2031-05-12T09:00');
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Hold the room' }).click());
+  await openPlan(page, house);
+  await expect(page.getByRole('region', { name: 'Not as it should be' })).not.toContainText('Boot room');
+  await page.getByRole('button', { name: /^All \d+ days$/ }).click();
+  const rowOf = (day: string) =>
+    week(page)
+      .getByRole('row')
+      .filter({ has: page.getByRole('button', { name: day, exact: true }) });
+  await expect(rowOf('Mon 12 May')).toContainText('Boot room');
+  for (const day of ['Today', 'Wed 7 May', 'Thu 8 May', 'Fri 9 May'])
+    await expect(rowOf(day)).not.toContainText('Boot room');
 });

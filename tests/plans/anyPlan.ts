@@ -84,6 +84,8 @@ export function anyPlan(seed: number): AnyPlan {
     const id = `r${index}`;
     rooms.push({
       id,
+      house: 'h',
+      room: id,
       name: id,
       floor: 'Main floor',
       air: upTo(AIRS.length - 1),

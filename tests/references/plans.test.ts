@@ -169,7 +169,13 @@ describe('plans of whole houses', () => {
         now.getTime(),
         (room) => taken.get(room),
       );
-      const ground = { people, crew: crewSchema.parse({}), timeZone: 'America/New_York', dates: { rooms: {} } };
+      const ground = {
+        house: 'h',
+        people,
+        crew: crewSchema.parse({}),
+        timeZone: 'America/New_York',
+        dates: { rooms: {} },
+      };
       return planHouse(planInputOf(site, ground, now.getTime()), EFFORT);
     };
     const plan = planOf(log);

@@ -4,7 +4,11 @@ import type { WorkItem } from '../work/workItem';
 
 /** A room of a plan. Instants in ms since 1970. */
 export interface PlanRoom {
+  /** Its own, or where several houses are planned together with its house's before it. */
   readonly id: string;
+  /** The house and the room as they are recorded. */
+  readonly house: string;
+  readonly room: string;
   readonly name: string;
   readonly floor: string;
   /** Its air, by its place among the airs. */

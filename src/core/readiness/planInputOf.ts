@@ -13,6 +13,8 @@ import { stretchNow } from './whatNow';
 /** What a plan takes from elsewhere than the house as it stands. */
 export interface PlanGround extends Pick<PlanInput, 'crew' | 'timeZone'> {
   readonly people: readonly PlanPerson[];
+  /** Its id. */
+  readonly house: string;
   /** When the painters come: YYYY-MM-DD, by room, and of the house. */
   readonly dates: PaintersDates;
 }
@@ -50,6 +52,8 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
     const until = state.held?.until;
     return {
       id: room.id,
+      house: ground.house,
+      room: room.id,
       name: room.name,
       floor: room.floor,
       air: airOf(site),

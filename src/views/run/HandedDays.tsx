@@ -1,26 +1,19 @@
 import type { Person } from '@/core/log/person';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { dayListOf, type HandedPass } from '@/core/work/dayListOf';
+import { type DayList, dayListOf, type HandedPass } from '@/core/work/dayListOf';
 import { PASS_NAMES } from '@/ui/state/words';
 import { dayWords, spanWords } from '@/ui/when';
 
-/** What was handed out, by day and person: what is printed for the board on the wall, and what a builder sees. */
-export function HandedDays({
-  handed,
-  crew,
-  days,
-  className = '',
-}: {
+interface HandedProps {
   readonly handed: readonly HandedPass<RoomSite>[];
   readonly crew: readonly Person[];
   readonly days: readonly string[];
-  readonly className?: string;
-}) {
+}
+
+/** What was handed out, by day and person: what is printed for the board on the wall, and what a builder sees. */
+export function HandedDays({ handed, crew, days, className = '' }: HandedProps & { readonly className?: string }) {
   const lists = days.flatMap((day) => {
-    const people = crew.flatMap((person) => {
-      const list = dayListOf(handed, person.id, day);
-      return list.passes.length > 0 ? [{ person, list }] : [];
-    });
+    const people = crew.flatMap((person) => listFor(handed, person, day));
     return people.length > 0 ? [{ day, people }] : [];
   });
   return (
@@ -36,18 +29,51 @@ export function HandedDays({
                 <p className="border-b border-base-300 font-semibold">
                   {person.name}, {spanWords(list.hours)}
                 </p>
-                <ul>
-                  {list.passes.map(({ room, task, people: by }) => (
-                    <li key={`${room.room.id} ${task.pass} ${by.join(' ')}`}>
-                      {room.room.name}: {PASS_NAMES[task.pass].toLowerCase()}
-                    </li>
-                  ))}
-                </ul>
+                <Passes list={list} />
               </li>
             ))}
           </ul>
         </div>
       ))}
     </section>
+  );
+}
+
+/** A sheet of paper for everybody, with their days below each other. */
+export function HandedSheets({ handed, crew, days }: HandedProps) {
+  return crew.map((person) => {
+    const own = days.flatMap((day) => listFor(handed, person, day).map(({ list }) => ({ day, list })));
+    if (own.length === 0) return null;
+    return (
+      <section key={person.id} className="hidden break-before-page print:block" aria-label={`List of ${person.name}`}>
+        <h2>{person.name}</h2>
+        {own.map(({ day, list }) => (
+          <div key={day} className="mt-4 break-inside-avoid text-lg">
+            <h3>
+              {dayWords(day)}, {spanWords(list.hours)}
+            </h3>
+            <Passes list={list} />
+          </div>
+        ))}
+      </section>
+    );
+  });
+}
+
+function listFor(handed: HandedProps['handed'], person: Person, day: string) {
+  const list = dayListOf(handed, person.id, day);
+  return list.passes.length > 0 ? [{ person, list }] : [];
+}
+
+function Passes({ list }: { readonly list: DayList<RoomSite> }) {
+  return (
+    <ul>
+      {list.passes.map(({ room, task, people }) => (
+        <li key={`${room.room.id} ${task.pass} ${people.join(' ')}`}>
+          {room.room.name}: {PASS_NAMES[task.pass].toLowerCase()}
+          {people.length > 1 ? ', by two' : ''}
+        </li>
+      ))}
+    </ul>
   );
 }

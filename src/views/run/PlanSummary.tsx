@@ -1,4 +1,5 @@
 import type { PlanStanding } from '@/client/usePlan';
+import { PrintButton } from '@/ui/PrintButton';
 import type { PlanCard } from './planCards';
 import { boundWords, changeWords, finishWords } from './planWords';
 
@@ -14,6 +15,8 @@ export function PlanSummary({
   takeAll,
   takeChosen,
   show,
+  together,
+  setTogether,
 }: {
   readonly standing: PlanStanding;
   readonly cards: readonly PlanCard[];
@@ -25,6 +28,8 @@ export function PlanSummary({
   readonly takeAll: () => void;
   readonly takeChosen: () => void;
   readonly show: (panel: 'crew' | 'whatIf' | 'many') => void;
+  readonly together: boolean;
+  readonly setTogether: (together: boolean) => void;
 }) {
   const { plan, input, searching, failed, stop, again } = standing;
   const open = cards.filter((card) => card.standing !== 'handed').length;
@@ -85,6 +90,16 @@ export function PlanSummary({
             </button>
           </>
         )}
+        <label className="flex items-center gap-2 px-1 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-sm"
+            checked={together}
+            onChange={(event) => setTogether(event.target.checked)}
+          />
+          All houses of the crew
+        </label>
+        <PrintButton small />
         {searching ? (
           <button type="button" className="btn btn-ghost btn-sm" onClick={stop}>
             Searching for a better one: stop

@@ -14,6 +14,7 @@ import { useCommand } from '@/client/useCommand';
 import { useLog } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { dayOf } from '@/core/measure/dayOf';
+import { groupBy } from '@/core/measure/groupBy';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed } from '@/core/plan/planInput';
 import type { WorkItem } from '@/core/work/workItem';
@@ -52,7 +53,8 @@ const DAYS_TO_CHOOSE = 14;
 export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: RunBoardProps) {
   const [moves, setMoves] = useState<readonly Moved[]>([]);
   const moved = useMemo<Moved>(() => Object.assign({}, ...moves), [moves]);
-  const standing = usePlan(version, moved);
+  const [together, setTogether] = useState(false);
+  const standing = usePlan(version, moved, { together });
   const { ground, input, plan } = standing;
   const log = useLog(now);
   const command = useCommand();
@@ -77,25 +79,33 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
 
   const move = (card: PlanCard, given: Handed | null) =>
     setMoves((known) => [...known, Object.fromEntries(card.items.map(({ id }) => [id, given]))]);
-  const take = async (some: readonly PlanCard[]) => {
-    if (!ground || !input) return;
-    const wanted = some.filter(({ standing: is }) => is !== 'handed');
-    const said = wanted.flatMap((card) => handings(card.items, card, input, ground.seq));
-    if (said.length > 0 && (await log.write(said))) {
-      const taken = new Set(wanted.flatMap(({ items }) => items.map(({ id }) => id)));
-      setMoves((known) =>
-        known.map((one) => Object.fromEntries(Object.entries(one).filter(([item]) => !taken.has(item)))),
-      );
-      setChosen(new Set());
+  /** Each house's own go there at once, all or none. */
+  const write = async (some: readonly { readonly items: readonly WorkItem[]; readonly given: Handed }[]) => {
+    if (!ground || !input) return false;
+    const all = some.flatMap(({ items, given }) => [...handings(items, given, input, ground.seen)]);
+    let done = true;
+    for (const [house, own] of groupBy(all, ([of]) => of)) {
+      const said = own.flatMap(([, entries]) => entries);
+      done = done && (await log.write(said, undefined, house));
     }
+    // Of its own house this page hears by itself.
+    if (together) standing.fetchAnew();
+    return done;
+  };
+  const take = async (some: readonly PlanCard[]) => {
+    const wanted = some.filter(({ standing: is }) => is !== 'handed');
+    if (wanted.length === 0 || !(await write(wanted.map((card) => ({ items: card.items, given: card }))))) return;
+    const taken = new Set(wanted.flatMap(({ items }) => items.map(({ id }) => id)));
+    setMoves((known) =>
+      known.map((one) => Object.fromEntries(Object.entries(one).filter(([item]) => !taken.has(item)))),
+    );
+    setChosen(new Set());
   };
   const handOut = async (items: readonly WorkItem[], given: Handed) => {
-    if (ground && input && (await log.write(handings(items, given, input, ground.seq)))) setPanel(undefined);
+    if (await write([{ items, given }])) setPanel(undefined);
   };
-  const letGo = async (card: PlanCard) => {
-    const { items, day } = card;
-    if (ground && input && (await log.write(handings(items, { people: [], day }, input, ground.seq))))
-      setOpen(undefined);
+  const letGo = async ({ items, day }: PlanCard) => {
+    if (await write([{ items, given: { people: [], day } }])) setOpen(undefined);
   };
   const givenAt = (card: PlanCard, person: string, day: string): Handed => {
     const [, second] = card.people;
@@ -157,6 +167,11 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         takeAll={() => void take(cards)}
         takeChosen={() => void take(cards.filter(({ key }) => chosen.has(key)))}
         show={setPanel}
+        together={together}
+        setTogether={(all) => {
+          setMoves([]);
+          setTogether(all);
+        }}
       />
       {log.message && (
         <p role="alert" className="text-error">

@@ -5,7 +5,7 @@ import type { Site } from '@/core/readiness/siteOf';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { PASS_NAMES } from '@/ui/state/words';
 import { dayAfter } from '@/ui/when';
-import { HandedDays } from './HandedDays';
+import { HandedDays, HandedSheets } from './HandedDays';
 import { RunBoard } from './RunBoard';
 
 const DAYS_PRINTED = 7;
@@ -61,6 +61,7 @@ export function RunSheetView({
         />
       )}
       <HandedDays handed={handed} crew={crew} days={days} className={plans ? 'hidden print:block' : ''} />
+      {plans && <HandedSheets handed={handed} crew={crew} days={days} />}
     </main>
   );
 }

@@ -1,3 +1,4 @@
+import type { Said } from '@/client/useLog';
 import type { Moved } from '@/client/usePlan';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import { dayOf } from '@/core/measure/dayOf';
@@ -88,22 +89,38 @@ export function planCards(
   return cards;
 }
 
+/** An entry that hands work out, of one house. */
+type Handing = Extract<Said, { kind: 'assigned' }>;
+
 /**
- * What is written down when items are handed out: a whole round where all that is open of it goes to the same people.
+ * What is written down when items are handed out, by house: a whole round where all that is open of it goes to the same people.
  *
- * @param seen the last entry that is known: what somebody handed out after it is not handed out again
+ * @param seen the last entry of each house that is known: what somebody handed out after it is not handed out again
  */
-export function handings(items: readonly WorkItem[], { people, day }: Handed, input: PlanInput, seen: number) {
+export function handings(
+  items: readonly WorkItem[],
+  { people, day }: Handed,
+  input: PlanInput,
+  seen: PlanGroundAnswer['seen'],
+): ReadonlyMap<string, readonly Handing[]> {
+  const rooms = new Map(input.rooms.map((room) => [room.id, room]));
   const rounds = groupBy(items, ({ room, pass }) => `${room} ${pass}`);
-  return [...rounds.values()].flatMap((own) => {
+  const said = [...rounds.values()].flatMap((own) => {
     const [first] = own;
-    if (!first) return [];
-    const open = input.items.filter(({ room, pass }) => room === first.room && pass === first.pass);
+    const room = rooms.get(first?.room ?? '');
+    if (!first || !room) return [];
+    const open = input.items.filter((item) => item.room === first.room && item.pass === first.pass);
     const works = open.length === own.length ? [first.pass] : own.map(({ work }) => work);
     return works.map((work) => ({
-      kind: 'assigned' as const,
-      room: first.room,
-      payload: { work, people: [...people], day, seen },
+      house: room.house,
+      entry: {
+        kind: 'assigned' as const,
+        room: room.room,
+        payload: { work, people: [...people], day, seen: seen[room.house] ?? 0 },
+      },
     }));
   });
+  return new Map(
+    [...groupBy(said, ({ house }) => house)].map(([house, own]) => [house, own.map(({ entry }) => entry)]),
+  );
 }
