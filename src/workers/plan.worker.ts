@@ -1,7 +1,8 @@
 import { expose } from 'comlink';
 import { type HouseOptions, type HousePlan, planAsBefore, planningHouse } from '../core/plan/planHouse';
 import type { PlanInput } from '../core/plan/planInput';
-import { type WhatIfPrice, whatIfs } from '../core/plan/whatIf';
+import { whatIfs } from '../core/plan/whatIf';
+import type { WhatIfPrice } from '../core/plan/whatIfPrice';
 
 let asked = 0;
 

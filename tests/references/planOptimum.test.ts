@@ -60,7 +60,6 @@ function anySmall(seed: number): Small {
         tool: random() < 0.3 ? 0 : undefined,
         due: undefined,
         pinned: undefined,
-        order: place,
       });
     }
   }

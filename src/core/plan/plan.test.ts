@@ -64,7 +64,6 @@ function job(id: string, more: Partial<Job>): Job {
     tool: undefined,
     due: undefined,
     pinned: undefined,
-    order: 0,
     ...more,
   };
 }

@@ -4,7 +4,7 @@ import { chainOf } from './improve';
 import { lowerBound } from './lowerBound';
 import { CAUSES, type Cause, Placing, placeAll, TeamCalendars } from './place';
 import type { PlanInput } from './planInput';
-import type { Team } from './problem';
+import { minutesOf, type Team } from './problem';
 import { type Plan, type PlanOptions, planning } from './schedule';
 import { type LeftOut, type Posed, toProblem } from './toProblem';
 
@@ -14,6 +14,8 @@ export interface Assignment {
   readonly people: readonly string[];
   readonly start: number;
   readonly end: number;
+  /** Person-hours that it takes these people. */
+  readonly hours: number;
   /** When what it leaves wet may be coated again; undefined where it leaves nothing, or it never dries. */
   readonly ready: number | undefined;
   /** Its place in the order in which the plan was laid. */
@@ -135,6 +137,10 @@ function housePlan(
   const never = [...items.keys()].filter((index) => at(index) >= NEVER);
   const places = new Int32Array(items.length);
   for (const [place, index] of sequence.order.entries()) places[index] = place;
+  const hoursOf = (index: number) => {
+    const [job, team] = [problem.jobs[index], sequence.teams[index]];
+    return job && team ? (minutesOf(job, team, problem.people) * team.length) / 60 : 0;
+  };
   const readyOf = (index: number) => {
     const minute = readyAfter(index, times.ends[index] ?? 0);
     return minute === undefined || minute >= NEVER ? undefined : instant(minute, input);
@@ -145,6 +151,7 @@ function housePlan(
       people: ids(sequence.teams[index]),
       start: instant(at(index), input),
       end: instant(times.ends[index] ?? 0, input),
+      hours: hoursOf(index),
       ready: readyOf(index),
       place: places[index] ?? 0,
       given: input.handed[items[index]?.id ?? '']?.day,

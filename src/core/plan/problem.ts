@@ -40,8 +40,6 @@ export interface Job {
   readonly due: number | undefined;
   /** What was handed out stays with these people, and is not begun before its day. */
   readonly pinned: { readonly team: Team; readonly from: number } | undefined;
-  /** What is done first of two that are ready at once. */
-  readonly order: number;
 }
 
 /** One person, or two of whom the first runs and the second wipes or learns; by their places among the people. */

@@ -48,7 +48,9 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   const rates = [...new Set(items.map(({ rate }) => rate))];
   const { planned, leftOut } = whatCanBe(items, (item) => {
     if (item.tool !== undefined && (input.crew.tools[item.tool] ?? 1) === 0) return 'noTool';
-    return crew.teams[crew.group(item)]?.length === 0 ? 'nobody' : undefined;
+    // Whom it was handed to runs it, whatever they are said to be able to do.
+    const isHanded = input.handed[item.id]?.people.some((id) => persons.has(id)) ?? false;
+    return !isHanded && crew.teams[crew.group(item)]?.length === 0 ? 'nobody' : undefined;
   });
   const places = new Map(planned.map(({ id }, index) => [id, index]));
   const waits = new Waits(input);
@@ -77,7 +79,6 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
         handed && team.length > 0
           ? { team: team.slice(0, 2) as unknown as Team, from: minute(instantOn(handed.day, 0, input.timeZone)) }
           : undefined,
-      order: item.place,
     };
   });
   return {

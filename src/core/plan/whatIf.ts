@@ -2,24 +2,10 @@ import { airWithVapour, vapourPressure } from '../air/air';
 import { SKILLS, type WorkItem } from '../work/workItem';
 import { personDays } from './personDays';
 import { type HousePlan, planHouse } from './planHouse';
-import type { PlanInput } from './planInput';
+import type { PlanInput, PlanRoom } from './planInput';
+import { FAN_SPEED, WHAT_IFS, type WhatIf, type WhatIfPrice } from './whatIfPrice';
 
-/** What a lead could do about a plan. */
-export const WHAT_IFS = ['person', 'saturday', 'setting', 'fan', 'heater', 'released'] as const;
-export type WhatIf = (typeof WHAT_IFS)[number];
-
-/** What a change comes to. */
-export interface WhatIfPrice {
-  readonly kind: WhatIf;
-  /** The room or the kind of work that it is about. */
-  readonly about: string | undefined;
-  readonly plan: HousePlan;
-  /** On how many days how many people come: what is paid for. */
-  readonly personDays: number;
-}
-
-/** A fan moves air over the walls, m/s; a heater warms it, °C. Common practice, no source. */
-const FAN_SPEED = 1;
+/** What a heater warms, °C. Common practice, no source. */
 const HEATS_BY = 5;
 const SETTING_MINUTES = 90;
 const SATURDAY = 6;
@@ -33,13 +19,20 @@ export function* whatIfs(input: PlanInput, plan: HousePlan): Generator<WhatIfPri
     const changed = changedBy(kind, input, plan);
     if (!changed) continue;
     const other = planHouse(changed.input, { former: plan, effort: 0 });
-    yield { kind, about: changed.about, plan: other, personDays: personDays(other, input.timeZone) };
+    yield {
+      kind,
+      about: changed.about,
+      rooms: changed.rooms ?? [],
+      plan: other,
+      personDays: personDays(other, input.timeZone),
+    };
   }
 }
 
 interface Changed {
   readonly input: PlanInput;
   readonly about?: string;
+  readonly rooms?: readonly PlanRoom[];
 }
 
 function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | undefined {
@@ -73,6 +66,7 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
         room && {
           input: withAir(input, room.id, (air) => ({ ...air, speed: Math.max(FAN_SPEED, air.speed ?? 0) })),
           about: room.name,
+          rooms: [room],
         }
       );
     case 'heater':
@@ -83,11 +77,15 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
             ...(air.speed === undefined ? {} : { speed: air.speed }),
           })),
           about: room.name,
+          rooms: [room],
         }
       );
     case 'released': {
       if (!input.rooms.some(({ held }) => held)) return undefined;
-      return { input: { ...input, rooms: input.rooms.map((own) => ({ ...own, held: undefined })) } };
+      return {
+        input: { ...input, rooms: input.rooms.map((own) => ({ ...own, held: undefined })) },
+        rooms: input.rooms.filter(({ held }) => held),
+      };
     }
   }
 }

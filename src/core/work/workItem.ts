@@ -46,6 +46,4 @@ export interface WorkItem {
   readonly run: 0 | 1 | 2 | undefined;
   /** What it leaves wet. */
   readonly muds: readonly WetMud[];
-  /** In the order in which a room is run. */
-  readonly place: number;
 }

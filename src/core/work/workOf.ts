@@ -177,7 +177,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   return finished(room.id, items);
 }
 
-type Draft = Omit<WorkItem, 'id' | 'place'>;
+type Draft = Omit<WorkItem, 'id'>;
 
 const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
   ({
@@ -194,10 +194,10 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
 /** Walking in and setting up is done once a round, with what is run first of it. */
 function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
   const entered = new Set<string>();
-  return drafts.map((draft, place) => {
+  return drafts.map((draft) => {
     const first = !entered.has(draft.pass);
     entered.add(draft.pass);
-    return { ...draft, id: `${room}/${draft.work}`, place, hours: draft.hours + (first ? ROOM_HOURS : 0) };
+    return { ...draft, id: `${room}/${draft.work}`, hours: draft.hours + (first ? ROOM_HOURS : 0) };
   });
 }
 

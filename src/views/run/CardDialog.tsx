@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Moved } from '@/client/usePlan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import { Dialog } from '@/ui/Dialog';
@@ -20,11 +19,9 @@ export function CardDialog({
   unit,
   mayHand,
   busy,
-  price,
-  costWords,
+  priceOf,
   move,
-  take,
-  letGo,
+  hand,
   close,
 }: {
   readonly card: PlanCard;
@@ -34,11 +31,11 @@ export function CardDialog({
   readonly unit: 'in' | 'mm';
   readonly mayHand: boolean;
   readonly busy: boolean;
-  readonly price: (moved: Moved) => Promise<HousePlan | undefined>;
-  readonly costWords: (found: HousePlan, before: HousePlan, card: PlanCard) => string;
-  readonly move: (given: Handed | null) => void;
-  readonly take: () => void;
-  readonly letGo: () => void;
+  /** In words, what it would cost to give it so. */
+  readonly priceOf: (given: Handed) => Promise<string | undefined>;
+  readonly move: (given: Handed) => void;
+  /** Hands it out, or to nobody any more. */
+  readonly hand: (given: Handed) => void;
   readonly close: () => void;
 }) {
   const [given, setGiven] = useState<Handed>({ people: card.people, day: card.day });
@@ -51,8 +48,8 @@ export function CardDialog({
     setCost(undefined);
     if (!isMoved) return;
     let gone = false;
-    void price(Object.fromEntries(card.items.map(({ id }) => [id, given]))).then((found) => {
-      if (!gone && found) setCost(costWords(found, plan, card));
+    void priceOf(given).then((found) => {
+      if (!gone && found) setCost(found);
     });
     return () => {
       gone = true;
@@ -68,7 +65,7 @@ export function CardDialog({
     <Dialog title={`${card.room.name}, ${cardWords(card)}`} close={close}>
       <p>
         {whoWords(card.people, input)}, {dayWords(card.day)}, {timeOf(card.start, input.timeZone)} to{' '}
-        {timeOf(card.end, input.timeZone)}: {spanWords(card.hours)} of work by the usual rates
+        {timeOf(card.end, input.timeZone)}: {spanWords(card.hours)} of work
         {tools.length > 0 ? `, with the ${tools.join(' and the ')}` : ''}; {STANDING_WORDS[card.standing]}.
       </p>
       <p className="text-muted">
@@ -91,7 +88,7 @@ export function CardDialog({
           Close
         </button>
         {mayHand && card.standing === 'handed' && (
-          <button type="button" className="btn" disabled={busy} onClick={letGo}>
+          <button type="button" className="btn" disabled={busy} onClick={() => hand({ people: [], day: card.day })}>
             Let go
           </button>
         )}
@@ -101,7 +98,7 @@ export function CardDialog({
           </button>
         )}
         {mayHand && !isMoved && card.standing !== 'handed' && (
-          <button type="button" className="btn btn-primary" disabled={busy} onClick={take}>
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => hand(given)}>
             Hand it out
           </button>
         )}

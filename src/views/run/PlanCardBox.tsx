@@ -48,7 +48,7 @@ export function PlanCardBox({
       <p className="text-sm leading-tight">{cardWords(card)}</p>
       <p className="text-sm text-muted">
         {timesOf(card, timeZone)}, {spanWords(card.hours)}
-        {card.people.length > 1 ? ' for two' : ''}
+        {card.people.length > 1 ? ' of two' : ''}
       </p>
       {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}
       <p className="text-xs text-muted">

@@ -49,7 +49,8 @@ export function RunSheetView({
   return (
     <main className="flex-1 space-y-4 p-4 lg:px-5">
       <h1 className="sr-only">Run sheet</h1>
-      {plans && (
+      {site.rooms.length === 0 && <p className="sheet p-6 text-center text-lg">No rooms yet.</p>}
+      {plans && site.rooms.length > 0 && (
         <RunBoard
           version={version}
           unit={site.house.unit}

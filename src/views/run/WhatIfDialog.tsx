@@ -6,25 +6,28 @@ import { useWorker } from '@/client/useWorker';
 import { personDays } from '@/core/plan/personDays';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
-import type { WhatIfPrice } from '@/core/plan/whatIf';
+import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import { Dialog } from '@/ui/Dialog';
 import { GROUP_NAMES } from '@/ui/state/words';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { changeWords, finishWords } from './planWords';
 
+/** What is done by saying so; the others are chosen elsewhere. */
+const CAN_BE_TAKEN: readonly WhatIfPrice['kind'][] = ['saturday', 'fan', 'released'];
+
 /** What could be done about the plan, each planned anew beside what it is now; one is taken with a press. */
 export function WhatIfDialog({
   input,
   plan,
-  takeSaturdays,
+  take,
   busy,
   message,
   close,
 }: {
   readonly input: PlanInput;
   readonly plan: HousePlan;
-  /** Works on Saturdays from now on. */
-  readonly takeSaturdays: () => void;
+  /** Does it from now on. */
+  readonly take: (price: WhatIfPrice) => void;
   readonly busy: boolean;
   readonly message: string | undefined;
   readonly close: () => void;
@@ -71,15 +74,15 @@ export function WhatIfDialog({
             <td className="text-right">{personDays(plan, input.timeZone)}</td>
             <td />
           </tr>
-          {prices.map(({ kind, about, plan: other, personDays: days }) => (
-            <tr key={kind}>
-              <th scope="row">{wordsOf(kind, about)}</th>
-              <td>{finishWords(other.finish, input)}</td>
-              <td>{changeWords(plan.finish, other.finish)}</td>
-              <td className="text-right">{days}</td>
+          {prices.map((price) => (
+            <tr key={price.kind}>
+              <th scope="row">{wordsOf(price.kind, price.about)}</th>
+              <td>{finishWords(price.plan.finish, input)}</td>
+              <td>{changeWords(plan.finish, price.plan.finish)}</td>
+              <td className="text-right">{price.personDays}</td>
               <td>
-                {kind === 'saturday' && (
-                  <button type="button" className="btn btn-sm" disabled={busy} onClick={takeSaturdays}>
+                {CAN_BE_TAKEN.includes(price.kind) && (
+                  <button type="button" className="btn btn-sm" disabled={busy} onClick={() => take(price)}>
                     Take it
                   </button>
                 )}
@@ -95,8 +98,7 @@ export function WhatIfDialog({
         </p>
       )}
       <p className="text-sm text-muted">
-        Fans and heaters are told on Dry watch, mud is chosen in Coats, a room is released on House; the plan follows by
-        itself.
+        Mud is chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
       </p>
       <div className="modal-action">
         <button type="button" className="btn" onClick={close}>

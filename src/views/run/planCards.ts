@@ -20,7 +20,7 @@ export interface PlanCard {
   readonly day: string;
   readonly start: number;
   readonly end: number;
-  /** Person-hours by the usual rates. */
+  /** Person-hours that it takes these people. */
   readonly hours: number;
   readonly items: readonly WorkItem[];
   readonly standing: CardStanding;
@@ -54,7 +54,7 @@ export function planCards(
   const cards: PlanCard[] = [];
   /** What somebody runs, by person: other work in between makes another card. */
   const runs = new Map<string, number>();
-  for (const { item: id, people, start, end, why } of plan.assignments) {
+  for (const { item: id, people, start, end, hours, why } of plan.assignments) {
     const item = items.get(id);
     const room = rooms.get(item?.room ?? '');
     if (!item || !room) continue;
@@ -73,7 +73,7 @@ export function planCards(
       day,
       start: goesOn ? known.start : start,
       end,
-      hours: (goesOn ? known.hours : 0) + item.hours,
+      hours: (goesOn ? known.hours : 0) + hours,
       items: goesOn ? [...known.items, item] : [item],
       standing,
       why: goesOn ? known.why : why,
