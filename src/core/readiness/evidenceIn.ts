@@ -2,8 +2,8 @@ import { type CoatEntry, type Entry, whoDid } from '../log/entry';
 import { groupBy } from '../measure/groupBy';
 import type { Evidence } from '../rates/learn';
 import { lengthCovered } from '../standing/coveredBy';
+import { rateOfCoat } from '../work/rateOfCoat';
 import { coatHours } from '../work/tasksOf';
-import { rateOfCoat } from '../work/workName';
 import type { RoomSite } from './siteOf';
 
 const HOUR_MS = 3_600_000;

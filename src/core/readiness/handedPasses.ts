@@ -45,7 +45,7 @@ function handedInRoom(room: RoomSite): readonly HandedPass<RoomSite>[] {
     task:
       coats.length + small.length > 0
         ? partOfTask({ pass, coats, small }, room.coats, room.method)
-        : (whole.get(pass) ?? { pass, coats, small, hours: ROOM_HOURS }),
+        : (whole.get(pass) ?? { pass, coats, small, hours: ROOM_HOURS, parts: [] }),
   }));
 }
 

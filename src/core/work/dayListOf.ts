@@ -15,8 +15,19 @@ export interface DayList<Room> {
   readonly hours: number;
 }
 
-/** One person's list for a day (YYYY-MM-DD). */
-export function dayListOf<Room>(handed: readonly HandedPass<Room>[], person: string, day: string): DayList<Room> {
+/**
+ * One person's list for a day (YYYY-MM-DD). What two run together takes each of them half.
+ *
+ * @param paceOf how much faster they are than usual, see `rateOfCoat`
+ */
+export function dayListOf<Room>(
+  handed: readonly HandedPass<Room>[],
+  person: string,
+  day: string,
+  paceOf: (rate: string) => number = () => 1,
+): DayList<Room> {
   const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
-  return { passes, hours: passes.length === 0 ? 0 : passes.reduce((sum, { task }) => sum + task.hours, DAY_HOURS) };
+  const hoursOf = ({ task, people }: HandedPass<Room>) =>
+    task.parts.reduce((sum, { rate, hours }) => sum - hours + hours / paceOf(rate), task.hours) / people.length;
+  return { passes, hours: passes.length === 0 ? 0 : passes.reduce((sum, pass) => sum + hoursOf(pass), DAY_HOURS) };
 }

@@ -79,6 +79,17 @@ describe('the list of a day', () => {
     expect(list.hours).toBeCloseTo(tape.hours + fill.hours + 0.5, 9);
   });
 
+  it('counts half of what two run together, and goes by how fast somebody is', () => {
+    const pair: readonly HandedPass<string>[] = [
+      { room: 'a', task: fill, people: ['tobin', 'ines'], day: '2031-05-06' },
+    ];
+    expect(dayListOf(pair, 'ines', '2031-05-06').hours).toBeCloseTo(fill.hours / 2 + 0.5, 9);
+    const coated = fill.parts.reduce((sum, part) => sum + part.hours, 0);
+    const [alone] = [{ room: 'a', task: fill, people: ['tobin'], day: '2031-05-06' }];
+    const fast = dayListOf(alone ? [alone] : [], 'tobin', '2031-05-06', () => 2).hours;
+    expect(fast).toBeCloseTo(fill.hours - coated / 2 + 0.5, 9);
+  });
+
   it('of somebody who is free is empty and takes no time', () => {
     expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0 });
   });

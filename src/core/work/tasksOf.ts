@@ -5,6 +5,7 @@ import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
 import { type SmallWork, smallWorkOf } from '../method/smallWork';
+import { rateOfCoat } from './rateOfCoat';
 import {
   betweenRate,
   coatRate,
@@ -25,8 +26,10 @@ export interface Task {
   readonly coats: readonly RoomCoat[];
   /** What is done beside the coats. */
   readonly small: readonly SmallWork[];
-  /** Person-hours by the default rates, walking in included. */
+  /** Person-hours by the usual rates, walking in included. */
   readonly hours: number;
+  /** The same by what people differ at, see `rateOfCoat`; the rest is walking in and small work. */
+  readonly parts: readonly { readonly rate: string; readonly hours: number }[];
 }
 
 /** The passes of one room that are priced, in order, sanding last; a room without coats has none. */
@@ -34,7 +37,9 @@ export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method
   const small = smallWorkOf(tally, coats, method);
   const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
   if (rounds.length === 0) return [];
-  return [...rounds, { pass: 'sand', coats: [], small: [], hours: ROOM_HOURS + sandingHours(tally, coats, method) }];
+  const sanding = sandingHours(tally, coats, method);
+  const parts = [{ rate: 'sand', hours: sanding }];
+  return [...rounds, { pass: 'sand', coats: [], small: [], hours: ROOM_HOURS + sanding, parts }];
 }
 
 function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly SmallWork[], method: Method): Task {
@@ -58,11 +63,15 @@ export function partOfTask(
   all: readonly RoomCoat[],
   method: Method,
 ): Task {
-  const hours = coats.reduce(
-    (sum, coat) => sum + coatHours(coat, method) + betweenHours(coat, all, method),
+  const parts = coats.map((coat) => ({
+    rate: rateOfCoat(coat),
+    hours: coatHours(coat, method) + betweenHours(coat, all, method),
+  }));
+  const hours = parts.reduce(
+    (sum, part) => sum + part.hours,
     small.reduce((sum, work) => sum + smallHours(work), ROOM_HOURS),
   );
-  return { pass, coats, small, hours };
+  return { pass, coats, small, hours, parts };
 }
 
 /** Person-hours that some small work takes by the default rates. */

@@ -20,7 +20,3 @@ export const WORK_NAMES: ReadonlySet<string> = new Set([
     `centring.${key}`,
   ]),
 ]);
-
-/** At what people differ: the kind of work, the coat and its tool. */
-export const rateOfCoat = (coat: Pick<Coat, 'class' | 'key' | 'toolKind'>): string =>
-  [runGroupOf(coat.class), coat.key, coat.toolKind].join('.');

@@ -8,10 +8,11 @@ import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
+import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
 import type { After, Skill, WorkItem, WorkKind } from './workItem';
-import { rateOfCoat, workOfCoat } from './workName';
+import { workOfCoat } from './workName';
 
 /** How far one coat of a room is. */
 export interface CoatLeft {

@@ -1,6 +1,6 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { RunGroup } from '@/core/method/passOrder';
-import { learn } from '@/core/rates/learn';
+import { learn, type Paces } from '@/core/rates/learn';
 import { evidenceIn } from '@/core/readiness/evidenceIn';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
@@ -37,13 +37,14 @@ export function MyDayView({
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
-  const list = dayListOf(handedPasses(site.rooms), person.id, today);
+  const paces = learn(evidenceIn(site.rooms))[person.id];
+  const list = dayListOf(handedPasses(site.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1);
   const open = list.passes
     .filter(({ room, task }) => passDone(room, task) < 1)
     .map((handed) => ({ handed, standing: passStanding(handed.room, handed.task) }));
   const current = open.find(({ standing }) => standing.kind === 'go');
   const rest = open.filter((job) => job !== current);
-  const own = ownPace(site, person.id);
+  const own = paces && paceWords(paces);
   const done = list.passes.filter(({ room, task }) => passDone(room, task) === 1);
   return (
     <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
@@ -124,15 +125,13 @@ export function MyDayView({
 
 const keyOf = ({ room, task, people }: Handed): string => `${room.room.id} ${task.pass} ${people.join(' ')}`;
 
-/** A person's own paces, in words; undefined where nothing is known. */
-function ownPace(site: Site, person: string): readonly string[] | undefined {
-  const paces = learn(evidenceIn(site.rooms))[person];
-  if (!paces) return undefined;
-  return Object.entries(paces).map(([rate, { pace, passes }]) => {
+/** A person's own paces, in words. */
+const paceWords = (paces: Paces[string]): readonly string[] =>
+  Object.entries(paces ?? {}).map(([rate, { pace, passes }]) => {
     const [kind = '', key = ''] = rate.split('.');
-    return `${PASS_NAMES[key as keyof typeof PASS_NAMES] ?? key} of ${GROUP_NAMES[kind as RunGroup] ?? kind}: ${pace.toFixed(2)} × usual (${passes} ${passes === 1 ? 'pass' : 'passes'})`;
+    const what = `${PASS_NAMES[key as keyof typeof PASS_NAMES] ?? key} of ${GROUP_NAMES[kind as RunGroup] ?? kind}`;
+    return `${what}: ${pace.toFixed(2)} × usual (${passes} ${passes === 1 ? 'pass' : 'passes'})`;
   });
-}
 
 function standingWords(standing: PassStanding, now: number, timeZone: string) {
   if (standing.kind === 'wet')
