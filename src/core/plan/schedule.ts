@@ -82,13 +82,18 @@ export function schedule(problem: PlanProblem, options?: PlanOptions): Plan {
   }
 }
 
-/** The way that is longest to its due date first; what is due to nobody after that. */
+/** On its day, what was handed out goes before everything else. */
+const HANDED_FIRST = 1_000_000;
+
+/** What was handed out first, then the way that is longest to its due date, then what is due to nobody. */
 function urgencyOf(problem: PlanProblem): Float64Array {
   const tails = tailsOf(problem);
   const dues = problem.jobs.flatMap(({ due }) => due ?? []);
   const later = Math.max(0, ...dues) + 10_080;
-  if (dues.length === 0) return tails;
-  return tails.map((tail, index) => tail + later - (problem.jobs[index]?.due ?? later));
+  return tails.map((tail, index) => {
+    const { due = later, pinned } = problem.jobs[index] ?? {};
+    return tail + (dues.length === 0 ? 0 : later - due) + (pinned ? HANDED_FIRST : 0);
+  });
 }
 
 const finishOf = ({ ends }: Times): number => ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);

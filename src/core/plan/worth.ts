@@ -3,8 +3,8 @@ import type { Sequence, Times } from './place';
 import type { PlanProblem } from './problem';
 
 /**
- * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish,
- * people without work in the first hour, changes of room and of tool, what was moved of the plan before, and how soon all
+ * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish, days by
+ * which handed out work is begun after its own, people without work in the first hour, changes of room and of tool, what was moved of the plan before, and how soon all
  * jobs are done.
  */
 export type Worth = readonly number[];
@@ -17,11 +17,12 @@ export interface Former {
 
 const FIRST_HOUR = 60;
 const SAME_DAY = 720;
+const DAY = 1440;
 
 export function worthOf(problem: PlanProblem, { teams }: Sequence, { starts, ends }: Times, former?: Former): Worth {
   const { jobs, people } = problem;
   const ways: number[][] = people.map(() => []);
-  let [unrun, late, finish, moved, sum] = [0, 0, 0, 0, 0];
+  let [unrun, late, finish, slipped, moved, sum] = [0, 0, 0, 0, 0, 0];
   for (const [index, job] of jobs.entries()) {
     const end = ends[index] ?? NEVER;
     if (end >= NEVER) {
@@ -30,6 +31,7 @@ export function worthOf(problem: PlanProblem, { teams }: Sequence, { starts, end
     }
     finish = Math.max(finish, end);
     sum += end;
+    if (job.pinned) slipped += Math.max(0, Math.floor(((starts[index] ?? 0) - job.pinned.from) / DAY));
     if (job.due !== undefined) late += Math.max(0, end - job.due);
     for (const person of teams[index] ?? []) ways[person]?.push(index);
     if (former) {
@@ -49,7 +51,7 @@ export function worthOf(problem: PlanProblem, { teams }: Sequence, { starts, end
       walks += (one?.room === other?.room ? 0 : 1) + (one?.tool === other?.tool ? 0 : 1);
     }
   }
-  return [unrun, late, finish, idle, walks, moved, sum];
+  return [unrun, late, finish, slipped, idle, walks, moved, sum];
 }
 
 /** Below 0 where the first is worth more. */

@@ -77,12 +77,17 @@ export function WhatIfDialog({
           {prices.map((price) => (
             <tr key={price.kind}>
               <th scope="row">{wordsOf(price.kind, price.about)}</th>
-              <td>{finishWords(price.plan.finish, input)}</td>
-              <td>{changeWords(plan.finish, price.plan.finish)}</td>
+              <td className="whitespace-nowrap">{finishWords(price.plan.finish, input)}</td>
+              <td className="whitespace-nowrap">{changeWords(plan.finish, price.plan.finish)}</td>
               <td className="text-right">{price.personDays}</td>
               <td>
                 {CAN_BE_TAKEN.includes(price.kind) && (
-                  <button type="button" className="btn btn-sm" disabled={busy} onClick={() => take(price)}>
+                  <button
+                    type="button"
+                    className="btn btn-sm whitespace-nowrap"
+                    disabled={busy}
+                    onClick={() => take(price)}
+                  >
                     Take it
                   </button>
                 )}
