@@ -2,6 +2,7 @@ import { TZDate } from '@date-fns/tz';
 import { ASSUMED_AIR } from '../core/air/air';
 import type { House } from '../core/house/schema';
 import { dayOf } from '../core/measure/dayOf';
+import { daySchema, instantSchema } from '../core/measure/instant';
 import { resolveMethod } from '../core/method/resolveMethod';
 import { roomCoats } from '../core/method/roomCoats';
 import { planHouse } from '../core/plan/planHouse';
@@ -56,6 +57,7 @@ export function planReport(house: House, words: PlanWords, now: number) {
       people,
       after: after.map(({ item, until }) => ({ item, until })),
     })),
+    leftOut: plan.leftOut,
     assignments: plan.assignments.map(({ item, people, start, end, why }) => ({
       item,
       people: people.map((id) => names.get(id) ?? id),
@@ -132,14 +134,11 @@ function zoneFrom(text = 'UTC'): string {
 
 /** A day and time where the house stands, or an instant with its zone. */
 function instantFrom(text: string, zone: string): number {
-  const local = /^(\d{4}-\d{2}-\d{2})T(\d{2}):(\d{2})$/.exec(text);
-  const [, day = '', hour, minute] = local ?? [];
-  const at = local ? instantOn(day, Number(hour) + Number(minute) / 60, zone) : Date.parse(text);
-  const isKnown = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(text) && !Number.isNaN(Date.parse(`${text.slice(0, 16)}Z`));
-  const year = new Date(at).getUTCFullYear();
-  if (!isKnown || Number.isNaN(at) || year < 2000 || year >= 2100)
-    throw new Refusal('--from: must be a day and a time such as 2031-05-05T07:00');
-  return at;
+  const [, day, hour, minute] = /^(\d{4}-\d{2}-\d{2})T([01]\d|2[0-3]):([0-5]\d)$/.exec(text) ?? [];
+  if (day !== undefined && daySchema.safeParse(day).success)
+    return instantOn(day, Number(hour) + Number(minute) / 60, zone);
+  if (instantSchema.safeParse(text).success) return Date.parse(text);
+  throw new Refusal('--from: must be a day and a time such as 2031-05-05T07:00');
 }
 
 function nextMorning(now: number, zone: string): number {

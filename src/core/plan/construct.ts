@@ -8,6 +8,8 @@ const PAIR_WAITS = 45;
 /** Of jobs that are about as urgent, one in the same room or with the same tool is run first; minutes around the clock. */
 const ABOUT_AS_URGENT = 600;
 const LOOKED_THROUGH = 40;
+/** Whoever finds nothing among so many of the most urgent looks again when something ends. */
+const LOOKED_AT = 500;
 
 /**
  * A first plan, made as time goes by: whoever is free takes the most urgent job that can be begun then, in the room where
@@ -94,7 +96,7 @@ export function construct(
       | { readonly place: number; readonly job: number; readonly team: Team; readonly urgent: number }
       | undefined;
     let looked = 0;
-    for (let place = ready.length - 1; place >= 0; place -= 1) {
+    for (let place = ready.length - 1; place >= Math.max(0, ready.length - LOOKED_AT); place -= 1) {
       const index = ready[place] ?? 0;
       const job = jobs[index];
       if (!job) continue;

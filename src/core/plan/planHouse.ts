@@ -67,47 +67,51 @@ const MINUTE_MS = 60_000;
 /**
  * Plans a house step by step, see `planning`. Rooms that are held without a known end are planned after all others.
  */
-export function* planningHouse(input: PlanInput, options: HouseOptions = {}): Generator<HousePlan, HousePlan> {
+export function* planningHouse(input: PlanInput, options: HouseOptions = {}): Generator<HousePlan> {
+  for (const plan of stepsOf(input, options)) yield plan();
+}
+
+/** The plan that `planningHouse` ends with. */
+export function planHouse(input: PlanInput, options: HouseOptions = {}): HousePlan {
+  let last = () => emptyPlan(input);
+  for (const plan of stepsOf(input, options)) last = plan;
+  return last();
+}
+
+/** The steps of planning, each told in the words of the house only where it is asked for. */
+function* stepsOf(input: PlanInput, options: HouseOptions): Generator<() => HousePlan> {
   const held = new Set(input.rooms.flatMap(({ id, held: own }) => (own && own.until === undefined ? [id] : [])));
   const later = input.items.filter(({ room }) => held.has(room));
-  let first = emptyPlan(input);
   const posed = toProblem(
     input,
     input.items.filter(({ room }) => !held.has(room)),
     input.from,
   );
+  let found: Plan | undefined;
   for (const plan of planning(posed.problem, optionsFor(posed, input, options))) {
-    first = housePlan(plan, posed, input);
-    if (later.length === 0) yield first;
+    found = plan;
+    if (later.length === 0) yield () => housePlan(plan, posed, input);
   }
-  if (later.length === 0) return first;
+  if (later.length === 0) return;
+  const first = found ? housePlan(found, posed, input) : emptyPlan(input);
   // Of what comes last the bound begins where that of the others ends.
   const soonest = lowerBound(toProblem(input, later, first.bound).problem).finish;
   const behind = toProblem(input, later, first.finish);
-  let whole = first;
   for (const plan of planning(behind.problem, optionsFor(behind, input, options))) {
-    const own = housePlan(plan, behind, input);
-    const main = first.assignments.length > 0 ? first : own;
-    whole = {
-      ...main,
-      withHeld: {
-        finish: Math.max(first.finish, own.finish),
-        bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
-      },
-      assignments: [...first.assignments, ...own.assignments],
-      leftOut: [...first.leftOut, ...own.leftOut],
-      last: [...held],
+    yield () => {
+      const own = housePlan(plan, behind, input);
+      return {
+        ...(first.assignments.length > 0 ? first : own),
+        withHeld: {
+          finish: Math.max(first.finish, own.finish),
+          bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
+        },
+        assignments: [...first.assignments, ...own.assignments],
+        leftOut: [...first.leftOut, ...own.leftOut],
+        last: [...held],
+      };
     };
-    yield whole;
   }
-  return whole;
-}
-
-/** The plan that `planningHouse` ends with. */
-export function planHouse(input: PlanInput, options?: HouseOptions): HousePlan {
-  let last = emptyPlan(input);
-  for (const plan of planningHouse(input, options)) last = plan;
-  return last;
 }
 
 const instant = (minute: number, { from }: PlanInput): number => from + minute * MINUTE_MS;

@@ -30,6 +30,7 @@ const PARTS = 20;
 const LEAST_STEPS = 60;
 const MOST_STEPS = 4000;
 const STARTS = [0, 0.2];
+const LARGE = 5000;
 
 /**
  * Plans step by step: the first plan at once, then better ones until the effort is spent. The same problem and seed give the
@@ -54,14 +55,17 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   const urgency = urgencyOf(problem);
   let best = former ? valued(former) : valued(construct(problem, urgency, calendars));
   yield planOf(best);
-  for (const noise of STARTS) {
+  // Of very much work one plan is made, and improved as long as that lasts.
+  const isLarge = problem.jobs.length > LARGE;
+  for (const noise of isLarge ? [] : STARTS) {
     const shaken = urgency.map((own) => own * (1 + noise * (random() - 0.5)));
     for (const keepsVisits of [true, false]) {
       const other = valued(construct(problem, shaken, calendars, keepsVisits));
       if (compareWorth(other.worth, best.worth) < 0) best = other;
     }
   }
-  const steps = Math.max(LEAST_STEPS, Math.min(MOST_STEPS, Math.floor(effort / Math.max(1, problem.jobs.length))));
+  const affordable = Math.floor(effort / Math.max(1, problem.jobs.length));
+  const steps = isLarge ? affordable : Math.max(LEAST_STEPS, Math.min(MOST_STEPS, affordable));
   for (let part = 0; part < PARTS; part += 1) {
     best = improve(problem, best, placing, random, Math.ceil(steps / PARTS), former);
     yield planOf(best);

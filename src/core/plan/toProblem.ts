@@ -24,8 +24,9 @@ export interface Posed {
 }
 
 const MINUTE_MS = 60_000;
-/** A plan looks so many days ahead. */
-const DAYS_AHEAD = 400;
+/** A plan looks so many days ahead at least, for whoever is away, and at most: work of a lifetime is in no plan. */
+const LEAST_DAYS = 400;
+const MOST_DAYS = 8000;
 /** What a butt of drying mud takes until it may be crossed, minutes. Common practice, no source. */
 const FIRM_MINUTES = 30;
 
@@ -84,7 +85,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   return {
     problem: {
       jobs,
-      people: workersOf(input, rates),
+      people: workersOf(input, rates, daysAhead(items, input)),
       teams: crew.teams,
       tools: counts,
       space: input.rooms.map(({ space }) => Math.max(1, space)),
@@ -128,8 +129,24 @@ function whatCanBe(items: readonly WorkItem[], whyNot: (item: WorkItem) => LeftO
   };
 }
 
-function workersOf({ people, crew, timeZone, from }: PlanInput, rates: readonly string[]): readonly Worker[] {
-  const days = workDays(crew, timeZone, from, DAYS_AHEAD);
+/** So many days of the calendar that one person alone would get through all of it. */
+function daysAhead(items: readonly WorkItem[], { people, crew }: PlanInput): number {
+  const work = items.reduce((sum, { hours }) => sum + hours, 0);
+  const slowest = people.reduce(
+    (least, { hours, pace }) => Math.min(least, hours * Math.min(1, ...Object.values(pace))),
+    8,
+  );
+  const worked = work / Math.max(0.5, slowest - 1);
+  return Math.min(MOST_DAYS, LEAST_DAYS + Math.ceil((worked * DAYS_OF_WEEK) / crew.weekdays.length));
+}
+const DAYS_OF_WEEK = 7;
+
+function workersOf(
+  { people, crew, timeZone, from }: PlanInput,
+  rates: readonly string[],
+  ahead: number,
+): readonly Worker[] {
+  const days = workDays(crew, timeZone, from, ahead);
   const inMinutes = (at: number) => Math.max(0, Math.round((at - from) / MINUTE_MS));
   const known = new Map<string, Worker['calendar']>();
   return people.map(({ hours, off, elsewhere, learner, pace }) => {
