@@ -7,6 +7,7 @@ import { learn, type Paces } from '../core/rates/learn';
 import { evidenceIn } from '../core/readiness/evidenceIn';
 import { memberOf } from '../core/readiness/memberOf';
 import { planInputOf } from '../core/readiness/planInputOf';
+import { type Tools, withTools } from '../core/readiness/withTools';
 import { readCrew } from '../db/crews';
 import { inFirm } from '../db/firm';
 import { daysElsewhere } from '../db/handedOut';
@@ -21,12 +22,19 @@ import { signedIn } from './session';
 /** So many houses are planned together. */
 const MOST_HOUSES = 12;
 
+/** What is asked of a plan. */
+export interface PlanAsked {
+  /** Whether all houses of the crew are planned at once. */
+  readonly together: boolean;
+  /** As if the house were finished with other tools. */
+  readonly tools: Tools | undefined;
+}
+
 /**
  * What the plan of a house is made from, for those whose house it is; a viewer is told of nobody.
  *
- * @param together whether all houses of the crew are planned at once
  */
-export async function planGround(house: string, together: boolean): Promise<Response> {
+export async function planGround(house: string, { together, tools }: PlanAsked): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   const id = house.toLowerCase();
@@ -34,12 +42,17 @@ export async function planGround(house: string, together: boolean): Promise<Resp
   return inFirm(person.firm, async () => {
     if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
     if (together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
-    const answer = await groundOf(id, together, person);
+    const answer = await groundOf(id, together, person, tools);
     return Response.json(answer, { headers: { 'cache-control': 'no-store' } });
   });
 }
 
-async function groundOf(id: string, together: boolean, person: Member): Promise<PlanGroundAnswer> {
+async function groundOf(
+  id: string,
+  together: boolean,
+  person: Member,
+  tools: Tools | undefined,
+): Promise<PlanGroundAnswer> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
   const [own, ...sites] = await Promise.all([id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSite(one)));
   if (!own) throw new Error('the house of the page is loaded');
@@ -61,7 +74,7 @@ async function groundOf(id: string, together: boolean, person: Member): Promise<
   const houseOf = ({ id: house, site, now, timeZone, dates }: LoadedSite): HouseOfPlan => ({
     id: house,
     name: site.house.name,
-    input: planInputOf(site, { house, crew, people, timeZone, dates }, now),
+    input: planInputOf(tools ? withTools(site, tools) : site, { house, crew, people, timeZone, dates }, now),
   });
   const first = houseOf(own);
   const input = together ? planTogether([first, ...sites.map(houseOf)]) : first.input;

@@ -36,8 +36,13 @@ const plan = {
     asked += 1;
   },
   /** What the lead could do about it, each planned anew and told as it is found. */
-  async whatIf(input: PlanInput, from: HousePlan, found: (price: WhatIfPrice) => void): Promise<void> {
-    for (const price of whatIfs(input, from)) {
+  async whatIf(
+    input: PlanInput,
+    from: HousePlan,
+    others: Parameters<typeof whatIfs>[2],
+    found: (price: WhatIfPrice) => void,
+  ): Promise<void> {
+    for (const price of whatIfs(input, from, others)) {
       found(price);
       await breathe();
     }

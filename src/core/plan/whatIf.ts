@@ -13,18 +13,25 @@ const SATURDAY = 6;
 /**
  * A plan as it would be: with one more person, on Saturdays, with setting mud for the class that holds up the finish, with a
  * fan or a heater in the room that does, with held rooms released. What changes nothing of the input is left out.
+ *
+ * @param others inputs that only the server can make, as by boxes instead of knives
  */
-export function* whatIfs(input: PlanInput, plan: HousePlan): Generator<WhatIfPrice> {
+export function* whatIfs(
+  input: PlanInput,
+  plan: HousePlan,
+  others: Readonly<Partial<Record<WhatIf, PlanInput>>> = {},
+): Generator<WhatIfPrice> {
   for (const kind of WHAT_IFS) {
-    const changed = changedBy(kind, input, plan);
+    const other = others[kind];
+    const changed = other ? { input: other } : changedBy(kind, input, plan);
     if (!changed) continue;
-    const other = planHouse(changed.input, { former: plan, effort: 0 });
+    const planned = planHouse(changed.input, { former: plan, effort: 0 });
     yield {
       kind,
       about: changed.about,
       rooms: changed.rooms ?? [],
-      plan: other,
-      personDays: personDays(other, input.timeZone),
+      plan: planned,
+      personDays: personDays(planned, input.timeZone),
     };
   }
 }
@@ -57,6 +64,9 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
       if (weekdays.includes(SATURDAY)) return undefined;
       return { input: { ...input, crew: { ...input.crew, weekdays: [...weekdays, SATURDAY] } } };
     }
+    case 'boxes':
+    case 'knives':
+      return undefined;
     case 'setting': {
       const slow = slowest(chain);
       return slow ? { input: { ...input, items: withSetting(input.items, slow) }, about: slow } : undefined;

@@ -2,7 +2,7 @@ import type { HousePlan } from './planHouse';
 import type { PlanRoom } from './planInput';
 
 /** What a lead could do about a plan. */
-export const WHAT_IFS = ['person', 'saturday', 'setting', 'fan', 'heater', 'released'] as const;
+export const WHAT_IFS = ['person', 'saturday', 'setting', 'boxes', 'knives', 'fan', 'heater', 'released'] as const;
 export type WhatIf = (typeof WHAT_IFS)[number];
 
 /** What a change comes to. */

@@ -199,6 +199,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         <WhatIfDialog
           input={input}
           plan={plan}
+          together={together}
           busy={command.busy || handOut.busy}
           message={command.message ?? handOut.message}
           take={(price) => void takeWhatIf(price)}

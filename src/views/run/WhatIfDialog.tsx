@@ -2,7 +2,9 @@
 
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useWorker } from '@/client/useWorker';
+import type { PlanGroundAnswer } from '@/contract/plan';
 import { personDays } from '@/core/plan/personDays';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
@@ -20,6 +22,7 @@ export function WhatIfDialog({
   input,
   plan,
   take,
+  together,
   busy,
   message,
   close,
@@ -28,6 +31,8 @@ export function WhatIfDialog({
   readonly plan: HousePlan;
   /** Does it from now on. */
   readonly take: (price: WhatIfPrice) => void;
+  /** Whether several houses are planned at once. */
+  readonly together: boolean;
   readonly busy: boolean;
   readonly message: string | undefined;
   readonly close: () => void;
@@ -38,15 +43,17 @@ export function WhatIfDialog({
     () => new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
     () => setWorking(false),
   );
+  const { id } = useHouse();
   // biome-ignore lint/correctness/useExhaustiveDependencies: of the plan as it was when this was opened
   useEffect(() => {
-    worker
-      .ask()
-      .whatIf(
-        input,
-        plan,
-        proxy((price: WhatIfPrice) => setPrices((known) => [...known, price])),
-      )
+    const ask = async () => {
+      const other = input.items.some(({ people }) => people > 1) ? 'knives' : 'boxes';
+      const ground = together ? undefined : await groundWith(id, other);
+      const others = ground ? { [other]: { ...ground.input, from: input.from } } : {};
+      const found = proxy((price: WhatIfPrice) => setPrices((known) => [...known, price]));
+      await worker.ask().whatIf(input, plan, others, found);
+    };
+    ask()
       .catch(() => undefined)
       .finally(() => setWorking(false));
   }, [worker]);
@@ -103,7 +110,7 @@ export function WhatIfDialog({
         </p>
       )}
       <p className="text-sm text-muted">
-        Mud is chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
+        Mud and tools are chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
       </p>
       <div className="modal-action">
         <button type="button" className="btn" onClick={close}>
@@ -114,6 +121,12 @@ export function WhatIfDialog({
   );
 }
 
+/** What the plan would be made from with other tools; undefined where the server does not say. */
+async function groundWith(house: string, tools: string): Promise<PlanGroundAnswer | undefined> {
+  const response = await fetch(`/h/${house}/plan?tools=${tools}`).catch(() => undefined);
+  return response?.ok ? response.json() : undefined;
+}
+
 function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
   switch (kind) {
     case 'person':
@@ -122,6 +135,10 @@ function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
       return 'Working on Saturdays';
     case 'setting':
       return `Setting mud (90 min) for ${GROUP_NAMES[about as keyof typeof GROUP_NAMES] ?? 'these coats'}`;
+    case 'boxes':
+      return 'Boxes instead of knives';
+    case 'knives':
+      return 'Knives instead of boxes';
     case 'fan':
       return `A fan in the ${about}`;
     case 'heater':
