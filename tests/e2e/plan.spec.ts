@@ -54,7 +54,10 @@ test('a proposal is taken whole, and everybody sees it on their list', async ({ 
   await expect(phone.getByRole('button', { name: 'Take all' })).toHaveCount(0);
 
   await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take all' }).click());
-  await expect(proposed).toHaveCount(0);
+  // What is held is handed out by its card only.
+  await page.getByRole('button', { name: /^All \d+ days$/ }).click();
+  await expect(proposed.filter({ hasNotText: 'Landing' })).toHaveCount(0);
+  await expect(proposed.first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take all' })).toBeDisabled();
   await phone.reload();
   await expect(phone.getByRole('button', { name: /handed out/ }).first()).toBeVisible();
@@ -335,4 +338,36 @@ test('a room that is held until a time is planned after it', async ({ page, hous
   await expect(rowOf('Mon 12 May')).toContainText('Boot room');
   for (const day of ['Today', 'Wed 7 May', 'Thu 8 May', 'Fri 9 May'])
     await expect(rowOf(day)).not.toContainText('Boot room');
+});
+
+test('what two run together is written down for both', async ({ page, browser, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/run`);
+  await page.getByRole('button', { name: 'Hand out several' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: flats' });
+  await dialog.getByRole('button', { name: 'None' }).click();
+  await dialog.getByLabel('Bunk room').check();
+  await dialog.getByLabel('Who').selectOption({ label: 'Osei' });
+  await dialog.getByLabel('With').selectOption({ label: 'Ines' });
+  await expect(dialog).toContainText(/for both/);
+  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await signIn(phone, 'Ines');
+  await phone.goto(`${house}/my-day`);
+  await expect(phone.getByRole('list', { name: 'Then' })).toContainText('Bunk room, fill');
+  await signIn(phone, 'Osei');
+  await phone.goto(`${house}/my-day`);
+  const jobs = phone.getByRole('main');
+  await expect(jobs).toContainText('Bunk room');
+  const now = phone.getByRole('region', { name: 'Now' });
+  while (!(await now.textContent())?.includes('Bunk room')) {
+    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+    await phone.reload();
+  }
+  const sent = phone.waitForRequest((request) => request.url().endsWith('/api/entries'));
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  const { entries } = (await sent).postDataJSON();
+  expect(entries.map(({ payload }: { payload: { class: string } }) => payload.class)).toEqual(['flat']);
+  expect(entries[0].payload.ranBy).toHaveLength(2);
 });

@@ -23,12 +23,12 @@ export function inOrder(problem: Pick<PlanProblem, 'jobs'>, followers = follower
   return order;
 }
 
-/** A minute of the plan's beginning and one a week on: a wait by day and by night are as long for the tails. */
-const LOOKED_AT = 0;
+/** What never dries is as urgent as what takes a fortnight. */
+const LONGEST_WAIT = 20_160;
 
 /**
  * How much has to come after each job has begun, in minutes around the clock: its own work and the longest way of work and
- * drying behind it. What is longest is most urgent.
+ * drying behind it, as it would dry at the beginning of the plan. What is longest is most urgent.
  */
 export function tailsOf(problem: PlanProblem): Float64Array {
   const followers = followersOf(problem);
@@ -38,7 +38,7 @@ export function tailsOf(problem: PlanProblem): Float64Array {
     let longest = 0;
     for (const follower of followers[index] ?? []) {
       const wait = problem.jobs[follower]?.after.find(({ job }) => job === index)?.wait;
-      const dries = Math.min(20_000, (wait?.(LOOKED_AT) ?? 0) - LOOKED_AT);
+      const dries = Math.min(LONGEST_WAIT, wait?.(0) ?? 0);
       longest = Math.max(longest, dries + (tails[follower] ?? 0));
     }
     tails[index] = longest + (problem.jobs[index]?.work ?? 0);

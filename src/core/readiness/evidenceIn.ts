@@ -1,5 +1,6 @@
 import { type CoatEntry, type Entry, whoDid } from '../log/entry';
 import { groupBy } from '../measure/groupBy';
+import { memoizeLast } from '../measure/memoizeLast';
 import type { Evidence } from '../rates/learn';
 import { lengthCovered } from '../standing/coveredBy';
 import { rateOfCoat } from '../work/rateOfCoat';
@@ -13,10 +14,18 @@ const MINUTES = 60;
  * What the log of a house says about how long people take: what was put on between begun and ended, less the pauses, beside
  * what it takes by the usual rates. What was logged together took its time together.
  */
-export const evidenceIn = (rooms: readonly RoomSite[]): readonly Evidence[] => rooms.flatMap(evidenceInRoom);
+export const evidenceIn = (rooms: readonly RoomSite[]): readonly Evidence[] =>
+  rooms.flatMap(({ state, coats, method }) => cachedEvidence(state.applied, coats, method));
 
-function evidenceInRoom({ state, coats, method }: RoomSite): readonly Evidence[] {
-  const timed = state.applied.filter(({ payload: { begun, ended } }) => begun !== undefined && ended !== undefined);
+/** Of a room of which nothing changed since it was asked last the evidence is the same. */
+const cachedEvidence = memoizeLast(evidenceInRoom);
+
+function evidenceInRoom(
+  applied: RoomSite['state']['applied'],
+  coats: RoomSite['coats'],
+  method: RoomSite['method'],
+): readonly Evidence[] {
+  const timed = applied.filter(({ payload: { begun, ended } }) => begun !== undefined && ended !== undefined);
   const passes = groupBy(timed, (entry) => `${entry.payload.begun} ${entry.payload.ended} ${whoDid(entry).join(' ')}`);
   return [...passes.values()].flatMap((entries) => {
     const [first] = entries;

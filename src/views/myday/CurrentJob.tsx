@@ -20,6 +20,7 @@ export function CurrentJob({
   room,
   task,
   coats,
+  people,
   now,
   timeZone,
   works,
@@ -30,6 +31,8 @@ export function CurrentJob({
   readonly task: Task;
   /** Those that can go on now; none where the pass is sanding. */
   readonly coats: readonly ReadyCoat[];
+  /** To whom it was handed. */
+  readonly people: readonly string[];
   readonly now: number;
   readonly timeZone: string;
   readonly works: boolean;
@@ -96,6 +99,7 @@ export function CurrentJob({
           room={id}
           pass={task.pass}
           coats={coats.map((ready) => coatToLog(ready, room))}
+          people={people}
           now={now}
           timeZone={timeZone}
         />

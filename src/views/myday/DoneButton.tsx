@@ -34,12 +34,15 @@ export function DoneButton({
   room,
   pass,
   coats,
+  people,
   now,
   timeZone,
 }: {
   readonly room: string;
   readonly pass: Pass;
   readonly coats: readonly CoatToLog[];
+  /** To whom it was handed: two who run it together are both written down. */
+  readonly people: readonly string[];
   readonly now: number;
   readonly timeZone: string;
 }) {
@@ -52,9 +55,10 @@ export function DoneButton({
   const [asked, setAsked] = useState<number>();
   const [pressed, setPressed] = useState<number>();
   const setting = coats.some(({ wet }) => wet.mud.kind === 'setting');
+  const together = people.length > 1 ? { ranBy: [...people] } : {};
   const said = (run: Run, mixedAt?: string): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
-      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: run }]
+      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
       : coats.map(
           ({ coat, pieces, wet }): Said => ({
             kind: 'coat',
@@ -69,6 +73,7 @@ export function DoneButton({
               ...(mixedAt !== undefined && wet.mud.kind === 'setting' ? { mixedAt } : {}),
               tool: coat.tool,
               ...run,
+              ...together,
             },
           }),
         );

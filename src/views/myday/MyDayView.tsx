@@ -67,6 +67,7 @@ export function MyDayView({
           room={current.handed.room}
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
+          people={current.handed.people}
           now={now}
           timeZone={timeZone}
           works={works}

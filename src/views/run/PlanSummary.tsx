@@ -1,12 +1,11 @@
 import type { PlanStanding } from '@/client/usePlan';
 import { PrintButton } from '@/ui/PrintButton';
-import type { PlanCard } from './planCards';
 import { boundWords, changeWords, finishWords } from './planWords';
 
 /** When the house is finished by this plan, how soon it could be at all and why, and what can be done with the proposal. */
 export function PlanSummary({
   standing,
-  cards,
+  open,
   moves,
   mayHand,
   chosen,
@@ -19,7 +18,8 @@ export function PlanSummary({
   setTogether,
 }: {
   readonly standing: PlanStanding;
-  readonly cards: readonly PlanCard[];
+  /** How many cards are not handed out. */
+  readonly open: number;
   readonly moves: number;
   readonly mayHand: boolean;
   readonly chosen: number;
@@ -32,7 +32,6 @@ export function PlanSummary({
   readonly setTogether: (together: boolean) => void;
 }) {
   const { plan, input, searching, failed, stop, again } = standing;
-  const open = cards.filter((card) => card.standing !== 'handed').length;
   const isBest = plan !== undefined && plan.finish <= plan.bound;
   return (
     <section className="sheet space-y-3 p-4" aria-label="The plan">

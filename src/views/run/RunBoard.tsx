@@ -119,19 +119,21 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const days = [...new Set([dayOf(now, timeZone), ...cards.map(({ day }) => day)])].sort();
   const coming = Array.from({ length: DAYS_TO_CHOOSE }, (_, index) => dayAfter(now, index, timeZone));
   const daysToChoose = [...new Set([...coming, ...days])].sort();
+  // What is held and nobody knows how long is handed out card by card only.
+  const takeable = cards.filter((card) => card.standing !== 'handed' && !plan?.last.includes(card.room.id));
   const opened = cards.find(({ key }) => key === open);
   const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: setOpen };
   return (
     <div className="space-y-4 print:hidden">
       <PlanSummary
         standing={standing}
-        cards={cards}
         moves={moves.length}
         mayHand={mayHand}
         chosen={chosen.size}
         busy={handOut.busy}
         undo={() => setMoves((known) => known.slice(0, -1))}
-        takeAll={() => void take(cards)}
+        open={takeable.length}
+        takeAll={() => void take(takeable)}
         takeChosen={() => void take(cards.filter(({ key }) => chosen.has(key)))}
         show={setPanel}
         together={together}

@@ -123,7 +123,12 @@ function Cell({
 /** A card that is dragged by its body, opened by a press, and chosen by its box. */
 function Held({ card, name, board }: { readonly card: PlanCard; readonly name: string; readonly board: BoardProps }) {
   const { mayHand, chosen, toggle, open, timeZone, ways } = board;
-  const { setNodeRef, listeners, isDragging } = useDraggable({ id: card.key, disabled: !mayHand });
+  const { setNodeRef, listeners, isDragging } = useDraggable({
+    // A pair's card stands in two columns.
+    id: `${card.key} ${name}`,
+    data: { card: card.key },
+    disabled: !mayHand,
+  });
   return (
     <div className="relative">
       <button

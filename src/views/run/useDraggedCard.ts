@@ -1,6 +1,6 @@
 'use client';
 
-import type { DragEndEvent, DragMoveEvent, DragStartEvent } from '@dnd-kit/core';
+import type { Active, DragEndEvent, DragMoveEvent, DragStartEvent } from '@dnd-kit/core';
 import { useRef, useState } from 'react';
 import type { Handed } from '@/core/plan/planInput';
 import type { PlanCard } from './planCards';
@@ -29,17 +29,17 @@ export function useDraggedCard(
 ) {
   const [dragged, setDragged] = useState<DraggedCard>();
   const place = useRef<string>(undefined);
-  const cardOf = (id: unknown) => cards.find(({ key }) => key === id);
+  const cardOf = ({ data }: Active) => cards.find(({ key }) => key === data.current?.card);
   const end = () => {
     place.current = undefined;
     setDragged(undefined);
   };
   const onDragStart = ({ active }: DragStartEvent) => {
-    const card = cardOf(active.id);
+    const card = cardOf(active);
     if (card) setDragged({ card });
   };
   const onDragMove = async ({ active, over }: DragMoveEvent) => {
-    const card = cardOf(active.id);
+    const card = cardOf(active);
     const cell = over?.data.current as Cell | undefined;
     const own = cell ? `${cell.person} ${cell.day}` : undefined;
     if (!card || own === place.current) return;
@@ -50,7 +50,7 @@ export function useDraggedCard(
     if (cost && place.current === own) setDragged({ card, over: own, cost });
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const card = cardOf(active.id);
+    const card = cardOf(active);
     const cell = over?.data.current as Cell | undefined;
     end();
     if (card && cell && !(card.people[0] === cell.person && card.day === cell.day)) move(card, givenAt(card, cell));
