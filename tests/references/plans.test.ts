@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainInput } from '@/cli/planReport';
 import { ASSUMED_AIR } from '@/core/air/air';
@@ -13,14 +14,19 @@ import { planHouse } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { planInputOf } from '@/core/readiness/planInputOf';
 import { siteOf } from '@/core/readiness/siteOf';
+import { LEVELS } from '@/core/room/level';
 import { crewSchema } from '@/core/work/crew';
 import { coatHours } from '@/core/work/tasksOf';
 import { SKILLS } from '@/core/work/workItem';
+import { WORK_NAMES } from '@/core/work/workName';
+import { UNTOUCHED, workOf } from '@/core/work/workOf';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { demoLog } from '@/db/demo/demoLog';
 import { DEMO_PEOPLE } from '@/db/demo/demoPeople';
 import type { DemoIds } from '@/db/demo/loadDemo';
 import { houseOfRooms } from '../bench/rooms';
+import { anyChoices } from '../houses/anyChoices';
+import { roomOf } from '../houses/readRooms';
 import { anyPlan, PLANNED_FROM } from '../plans/anyPlan';
 import { faultsOf } from '../plans/faultsOf';
 
@@ -93,6 +99,42 @@ describe('plans of random houses in the middle of their work', () => {
       expect(after.finish, `seed ${seed}`).toBeLessThanOrEqual(before.finish);
       expect(after.bound, `seed ${seed}: the bound`).toBeLessThanOrEqual(before.bound);
     }
+  });
+});
+
+describe('the work of a room by any school', () => {
+  it('is handed out by a name that there is, and planned whole without a fault', () => {
+    const { house, room } = roomOf("A 20' x 14' x 9', door 32x80 wall 1 bead, existing 4, window 36x48 wall 2 bead");
+    const { tally } = takeOff(room, house);
+    const base = plainInput(house, 3, PLANNED_FROM, 'UTC');
+    const kinds = new Set<string>();
+    fc.assert(
+      fc.property(anyChoices(), fc.constantFrom(...LEVELS), (choices, level) => {
+        const method = resolveMethod({ unit: 'in', method: { level, ...choices } });
+        const items = workOf({ ...UNTOUCHED, id: room.id, tally, method, coats: roomCoats(tally, method) });
+        expect(items.filter(({ work }) => !WORK_NAMES.has(work))).toEqual([]);
+        for (const { kind } of items) kinds.add(kind);
+        const input = { ...base, items };
+        const plan = planHouse(input, EFFORT);
+        expect(plan.leftOut).toEqual([]);
+        expect(faultsOf(plan, input, [ASSUMED_AIR])).toEqual([]);
+      }),
+      { numRuns: 200 },
+    );
+    expect([...kinds].sort()).toEqual([
+      'angle',
+      'bead',
+      'butt',
+      'centring',
+      'check',
+      'fasteners',
+      'flat',
+      'prefill',
+      'sand',
+      'seal',
+      'surface',
+      'threeWay',
+    ]);
   });
 });
 
