@@ -90,6 +90,16 @@ test('a card is moved to somebody else by keys, its cost is said, and it is undo
   ).toBeVisible();
   await page.getByRole('button', { name: 'Undo the move' }).click();
   await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
+  // Moved and handed out, it is handed out and moved no more.
+  await card.click();
+  await who.selectOption({ label: names.find((name) => name !== own && name !== 'Marit') ?? '' });
+  await dialog.getByRole('button', { name: 'Move it' }).click();
+  await week(page)
+    .getByRole('button', { name: /^Net loft.*moved, not handed out/ })
+    .first()
+    .click();
+  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand it out' }).click());
+  await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
 });
 
 test('a card is dragged to another day, with the cost shown while it is held', async ({ page, house, signIn }) => {

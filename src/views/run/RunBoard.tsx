@@ -55,7 +55,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const handOut = useHandOut(standing, now);
   const command = useCommand();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const [open, setOpen] = useState<string>();
+  // A better plan may have no such card any more: what was opened stays open.
+  const [open, setOpen] = useState<PlanCard>();
   const [panel, setPanel] = useState<'crew' | 'whatIf' | 'many'>();
   const [shownDay, setShownDay] = useState<string>();
   const cards = useMemo(
@@ -75,18 +76,23 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
   const { dragged, handlers } = useDraggedCard(cards, priceOf, (card, given) => move(card.items, given));
 
+  /** What was written down is moved no more: it is where it was put. */
+  const settle = (items: readonly WorkItem[]) => {
+    const written = new Set(items.map(({ id }) => id));
+    setMoves((known) =>
+      known.map((one) => Object.fromEntries(Object.entries(one).filter(([item]) => !written.has(item)))),
+    );
+  };
   const take = async (some: readonly PlanCard[]) => {
     const wanted = some.filter(({ standing: is }) => is !== 'handed');
     if (wanted.length === 0) return;
     if (!(await handOut.write(wanted.map((card) => ({ items: card.items, given: card }))))) return;
-    const taken = new Set(wanted.flatMap(({ items }) => items.map(({ id }) => id)));
-    setMoves((known) =>
-      known.map((one) => Object.fromEntries(Object.entries(one).filter(([item]) => !taken.has(item)))),
-    );
+    settle(wanted.flatMap(({ items }) => items));
     setChosen(new Set());
   };
   const give = async (items: readonly WorkItem[], given: Handed) => {
     if (!(await handOut.write([{ items, given }]))) return;
+    settle(items);
     setPanel(undefined);
     setOpen(undefined);
   };
@@ -107,6 +113,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     standing.fetchAnew();
     setPanel(undefined);
   };
+  const openCard = (key: string) => setOpen(cards.find((card) => card.key === key));
   const toggle = (key: string) =>
     setChosen((known) => {
       const next = new Set(known);
@@ -121,8 +128,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const daysToChoose = [...new Set([...coming, ...days])].sort();
   // What is held and nobody knows how long is handed out card by card only.
   const takeable = cards.filter((card) => card.standing !== 'handed' && !plan?.last.includes(card.room.id));
-  const opened = cards.find(({ key }) => key === open);
-  const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: setOpen };
+  const opened = cards.find(({ key }) => key === open?.key) ?? open;
+  const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: openCard };
   return (
     <div className="space-y-4 print:hidden">
       <PlanSummary

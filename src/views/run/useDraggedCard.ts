@@ -50,7 +50,8 @@ export function useDraggedCard(
     if (cost && place.current === own) setDragged({ card, over: own, cost });
   };
   const onDragEnd = ({ active, over }: DragEndEvent) => {
-    const card = cardOf(active);
+    // A better plan may have no such card any more.
+    const card = cardOf(active) ?? dragged?.card;
     const cell = over?.data.current as Cell | undefined;
     end();
     if (card && cell && !(card.people[0] === cell.person && card.day === cell.day)) move(card, givenAt(card, cell));
