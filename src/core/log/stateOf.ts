@@ -52,6 +52,11 @@ export const NOTHING_YET: RoomState = {
   fans: [],
 };
 
+/** Who has a room at an instant (ms since 1970): until somebody releases it, or until the time that was said. */
+export function heldAt({ held }: Pick<RoomState, 'held'>, at: number): RoomState['held'] {
+  return held?.until !== undefined && Date.parse(held.until) <= at ? undefined : held;
+}
+
 /**
  * To whom some work of a pass is given: what was said last of it, or of the whole pass; undefined where nobody has it.
  */

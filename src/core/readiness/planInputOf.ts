@@ -1,5 +1,5 @@
 import { type AirFrom, firstAfter } from '../air/airClock';
-import { handedIn } from '../log/stateOf';
+import { handedIn, heldAt } from '../log/stateOf';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
 import { dateFor, type PaintersDates } from '../work/painters';
 import { instantOn } from '../work/shifts';
@@ -49,7 +49,8 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
       if (given) handed[id] = { people: given.people, day: given.day };
     }
     const due = dateFor(dates, room.id);
-    const until = state.held?.until;
+    const held = heldAt(state, now);
+    const until = held?.until;
     return {
       id: room.id,
       house: ground.house,
@@ -60,7 +61,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
       space: spaceOf(room, house.unit),
       // Finished the evening before they come.
       due: due === undefined ? undefined : instantOn(due, 0, timeZone),
-      held: state.held ? { until: until === undefined ? undefined : Date.parse(until) } : undefined,
+      held: held ? { until: until === undefined ? undefined : Date.parse(until) } : undefined,
     };
   });
   return {

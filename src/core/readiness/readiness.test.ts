@@ -113,6 +113,13 @@ describe('what can be done now', () => {
     expect(roomNow([held, entry({ kind: 'released', payload: {}, role: 'lead', at: 1 })], 0).kind).toBe('go');
   });
 
+  it('is free again by itself at the time that was said', () => {
+    const until = new Date(5 * HOUR).toISOString();
+    const held = entry({ kind: 'held', payload: { why: 'electrician', until }, role: 'lead' });
+    expect(roomNow([held], 5 * HOUR - 1)).toEqual({ kind: 'stuck', why: 'electrician' });
+    expect(roomNow([held], 5 * HOUR).kind).toBe('go');
+  });
+
   it('is stuck below 10 °C', () => {
     const cold = airClock([{ from: 0, air: { temperature: 8, humidity: 50 } }]);
     expect(whatNow(COATS, METHOD, NOTHING_YET, NOTHING_APPLIED, cold, 0).now).toMatchObject({

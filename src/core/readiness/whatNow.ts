@@ -1,7 +1,7 @@
 import { type AirTrouble, airTroubles } from '../air/air';
 import { type AirClock, stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
-import type { RoomState } from '../log/stateOf';
+import { heldAt, type RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { AppliedCoats, Stretch } from '../standing/appliedCoats';
@@ -94,7 +94,7 @@ export function whatNow(
   now: number,
 ): RoomStanding {
   const air = airTroubles(stepAt(clock, now).air);
-  const blocked = whyBlocked(state, air);
+  const blocked = whyBlocked(state, air, now);
   const room: Looked = { method, state, applied, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, room, blocked));
@@ -114,8 +114,9 @@ interface Looked {
   readonly now: number;
 }
 
-function whyBlocked(state: RoomState, air: readonly AirTrouble[]): string | undefined {
-  if (state.held) return state.held.why;
+function whyBlocked(state: RoomState, air: readonly AirTrouble[], now: number): string | undefined {
+  const held = heldAt(state, now);
+  if (held) return held.why;
   return air.includes('cold') ? 'too cold for finishing' : undefined;
 }
 

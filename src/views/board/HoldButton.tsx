@@ -74,7 +74,7 @@ function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonl
           type="datetime-local"
           value={until}
           onChange={(event) => setUntil(event.target.value)}
-          hint="The plan runs nothing here before; without it the room is planned last"
+          hint="It is free again by itself then; without it the plan runs it last"
         />
         <div className="modal-action">
           <button type="button" className="btn" onClick={close}>

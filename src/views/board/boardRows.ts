@@ -1,5 +1,6 @@
 import { type Entry, whoDid } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
+import { heldAt } from '@/core/log/stateOf';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
@@ -69,7 +70,7 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
       method: methods.findIndex(({ classes }) => classes === method.classes),
       progress,
       tooLarge,
-      held: state.held?.why,
+      held: heldAt(state, instant)?.why,
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
