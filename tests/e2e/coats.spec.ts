@@ -13,9 +13,10 @@ test('choosing a level changes the ladder, the load and the coats to come', asyn
   await page.goto(`${house}/run`);
   // Only the lantern room, which carries level 5, still has a fill round.
   await page.getByRole('button', { name: 'Hand out several' }).click();
-  await page.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: everything' });
-  await expect(page.getByRole('group', { name: 'Rooms' }).getByRole('checkbox')).toHaveCount(1);
-  await expect(page.getByLabel('Lantern room')).toBeChecked();
+  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: everything' });
+  await expect(dialog.getByRole('checkbox')).toHaveCount(1);
+  await expect(dialog.getByLabel('Lantern room')).toBeChecked();
 });
 
 test('a room may have a level of its own', async ({ page, signIn, house }) => {
