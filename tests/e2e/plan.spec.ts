@@ -78,9 +78,13 @@ test('a card is moved to somebody else by keys, its cost is said, and it is undo
   const dialog = page.getByRole('dialog');
   await expect(dialog).toContainText('Net loft');
   const who = dialog.getByLabel('Who');
-  const names = await who.locator('option').allTextContents();
-  const own = await who.locator('option:checked').textContent();
-  await who.selectOption({ label: names.find((name) => name !== own && name !== 'Marit') ?? '' });
+  /** Whoever it is proposed for: somebody else. */
+  const chooseAnother = async () => {
+    const names = await who.locator('option').allTextContents();
+    const own = await who.locator('option:checked').textContent();
+    await who.selectOption({ label: names.find((name) => name !== own && name !== 'Marit') ?? '' });
+  };
+  await chooseAnother();
   await expect(dialog.getByText(/^(same finish|.* (later|sooner))$/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Move it' }).click();
   await expect(
@@ -92,13 +96,14 @@ test('a card is moved to somebody else by keys, its cost is said, and it is undo
   await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
   // Moved and handed out, it is handed out and moved no more.
   await card.click();
-  await who.selectOption({ label: names.find((name) => name !== own && name !== 'Marit') ?? '' });
+  await chooseAnother();
   await dialog.getByRole('button', { name: 'Move it' }).click();
-  await week(page)
-    .getByRole('button', { name: /^Net loft.*moved, not handed out/ })
-    .first()
-    .click();
-  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand it out' }).click());
+  await expect(
+    week(page)
+      .getByRole('button', { name: /moved, not handed out/ })
+      .first(),
+  ).toBeVisible();
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take all' }).click());
   await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
 });
 
