@@ -1,7 +1,5 @@
-import { TZDate } from '@date-fns/tz';
 import { ASSUMED_AIR } from '../core/air/air';
 import type { House } from '../core/house/schema';
-import { dayOf } from '../core/measure/dayOf';
 import { daySchema, instantSchema } from '../core/measure/instant';
 import { resolveMethod } from '../core/method/resolveMethod';
 import { roomCoats } from '../core/method/roomCoats';
@@ -23,7 +21,6 @@ export interface PlanWords {
 
 const USUAL_PEOPLE = 4;
 const MOST_PEOPLE = 50;
-const HOUR_MS = 3_600_000;
 
 /**
  * `oak plan`: an untouched house by a plain crew that can do everything, eight hours a day from Monday to Friday, in usual
@@ -141,9 +138,7 @@ function instantFrom(text: string, zone: string): number {
   throw new Refusal('--from: must be a day and a time such as 2031-05-05T07:00');
 }
 
-function nextMorning(now: number, zone: string): number {
-  const crew = crewSchema.parse({});
-  const tomorrow = new TZDate(now, zone).getTime() + 12 * HOUR_MS;
-  const days = workDays(crew, zone, tomorrow, 7);
-  return days.find(({ begins }) => begins >= now)?.begins ?? instantOn(dayOf(now, zone), crew.begins, zone);
-}
+/** When the crew begins next. */
+const nextMorning = (now: number, zone: string): number =>
+  workDays(crewSchema.parse({}), zone, now, DAYS_OF_WEEK + 1).find(({ begins }) => begins >= now)?.begins ?? now;
+const DAYS_OF_WEEK = 7;

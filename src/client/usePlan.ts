@@ -1,16 +1,16 @@
 'use client';
 
 import { proxy, type Remote } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
-import type { Handed, PlanInput } from '@/core/plan/planInput';
+import type { PlanInput } from '@/core/plan/planInput';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
 import { useWorker } from './useWorker';
 
-/** What of a plan the lead has moved and not handed out yet; null is let go. */
-export type Moved = Readonly<Record<string, Handed | null>>;
+/** What of a plan the lead has moved and not handed out yet, by item. */
+export type Moved = PlanInput['handed'];
 
 export interface PlanStanding {
   /** What it is made from; undefined until the server has told. */
@@ -90,8 +90,9 @@ export function usePlan(
     return () => gone.abort();
   }, [id, version, turn, together]);
 
-  const input = ground && withMoves(ground.input, moved);
-  const question = input ? JSON.stringify(input) : '';
+  // A page that is drawn again, as while a card is dragged, asks the same.
+  const input = useMemo(() => ground && withMoves(ground.input, moved), [ground, moved]);
+  const question = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that is asked
   useEffect(() => {
     if (!input) return;
@@ -142,12 +143,7 @@ export function usePlan(
 }
 
 /** What is planned with what was moved: it stays where the lead put it. */
-export function withMoves(input: PlanInput, moved: Moved): PlanInput {
-  if (Object.keys(moved).length === 0) return input;
-  const handed = { ...input.handed };
-  for (const [item, given] of Object.entries(moved)) {
-    if (given) handed[item] = given;
-    else delete handed[item];
-  }
-  return { ...input, handed };
-}
+export const withMoves = (input: PlanInput, moved: Moved): PlanInput => ({
+  ...input,
+  handed: { ...input.handed, ...moved },
+});

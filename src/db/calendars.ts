@@ -1,12 +1,10 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Role } from '../core/log/person';
 import { acrossFirms, firm } from './firm';
 import { models } from './models';
 import type { Member } from './people';
-
-/** Who reads the database cannot read calendars with what is there. */
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
+import { secretHash } from './secretHash';
 
 /** Makes the address of a person's calendar; the one before ends. @returns the secret part of it, this once */
 export async function makeCalendar(person: string): Promise<string> {
@@ -14,7 +12,7 @@ export async function makeCalendar(person: string): Promise<string> {
   await models().sequelize.query(
     `INSERT INTO calendars (firm, person_id, hash) VALUES ($1, $2, $3)
      ON CONFLICT (firm, person_id) DO UPDATE SET hash = excluded.hash`,
-    { bind: [firm(), person, hashOf(token)] },
+    { bind: [firm(), person, secretHash(token)] },
   );
   return token;
 }
@@ -42,7 +40,7 @@ export async function findCalendar(token: string): Promise<Member | undefined> {
       `SELECT people.firm, people.id, people.name, people.role
          FROM calendars JOIN people ON people.firm = calendars.firm AND people.id = calendars.person_id
         WHERE calendars.hash = $1 AND people.removed_at IS NULL`,
-      { type: QueryTypes.SELECT, bind: [hashOf(token)] },
+      { type: QueryTypes.SELECT, bind: [secretHash(token)] },
     ),
   );
   return row;

@@ -48,11 +48,15 @@ export async function daysElsewhere(houseId: string, from: string): Promise<Read
   const rows = await models().sequelize.query<{ day: string; people: readonly string[] }>(
     `SELECT day, people FROM (
        SELECT DISTINCT ON (house_id, room_id, work) day, people
-         FROM (SELECT house_id, room_id, at, seq, payload ->> 'day' AS day,
+         FROM (SELECT entries.house_id, room_id, at, seq, payload ->> 'day' AS day,
                       coalesce(payload ->> 'work', payload ->> 'pass') AS work,
                       coalesce(payload -> 'people', CASE WHEN payload ->> 'person' IS NULL THEN '[]'::jsonb
                                                          ELSE jsonb_build_array(payload ->> 'person') END) AS people
-                 FROM entries WHERE firm = $1 AND house_id <> $2 AND kind = 'assigned') AS handed
+                 FROM entries JOIN rooms ON rooms.firm = entries.firm AND rooms.house_id = entries.house_id
+                                        AND rooms.id = entries.room_id AND rooms.removed_at IS NULL
+                WHERE entries.firm = $1 AND entries.house_id <> $2 AND kind = 'assigned'
+                  AND NOT EXISTS (SELECT FROM entries AS taken WHERE taken.firm = $1 AND taken.house_id = entries.house_id
+                                     AND taken.kind = 'void' AND taken.payload ->> 'target' = entries.id::text)) AS handed
         ORDER BY house_id, room_id, work, at DESC, seq DESC) AS last
       WHERE day >= $3`,
     { type: QueryTypes.SELECT, bind: [firm(), houseId, from] },

@@ -1,8 +1,9 @@
-import { createHash, randomBytes, randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { acrossFirms, firm, inFirm } from './firm';
 import { models } from './models';
 import type { Member } from './people';
+import { secretHash } from './secretHash';
 
 const DAY_MS = 86_400_000;
 /** A sign-in holds so long without being used. */
@@ -18,9 +19,6 @@ export interface SignIn {
   readonly madeAt: number;
   readonly seenAt: number;
 }
-
-/** Only the hash of what a browser keeps is stored: who reads the database cannot take a session over. */
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
 
 /**
  * Signs a person in, and forgets sign-ins that have run out.
@@ -50,7 +48,7 @@ export async function addSession(
     {
       type: QueryTypes.SELECT,
       bind: [
-        hashOf(token),
+        secretHash(token),
         randomUUID(),
         person,
         device,
@@ -76,7 +74,7 @@ export async function findSession(
      WHERE hash = $1 AND seen_at >= $2 AND removed_at IS NULL`,
       {
         type: QueryTypes.SELECT,
-        bind: [hashOf(token), new Date(instant - SESSION_DAYS * DAY_MS).toISOString()],
+        bind: [secretHash(token), new Date(instant - SESSION_DAYS * DAY_MS).toISOString()],
       },
     ),
   );

@@ -28,7 +28,7 @@ export async function calendarOf(token: string, nameOf: (pass: Pass) => string):
       housesWithWork(dayOf(now() - PAST_DAYS * DAY_MS, 'UTC')),
       readCrew(),
     ]);
-    const sites = await Promise.all(houses.map(loadSite));
+    const sites = await Promise.all(houses.map((house) => loadSite(house)));
     return sites.flatMap(({ id, site, timeZone }) => {
       const ends = new Map<string, number>();
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);

@@ -32,27 +32,20 @@ export interface PlanAsked {
 
 /**
  * What the plan of a house is made from, for those whose house it is; a viewer is told of nobody.
- *
  */
-export async function planGround(house: string, { together, tools }: PlanAsked): Promise<Response> {
+export async function planGround(house: string, asked: PlanAsked): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   const id = house.toLowerCase();
   if (!z.uuid().safeParse(id).success) return refuse(404, 'There is no such house.');
   return inFirm(person.firm, async () => {
     if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
-    if (together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
-    const answer = await groundOf(id, together, person, tools);
-    return Response.json(answer, { headers: { 'cache-control': 'no-store' } });
+    if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
+    return Response.json(await groundOf(id, person, asked), { headers: { 'cache-control': 'no-store' } });
   });
 }
 
-async function groundOf(
-  id: string,
-  together: boolean,
-  person: Member,
-  tools: Tools | undefined,
-): Promise<PlanGroundAnswer> {
+async function groundOf(id: string, person: Member, { together, tools }: PlanAsked): Promise<PlanGroundAnswer> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
   const [own, ...sites] = await Promise.all([id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSite(one)));
   if (!own) throw new Error('the house of the page is loaded');

@@ -67,7 +67,7 @@ function answerTo(result: AppendResult): Response {
     case 'handed':
       return refuse(
         409,
-        `Somebody else handed out work in ${result.room} in the meantime. Nothing was handed out: look again.`,
+        `Somebody else handed out work in the same room in the meantime. Nothing was handed out: look again.`,
       );
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type TakeOff, takeOff } from '../core/joints/takeOff';
 import type { RoomSite } from '../core/readiness/siteOf';
-import { workOf } from '../core/room/checks/workOf';
+import { effortOf } from '../core/room/checks/effortOf';
 import { inFirm } from '../db/firm';
 import { findHouse } from '../db/houses';
 import { isOpenTo } from '../db/viewers';
@@ -29,7 +29,7 @@ export async function roomForLog(
     const { site } = await loadSite(id);
     const own = site.rooms.find((candidate) => candidate.room.id === room);
     if (!own) return refuse(404, 'There is no such room.');
-    const work = workOf(own.room, site.house);
+    const work = effortOf(own.room, site.house);
     if (own.tooLarge || work === undefined || work > MOST_WORK_AT_ONCE)
       return refuse(422, 'This room is too large to be drawn here: say on which faces.');
     return Response.json(answer(own, takeOff(own.room, site.house)), { headers: { 'cache-control': 'no-store' } });

@@ -10,6 +10,7 @@ import { inFirm } from '@/db/firm';
 import { daysElsewhere } from '@/db/handedOut';
 import { addHouse, findHouse } from '@/db/houses';
 import { addPerson, type Member, removePerson } from '@/db/people';
+import { setRemoved } from '@/db/rooms';
 import { asTestFirm, newFirm } from './asTestFirm';
 
 const AT = '2031-05-06T10:00:00Z';
@@ -79,6 +80,13 @@ describe('handing out', () => {
     await hand('tape', [tobin], undefined, { house: other, day: '2031-05-09' });
     await hand('fill', [tobin], undefined, { house: other, day: '2031-05-12' });
     await hand('fill', [], undefined, { house: other, day: '2031-05-12' });
+    // Neither what was taken back counts, nor what is in a room that is gone.
+    const taken = { id: randomUUID(), room: 'hall', at: AT, kind: 'assigned' as const };
+    const payload = { work: 'finish', people: [tobin], day: '2031-05-13' };
+    const back = { id: randomUUID(), room: null, at: AT, kind: 'void' as const, payload: { target: taken.id } };
+    await within(() => appendEntries(other, lead, [{ ...taken, payload }, back]));
+    await hand('tape', [tobin], undefined, { house: other, room: 'bath', day: '2031-05-14' });
+    await within(() => setRemoved(other, 'bath', new Date(AT)));
     const days = await within(() => daysElsewhere(house, '2031-05-08'));
     expect(Object.fromEntries(days)).toEqual({ [tobin]: ['2031-05-09'] });
     expect(await within(() => housesWithWork('2031-05-09'))).toEqual([other]);

@@ -47,7 +47,6 @@ function anySmall(seed: number): Small {
       const byNight = [1, 0.5][upTo(1)] ?? 1;
       const before = place === 0 || random() < 0.2 ? [] : [first + upTo(place - 1)];
       jobs.push({
-        id: `${room}/${place}`,
         room,
         visit: jobs.length,
         by: [0, 0, 1, 2][upTo(3)] ?? 0,

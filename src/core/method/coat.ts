@@ -57,6 +57,9 @@ export const coatId = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 
 /** Setting mud is recoated at this multiple of its label: 20 → 30 min. Common practice, no source. */
 export const SETTING_RECOAT_FACTOR = 1.5;
 
+/** Drying mud may be crossed after so long. Common practice, no source. */
+export const FIRM_MINUTES = 30;
+
 /** The mud of a coat as it is logged. */
 export const mudKind = ({
   settingMinutes,

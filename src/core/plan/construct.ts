@@ -5,7 +5,7 @@ import { followersOf } from './tails';
 
 /** A pair waits so long for its second one, minutes. */
 const PAIR_WAITS = 45;
-/** Of jobs that are about as urgent, one in the same room or with the same tool is run first; minutes around the clock. */
+/** Of jobs that are about as urgent, one in the same room is run first; minutes around the clock. */
 const ABOUT_AS_URGENT = 600;
 const LOOKED_THROUGH = 40;
 /** Whoever finds nothing among so many of the most urgent looks again when something ends. */

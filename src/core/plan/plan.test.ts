@@ -49,9 +49,8 @@ describe('a calendar', () => {
   });
 });
 
-function job(id: string, more: Partial<Job>): Job {
+function job(more: Partial<Job>): Job {
   return {
-    id,
     room: 0,
     visit: 0,
     by: 0,
@@ -79,7 +78,7 @@ const problemOf = (jobs: readonly Job[], people: number): PlanProblem => ({
 describe('a lower bound', () => {
   it('is the longest way of work and drying', () => {
     // By hand: an hour to 60, 45 of drying to 105, an hour from 105 to 160 and 5 minutes of the next day.
-    const chain = [job('a', {}), job('b', { after: [{ job: 0, wait: (end) => end + 45 }] })];
+    const chain = [job({}), job({ after: [{ job: 0, wait: (end) => end + 45 }] })];
     const bound = lowerBound(problemOf(chain, 3));
     expect(bound).toEqual({ finish: 205, why: { kind: 'chain', jobs: [0, 1] } });
     expect(schedule(problemOf(chain, 3)).finish).toBe(205);
@@ -87,7 +86,7 @@ describe('a lower bound', () => {
 
   it('is the work of those who can do it where that takes longer', () => {
     // Three hours in three rooms for one person are three days; for three people one.
-    const rooms = [0, 1, 2].map((room) => job(`${room}`, { room, visit: room }));
+    const rooms = [0, 1, 2].map((room) => job({ room, visit: room }));
     expect(lowerBound(problemOf(rooms, 1))).toMatchObject({
       finish: 260,
       why: { kind: 'work', minutes: 180, people: [0] },
@@ -101,8 +100,8 @@ describe('a lower bound', () => {
     // are dry at 200 and done at 202, for 122 minutes of work are not to be had sooner; two people end both at 60, at 101.
     const wait = (end: number) => end + 40;
     const jobs = [0, 1].flatMap((room) => [
-      job(`${room}`, { room, visit: room }),
-      job(`${room} after`, { room, visit: room, work: 1, after: [{ job: 2 * room, wait }] }),
+      job({ room, visit: room }),
+      job({ room, visit: room, work: 1, after: [{ job: 2 * room, wait }] }),
     ]);
     expect(lowerBound(problemOf(jobs, 1)).finish).toBe(202);
     expect(lowerBound(problemOf(jobs, 2)).finish).toBe(101);

@@ -5,7 +5,7 @@ import { lowerBound } from './lowerBound';
 import { CAUSES, type Cause, Placing, placeAll, TeamCalendars } from './place';
 import type { PlanInput } from './planInput';
 import { minutesOf, type Team } from './problem';
-import { type Plan, type PlanOptions, planning } from './schedule';
+import { finishOf, type Plan, type PlanOptions, planning } from './schedule';
 import { type LeftOut, type Posed, toProblem } from './toProblem';
 
 /** One item with who runs it when. Instants in ms since 1970. */
@@ -238,8 +238,7 @@ export function planAsBefore(input: PlanInput, former: HousePlan): HousePlan {
   const sequence = formerIn(posed, input, former);
   const placing = new Placing(posed.problem, new TeamCalendars(posed.problem.people));
   const times = placeAll(sequence, placing);
-  const finish = times.ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);
-  const plan = { sequence, times, finish, bound: { finish: 0, why: { kind: 'nothing' as const } } };
+  const plan = { sequence, times, finish: finishOf(times), bound: { finish: 0, why: { kind: 'nothing' as const } } };
   return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why };
 }
 

@@ -18,7 +18,6 @@ export type RunOrder = 0 | 1 | 2 | undefined;
 
 /** Something that is done in one go by one person or a pair. Times in whole minutes from the origin. */
 export interface Job {
-  readonly id: string;
   /** The room by its place among the rooms. */
   readonly room: number;
   /** The round through its room, which one person best runs alone; by its place among all rounds. */

@@ -100,4 +100,6 @@ function urgencyOf(problem: PlanProblem): Float64Array {
   });
 }
 
-const finishOf = ({ ends }: Times): number => ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);
+/** When the last job that can be run ends. */
+export const finishOf = ({ ends }: Times): number =>
+  ends.reduce((last, end) => (end < NEVER ? Math.max(last, end) : last), 0);

@@ -1,6 +1,7 @@
 import { type AirClock, airClock } from '../air/airClock';
 import { milestones } from '../drying/milestones';
 import type { WetMud } from '../drying/wetMud';
+import { FIRM_MINUTES } from '../method/coat';
 import { instantOn, shiftsOf, workDays } from '../work/shifts';
 import type { After, WorkItem } from '../work/workItem';
 import { calendarOf, NEVER } from './calendar';
@@ -27,8 +28,6 @@ const MINUTE_MS = 60_000;
 /** A plan looks so many days ahead at least, for whoever is away, and at most: work of a lifetime is in no plan. */
 const LEAST_DAYS = 400;
 const MOST_DAYS = 8000;
-/** What a butt of drying mud takes until it may be crossed, minutes. Common practice, no source. */
-const FIRM_MINUTES = 30;
 
 /**
  * What is to be planned, in minutes from `input.from`: jobs with what they wait for, people with their hours, tools and rooms
@@ -45,8 +44,8 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   const crew = new Crewing(input.people);
   const rooms = new Map(input.rooms.map((room, index) => [room.id, { room, index }]));
   const persons = new Map(input.people.map(({ id }, index) => [id, index]));
-  const visits = [...new Set(items.map(visitOf))];
-  const rates = [...new Set(items.map(({ rate }) => rate))];
+  const visits = placesOf(items.map(visitOf));
+  const rates = placesOf(items.map(({ rate }) => rate));
   const { planned, leftOut } = whatCanBe(items, (item) => {
     if (item.tool !== undefined && (input.crew.tools[item.tool] ?? 1) === 0) return 'noTool';
     // Whom it was handed to runs it, whatever they are said to be able to do.
@@ -61,12 +60,11 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     const team = handed?.people.flatMap((id) => persons.get(id) ?? []) ?? [];
     const held = room?.held?.until;
     return {
-      id: item.id,
       room: index,
-      visit: visits.indexOf(visitOf(item)),
+      visit: visits.get(visitOf(item)) ?? 0,
       by: crew.group(item),
       work: item.hours * 60,
-      rate: rates.indexOf(item.rate),
+      rate: rates.get(item.rate) ?? 0,
       from: Math.max(begin, minute(item.from ?? 0), held === undefined ? 0 : minute(held)),
       after: item.after.flatMap((one): readonly Before[] => {
         const job = places.get(one.item);
@@ -85,7 +83,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   return {
     problem: {
       jobs,
-      people: workersOf(input, rates, daysAhead(items, input)),
+      people: workersOf(input, [...rates.keys()], daysAhead(items, input)),
       teams: crew.teams,
       tools: counts,
       space: input.rooms.map(({ space }) => Math.max(1, space)),
@@ -101,6 +99,10 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     },
   };
 }
+
+/** Different words with their places among them. */
+const placesOf = (words: readonly string[]): ReadonlyMap<string, number> =>
+  new Map([...new Set(words)].map((word, place) => [word, place]));
 
 const visitOf = ({ room, pass }: WorkItem): string => `${room}/${pass}`;
 

@@ -2,7 +2,7 @@ import type { AirClock } from '../air/airClock';
 import { type Application, type CoatTrouble, type Milestones, milestones } from '../drying/milestones';
 import { liesOf, wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';
-import type { Coat } from '../method/coat';
+import { type Coat, FIRM_MINUTES } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { CoatProgress } from '../standing/appliedCoats';
 
@@ -51,9 +51,6 @@ export interface ProgressClock extends Pick<Milestones, 'recoatAt' | 'sandAt'> {
   readonly troubles: readonly CoatTrouble[];
 }
 
-/** A butt of drying mud may be crossed after so long. Common practice, no source. */
-const FIRM_AFTER_MS = 30 * 60_000;
-
 /** The clock of a coat of which something is on. */
 export function progressClock(progress: CoatProgress, coat: Coat, method: Method, clock: AirClock): ProgressClock {
   const before = progressClocks.get(progress);
@@ -64,7 +61,7 @@ export function progressClock(progress: CoatProgress, coat: Coat, method: Method
   const times: ProgressClock = {
     recoatAt: latest(all.map((one) => one.times.recoatAt)),
     sandAt: latest(all.map((one) => one.times.sandAt)),
-    firmAt: latest(all.map((one) => one.times.setAt ?? Date.parse(one.entry.at) + FIRM_AFTER_MS)),
+    firmAt: latest(all.map((one) => one.times.setAt ?? Date.parse(one.entry.at) + FIRM_MINUTES * 60_000)),
     setAt: all.at(-1)?.times.setAt,
     troubles: [...new Set(all.flatMap((one) => one.times.troubles))],
   };

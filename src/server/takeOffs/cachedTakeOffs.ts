@@ -3,7 +3,7 @@ import { LRUCache } from 'lru-cache';
 import type { HouseHead } from '../../core/house/schema';
 import { type TakenOff, takeOff, whatIsKept } from '../../core/joints/takeOff';
 import { MOST_WORK_IN_HOUSE } from '../../core/room/checks/bounds';
-import { workOf } from '../../core/room/checks/workOf';
+import { effortOf } from '../../core/room/checks/effortOf';
 import { resolveHang } from '../../core/room/resolveHang';
 import type { Room } from '../../core/room/schema';
 import { takeOffAside } from './takeOffAside';
@@ -42,7 +42,7 @@ export async function cachedTakeOffs(
   });
 
   function begun(key: string, room: Room, of: HouseHead): Known {
-    const work = workOf(room, of);
+    const work = effortOf(room, of);
     if (work === undefined) return cache(key, { work: 0, takenOff: undefined });
     if (work <= MOST_WORK_AT_ONCE && spent <= LONGEST_AT_ONCE_MS) {
       const from = performance.now();

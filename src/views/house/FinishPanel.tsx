@@ -6,6 +6,7 @@ import { useCommand } from '@/client/useCommand';
 import { usePlan } from '@/client/usePlan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput, PlanRoom } from '@/core/plan/planInput';
+import { lateBy, roomEnd } from '@/core/plan/roomEnd';
 import { dateFor, type PaintersDates } from '@/core/work/painters';
 import { dayWords, instantWords, spanWords } from '@/ui/when';
 
@@ -65,7 +66,7 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
                           hidden
                         />
                       ) : (
-                        (dateFor(ground.dates, room.id) ?? '')
+                        datesWords(dateFor(ground.dates, room.id))
                       )}
                     </td>
                   </tr>
@@ -121,27 +122,24 @@ function PaintersDay({
   );
 }
 
-function endOf(room: PlanRoom, plan: HousePlan, input: PlanInput): { readonly end: number; readonly planned: boolean } {
-  const items = new Set(input.items.filter((item) => item.room === room.id).map(({ id }) => id));
-  const own = plan.assignments.filter(({ item }) => items.has(item));
-  return { end: Math.max(0, ...own.map(({ end }) => end)), planned: own.length === items.size };
-}
+const datesWords = (day: string | undefined): string => (day === undefined ? '' : dayWords(day));
 
 function doneWords(room: PlanRoom, plan: HousePlan, input: PlanInput): string {
-  const { end, planned } = endOf(room, plan, input);
-  if (!planned) return 'not planned whole: see the run sheet';
-  if (end === 0) return 'done';
+  const { end, whole } = roomEnd(room, plan, input);
+  if (!whole) return 'not planned whole: see the run sheet';
+  if (end === undefined) return 'done';
   return `${instantWords(end, input.timeZone)}${plan.last.includes(room.id) ? ', if it is released by then' : ''}`;
 }
 
 /** Why a room will not be ready for the painters. */
 function threatTo(room: PlanRoom, plan: HousePlan, input: PlanInput): string | undefined {
   if (room.due === undefined) return undefined;
-  const { end, planned } = endOf(room, plan, input);
-  const items = input.items.some((item) => item.room === room.id);
-  if (items && room.due < input.from) return `${room.name}: the painters’ date has passed, and it is not done`;
-  if (!planned) return `${room.name}: not all of it can be planned before the painters come`;
-  if (end <= room.due) return undefined;
+  const own = roomEnd(room, plan, input);
+  const isOpen = own.end !== undefined || !own.whole;
+  if (isOpen && room.due < input.from) return `${room.name}: the painters’ date has passed, and it is not done`;
+  if (!own.whole) return `${room.name}: not all of it can be planned before the painters come`;
+  const late = lateBy(room, own);
+  if (late === 0) return undefined;
   const why = plan.last.includes(room.id) ? ', since nobody knows how long it is held' : '';
-  return `${room.name}: ${spanWords(Math.ceil((end - room.due) / HOUR_MS))} after the painters come${why}`;
+  return `${room.name}: ${spanWords(Math.ceil(late / HOUR_MS))} after the painters come${why}`;
 }

@@ -52,9 +52,9 @@ export function DoneButton({
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string>();
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
-  const [asked, setAsked] = useState<number>();
   const [pressed, setPressed] = useState<number>();
   const setting = coats.some(({ wet }) => wet.mud.kind === 'setting');
+  const asked = setting ? pressed : undefined;
   const together = people.length > 1 ? { ranBy: [...people] } : {};
   const said = (run: Run, mixedAt?: string): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
@@ -93,20 +93,14 @@ export function DoneButton({
     setProblem(undefined);
     const mixedAt = mixedMinutes === undefined ? undefined : iso(done - mixedMinutes * MINUTE_MS);
     if (!(await log.write(said(run, mixedAt), done))) return;
-    setAsked(undefined);
     setPressed(undefined);
     setTyped('');
     keep(undefined);
   };
-  const notYet = () => {
-    setAsked(undefined);
-    setPressed(undefined);
-  };
   const press = () => {
     const done = pressed ?? log.serverNow();
     setPressed(done);
-    if (setting) setAsked(done);
-    else void send(done);
+    if (!setting) void send(done);
   };
   return (
     <div className="space-y-3">
@@ -144,7 +138,7 @@ export function DoneButton({
                 {minutes === 0 ? 'Just now' : `${minutes} min ago`}
               </button>
             ))}
-            <button type="button" className="btn btn-ghost btn-lg" onClick={notYet}>
+            <button type="button" className="btn btn-ghost btn-lg" onClick={() => setPressed(undefined)}>
               Not done yet
             </button>
           </div>

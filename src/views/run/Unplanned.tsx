@@ -1,17 +1,12 @@
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
+import { lateBy, roomEnd } from '@/core/plan/roomEnd';
 import { itemWords, LEFT_OUT } from './planWords';
 
 /** What is in no plan and why, and the rooms that come last because they are held. */
 export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly input: PlanInput }) {
   const names = plan.last.flatMap((id) => input.rooms.find((room) => room.id === id)?.name ?? []);
-  const late = input.rooms.flatMap((room) => {
-    if (room.due === undefined) return [];
-    const { due } = room;
-    const items = new Set(input.items.filter((item) => item.room === room.id).map(({ id }) => id));
-    const end = Math.max(0, ...plan.assignments.filter(({ item }) => items.has(item)).map((own) => own.end));
-    return end > due ? [room.name] : [];
-  });
+  const late = input.rooms.flatMap((room) => (lateBy(room, roomEnd(room, plan, input)) > 0 ? [room.name] : []));
   if (plan.leftOut.length === 0 && names.length === 0 && late.length === 0) return null;
   return (
     <section className="sheet space-y-2 p-4" aria-label="Not as it should be">

@@ -3,7 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
-import { dayWords, spanWords } from '@/ui/when';
+import { dayWords, instantWords, spanWords } from '@/ui/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';
@@ -44,7 +44,7 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
                 >
                   {day === today ? 'Today' : dayWords(day)}
                 </button>
-                <DryingWords drying={props.drying.get(day)} />
+                <DryingWords drying={props.drying.get(day)} timeZone={timeZone} />
                 {mayHand && cards.some((card) => card.day === day && card.standing !== 'handed') && (
                   <button
                     type="button"
@@ -93,12 +93,12 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
 }
 
 /** Not wetting more than dries: what is coated that day beside what can be coated the next morning. */
-function DryingWords({ drying }: { readonly drying: Drying | undefined }) {
+function DryingWords({ drying, timeZone }: { readonly drying: Drying | undefined; readonly timeZone: string }) {
   if (!drying || drying.coats === 0) return null;
   const all = drying.ready === drying.coats;
   return (
     <p className={`text-xs ${all ? 'text-success' : 'text-warning'}`}>
-      {all ? '●' : '■'} {drying.ready} of {drying.coats} coats dry by {dayWords(drying.by)}, {drying.at}
+      {all ? '●' : '■'} {drying.ready} of {drying.coats} coats dry by {instantWords(drying.begins, timeZone)}
     </p>
   );
 }

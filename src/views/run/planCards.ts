@@ -110,7 +110,10 @@ export function handings(
     const room = rooms.get(first?.room ?? '');
     if (!first || !room) return [];
     const open = input.items.filter((item) => item.room === first.room && item.pass === first.pass);
-    const works = open.length === own.length ? [first.pass] : own.map(({ work }) => work);
+    const each = own.map(({ work }) => work);
+    // What is let go was perhaps given by its kinds and not by the round, or the other way round.
+    const whole = open.length === own.length ? [first.pass] : [];
+    const works = whole.length > 0 && people.length > 0 ? whole : [...whole, ...each];
     return works.map((work) => ({
       house: room.house,
       entry: {

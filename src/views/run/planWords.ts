@@ -1,7 +1,9 @@
+import type { LengthUnit } from '@/core/measure/unit';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WorkItem, WorkKind } from '@/core/work/workItem';
 import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { inUnit } from '@/ui/unitWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
 import type { PlanCard } from './planCards';
 
@@ -30,10 +32,10 @@ export function itemWords(item: WorkItem | undefined, input: PlanInput): string 
 }
 
 /** A tool as people call it. */
-export function toolWords(tool: string, unit: 'in' | 'mm'): string {
+export function toolWords(tool: string, unit: LengthUnit): string {
   const [kind, inches] = tool.split('-');
   if (kind !== 'box') return TOOLS[tool] ?? tool;
-  return unit === 'in' ? `${inches} in box` : `${Math.round(Number(inches) * 25.4)} mm box`;
+  return inUnit(`${inches} in flat box`, unit);
 }
 const TOOLS: Readonly<Record<string, string>> = {
   taper: 'mechanical taper',

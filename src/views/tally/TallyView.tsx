@@ -19,7 +19,7 @@ import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
-import { workOf } from '@/core/room/checks/workOf';
+import { effortOf } from '@/core/room/checks/effortOf';
 import type { QuickRoom, Room } from '@/core/room/schema';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
@@ -68,7 +68,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
   const input = useRef<HTMLTextAreaElement>(null);
   const shown = useDeferredValue(draft.room);
   const tooLarge = useMemo(
-    () => shown !== undefined && workOf({ ...shown, id: 'draft' }, house) === undefined,
+    () => shown !== undefined && effortOf({ ...shown, id: 'draft' }, house) === undefined,
     [shown, house],
   );
   const result = useMemo(
