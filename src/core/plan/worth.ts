@@ -4,8 +4,8 @@ import type { PlanProblem } from './problem';
 
 /**
  * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish, days by
- * which handed out work is begun after its own, people without work in the first hour, changes of room and of tool, what was moved of the plan before, and how soon all
- * jobs are done.
+ * which handed out work is begun after its own, people without work in the first hour, changes of room and of tool, what was
+ * moved of the plan before, and how soon all jobs are done.
  */
 export type Worth = readonly number[];
 

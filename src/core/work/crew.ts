@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { daySchema } from '../measure/instant';
+import { SHIFT } from './shift';
 import { SKILLS } from './workItem';
 
 const noTwice = (list: readonly unknown[]) => new Set(list).size === list.length;
@@ -32,7 +33,7 @@ export const crewSchema = z.strictObject({
     .refine(noTwice, 'name one twice')
     .default([1, 2, 3, 4, 5]),
   /** The hour at which a day begins. */
-  begins: z.number().min(0, 'must be at least 0').max(20, 'must be at most 20').default(7),
+  begins: z.number().min(0, 'must be at least 0').max(20, 'must be at most 20').default(SHIFT.from),
   holidays: days(400),
   tools: z.record(toolName, z.int().min(0, 'must be 0 or more').max(99, 'must be at most 99')).default({}),
   people: z.record(z.uuid('must be a person').toLowerCase(), memberSchema).default({}),

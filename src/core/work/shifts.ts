@@ -5,7 +5,7 @@ import { DAY_HOURS } from './usualRates';
 const HOUR_MS = 3_600_000;
 const DAY_MS = 24 * HOUR_MS;
 
-/** The hours of one day of the calendar in which a crew works, ms since 1970. */
+/** A day of the calendar on which a crew works, and when it begins there, ms since 1970. */
 export interface WorkDay {
   readonly day: string;
   readonly begins: number;

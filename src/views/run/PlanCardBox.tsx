@@ -53,7 +53,7 @@ export function PlanCardBox({
       {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}
       <p className="text-xs text-muted">
         {STANDING_WORDS[card.standing]}
-        {card.slipped ? <span className="text-warning">, not ready on its day</span> : ''}
+        {card.slipped ? <span className="text-warning">, for {dayWords(card.slipped)}</span> : ''}
       </p>
     </div>
   );
