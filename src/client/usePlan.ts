@@ -4,7 +4,9 @@ import { proxy, type Remote } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
-import type { PlanInput } from '@/core/plan/planInput';
+import type { Handed, PlanInput } from '@/core/plan/planInput';
+import { workAnywhere } from '@/core/work/block';
+import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
 import { useWorker } from './useWorker';
@@ -142,8 +144,20 @@ export function usePlan(
   return { ground, input, plan, before, searching, failed, stop, again, fetchAnew, price };
 }
 
-/** What is planned with what was moved: it stays where the lead put it. */
-export const withMoves = (input: PlanInput, moved: Moved): PlanInput => ({
-  ...input,
-  handed: { ...input.handed, ...moved },
-});
+/** What is planned with what was moved: it stays where the lead put it, half an item without its other half. */
+export function withMoves(input: PlanInput, moved: Moved): PlanInput {
+  const halves = Object.keys(moved).filter(isHalf);
+  const items = splitItems(input.items, new Set(halves.map(workAnywhere)));
+  const all = { ...input.handed, ...moved };
+  const inherited = items.flatMap(({ id }): readonly [string, Handed][] => {
+    const given = isHalf(id) && !all[id] ? all[workAnywhere(id)] : undefined;
+    return given ? [[id, given]] : [];
+  });
+  return { ...input, items, handed: { ...all, ...Object.fromEntries(inherited) } };
+}
+
+/** Whether the lead moved an item, or that of which it is a half. */
+export const isMoved = (id: string, moved: Moved, handed: PlanInput['handed']): boolean =>
+  id in moved || (isHalf(id) && workAnywhere(id) in moved && !(id in handed));
+
+const isHalf = (id: string): boolean => id !== workAnywhere(id);

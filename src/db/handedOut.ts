@@ -38,10 +38,14 @@ export async function handedSince(
   )?.room;
 }
 
-const isPass = (work: string): boolean => PASSES.some((pass) => pass === work);
+const isPass = (work: string | undefined): boolean => PASSES.some((pass) => pass === work);
 
-/** A whole pass may hold any kind of its work: a kind does not say of which pass it is. */
-const isSameWork = (a: string, b: string): boolean => a === b || isPass(a) || isPass(b);
+/** A whole pass may hold any kind of its work: a kind does not say of which pass it is. The walls are not the ceiling. */
+function isSameWork(a: string, b: string): boolean {
+  const [[one, here], [other, there]] = [a.split('@'), b.split('@')];
+  if (here !== undefined && there !== undefined && here !== there) return false;
+  return one === other || isPass(one) || isPass(other);
+}
 
 /** Days from a day on, on which people of the firm have work in other houses; by person. */
 export async function daysElsewhere(houseId: string, from: string): Promise<ReadonlyMap<string, readonly string[]>> {

@@ -1,6 +1,7 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { dayOf } from '../core/measure/dayOf';
 import { handedPasses, passDone } from '../core/readiness/handedPasses';
+import { type Block, workOn } from '../core/work/block';
 import { instantOn } from '../core/work/shifts';
 import type { Pass } from '../core/work/tasksOf';
 import { findCalendar, housesWithWork } from '../db/calendars';
@@ -20,7 +21,7 @@ const PAST_DAYS = 7;
  *
  * @param nameOf what a pass is called
  */
-export async function calendarOf(token: string, nameOf: (pass: Pass) => string): Promise<Response> {
+export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Block) => string): Promise<Response> {
   const person = await findCalendar(token);
   if (!person) return refuse(404, 'There is no such calendar.');
   const events = await inFirm(person.firm, async () => {
@@ -34,14 +35,15 @@ export async function calendarOf(token: string, nameOf: (pass: Pass) => string):
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
       return handedPasses(site.rooms)
         .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
-        .map(({ room, task, day, people }): EventAttributes => {
+        .map((handed): EventAttributes => {
+          const { room, task, day, people, block } = handed;
           const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
           const end = start + (task.hours / people.length) * HOUR_MS;
           ends.set(day, end);
-          const done = passDone(room, task) === 1;
+          const done = passDone(handed) === 1;
           return {
-            uid: `${id}.${room.room.id}.${task.pass}.${day}@oak-tally`,
-            title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass)}`,
+            uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${day}@oak-tally`,
+            title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
             location: site.house.name,
             start: arrayOf(start),
             startInputType: 'utc',

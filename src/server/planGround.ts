@@ -77,7 +77,7 @@ async function groundOf(id: string, person: Member, { together, tools }: PlanAsk
     paces: isLead ? paces : {},
     seen: Object.fromEntries(all.map(({ id: house, mark }) => [house, mark.seq])),
     houses: together ? all.length : 1,
-    crew: isCrew ? crew : { ...crew, people: {} },
+    crew: isLead ? crew : { ...crew, hourCost: undefined, people: isCrew ? crew.people : {} },
     crewVersion: version,
     dates: own.dates,
   };

@@ -195,11 +195,18 @@ test('what if is priced by planning again, and its dialogs are free of axe viola
 }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  for (const name of ['What if', 'Crew and tools', 'Hand out several']) {
+  for (const name of ['Crew and tools', 'What if', 'Hand out several']) {
     await page.getByRole('button', { name, exact: true }).click();
     const dialog = page.getByRole('dialog');
     if (name === 'What if') {
       await expect(dialog.getByRole('row')).toHaveCount(9);
+      // An hour costs 40.
+      const cells = await dialog
+        .getByRole('row', { name: /As it is/ })
+        .getByRole('cell')
+        .allTextContents();
+      const [hours = '', , cost = ''] = cells.slice(-4);
+      expect(Math.abs(Number(cost.replace(',', '')) / 40 - Number(hours))).toBeLessThanOrEqual(0.5);
       await expect(dialog.getByRole('row', { name: /Boxes instead of knives/ })).toContainText(/finish|later|sooner/);
     }
     expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations, name).toEqual([]);
@@ -385,4 +392,54 @@ test('what two run together is written down for both', async ({ page, browser, h
   const { entries } = (await sent).postDataJSON();
   expect(entries.map(({ payload }: { payload: { class: string } }) => payload.class)).toEqual(['flat']);
   expect(entries[0].payload.ranBy).toHaveLength(2);
+});
+
+test('a ceiling goes to one and the walls to another, each logs their own', async ({
+  page,
+  browser,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  for (const [where, name] of [
+    ['ceiling only', 'Petra'],
+    ['walls only', 'Osei'],
+  ] as const) {
+    await page.getByRole('button', { name: 'Hand out several' }).click();
+    await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: flats' });
+    await dialog.getByLabel('Where').selectOption({ label: where });
+    await dialog.getByRole('button', { name: 'None' }).click();
+    await dialog.getByLabel('Bunk room').check();
+    await dialog.getByLabel('Who').selectOption({ label: name });
+    await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+    await expect(dialog).toBeHidden();
+  }
+  await expect(
+    week(page)
+      .getByRole('button', { name: /^Bunk room.*Fill: flats, ceiling only.*handed out/ })
+      .first(),
+  ).toBeVisible();
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await signIn(phone, 'Petra');
+  await phone.goto(`${house}/my-day`);
+  const now = phone.getByRole('region', { name: 'Now' });
+  while (!(await now.textContent())?.includes('Bunk room: ceiling only')) {
+    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+    await phone.reload();
+  }
+  const sent = phone.waitForRequest((request) => request.url().endsWith('/api/entries'));
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  const { entries } = (await sent).postDataJSON();
+  expect(entries).toHaveLength(1);
+  const on: readonly string[] = entries[0].payload.pieces.map(({ id }: { id: string }) => id.split('@')[1]);
+  expect(new Set(on)).toEqual(new Set(['c0']));
+  // The walls are still Osei's, and the ceiling is nobody's any more.
+  await expect(week(page).getByRole('button', { name: /^Bunk room.*ceiling only/ })).toHaveCount(0);
+  await expect(
+    week(page)
+      .getByRole('button', { name: /^Bunk room.*Fill: .*flats.*handed out/ })
+      .first(),
+  ).toBeVisible();
 });

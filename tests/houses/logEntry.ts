@@ -2,6 +2,7 @@ import type { Entry, NewEntry } from '@/core/log/entry';
 
 export const MARIT = '00000000-0000-4000-8000-00000000000a';
 export const TOBIN = '00000000-0000-4000-8000-00000000000b';
+export const INES = '00000000-0000-4000-8000-00000000000c';
 
 let count = 0;
 /** An entry of the room called `room`, recorded after those before it; at an instant in ms, by Tobin where it does not say. */

@@ -59,6 +59,15 @@ describe('handing out', () => {
     expect((await hand('fill.flat', [lead.id], await seqNow())).kind).toBe('recorded');
   });
 
+  it('of the walls leaves the ceiling to others', async () => {
+    const seen = await seqNow();
+    expect((await hand('fill.flat@ceiling', [tobin], seen, { room: 'galley' })).kind).toBe('recorded');
+    expect((await hand('fill.flat@walls', [lead.id], seen, { room: 'galley' })).kind).toBe('recorded');
+    expect((await hand('fill@walls', [lead.id], await seqNow(), { room: 'galley' })).kind).toBe('recorded');
+    for (const work of ['fill.flat', 'fill', 'fill@ceiling', 'fill.flat@ceiling'])
+      expect(await hand(work, [lead.id], seen, { room: 'galley' })).toEqual({ kind: 'handed', room: 'galley' });
+  });
+
   it('of two at once is told to one of them', async () => {
     const seen = await seqNow();
     const results = await Promise.all([hand('finish.flat', [tobin], seen), hand('finish.flat', [lead.id], seen)]);

@@ -193,7 +193,7 @@ describe('what pages make of the site', () => {
     const handed = handedPasses(site.rooms);
     const standing = (id: string, pass: string) => {
       const found = handed.find((candidate) => candidate.room.room.id === id && candidate.task.pass === pass);
-      return found && passStanding(found.room, found.task);
+      return found && passStanding(found);
     };
     expect(standing('bunk-room', 'fill')).toMatchObject({
       kind: 'go',
@@ -212,7 +212,7 @@ describe('what pages make of the site', () => {
   it('knows how much of a pass is done', () => {
     const done = (id: string, pass: string) => {
       const task = room(id).tasks.find((candidate) => candidate.pass === pass);
-      return task && passDone(room(id), task);
+      return task && passDone({ room: room(id), task });
     };
     expect(done('galley', 'fill')).toBe(1);
     expect(done('galley', 'finish')).toBe(0);

@@ -7,8 +7,9 @@ import type { Handed, PlanInput, PlanPerson, PlanRoom } from '@/core/plan/planIn
 import type { MethodChoices } from '@/core/room/methodSchema';
 import { crewSchema } from '@/core/work/crew';
 import { spaceOf } from '@/core/work/spaceOf';
+import { splitItems } from '@/core/work/splitItems';
 import { SKILLS } from '@/core/work/workItem';
-import { workOf } from '@/core/work/workOf';
+import { type CoatLeft, workOf } from '@/core/work/workOf';
 import { roomOf } from '../houses/readRooms';
 
 const LINES = [
@@ -46,6 +47,13 @@ export const PLANNED_FROM = Date.parse('2031-10-27T11:00:00Z');
 const ZONE = 'America/New_York';
 const DAY_MS = 86_400_000;
 const dayAfter = (days: number) => new Date(PLANNED_FROM + days * DAY_MS).toISOString().slice(0, 10);
+
+/** What is left of a coat, the walls before the ceiling. */
+function inBlocks(part: number, share: number, from: number | undefined): CoatLeft['blocks'] {
+  const walls = Math.min(1, part / share);
+  const ceiling = (part - share * walls) / (1 - share);
+  return { walls: { share, part: walls, from }, ceiling: { share: 1 - share, part: Math.max(0, ceiling), from } };
+}
 
 /** The air of each room of a random plan, which does not change. */
 export interface AnyPlan {
@@ -98,19 +106,21 @@ export function anyPlan(seed: number): AnyPlan {
       kind.coats.map((coat) => {
         const part = run > 0 && coat.round === 'tape' && !often(0.2) ? 0 : run > 1 && often(0.5) ? random() : 1;
         const at = often(0.5) ? PLANNED_FROM + upTo(2 * DAY_MS) : undefined;
-        return [coat.id, { part, from: part > 0 ? at : undefined, sandAt: part < 1 ? at : undefined }] as const;
+        const from = part > 0 ? at : undefined;
+        const blocks = inBlocks(part, 0.3 + random() / 2, from);
+        return [coat.id, { part, from, sandAt: part < 1 ? at : undefined, blocks }] as const;
       }),
     );
-    items.push(
-      ...workOf({
-        id,
-        ...kind,
-        left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
-        sanded: false,
-        checked: false,
-        sealed: often(0.3),
-      }),
-    );
+    const open = workOf({
+      id,
+      ...kind,
+      left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
+      sanded: false,
+      checked: false,
+      sealed: often(0.3),
+    });
+    const halved = open.filter(() => often(0.15)).map((item) => item.id);
+    items.push(...splitItems(open, new Set(halved)));
   }
   const handed: Record<string, Handed> = {};
   for (const item of items) {

@@ -1,4 +1,5 @@
 import type { FanFrom } from '../air/roomAir';
+import { type Block, workOn } from '../work/block';
 import { type CoatEntry, type Entry, whoDid } from './entry';
 
 /** Who did something and when. */
@@ -58,17 +59,29 @@ export function heldAt({ held }: Pick<RoomState, 'held'>, at: number): RoomState
 }
 
 /**
- * To whom some work of a pass is given: what was said last of it, or of the whole pass; undefined where nobody has it.
+ * To whom some work of a pass is given: what was said last of it, of the whole pass, or of the block in which it lies; undefined
+ * where nobody has it.
  */
 export function handedIn(
   { assignments }: Pick<RoomState, 'assignments'>,
   work: string,
   pass: string,
+  block?: Block,
 ): Assigned | undefined {
-  const [own, whole] = [assignments.get(work), assignments.get(pass)];
-  const last = own && whole ? (own.nth > whole.nth ? own : whole) : (own ?? whole);
+  const names = [work, pass, ...(block ? [workOn(work, block), workOn(pass, block)] : [])];
+  let last: Assigned | undefined;
+  for (const name of names) {
+    const said = assignments.get(name);
+    if (said && said.nth > (last?.nth ?? -1)) last = said;
+  }
   return last && last.people.length > 0 ? last : undefined;
 }
+
+/** Whether two were given to the same people for the same day, or neither to anybody. */
+export const isGivenAlike = (
+  a: Pick<Assigned, 'people' | 'day'> | undefined,
+  b: Pick<Assigned, 'people' | 'day'> | undefined,
+): boolean => a?.day === b?.day && a?.people.join(' ') === b?.people.join(' ');
 
 /**
  * Folds the log of a house into the state of its rooms. Entries count in the order in which things happened (`at`), then

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyPlan } from '../../../tests/plans/anyPlan';
+import { splitItems } from '../work/splitItems';
 import { calendarOf, common, endOfWork, NEVER, nextWhole, startOfWork, workedUntil } from './calendar';
 import { lowerBound } from './lowerBound';
 import { planAsBefore, planHouse } from './planHouse';
@@ -151,5 +152,35 @@ describe('a plan as it was', () => {
     const moved = planAsBefore({ ...input, handed }, plan).assignments.find(({ item }) => item === first.item);
     expect(moved?.people).toEqual([person?.id]);
     expect(new Date(moved?.start ?? 0).toISOString().slice(0, 10) >= day).toBe(true);
+  });
+
+  it('holds where an item is in two since: both halves stand where it stood', () => {
+    let halved = 0;
+    for (let seed = 1; seed <= 40; seed += 1) {
+      const { input } = anyPlan(seed);
+      const plan = planHouse(input, { effort: 0 });
+      const whole = input.items.find(
+        ({ id, room, hours, blocks }) =>
+          blocks &&
+          !plan.last.includes(room) &&
+          !input.handed[id] &&
+          Math.abs(blocks.walls.hours + blocks.ceiling.hours - hours) < 1e-9 &&
+          plan.assignments.some(({ item }) => item === id),
+      );
+      if (!whole) continue;
+      const again = planAsBefore({ ...input, items: splitItems(input.items, new Set([whole.id])) }, plan);
+      const own = again.assignments.filter(({ item }) => item.startsWith(`${whole.id}@`));
+      const before = plan.assignments.find(({ item }) => item === whole.id);
+      halved += 1;
+      expect(own, `${seed}`).toHaveLength(2);
+      for (const { people, start } of own) {
+        expect(people).toEqual(before?.people);
+        expect(start).toBeGreaterThanOrEqual((before?.start ?? 0) - 60_000);
+      }
+      // Each half is laid in whole minutes, of two people perhaps.
+      const hours = own.reduce((sum, one) => sum + one.hours, 0);
+      expect(Math.abs(hours - (before?.hours ?? 0))).toBeLessThanOrEqual(4 / 60);
+    }
+    expect(halved).toBeGreaterThan(10);
   });
 });

@@ -1,3 +1,4 @@
+import { workAnywhere } from '../work/block';
 import type { WorkItem } from '../work/workItem';
 import { NEVER } from './calendar';
 import { chainOf } from './improve';
@@ -193,7 +194,6 @@ function formerIn(
   input: PlanInput,
   former: NonNullable<HouseOptions['former']>,
 ): NonNullable<PlanOptions['former']> {
-  const places = new Map(items.map(({ id }: WorkItem, index) => [id, index]));
   const persons = new Map(input.people.map(({ id }, index) => [id, index]));
   const minuteOf = (at: number) => Math.round((at - input.from) / MINUTE_MS);
   const starts = new Int32Array(items.length).fill(NEVER);
@@ -203,15 +203,18 @@ function formerIn(
     return job?.pinned?.team ?? problem.teams[job?.by ?? 0]?.[0];
   });
   const byStart = former.assignments.toSorted((a, b) => a.start - b.start);
-  for (const { item, people, start, place, given } of former.assignments) {
-    const index = places.get(item);
-    if (index === undefined) continue;
+  const known = new Map(byStart.toReversed().map((one) => [workAnywhere(one.item), one]));
+  for (const one of byStart) known.set(one.item, one);
+  for (const [index, { id }] of items.entries()) {
+    // What is in two now was whole before, or the other way round.
+    const before = known.get(id) ?? known.get(workAnywhere(id));
+    if (!before) continue;
+    const { people, start, place, given } = before;
     const job = problem.jobs[index];
-    const before = minuteOf(start);
-    starts[index] = before;
+    starts[index] = minuteOf(start);
     const day = job?.pinned?.from;
     keys[index] =
-      day === undefined || given === input.handed[item]?.day
+      day === undefined || given === input.handed[id]?.day
         ? place
         : (byStart.find((one) => minuteOf(one.start) >= day)?.place ?? place) - 0.5;
     const team = people.flatMap((id) => persons.get(id) ?? []);

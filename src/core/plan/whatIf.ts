@@ -1,9 +1,9 @@
 import { airWithVapour, vapourPressure } from '../air/air';
 import { SKILLS, type WorkItem } from '../work/workItem';
-import { personDays } from './personDays';
 import { type HousePlan, planHouse } from './planHouse';
 import type { PlanInput, PlanRoom } from './planInput';
 import { FAN_SPEED, WHAT_IFS, type WhatIf, type WhatIfPrice } from './whatIfPrice';
+import { workTime } from './workTime';
 
 /** What a heater warms, °C. Common practice, no source. */
 const HEATS_BY = 5;
@@ -12,7 +12,8 @@ const SATURDAY = 6;
 
 /**
  * A plan as it would be: with one more person, on Saturdays, with setting mud for the class that holds up the finish, with a
- * fan or a heater in the room that does, with held rooms released. What changes nothing of the input is left out.
+ * fan or a heater in the room that does, with held rooms released. What changes nothing of the input is left out. The first is
+ * the plan as it is, planned by the same little effort as the others: what they differ by is what the change makes.
  *
  * @param others inputs that only the server can make, as by boxes instead of knives
  */
@@ -31,7 +32,7 @@ export function* whatIfs(
       about: changed.about,
       rooms: changed.rooms ?? [],
       plan: planned,
-      personDays: personDays(planned, input.timeZone),
+      time: workTime(planned, input),
     };
   }
 }
@@ -46,6 +47,8 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
   const chain = plan.chain.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
   const room = input.rooms.find(({ id }) => id === chain.at(-1)?.room);
   switch (kind) {
+    case 'asItIs':
+      return { input };
     case 'person': {
       const more = {
         id: 'more',

@@ -1,8 +1,19 @@
 import type { HousePlan } from './planHouse';
 import type { PlanRoom } from './planInput';
+import type { WorkTime } from './workTime';
 
-/** What a lead could do about a plan. */
-export const WHAT_IFS = ['person', 'saturday', 'setting', 'boxes', 'knives', 'fan', 'heater', 'released'] as const;
+/** What a lead could do about a plan; nothing first. */
+export const WHAT_IFS = [
+  'asItIs',
+  'person',
+  'saturday',
+  'setting',
+  'boxes',
+  'knives',
+  'fan',
+  'heater',
+  'released',
+] as const;
 export type WhatIf = (typeof WHAT_IFS)[number];
 
 /** What a change comes to. */
@@ -13,8 +24,7 @@ export interface WhatIfPrice {
   /** The rooms that it is done in. */
   readonly rooms: readonly PlanRoom[];
   readonly plan: HousePlan;
-  /** On how many days how many people come: what is paid for. */
-  readonly personDays: number;
+  readonly time: WorkTime;
 }
 
 /** What a fan moves over the walls, m/s. Common practice, no source. */

@@ -1,10 +1,12 @@
-import { handedIn } from '../log/stateOf';
+import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
 import type { RoomCoat } from '../method/roomCoats';
 import type { SmallWork } from '../method/smallWork';
+import { BLOCKS, type Block } from '../work/block';
 import type { HandedPass } from '../work/dayListOf';
 import { type Pass, partOfTask, type Task } from '../work/tasksOf';
 import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
+import { blocksIn } from './inBlocks';
 import type { RoomSite } from './siteOf';
 
 /** Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. */
@@ -15,33 +17,48 @@ interface Part {
   readonly pass: Pass;
   readonly people: readonly string[];
   readonly day: string;
+  readonly block: Block | undefined;
   readonly coats: RoomCoat[];
   readonly small: SmallWork[];
 }
 
 function handedInRoom(room: RoomSite): readonly HandedPass<RoomSite>[] {
   const parts = new Map<string, Part>();
-  const partFor = (work: string, pass: Pass): Part | undefined => {
-    const given = handedIn(room.state, work, pass);
+  const blocks = blocksIn(room);
+  const partOf = (given: Assigned | undefined, pass: Pass, block?: Block): Part | undefined => {
     if (!given) return undefined;
     const { people, day } = given;
-    const key = `${pass} ${day} ${people.join(' ')}`;
-    const known = parts.get(key) ?? { pass, people, day, coats: [], small: [] };
+    const key = `${pass} ${day} ${people.join(' ')} ${block}`;
+    const known = parts.get(key) ?? { pass, people, day, block, coats: [], small: [] };
     parts.set(key, known);
     return known;
+  };
+  const partFor = (work: string, pass: Pass) => partOf(handedIn(room.state, work, pass), pass);
+  /** A coat whose walls and ceiling were given alike is one job. */
+  const addCoat = (coat: RoomCoat, pass: Pass) => {
+    const own = BLOCKS.flatMap((block) => {
+      const lies = blocks?.coat(coat.id, block);
+      return lies ? [{ block, share: lies.share, given: handedIn(room.state, workOfCoat(coat), pass, block) }] : [];
+    });
+    const [one, other] = own;
+    if (!one) return partFor(workOfCoat(coat), pass)?.coats.push(coat);
+    if (!other || isGivenAlike(one.given, other.given)) return partOf(one.given, pass)?.coats.push(coat);
+    for (const { block, share, given } of own)
+      partOf(given, pass, block)?.coats.push({ ...coat, amount: coat.amount * share });
   };
   const whole = new Map<Pass, Task>();
   for (const task of room.tasks) {
     whole.set(task.pass, task);
-    for (const coat of task.coats) partFor(workOfCoat(coat), task.pass)?.coats.push(coat);
+    for (const coat of task.coats) addCoat(coat, task.pass);
     for (const work of task.small) partFor(workOfSmall(work), task.pass)?.small.push(work);
     if (task.coats.length === 0) partFor(task.pass, task.pass);
   }
   if (room.tasks.length > 0) for (const pass of ['check', 'seal'] as const) partFor(pass, pass);
-  return [...parts.values()].map(({ pass, people, day, coats, small }) => ({
+  return [...parts.values()].map(({ pass, people, day, block, coats, small }) => ({
     room,
     people,
     day,
+    block,
     task:
       coats.length + small.length > 0
         ? partOfTask({ pass, coats, small }, room.coats, room.method)
@@ -55,13 +72,17 @@ function workOfSmall({ kind, round }: SmallWork): string {
   return kind === 'factoryEdge' ? round : `${kind}.${round}`;
 }
 
-/** The part of a pass that is done, 0–1. */
-export function passDone({ state, applied }: RoomSite, task: Task): number {
+/** The part of a handed pass that is done, 0–1. */
+export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>, 'people' | 'day'>): number {
+  const { state, applied } = site;
   if (task.pass === 'sand') return state.sanded ? 1 : 0;
   if (task.pass === 'check') return state.checked ? 1 : 0;
   if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;
   // Small work is done with its coats.
   if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;
-  const shares = task.coats.map((coat) => applied.coats.get(coat.id)?.share ?? 0);
+  const blocks = block && blocksIn(site);
+  const shares = task.coats.map(({ id }) =>
+    blocks ? (blocks.coat(id, block)?.done ?? 1) : (applied.coats.get(id)?.share ?? 0),
+  );
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;
 }

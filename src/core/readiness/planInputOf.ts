@@ -1,12 +1,16 @@
 import { type AirFrom, firstAfter } from '../air/airClock';
-import { handedIn, heldAt } from '../log/stateOf';
+import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/stateOf';
+import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
+import { BLOCKS, type Block, workAnywhere } from '../work/block';
 import { dateFor, type PaintersDates } from '../work/painters';
 import { instantOn } from '../work/shifts';
 import { spaceOf } from '../work/spaceOf';
+import { splitItems } from '../work/splitItems';
 import type { WorkItem } from '../work/workItem';
-import { type CoatLeft, type WorkRoom, workOf } from '../work/workOf';
+import { type BlockLeft, type CoatLeft, UNTOUCHED, type WorkRoom, workOf } from '../work/workOf';
 import { progressClock } from './coatClock';
+import { blocksIn, type RoomBlocks } from './inBlocks';
 import type { RoomSite, Site } from './siteOf';
 import { stretchNow } from './whatNow';
 
@@ -42,11 +46,11 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
   const handed: Record<string, Handed> = {};
   const planned = rooms.map((site) => {
     const { room, state } = site;
-    const own = openWork(site, now);
+    const own = splitWhereHanded(openWork(site, now), state);
     items.push(...own);
-    for (const { id, work, pass } of own) {
-      const given = handedIn(state, work, pass);
-      if (given) handed[id] = { people: given.people, day: given.day };
+    for (const item of own) {
+      const given = givenTo(item, state);
+      if (given) handed[item.id] = given;
     }
     const due = dateFor(dates, room.id);
     const held = heldAt(state, now);
@@ -76,38 +80,78 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
   };
 }
 
+/** To whom an item was handed. Where it is not in two, both of its halves were given alike. */
+function givenTo({ work, pass, block, blocks }: WorkItem, state: RoomState): Handed | undefined {
+  const given = handedIn(state, workAnywhere(work), pass, block ?? (blocks && 'walls'));
+  return given && { people: given.people, day: given.day };
+}
+
+/** Work of which the walls and the ceiling were not given to the same people for the same day is in two. */
+function splitWhereHanded(items: readonly WorkItem[], state: RoomState): readonly WorkItem[] {
+  if (state.handed === 0) return items;
+  const apart = items.filter((item) => {
+    const [walls, ceiling] = BLOCKS.map((block) => givenTo({ ...item, block }, state));
+    return item.blocks && !isGivenAlike(walls, ceiling);
+  });
+  return splitItems(items, new Set(apart.map(({ id }) => id)));
+}
+
 /** The work of a room that is still to do. */
 export const openWork = (site: RoomSite, now: number): readonly WorkItem[] =>
   site.state.handedOver || site.tooLarge ? [] : workOf(workRoomOf(site, now));
 
 function workRoomOf(site: RoomSite, now: number): WorkRoom {
   const { room, tally, method, coats, state, applied, air: clock } = site;
-  const untouched: CoatLeft = { part: 1, from: undefined, sandAt: undefined };
+  const blocks = blocksIn(site);
   const left = new Map<string, CoatLeft>();
   for (const coat of coats) {
     const progress = applied.coats.get(coat.id);
-    if (!progress) continue;
-    const sandAt = Math.min(LAST_INSTANT, progressClock(progress, coat, method, clock).sandAt);
-    left.set(coat.id, { part: 1 - progress.share, from: undefined, sandAt: sandAt > now ? sandAt : undefined });
+    const sandAt = progress && Math.min(LAST_INSTANT, progressClock(progress, coat, method, clock).sandAt);
+    left.set(coat.id, {
+      part: 1 - (progress?.share ?? 0),
+      from: undefined,
+      sandAt: sandAt !== undefined && sandAt > now ? sandAt : undefined,
+      blocks: blocks && leftIn(blocks, coat.id),
+    });
   }
   for (const stretch of applied.stretches) {
     const own = coats.filter((coat) => coat.class === stretch.class);
     const next = stretchNow(stretch, own, { method, applied, clock, now });
-    if (next.kind !== 'wet' || !next.next) continue;
-    const known = left.get(next.next.id) ?? untouched;
-    left.set(next.next.id, { ...known, from: Math.max(known.from ?? 0, Math.min(LAST_INSTANT, next.until)) });
+    const known = next.kind === 'wet' && next.next ? left.get(next.next.id) : undefined;
+    if (next.kind !== 'wet' || !next.next || !known) continue;
+    const until = Math.min(LAST_INSTANT, next.until);
+    const lies = new Set(blocks && stretch.pieces.map(blocks.of));
+    left.set(next.next.id, {
+      ...known,
+      from: Math.max(known.from ?? 0, until),
+      blocks: known.blocks && {
+        walls: lies.has('walls') ? laterFrom(known.blocks.walls, until) : known.blocks.walls,
+        ceiling: lies.has('ceiling') ? laterFrom(known.blocks.ceiling, until) : known.blocks.ceiling,
+      },
+    });
   }
   return {
     id: room.id,
     tally,
     method,
     coats,
-    left: ({ id }) => left.get(id) ?? untouched,
+    left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
     sanded: state.sanded !== undefined,
     checked: state.checked !== undefined,
     sealed: state.sealed !== undefined,
   };
 }
+
+/** How far a coat is on the walls and on the ceiling. */
+function leftIn(blocks: RoomBlocks, coat: CoatId): Readonly<Record<Block, BlockLeft>> {
+  const of = (block: Block): BlockLeft => {
+    const own = blocks.coat(coat, block);
+    return { share: own?.share ?? 0, part: own ? 1 - own.done : 0, from: undefined };
+  };
+  return { walls: of('walls'), ceiling: of('ceiling') };
+}
+
+const laterFrom = (left: BlockLeft, until: number): BlockLeft => ({ ...left, from: Math.max(left.from ?? 0, until) });
 
 /** The air of a room from now on, as far as it matters to drying. */
 function airAhead({ air: { steps } }: RoomSite, now: number): readonly AirFrom[] {

@@ -48,8 +48,8 @@ interface Layer {
   readonly entries: CoatEntry[];
 }
 
-/** Round-off of what was measured in tenths of a mm. */
-const ALL = 0.999;
+/** A share, whole where next to nothing is missing: amounts are kept in tenths of a mm. */
+export const wholeIfNearly = (share: number): number => (share > 0.999 ? 1 : share);
 
 /**
  * Lays what was put on beside what is asked for, piece by piece. Tape counts as tape; every other coat counts by its order
@@ -102,7 +102,7 @@ export function appliedCoats(
   for (const [id, { covered, whole, entries }] of sums) {
     if (entries.size === 0) continue;
     const share = whole > 0 ? covered / whole : 0;
-    coats.set(id, { share: share > ALL ? 1 : share, applications: applied.filter((entry) => entries.has(entry)) });
+    coats.set(id, { share: wholeIfNearly(share), applications: applied.filter((entry) => entries.has(entry)) });
   }
   return { coats, more: applied.filter((entry) => !placed.has(entry)), stretches };
 }
@@ -139,7 +139,7 @@ function putOn(entry: CoatEntry, index: number, groups: readonly Group[]): void 
       group.layers.push(layer);
     }
     const share = layer.share + (group.alike.parts.get(index) ?? 0);
-    layer.share = share > ALL ? 1 : share;
+    layer.share = wholeIfNearly(share);
     layer.entries.push(entry);
   }
 }

@@ -36,6 +36,8 @@ export const crewSchema = z.strictObject({
   begins: z.number().min(0, 'must be at least 0').max(20, 'must be at most 20').default(SHIFT.from),
   holidays: days(400),
   tools: z.record(toolName, z.int().min(0, 'must be 0 or more').max(99, 'must be at most 99')).default({}),
+  /** What an hour of one person costs, in the money of the firm; undefined where nobody says. */
+  hourCost: z.number().min(0, 'must be 0 or more').max(10_000, 'must be at most 10,000').optional(),
   people: z.record(z.uuid('must be a person').toLowerCase(), memberSchema).default({}),
 });
 export type Crew = z.infer<typeof crewSchema>;

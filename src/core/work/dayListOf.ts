@@ -1,3 +1,4 @@
+import type { Block } from './block';
 import type { Task } from './tasksOf';
 import { DAY_HOURS } from './usualRates';
 
@@ -7,6 +8,8 @@ export interface HandedPass<Room> {
   readonly task: Task;
   readonly people: readonly string[];
   readonly day: string;
+  /** Only what lies on the walls, or on the ceiling. */
+  readonly block?: Block | undefined;
 }
 
 /** What one person has for one day: the passes in the order of the house, and the hours with mixing and cleaning. */

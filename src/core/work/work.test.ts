@@ -69,10 +69,7 @@ describe('the work of a room', () => {
     const own = workRoom();
     const fill = own.coats.find(({ id }) => id === 'flat.fill');
     const whole = named(own).get('fill.flat')?.hours ?? 0;
-    const half = workRoom(
-      {},
-      { left: ({ id }) => ({ ...UNTOUCHED.left(own.coats[0] as never), part: id === 'flat.fill' ? 0.5 : 1 }) },
-    );
+    const half = workRoom({}, { left: ({ id }) => ({ ...UNTOUCHED.left(), part: id === 'flat.fill' ? 0.5 : 1 }) });
     const left = named(half).get('fill.flat');
     expect(left?.part).toBe(0.5);
     expect(left?.hours).toBeCloseTo(whole / 2, 9);

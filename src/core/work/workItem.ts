@@ -1,6 +1,7 @@
 import type { WetMud } from '../drying/wetMud';
 import type { CoatId, CoatKey } from '../method/coat';
 import type { RunGroup } from '../method/passOrder';
+import type { Block } from './block';
 
 /** What somebody has to be able to do. */
 export const SKILLS = ['tape', 'coat', 'box', 'angles', 'sand', 'check', 'seal'] as const;
@@ -16,6 +17,9 @@ export interface After {
   /** What dries; none where only the end counts. */
   readonly muds: readonly WetMud[];
 }
+
+/** What of an item lies in one block: a part of the whole, 0–1, its person-hours, and when what lies there lets it begin. */
+export type OfBlock = Pick<WorkItem, 'part' | 'hours' | 'from'>;
 
 /** What one person or a pair can be sent to do in one go: one kind of work of one coat in one room. */
 export interface WorkItem {
@@ -46,4 +50,8 @@ export interface WorkItem {
   readonly run: 0 | 1 | 2 | undefined;
   /** What it leaves wet. */
   readonly muds: readonly WetMud[];
+  /** The walls or the ceiling, where all that is left of it lies there. */
+  readonly block: Block | undefined;
+  /** Where some is left of it on both: what of it each has, see `splitItems`. */
+  readonly blocks: Readonly<Record<Block, OfBlock>> | undefined;
 }

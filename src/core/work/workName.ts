@@ -1,5 +1,6 @@
 import { COAT_KEYS, type Coat, SIDES } from '../method/coat';
 import { RUN_GROUPS, runGroupOf } from '../method/passOrder';
+import { BLOCKS, workOn } from './block';
 import { PASSES } from './tasksOf';
 
 /**
@@ -10,13 +11,17 @@ import { PASSES } from './tasksOf';
 export const workOfCoat = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): string =>
   [key, runGroupOf(kind), side].filter(Boolean).join('.');
 
-/** Everything that can be handed out in a room: a whole pass, or one kind of its work. */
+/** What is coated, and so lies on the walls or the ceiling: a whole round, or one kind of it. */
+const COATED = COAT_KEYS.flatMap((key) => [
+  key,
+  ...RUN_GROUPS.flatMap((group) => [`${key}.${group}`, ...SIDES.map((side) => `${key}.${group}.${side}`)]),
+]);
+
+/** Everything that can be handed out in a room: a whole pass, or one kind of its work, on its walls or ceiling only or on both. */
 export const WORK_NAMES: ReadonlySet<string> = new Set([
   ...PASSES,
+  ...COATED,
+  ...COATED.flatMap((work) => BLOCKS.map((block) => workOn(work, block))),
   'prefill',
-  ...COAT_KEYS.flatMap((key) => [
-    ...RUN_GROUPS.flatMap((group) => [`${key}.${group}`, ...SIDES.map((side) => `${key}.${group}.${side}`)]),
-    `threeWay.${key}`,
-    `centring.${key}`,
-  ]),
+  ...COAT_KEYS.flatMap((key) => [`threeWay.${key}`, `centring.${key}`]),
 ]);

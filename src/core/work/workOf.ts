@@ -8,10 +8,11 @@ import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
+import { BLOCKS, type Block } from './block';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
-import type { After, Skill, WorkItem, WorkKind } from './workItem';
+import type { After, OfBlock, Skill, WorkItem, WorkKind } from './workItem';
 import { workOfCoat } from './workName';
 
 /** How far one coat of a room is. */
@@ -22,6 +23,14 @@ export interface CoatLeft {
   readonly from: number | undefined;
   /** When what is on of it may be sanded. */
   readonly sandAt: number | undefined;
+  /** The same of its walls and its ceiling; undefined where nobody asks. */
+  readonly blocks?: Readonly<Record<Block, BlockLeft>> | undefined;
+}
+
+/** How far a coat is in one block of the room. */
+export interface BlockLeft extends Pick<CoatLeft, 'part' | 'from'> {
+  /** How much of the coat lies there, 0–1. */
+  readonly share: number;
 }
 
 /** A room as far as its work matters. */
@@ -37,12 +46,12 @@ export interface WorkRoom {
 }
 
 /** A room of which nothing was run yet. */
-export const UNTOUCHED: Pick<WorkRoom, 'left' | 'sanded' | 'checked' | 'sealed'> = {
+export const UNTOUCHED = {
   left: () => ({ part: 1, from: undefined, sandAt: undefined }),
   sanded: false,
   checked: false,
   sealed: false,
-};
+} satisfies Partial<WorkRoom>;
 
 /** A walk with the lamp past so much wall in an hour: 1,200 ft². Common practice, no source. */
 const CHECK_MM2_PER_HOUR = 1200 * MM_PER_FOOT ** 2;
@@ -76,6 +85,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
     run: undefined,
     muds: [],
     part: 1,
+    block: undefined,
+    blocks: undefined,
   } as const;
 
   const tapeBegun = coats.some((coat) => coat.key === 'tape' && room.left(coat).part < 1);
@@ -118,6 +129,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       ({ kind, round }) => kind === 'factoryEdge' && group.kind === 'angle' && round === group.pass,
     );
     const parts = left.reduce((sum, coat) => sum + room.left(coat).part, 0);
+    const wholeHours = (coat: RoomCoat) => coatHours(coat, method) + betweenHours(coat, coats, method);
+    const beside = extra.reduce((all, one) => all + smallHours(one), 0);
     add({
       ...base,
       work: group.work,
@@ -125,10 +138,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       pass: group.pass,
       coats: left.map(({ id }) => id),
       part: parts / group.coats.length,
-      hours: left.reduce(
-        (all, coat) => all + (coatHours(coat, method) + betweenHours(coat, coats, method)) * room.left(coat).part,
-        extra.reduce((all, one) => all + smallHours(one), 0),
-      ),
+      hours: left.reduce((all, coat) => all + wholeHours(coat) * room.left(coat).part, beside),
+      ...inBlocks(left, group, wholeHours, beside, room),
       rate: rateOfCoat(group.coats[0]),
       people: left.some(({ toolKind }) => toolKind === 'box') ? 2 : 1,
       skill: skillOf(group),
@@ -192,13 +203,52 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
     ...(kind === 'check' ? { tool: 'lamp' } : {}),
   }) as const;
 
-/** Walking in and setting up is done once a round, with what is run first of it. */
+/** What of an item lies on the walls and what on the ceiling: both, or on which of them all of it lies. */
+function inBlocks(
+  left: readonly RoomCoat[],
+  group: Group,
+  wholeHours: (coat: RoomCoat) => number,
+  beside: number,
+  room: WorkRoom,
+): Pick<WorkItem, 'block' | 'blocks'> {
+  const of = (block: Block): OfBlock => {
+    const own = left.flatMap((coat) => {
+      const known = room.left(coat).blocks?.[block];
+      return known && known.part > 0 ? [{ coat, from: fromOf(coat, room, block), part: known.share * known.part }] : [];
+    });
+    return {
+      part: own.reduce((sum, { part }) => sum + part, 0) / group.coats.length,
+      hours: own.reduce((sum, { coat, part }) => sum + wholeHours(coat) * part, 0),
+      from: latest(own.map(({ from }) => from)),
+    };
+  };
+  const [walls, ceiling] = [of('walls'), of('ceiling')];
+  if (walls.hours === 0 || ceiling.hours === 0) {
+    const block = BLOCKS.find((_, index) => ([walls, ceiling][index]?.hours ?? 0) > 0);
+    return { block, blocks: undefined };
+  }
+  const withBeside = (one: OfBlock) => ({
+    ...one,
+    hours: one.hours + (beside * one.hours) / (walls.hours + ceiling.hours),
+  });
+  return { block: undefined, blocks: { walls: withBeside(walls), ceiling: withBeside(ceiling) } };
+}
+
+/** Walking in and setting up is done once a round, with what is run first of it; by two in two blocks, twice. */
 function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
   const entered = new Set<string>();
   return drafts.map((draft) => {
     const first = !entered.has(draft.pass);
     entered.add(draft.pass);
-    return { ...draft, id: `${room}/${draft.work}`, hours: draft.hours + (first ? ROOM_HOURS : 0) };
+    const entering = first ? ROOM_HOURS : 0;
+    const { blocks } = draft;
+    const withEntering = (one: OfBlock): OfBlock => ({ ...one, hours: one.hours + entering });
+    return {
+      ...draft,
+      id: `${room}/${draft.work}`,
+      hours: draft.hours + entering,
+      blocks: blocks && { walls: withEntering(blocks.walls), ceiling: withEntering(blocks.ceiling) },
+    };
   });
 }
 
@@ -262,8 +312,9 @@ const lastCoats = (coats: readonly RoomCoat[]): readonly RoomCoat[] =>
   );
 
 /** A skim waits for everything that lies on the wall too. */
-function fromOf(coat: RoomCoat, room: WorkRoom): number | undefined {
-  const own = room.left(coat).from;
+function fromOf(coat: RoomCoat, room: WorkRoom, block?: Block): number | undefined {
+  const left = room.left(coat);
+  const own = block === undefined ? left.from : left.blocks?.[block].from;
   if (coat.class !== 'surface') return own;
   return latest([own, ...room.coats.map((other) => room.left(other).sandAt)]);
 }

@@ -7,6 +7,7 @@ export function demoCrew(ids: Readonly<Record<DemoName, string>>): Crew {
   const skills = SKILLS.filter((skill) => skill !== 'check');
   return crewSchema.parse({
     tools: { lamp: 1 },
+    hourCost: 40,
     people: {
       [ids.Marit]: { hours: 8, skills: ['check'] },
       [ids.Tobin]: { hours: 8, skills },

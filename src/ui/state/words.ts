@@ -5,6 +5,7 @@ import type { RunGroup } from '@/core/method/passOrder';
 import type { SmallWorkKind } from '@/core/method/smallWork';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import type { EdgeProfile } from '@/core/room/kinds';
+import type { Block } from '@/core/work/block';
 import type { Pass } from '@/core/work/tasksOf';
 import { roughLength } from '../lengthWords';
 import { untilWords } from '../when';
@@ -72,6 +73,12 @@ export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   check: 'Check',
   seal: 'Seal',
 };
+
+export const BLOCK_NAMES: Readonly<Record<Block, string>> = { walls: 'walls', ceiling: 'ceiling' };
+
+/** A pass within a sentence: fill; fill, ceiling. */
+export const passWords = (pass: Pass, block?: Block): string =>
+  [PASS_NAMES[pass].toLowerCase(), block && BLOCK_NAMES[block]].filter(Boolean).join(', ');
 
 /** A state in a shape, a tone and words; never by colour alone. */
 export interface StateWords {

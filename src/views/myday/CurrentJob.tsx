@@ -4,11 +4,12 @@ import type { CoatedClass } from '@/core/method/coat';
 import { BETWEEN } from '@/core/method/ladderFor';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import type { Block } from '@/core/work/block';
 import type { Task } from '@/core/work/tasksOf';
 import { NoteItem } from '@/ui/NoteItem';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
 import { type CoatToLog, DoneButton } from './DoneButton';
 import { coatAmount, facesOfPieces, listWords, sidesToRun, smallWorkWords } from './jobWords';
@@ -21,6 +22,7 @@ export function CurrentJob({
   task,
   coats,
   people,
+  block,
   now,
   timeZone,
   works,
@@ -33,6 +35,8 @@ export function CurrentJob({
   readonly coats: readonly ReadyCoat[];
   /** To whom it was handed. */
   readonly people: readonly string[];
+  /** Only what lies there. */
+  readonly block: Block | undefined;
   readonly now: number;
   readonly timeZone: string;
   readonly works: boolean;
@@ -44,7 +48,10 @@ export function CurrentJob({
   return (
     <section className="sheet space-y-4 p-5" aria-label="Now">
       <div>
-        <p className="text-muted">Now, {name}</p>
+        <p className="text-muted">
+          Now, {name}
+          {block && `: ${BLOCK_NAMES[block]} only`}
+        </p>
         <h2 className="text-2xl">
           {isAfterCoats(task.pass)
             ? AFTER_COATS[task.pass].title
@@ -58,7 +65,10 @@ export function CurrentJob({
             <span>
               {coatAmount(coat, room, unit, part)} with the {inUnit(coat.tool, unit)}
               {pieces && (
-                <span className="block text-sm">Only on {facesOfPieces(pieces, room)}: the rest is not ready.</span>
+                <span className="block text-sm">
+                  Only on {facesOfPieces(pieces, room)}
+                  {block ? '' : ': the rest is not ready'}.
+                </span>
               )}
               {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
             </span>
@@ -98,6 +108,7 @@ export function CurrentJob({
         <DoneButton
           room={id}
           pass={task.pass}
+          block={block}
           coats={coats.map((ready) => coatToLog(ready, room))}
           people={people}
           now={now}

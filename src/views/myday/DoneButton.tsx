@@ -6,6 +6,7 @@ import { type Said, useLog } from '@/client/useLog';
 import { pausedUntil, useTimer } from '@/client/useTimer';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Coat } from '@/core/method/coat';
+import { type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/tasksOf';
 import { hoursTyped, TimeOfJob } from './TimeOfJob';
 
@@ -33,6 +34,7 @@ const MINUTE_MS = 60_000;
 export function DoneButton({
   room,
   pass,
+  block,
   coats,
   people,
   now,
@@ -40,6 +42,7 @@ export function DoneButton({
 }: {
   readonly room: string;
   readonly pass: Pass;
+  readonly block: Block | undefined;
   readonly coats: readonly CoatToLog[];
   /** To whom it was handed: two who run it together are both written down. */
   readonly people: readonly string[];
@@ -48,7 +51,7 @@ export function DoneButton({
 }) {
   const log = useLog(now);
   const { id: house } = useHouse();
-  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${pass}`);
+  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${workOn(pass, block)}`);
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string>();
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.

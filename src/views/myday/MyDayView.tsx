@@ -8,7 +8,7 @@ import { type DayList, dayListOf } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
-import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { GROUP_NAMES, PASS_NAMES, passWords } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
 import { CurrentJob } from './CurrentJob';
 import { taskAmounts } from './jobWords';
@@ -40,12 +40,12 @@ export function MyDayView({
   const paces = learn(evidenceIn(site.rooms))[person.id];
   const list = dayListOf(handedPasses(site.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1);
   const open = list.passes
-    .filter(({ room, task }) => passDone(room, task) < 1)
-    .map((handed) => ({ handed, standing: passStanding(handed.room, handed.task) }));
+    .filter((handed) => passDone(handed) < 1)
+    .map((handed) => ({ handed, standing: passStanding(handed) }));
   const current = open.find(({ standing }) => standing.kind === 'go');
   const rest = open.filter((job) => job !== current);
   const own = paces && paceWords(paces);
-  const done = list.passes.filter(({ room, task }) => passDone(room, task) === 1);
+  const done = list.passes.filter((handed) => passDone(handed) === 1);
   return (
     <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
@@ -68,6 +68,7 @@ export function MyDayView({
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
           people={current.handed.people}
+          block={current.handed.block}
           now={now}
           timeZone={timeZone}
           works={works}
@@ -92,7 +93,7 @@ export function MyDayView({
               />
               <span className="flex-1">
                 <span className="block font-bold">
-                  {handed.room.room.name}, {PASS_NAMES[handed.task.pass].toLowerCase()}
+                  {handed.room.room.name}, {passWords(handed.task.pass, handed.block)}
                 </span>
                 <span className="text-sm text-muted">
                   {taskAmounts(handed.task, handed.room, site.house.unit).join(', ')}
@@ -115,16 +116,15 @@ export function MyDayView({
           <p>Only you and the lead see this.</p>
         </details>
       )}
-      {done.length > 0 && (
-        <p className="text-muted">
-          Done: {done.map(({ room, task }) => `${room.room.name} ${PASS_NAMES[task.pass].toLowerCase()}`).join(', ')}
-        </p>
-      )}
+      {done.length > 0 && <p className="text-muted">Done: {done.map(doneWords).join(', ')}</p>}
     </main>
   );
 }
 
-const keyOf = ({ room, task, people }: Handed): string => `${room.room.id} ${task.pass} ${people.join(' ')}`;
+const keyOf = ({ room, task, people, block }: Handed): string =>
+  `${room.room.id} ${task.pass} ${people.join(' ')} ${block}`;
+
+const doneWords = ({ room, task, block }: Handed): string => `${room.room.name} ${passWords(task.pass, block)}`;
 
 /** A person's own paces, in words. */
 const paceWords = (paces: Paces[string]): readonly string[] =>

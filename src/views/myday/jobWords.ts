@@ -16,11 +16,11 @@ export const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** How much of a class the coat covers, or a part of it: faces of a lower level may go without it. */
-export function coatAmount(coat: Coat, { coats, tally }: RoomSite, unit: LengthUnit, part = 1): string {
-  const amount = (coats.find((own) => own.id === coat.id)?.amount ?? 0) * part;
+export function coatAmount(coat: Coat, room: RoomSite, unit: LengthUnit, part = 1): string {
+  const amount = amountIn(room, coat) * part;
   if (coat.class === 'fasteners') return `${Math.round(amount)} fasteners`;
   if (isJoint(coat.class)) return `${roughLength(amount, unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
-  return amount < tally.paintedArea * 0.999 ? areaWords(amount, unit) : 'the whole surface';
+  return amount < room.tally.paintedArea * 0.999 ? areaWords(amount, unit) : 'the whole surface';
 }
 
 /** On which faces pieces lie, in words: wall 2 and ceiling. */
@@ -33,7 +33,10 @@ export function facesOfPieces(ids: readonly string[], { room, pieces }: RoomSite
 
 /** What a pass is about, in a few words. */
 export const taskAmounts = (task: Task, room: RoomSite, unit: LengthUnit): readonly string[] =>
-  [...new Set(task.coats.map((coat) => coatAmount(coat, room, unit)))].slice(0, 3);
+  [...new Set(task.coats.map((coat) => coatAmount(coat, room, unit, coat.amount / amountIn(room, coat))))].slice(0, 3);
+
+/** How much of the room gets a coat. */
+const amountIn = ({ coats }: RoomSite, { id }: Coat): number => coats.find((own) => own.id === id)?.amount ?? 0;
 
 /**
  * Which sides of the angles are run, by the numbers of their walls, so that no two wet sides meet in a corner.

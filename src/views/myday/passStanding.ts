@@ -1,6 +1,8 @@
+import { blocksIn, type RoomBlocks } from '@/core/readiness/inBlocks';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
-import type { Task } from '@/core/work/tasksOf';
+import type { Block } from '@/core/work/block';
+import type { HandedPass } from '@/core/work/dayListOf';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. */
 export type PassStanding =
@@ -8,8 +10,9 @@ export type PassStanding =
   | { readonly kind: 'wet'; readonly until: number }
   | { readonly kind: 'stuck'; readonly why: string };
 
-/** How a pass of a room stands, from what can be done with its classes. */
-export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
+/** How a handed pass of a room stands, from what can be done with its classes. */
+export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassStanding {
+  const { standing } = room;
   if (task.pass === 'sand') {
     if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
@@ -24,13 +27,26 @@ export function passStanding({ standing }: RoomSite, task: Task): PassStanding {
       : { kind: 'stuck', why: 'it is not checked yet' };
   }
   const wanted = new Set(task.coats.map(({ id }) => id));
-  const coats = standing.classes.flatMap(({ now }) =>
+  const ready = standing.classes.flatMap(({ now }) =>
     now.kind === 'go' ? now.ready.filter(({ coat }) => wanted.has(coat.id)) : [],
   );
+  const blocks = block && blocksIn(room);
+  const coats = blocks ? ready.flatMap((coat) => readyIn(coat, block, blocks)) : ready;
   if (coats.length > 0) return { kind: 'go', coats };
   const classes = standing.classes.filter((kind) => task.coats.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   if (until.length > 0) return { kind: 'wet', until: Math.min(...until) };
   const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [now.why] : []));
   return { kind: 'stuck', why: stuck[0] ?? 'an earlier pass is not done' };
+}
+
+/** What of a coat that can go on lies in one block. */
+function readyIn({ coat, pieces }: ReadyCoat, block: Block, blocks: RoomBlocks): readonly ReadyCoat[] {
+  const own = blocks.coat(coat.id, block);
+  if (!own || own.done === 1) return [];
+  const can = pieces && new Set(pieces);
+  const ready = own.pieces.filter(({ id }) => can?.has(id) ?? true);
+  const amount = (some: typeof own.pieces) => some.reduce((sum, piece) => sum + piece.amount, 0);
+  const part = can ? (own.share * amount(ready)) / amount(own.pieces) : own.share * (1 - own.done);
+  return ready.length > 0 ? [{ coat, part, pieces: ready.map(({ id }) => id) }] : [];
 }

@@ -3,12 +3,15 @@
 import { useEffect, useState } from 'react';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
+import type { Block } from '@/core/work/block';
+import { itemsIn } from '@/core/work/splitItems';
+import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { dayWords, spanWords, timeOf } from '@/ui/when';
 import { STANDING_WORDS } from './PlanCardBox';
 import type { PlanCard } from './planCards';
 import { cardWords, toolWords, whoWords, whyOf } from './planWords';
-import { WhoAndWhen } from './WhoAndWhen';
+import { Where, WhoAndWhen } from './WhoAndWhen';
 
 /** One card: what it is, why it stands where it stands, who else or when else could run it and what that costs. */
 export function CardDialog({
@@ -32,23 +35,25 @@ export function CardDialog({
   readonly mayHand: boolean;
   readonly busy: boolean;
   /** In words, what it would cost to give it so. */
-  readonly priceOf: (given: Handed) => Promise<string | undefined>;
-  readonly move: (given: Handed) => void;
+  readonly priceOf: (items: readonly WorkItem[], given: Handed) => Promise<string | undefined>;
+  readonly move: (items: readonly WorkItem[], given: Handed) => void;
   /** Hands it out, or to nobody any more. */
-  readonly hand: (given: Handed) => void;
+  readonly hand: (items: readonly WorkItem[], given: Handed) => void;
   readonly close: () => void;
 }) {
   const [given, setGiven] = useState<Handed>({ people: card.people, day: card.day });
+  const [block, setBlock] = useState<Block>();
   const [cost, setCost] = useState<string>();
-  const key = JSON.stringify(given);
-  const isMoved = key !== JSON.stringify({ people: card.people, day: card.day });
+  const items = block ? itemsIn(card.items, block) : card.items;
+  const key = JSON.stringify({ given, block });
+  const isMoved = JSON.stringify(given) !== JSON.stringify({ people: card.people, day: card.day });
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key says what is asked
   useEffect(() => {
     setCost(undefined);
     if (!isMoved) return;
     let gone = false;
-    void priceOf(given).then((found) => {
+    void priceOf(items, given).then((found) => {
       if (!gone && found) setCost(found);
     });
     return () => {
@@ -58,7 +63,7 @@ export function CardDialog({
 
   const [first] = given.people;
   const skills = input.people.find(({ id }) => id === first)?.skills ?? [];
-  const unable = first !== undefined && card.items.some(({ skill }) => !skills.includes(skill)) ? [first] : [];
+  const unable = first !== undefined && items.some(({ skill }) => !skills.includes(skill)) ? [first] : [];
   const tools = [...new Set(card.items.flatMap(({ tool }) => (tool ? [toolWords(tool, unit)] : [])))];
   const someDays = [...new Set([...days, card.day])].sort();
   return (
@@ -72,6 +77,7 @@ export function CardDialog({
         {whyOf(card, input, card.items[0])}{' '}
         {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}
       </p>
+      {mayHand && card.items.some(({ blocks }) => blocks) && <Where value={block} change={setBlock} />}
       {mayHand && <WhoAndWhen given={given} people={input.people} days={someDays} change={setGiven} />}
       {isMoved && (
         <p aria-live="polite" className="font-semibold">
@@ -88,17 +94,22 @@ export function CardDialog({
           Close
         </button>
         {mayHand && card.standing === 'handed' && (
-          <button type="button" className="btn" disabled={busy} onClick={() => hand({ people: [], day: card.day })}>
+          <button
+            type="button"
+            className="btn"
+            disabled={busy}
+            onClick={() => hand(items, { people: [], day: card.day })}
+          >
             Let go
           </button>
         )}
         {mayHand && isMoved && (
-          <button type="button" className="btn btn-primary" onClick={() => move(given)}>
+          <button type="button" className="btn btn-primary" onClick={() => move(items, given)}>
             Move it
           </button>
         )}
         {mayHand && !isMoved && card.standing !== 'handed' && (
-          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => hand(given)}>
+          <button type="button" className="btn btn-primary" disabled={busy} onClick={() => hand(items, given)}>
             Hand it out
           </button>
         )}

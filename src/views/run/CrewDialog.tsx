@@ -40,6 +40,7 @@ export function CrewDialog({
   );
   const [weekdays, setWeekdays] = useState<readonly number[]>(known.weekdays);
   const [begins, setBegins] = useState(String(known.begins));
+  const [hourCost, setHourCost] = useState(known.hourCost === undefined ? '' : String(known.hourCost));
   const [holidays, setHolidays] = useState(known.holidays.join(', '));
   const named = [...new Set([...input.items.flatMap(({ tool }) => tool ?? []), ...Object.keys(known.tools)])].sort();
   const [tools, setTools] = useState<Readonly<Record<string, string>>>(() =>
@@ -53,8 +54,9 @@ export function CrewDialog({
   const save = async () => {
     const crew: Crew = {
       weekdays: [...weekdays].sort((a, b) => a - b),
-      begins: Number(begins),
+      begins: numberIn(begins),
       holidays: daysIn(holidays),
+      ...(hourCost.trim() === '' ? {} : { hourCost: numberIn(hourCost) }),
       tools: Object.fromEntries(
         Object.entries(tools).flatMap(([tool, count]) => (count.trim() === '' ? [] : [[tool, Number(count)]])),
       ),
@@ -182,6 +184,13 @@ export function CrewDialog({
           value={holidays}
           onChange={(event) => setHolidays(event.target.value)}
         />
+        <TextField
+          label="What an hour of one person costs"
+          hint="for What if; only leads see it"
+          inputMode="decimal"
+          value={hourCost}
+          onChange={(event) => setHourCost(event.target.value)}
+        />
         <fieldset>
           <legend className="mb-1 text-sm font-semibold">How many there are; empty where there are enough</legend>
           <div className="flex flex-wrap gap-3">
@@ -232,10 +241,11 @@ const draftOf = ({ hours, skills, learner, off }: Member): MemberDraft => ({
 });
 
 const memberIn = ({ hours, skills, learner, off }: MemberDraft): Member => ({
-  hours: Number(hours.replace(',', '.')),
+  hours: numberIn(hours),
   skills: [...skills],
   learner,
   off: daysIn(off),
 });
 
+const numberIn = (text: string): number => Number(text.replace(',', '.'));
 const daysIn = (text: string): string[] => text.split(/[\s,;]+/).filter((day) => day !== '');

@@ -2,12 +2,14 @@
 
 import { useState } from 'react';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
+import type { Block } from '@/core/work/block';
+import { itemsIn } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { SelectField } from '@/ui/SelectField';
 import { spanWords } from '@/ui/when';
 import { cardWords } from './planWords';
-import { WhoAndWhen } from './WhoAndWhen';
+import { Where, WhoAndWhen } from './WhoAndWhen';
 
 /** One gesture for much: one kind of work in several rooms goes to one or two people. */
 export function HandOutDialog({
@@ -33,7 +35,9 @@ export function HandOutDialog({
   const [kind, setKind] = useState(kinds[0]?.key ?? '');
   const [out, setOut] = useState<ReadonlySet<string>>(new Set());
   const [given, setGiven] = useState<Handed>({ people: [input.people[0]?.id ?? ''], day: days[0] ?? '' });
-  const own = kinds.find(({ key }) => key === kind);
+  const [block, setBlock] = useState<Block>();
+  const found = kinds.find(({ key }) => key === kind);
+  const own = found && { ...found, items: block ? itemsIn(found.items, block) : found.items };
   const rooms = input.rooms.filter(({ id }) => own?.items.some(({ room }) => room === id));
   const floors = [...new Set(rooms.map(({ floor }) => floor))];
   const items = own?.items.filter(({ room }) => !out.has(room)) ?? [];
@@ -46,8 +50,12 @@ export function HandOutDialog({
         label="Work"
         options={kinds.map(({ key, words }) => [key, words] as const)}
         value={kind}
-        onChange={(event) => setKind(event.target.value)}
+        onChange={(event) => {
+          setKind(event.target.value);
+          setBlock(undefined);
+        }}
       />
+      {found?.items.some(({ blocks, block: only }) => blocks || only) && <Where value={block} change={setBlock} />}
       <fieldset className="max-h-60 overflow-y-auto rounded-lg border border-base-300 p-3">
         <legend className="px-1 font-semibold">Rooms</legend>
         {floors.length > 1 && (

@@ -1,7 +1,7 @@
 import type { Person } from '@/core/log/person';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { type DayList, dayListOf, type HandedPass } from '@/core/work/dayListOf';
-import { PASS_NAMES } from '@/ui/state/words';
+import { passWords } from '@/ui/state/words';
 import { dayWords, spanWords } from '@/ui/when';
 
 interface HandedProps {
@@ -68,9 +68,9 @@ function listFor(handed: HandedProps['handed'], person: Person, day: string) {
 function Passes({ list }: { readonly list: DayList<RoomSite> }) {
   return (
     <ul>
-      {list.passes.map(({ room, task, people }) => (
-        <li key={`${room.room.id} ${task.pass} ${people.join(' ')}`}>
-          {room.room.name}: {PASS_NAMES[task.pass].toLowerCase()}
+      {list.passes.map(({ room, task, people, block }) => (
+        <li key={`${room.room.id} ${task.pass} ${people.join(' ')} ${block}`}>
+          {room.room.name}: {passWords(task.pass, block)}
           {people.length > 1 ? ', by two' : ''}
         </li>
       ))}

@@ -67,14 +67,18 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
 
   const move = (items: readonly WorkItem[], given: Handed) =>
     setMoves((known) => [...known, Object.fromEntries(items.map(({ id }) => [id, given]))]);
-  const priceOf = async (card: PlanCard, given: Handed): Promise<string | undefined> => {
+  const priceOf = async (items: readonly WorkItem[], given: Handed): Promise<string | undefined> => {
     if (!ground || !plan) return undefined;
-    const there = Object.fromEntries(card.items.map(({ id }) => [id, given]));
+    const there = Object.fromEntries(items.map(({ id }) => [id, given]));
     const found = await standing.price(withMoves(ground.input, { ...moved, ...there }));
-    return found && costWords(found, plan, card);
+    return found && costWords(found, plan, items);
   };
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const { dragged, handlers } = useDraggedCard(cards, priceOf, (card, given) => move(card.items, given));
+  const { dragged, handlers } = useDraggedCard(
+    cards,
+    (card, given) => priceOf(card.items, given),
+    (card, given) => move(card.items, given),
+  );
 
   /** What was written down is moved no more: it is where it was put. */
   const settle = (items: readonly WorkItem[]) => {
@@ -192,12 +196,12 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           unit={unit}
           mayHand={mayHand}
           busy={handOut.busy}
-          priceOf={(given) => priceOf(opened, given)}
-          move={(given) => {
-            move(opened.items, given);
+          priceOf={priceOf}
+          move={(items, given) => {
+            move(items, given);
             setOpen(undefined);
           }}
-          hand={(given) => void give(opened.items, given)}
+          hand={(items, given) => void give(items, given)}
           close={() => setOpen(undefined)}
         />
       )}
@@ -209,6 +213,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           input={input}
           plan={plan}
           together={together}
+          hourCost={ground?.crew.hourCost}
           busy={command.busy || handOut.busy}
           message={command.message ?? handOut.message}
           take={(price) => void takeWhatIf(price)}
@@ -234,8 +239,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
 }
 
 /** What a move costs: how much later or sooner all is done. */
-function costWords(found: HousePlan, before: HousePlan, card: PlanCard): string {
-  const own = found.assignments.filter(({ item }) => card.items.some(({ id }) => id === item));
-  if (own.length < card.items.length) return 'cannot be run there';
+function costWords(found: HousePlan, before: HousePlan, items: readonly WorkItem[]): string {
+  const own = found.assignments.filter(({ item }) => items.some(({ id }) => id === item));
+  if (own.length < items.length) return 'cannot be run there';
   return changeWords(before.finish, found.finish);
 }

@@ -38,7 +38,7 @@ export function RunSheetView({
     crew.map(({ id }) => [
       id,
       handed
-        .filter(({ people: by, day, room, task }) => by.includes(id) && day === today && passDone(room, task) === 1)
+        .filter((own) => own.people.includes(id) && own.day === today && passDone(own) === 1)
         .map(({ room, task }) => `${room.room.name}: ${PASS_NAMES[task.pass].toLowerCase()}`),
     ]),
   );

@@ -5,10 +5,10 @@ import { useEffect, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { useWorker } from '@/client/useWorker';
 import type { PlanGroundAnswer } from '@/contract/plan';
-import { personDays } from '@/core/plan/personDays';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
+import type { WorkTime } from '@/core/plan/workTime';
 import { Dialog } from '@/ui/Dialog';
 import { GROUP_NAMES } from '@/ui/state/words';
 import type { PlanWorker } from '@/workers/plan.worker';
@@ -23,6 +23,7 @@ export function WhatIfDialog({
   plan,
   take,
   together,
+  hourCost,
   busy,
   message,
   close,
@@ -33,6 +34,8 @@ export function WhatIfDialog({
   readonly take: (price: WhatIfPrice) => void;
   /** Whether several houses are planned at once. */
   readonly together: boolean;
+  /** Of one person; undefined where nobody says. */
+  readonly hourCost: number | undefined;
   readonly busy: boolean;
   readonly message: string | undefined;
   readonly close: () => void;
@@ -58,7 +61,7 @@ export function WhatIfDialog({
       .finally(() => setWorking(false));
   }, [worker]);
   return (
-    <Dialog title="What if" close={close} className="max-w-3xl">
+    <Dialog title="What if" close={close} className="max-w-4xl">
       <table className="table">
         <thead>
           <tr>
@@ -66,27 +69,32 @@ export function WhatIfDialog({
             <th scope="col">Finish</th>
             <th scope="col">Beside now</th>
             <th scope="col" className="text-right">
+              Hours
+            </th>
+            <th scope="col" className="text-right">
               Person-days
             </th>
+            {hourCost !== undefined && (
+              <th scope="col" className="text-right">
+                Cost
+              </th>
+            )}
             <th scope="col">
               <span className="sr-only">Take it</span>
             </th>
           </tr>
         </thead>
         <tbody>
-          <tr>
-            <th scope="row">As it is</th>
-            <td>{finishWords(plan.finish, input)}</td>
-            <td />
-            <td className="text-right">{personDays(plan, input.timeZone)}</td>
-            <td />
-          </tr>
           {prices.map((price) => (
             <tr key={price.kind}>
-              <th scope="row">{wordsOf(price.kind, price.about)}</th>
+              <th scope="row" className="min-w-44">
+                {wordsOf(price.kind, price.about)}
+              </th>
               <td className="whitespace-nowrap">{finishWords(price.plan.finish, input)}</td>
-              <td className="whitespace-nowrap">{changeWords(plan.finish, price.plan.finish)}</td>
-              <td className="text-right">{price.personDays}</td>
+              <td className="whitespace-nowrap">
+                {price.kind === 'asItIs' ? '' : changeWords(plan.finish, price.plan.finish)}
+              </td>
+              <Taken time={price.time} hourCost={hourCost} />
               <td>
                 {CAN_BE_TAKEN.includes(price.kind) && (
                   <button
@@ -110,6 +118,7 @@ export function WhatIfDialog({
         </p>
       )}
       <p className="text-sm text-muted">
+        {hourCost === undefined && 'What an hour costs is set under Crew and tools. '}
         Mud and tools are chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
       </p>
       <div className="modal-action">
@@ -121,6 +130,23 @@ export function WhatIfDialog({
   );
 }
 
+/** What it takes, in two or three cells: hours, people's days, money. */
+function Taken({
+  time: { hours, personDays },
+  hourCost,
+}: {
+  readonly time: WorkTime;
+  readonly hourCost: number | undefined;
+}) {
+  return (
+    <>
+      <td className="text-right">{Math.round(hours).toLocaleString('en-US')}</td>
+      <td className="text-right">{personDays}</td>
+      {hourCost !== undefined && <td className="text-right">{Math.round(hours * hourCost).toLocaleString('en-US')}</td>}
+    </>
+  );
+}
+
 /** What the plan would be made from with other tools; undefined where the server does not say. */
 async function groundWith(house: string, tools: string): Promise<PlanGroundAnswer | undefined> {
   const response = await fetch(`/h/${house}/plan?tools=${tools}`).catch(() => undefined);
@@ -129,6 +155,8 @@ async function groundWith(house: string, tools: string): Promise<PlanGroundAnswe
 
 function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
   switch (kind) {
+    case 'asItIs':
+      return 'As it is';
     case 'person':
       return 'One more person who does everything';
     case 'saturday':

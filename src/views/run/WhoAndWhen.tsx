@@ -1,5 +1,7 @@
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
+import { BLOCKS, type Block } from '@/core/work/block';
 import { SelectField } from '@/ui/SelectField';
+import { BLOCK_NAMES } from '@/ui/state/words';
 import { dayWords } from '@/ui/when';
 
 /** Who runs something, with whom, on which day. */
@@ -38,5 +40,23 @@ export function WhoAndWhen({
         onChange={(event) => change({ ...given, day: event.target.value })}
       />
     </div>
+  );
+}
+
+/** Where something is run: everywhere, or in one block only. */
+export function Where({
+  value,
+  change,
+}: {
+  readonly value: Block | undefined;
+  readonly change: (block: Block | undefined) => void;
+}) {
+  return (
+    <SelectField
+      label="Where"
+      options={[['', 'walls and ceiling'], ...BLOCKS.map((block) => [block, `${BLOCK_NAMES[block]} only`] as const)]}
+      value={value ?? ''}
+      onChange={(event) => change(BLOCKS.find((block) => block === event.target.value))}
+    />
   );
 }

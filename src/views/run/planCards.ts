@@ -1,16 +1,18 @@
 import type { Said } from '@/client/useLog';
-import type { Moved } from '@/client/usePlan';
+import { isMoved, type Moved } from '@/client/usePlan';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
+import { workOn } from '@/core/work/block';
+import { halfOf } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 
 /** Whether a card was handed out, was moved by the lead and not handed out yet, or is only proposed. */
 export type CardStanding = 'handed' | 'moved' | 'proposed';
 
-/** What the same people run of one round through a room on one day. Instants in ms since 1970. */
+/** What the same people run of one round through a room, or through its walls or ceiling, on one day. Instants in ms since 1970. */
 export interface PlanCard {
   readonly key: string;
   readonly room: { readonly id: string; readonly name: string };
@@ -59,9 +61,9 @@ export function planCards(
     const room = rooms.get(item?.room ?? '');
     if (!item || !room) continue;
     const day = dayOf(start, input.timeZone);
-    const standing = id in moved ? 'moved' : ground.input.handed[id] ? 'handed' : 'proposed';
     const given = input.handed[id];
-    const key = [room.id, item.pass, people.join('+'), day, standing].join(' ');
+    const standing = isMoved(id, moved, ground.input.handed) ? 'moved' : given ? 'handed' : 'proposed';
+    const key = [room.id, workOn(item.pass, halfOf(item)), people.join('+'), day, standing].join(' ');
     const place = runs.get(people[0] ?? '');
     const known = place === undefined ? undefined : cards[place];
     const goesOn = known?.key.startsWith(`${key} `) === true && people.every((person) => runs.get(person) === place);
@@ -111,8 +113,9 @@ export function handings(
     if (!first || !room) return [];
     const open = input.items.filter((item) => item.room === first.room && item.pass === first.pass);
     const each = own.map(({ work }) => work);
+    const given = new Set(own.map(({ id }) => id));
     // What is let go was perhaps given by its kinds and not by the round, or the other way round.
-    const whole = open.length === own.length ? [first.pass] : [];
+    const whole = open.every(({ id }) => given.has(id)) ? [first.pass] : [];
     const works = whole.length > 0 && people.length > 0 ? whole : [...whole, ...each];
     return works.map((work) => ({
       house: room.house,

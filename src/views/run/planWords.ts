@@ -1,8 +1,9 @@
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
+import { halfOf } from '@/core/work/splitItems';
 import type { WorkItem, WorkKind } from '@/core/work/workItem';
-import { GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { BLOCK_NAMES, GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
 import type { PlanCard } from './planCards';
@@ -20,7 +21,9 @@ const KINDS: Readonly<Record<WorkKind, string>> = {
 /** What a card is about: fill: butts, flats and angles. */
 export function cardWords({ pass, items }: Pick<PlanCard, 'pass' | 'items'>): string {
   const kinds = [...new Set(items.map(({ kind }) => KINDS[kind]).filter((words) => words !== ''))];
-  return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}`;
+  const half = items[0] && halfOf(items[0]);
+  const where = half ? `, ${BLOCK_NAMES[half]} only` : '';
+  return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}${where}`;
 }
 
 /** One item in words: Hall, fill of butts. */
@@ -28,7 +31,8 @@ export function itemWords(item: WorkItem | undefined, input: PlanInput): string 
   if (!item) return 'something else';
   const room = input.rooms.find(({ id }) => id === item.room)?.name ?? 'a room';
   const kind = KINDS[item.kind];
-  return `${room}, ${PASS_NAMES[item.pass].toLowerCase()}${kind === '' ? '' : ` of ${kind}`}`;
+  const half = halfOf(item);
+  return `${room}, ${PASS_NAMES[item.pass].toLowerCase()}${kind === '' ? '' : ` of ${kind}`}${half ? `, ${BLOCK_NAMES[half]}` : ''}`;
 }
 
 /** A tool as people call it. */

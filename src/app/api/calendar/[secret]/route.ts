@@ -1,11 +1,9 @@
 import { calendarOf } from '@/server/calendar';
 import { handle } from '@/server/handle';
-import { PASS_NAMES } from '@/ui/state/words';
+import { passWords } from '@/ui/state/words';
 
 /** `GET /api/calendar/SECRET.ics`: what is handed to whom this address was given. */
 export async function GET(request: Request, { params }: { params: Promise<{ secret: string }> }): Promise<Response> {
   const { secret } = await params;
-  return handle(request, 'calendar', () =>
-    calendarOf(secret.replace(/\.ics$/, ''), (pass) => PASS_NAMES[pass].toLowerCase()),
-  );
+  return handle(request, 'calendar', () => calendarOf(secret.replace(/\.ics$/, ''), passWords));
 }
