@@ -1,5 +1,4 @@
 import { workAnywhere } from '../work/block';
-import type { WorkItem } from '../work/workItem';
 import { NEVER } from './calendar';
 import { chainOf } from './improve';
 import { lowerBound } from './lowerBound';
