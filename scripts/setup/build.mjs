@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { root } from './place.mjs';
 import { run } from './run.mjs';
 import { say, Trouble } from './say.mjs';
+import { buildServiceWorker } from './serviceWorker.mjs';
 
 /** Where tests and trials build; the build of a running application is not touched. */
 export const TEST_BUILD = '.next-test';
@@ -21,6 +22,7 @@ export async function buildIfStale(folder = '.next', env = {}) {
     env: { ...process.env, ...env, OAK_BUILD_DIR: folder, NODE_ENV: 'production', NEXT_TELEMETRY_DISABLED: '1' },
   });
   if (code !== 0) throw new Trouble(`the build failed:\n${output.trim()}`);
+  await buildServiceWorker(folder);
   writeFileSync(stampFile, stamp);
 }
 

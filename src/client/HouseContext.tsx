@@ -5,6 +5,8 @@ import { createContext, type ReactNode, useContext } from 'react';
 /** The house that a page is about. */
 interface PageHouse {
   readonly id: string;
+  /** Shows the page anew where the server does not. */
+  readonly showAnew?: () => void;
 }
 
 const HouseContext = createContext<PageHouse | undefined>(undefined);

@@ -8,13 +8,14 @@ export const SERVER_LOST = 'The server did not answer. What you typed is still h
 const KEPT_ON_THE_WAY = 60_000;
 
 /** Sends JSON so that it arrives even when the page is left right after: reloaded, closed, or gone elsewhere. */
-export const post = (url: string, content: object): Promise<Response> => {
+export const post = (url: string, content: object, signal?: AbortSignal): Promise<Response> => {
   const body = JSON.stringify(content);
   return fetch(url, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body,
     keepalive: body.length < KEPT_ON_THE_WAY,
+    ...(signal ? { signal } : {}),
   });
 };
 

@@ -22,6 +22,8 @@ const piecesOf: PiecesOf = async (head, rooms) =>
 
 const bodySchema = z.strictObject({
   house: z.uuid('must be a house').toLowerCase(),
+  /** Who said it, where a device kept it for a while: nobody else's sign-in sends it. */
+  as: z.uuid('must be a person').toLowerCase().optional(),
   entries: z
     .array(newEntrySchema)
     .min(1, 'needs at least one entry')
@@ -29,7 +31,7 @@ const bodySchema = z.strictObject({
 });
 
 /**
- * `POST /api/entries` with `{ house, entries: […] }`. Answers 200 with the `seq` of each entry when all are recorded; else
+ * `POST /api/entries` with `{ house, entries: […] }`, and `as` where a device kept them. Answers 200 with the `seq` of each entry when all are recorded; else
  * nothing is recorded: 400 with the place and reason, 401, 403, 404, or 409 for an id that is known with other content.
  */
 export async function postEntries(request: Request): Promise<Response> {
@@ -44,7 +46,9 @@ export async function postEntries(request: Request): Promise<Response> {
     const problems = problemsFromZod(parsed.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
   }
-  const { house, entries } = parsed.data;
+  const { house, entries, as } = parsed.data;
+  if (as !== undefined && as !== person.id)
+    return refuse(401, 'You are signed in as somebody else than who said this.');
   const forbidden = entries.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);

@@ -44,6 +44,11 @@ export class HouseLog {
     return states;
   }
 
+  /** All that has come, room by room. */
+  entries(): readonly Entry[] {
+    return [...this.#rooms.values()].flatMap(({ entries }) => entries);
+  }
+
   /** The last entries of some kinds that stand, the one that was recorded last first. */
   last(kinds: ReadonlySet<Entry['kind']>, most: number): readonly Entry[] {
     const found: Entry[] = [];

@@ -97,7 +97,7 @@ export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomStat
 }
 
 /** The entries that were not voided, in the order in which things happened. */
-function standing(entries: readonly Entry[]): readonly Entry[] {
+export function standing(entries: readonly Entry[]): readonly Entry[] {
   const voids = new Map<string, readonly Entry[]>();
   for (const entry of entries) {
     if (entry.kind === 'void') voids.set(entry.payload.target, [...(voids.get(entry.payload.target) ?? []), entry]);

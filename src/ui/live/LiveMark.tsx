@@ -76,9 +76,11 @@ export function LiveMark({
   // biome-ignore lint/correctness/useExhaustiveDependencies: every page that was made starts the wait anew
   useEffect(() => {
     const wait = Math.min(LONGEST_MS, (changesIn ?? LONGEST_MS) + SLACK_MS);
-    const timer = setTimeout(() => startTransition(() => router.refresh()), wait);
+    // Where nobody answers, asking would take away what is on the page, and what is typed into it.
+    const isLost = state === 'lost';
+    const timer = setTimeout(() => !isLost && startTransition(() => router.refresh()), wait);
     return () => clearTimeout(timer);
-  }, [made, changesIn, router]);
+  }, [made, changesIn, router, state === 'lost']);
 
   const isQuiet = state === 'live' || state === 'joining';
   return (

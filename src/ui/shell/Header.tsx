@@ -5,6 +5,7 @@ import { Sign } from '../Sign';
 import { KeysButton } from './KeysButton';
 import { SignOutButton } from './SignOutButton';
 import { ThemeButton } from './ThemeButton';
+import { UnsentMark } from './UnsentMark';
 
 /** The strip above the job line: the house, the air in it, the time, and who is signed in. */
 export function Header({
@@ -17,7 +18,7 @@ export function Header({
   readonly house: { readonly id: string; readonly name: string; readonly unit: LengthUnit } | undefined;
   readonly air?: string;
   readonly time?: string;
-  readonly person: { readonly name: string; readonly role: string };
+  readonly person: { readonly id: string; readonly name: string; readonly role: string };
   readonly live?: ReactNode;
 }) {
   return (
@@ -34,6 +35,7 @@ export function Header({
         {house ? house.name : 'Houses'}
       </Link>
       <span className="flex-1" />
+      <UnsentMark who={person.id} />
       {live}
       {air && <span className="hidden text-sm md:inline">{air}</span>}
       {time && <span className="narrow hidden text-sm font-semibold md:inline">{time}</span>}
@@ -44,7 +46,7 @@ export function Header({
       )}
       <KeysButton unit={house?.unit ?? 'in'} />
       <ThemeButton />
-      <SignOutButton {...person} />
+      <SignOutButton name={person.name} role={person.role} />
     </header>
   );
 }

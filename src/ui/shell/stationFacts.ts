@@ -4,6 +4,7 @@ import { handedPasses } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { USUAL_CHOICES } from '@/core/room/methodAnswers';
 import { roughLength } from '../lengthWords';
+import { plural } from '../plural';
 import type { StationFact, StationPath } from './stations';
 
 /** The one live fact of each station, by its path. */
@@ -42,5 +43,3 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
 }
 
 const TOOL_WORDS = { knives: 'by hand', trowel: 'by trowel', boxes: 'by box' } as const;
-
-const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;

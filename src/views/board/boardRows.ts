@@ -1,5 +1,6 @@
 import { type Entry, whoDid } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
+import type { Person } from '@/core/log/person';
 import { heldAt } from '@/core/log/stateOf';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
@@ -172,3 +173,7 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       return entry.kind;
   }
 }
+
+/** Those who can have run a coat. */
+export const crewOf = (people: readonly Person[]): readonly Pick<Person, 'id' | 'name'>[] =>
+  people.filter(({ role, left }) => role !== 'viewer' && !left).map(({ id, name }) => ({ id, name }));

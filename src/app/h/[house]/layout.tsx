@@ -4,6 +4,7 @@ import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { airWords } from '@/ui/airWords';
+import { KeepSeen } from '@/ui/live/KeepSeen';
 import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
 import { HouseFrame } from '@/ui/shell/HouseFrame';
@@ -40,6 +41,7 @@ export default async function HouseLayout({
         }
       />
       <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
+      {mayAct(person, 'finisher') && <KeepSeen house={house} news={[mark.seq, mark.rooms, mark.air].join(' ')} />}
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
     </HouseFrame>

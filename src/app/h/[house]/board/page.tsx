@@ -1,18 +1,13 @@
 import type { Metadata } from 'next';
-import type { Person } from '@/core/log/person';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { packed } from '@/ui/packed';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
-import { boardMethods, boardRows, recentEntries } from '@/views/board/boardRows';
+import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
 
 export const metadata: Metadata = { title: 'Coat board' };
-
-/** Those who can have run a coat; who only looks is not told of them. */
-const crewOf = (people: readonly Person[]) =>
-  people.filter(({ role, left }) => role !== 'viewer' && !left).map(({ id, name }) => ({ id, name }));
 
 export default async function CoatBoardPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
@@ -29,6 +24,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
         unit={site.house.unit}
         role={person.role}
         me={person.id}
+        // Who only looks is not told of them.
         crew={mayAct(person, 'finisher') ? crewOf(people) : []}
       />
     </>

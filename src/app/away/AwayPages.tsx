@@ -1,0 +1,36 @@
+'use client';
+
+import { packed } from '@/ui/packed';
+import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
+import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
+import { CoatBoardView } from '@/views/board/CoatBoardView';
+import { MyDayView } from '@/views/myday/MyDayView';
+
+/** The pages that a device shows by itself, by the same views as the server's. */
+export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board }} />;
+
+const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, now }: AwayHousePage) => (
+  <MyDayView
+    houseId={id}
+    site={site}
+    person={me}
+    now={now}
+    timeZone={timeZone}
+    works={me.role !== 'viewer'}
+    hasCalendar={hasCalendar}
+  />
+);
+
+const Board = ({ house: { me, timeZone, people }, site, log, now }: AwayHousePage) => (
+  <CoatBoardView
+    rows={packed(boardRows(site, now, timeZone))}
+    methods={boardMethods(site.rooms)}
+    recent={recentEntries(log, site.rooms, people, me.id)}
+    now={now}
+    timeZone={timeZone}
+    unit={site.house.unit}
+    role={me.role}
+    me={me.id}
+    crew={crewOf(people)}
+  />
+);

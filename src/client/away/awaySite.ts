@@ -1,0 +1,70 @@
+import type { AwayHouse } from '@/contract/away';
+import { airClock } from '@/core/air/airClock';
+import { type FanFrom, withFans } from '@/core/air/roomAir';
+import { type TakenOff, takeOff, whatIsKept } from '@/core/joints/takeOff';
+import type { Entry } from '@/core/log/entry';
+import { HouseLog } from '@/core/log/houseLog';
+import { type Site, siteOf } from '@/core/readiness/siteOf';
+import type { Room } from '@/core/room/schema';
+import type { SeenHouse } from '../outbox/deviceStore';
+import type { UnsentGroup } from '../outbox/outbox';
+
+/** A house as a device works it out by itself. */
+export interface AwaySite {
+  readonly site: Site;
+  readonly log: HouseLog;
+}
+
+/**
+ * The server's time by a device's clock, which may be wrong: what counts is how long ago it heard the server's. A clock that was
+ * set back since does not take anything back.
+ *
+ * @param at the device's time, ms since 1970
+ */
+export const serverTime = ({ house, seenAt }: SeenHouse, at: number): number => house.made + Math.max(0, at - seenAt);
+
+const takenOff = new WeakMap<Room, TakenOff | undefined>();
+
+/**
+ * A house as it was seen last, with what was said on this device since, at an instant: by the same computation as on the server.
+ *
+ * @param unsent what waits on this device, of any house
+ * @param now ms since 1970, by the server's clock
+ */
+export function awaySite(seen: AwayHouse, unsent: readonly UnsentGroup[], now: number): AwaySite {
+  const log = new HouseLog();
+  log.add([...seen.entries, ...unsentEntries(seen, unsent)]);
+  const airs = new Map(seen.rooms.map(({ id }) => [id, seen.airs[seen.airOf[id] ?? -1] ?? []]));
+  const site = siteOf(
+    seen.head,
+    seen.rooms,
+    log.states(),
+    (room, fans: readonly FanFrom[]) => airClock(withFans(airs.get(room) ?? [], fans)),
+    now,
+    (room) => {
+      if (!takenOff.has(room))
+        takenOff.set(room, seen.tooLarge.includes(room.id) ? undefined : whatIsKept(takeOff(room, seen.head)));
+      return takenOff.get(room);
+    },
+  );
+  return { site, log };
+}
+
+/** What was said here and was not refused, as it will be recorded; it comes after all that the server had. */
+function unsentEntries({ id, me, entries }: AwayHouse, unsent: readonly UnsentGroup[]): readonly Entry[] {
+  const known = new Set(entries.map((entry) => entry.id));
+  const last = entries.at(-1)?.seq ?? 0;
+  return unsent
+    .filter((group) => group.house === id && group.who === me.id && group.refused === undefined)
+    .flatMap((group) => group.entries)
+    .filter((entry) => !known.has(entry.id))
+    .map(
+      (entry, index): Entry => ({
+        ...entry,
+        seq: last + 1 + index,
+        by: me.id,
+        role: me.role,
+        recordedAt: entry.at,
+      }),
+    );
+}

@@ -1,0 +1,20 @@
+import type { AwayHouse } from '@/contract/away';
+import { keepSeen } from '../outbox/deviceStore';
+
+/**
+ * Keeps a house on this device as it is now, and has the device answer where no server does. Where a browser keeps nothing, pages
+ * work as before, with a server.
+ */
+export async function takeAlong(house: string, signal: AbortSignal): Promise<void> {
+  try {
+    const registration = await navigator.serviceWorker.register('/service-worker', { scope: '/' });
+    // A browser may say yes and do nothing.
+    if (!registration) return;
+    const answer = await fetch(`/h/${house}/seen`, { signal });
+    if (!answer.ok) return;
+    const seen: AwayHouse = await answer.json();
+    await keepSeen({ house: seen, seenAt: Date.now() });
+  } catch {
+    // Forbidden, full, or left meanwhile: the next page tries again.
+  }
+}

@@ -1,0 +1,177 @@
+import { describe, expect, it } from 'vitest';
+import type { NewEntry } from '@/core/log/entry';
+import { randomFrom } from '@/core/plan/improve';
+import { type OutboxStore, type Sent, sendUnsent, type UnsentGroup } from './outbox';
+
+const NOBODY_ELSE = <Value>(run: () => Promise<Value>) => run();
+const entry = (id: string): NewEntry => ({
+  id,
+  room: 'hall',
+  at: '2031-05-06T11:00:00.000Z',
+  kind: 'released',
+  payload: {},
+});
+const group = (id: string, more: Partial<UnsentGroup> = {}): UnsentGroup => ({
+  id,
+  house: 'h1',
+  who: 'tobin',
+  entries: [entry(`${id}.1`), entry(`${id}.2`)],
+  ...more,
+});
+
+/** A disk: what was written stays, whatever becomes of the page. */
+class Disk implements OutboxStore {
+  groups: readonly UnsentGroup[] = [];
+  add = async (one: UnsentGroup) => {
+    this.groups = [...this.groups, one];
+  };
+  all = async () => this.groups;
+  remove = async (ids: readonly string[]) => {
+    this.groups = this.groups.filter(({ id }) => !ids.includes(id));
+  };
+  refuse = async (id: string, why: string) => {
+    this.groups = this.groups.map((one) => (one.id === id ? { ...one, refused: why } : one));
+  };
+}
+
+/** A server that records each id once, as the real one does. */
+class Server {
+  readonly recorded: string[] = [];
+  readonly posts: (readonly string[])[] = [];
+  constructor(readonly refuses: (id: string) => boolean = () => false) {}
+  take(entries: readonly NewEntry[]): Sent {
+    const ids = entries.map(({ id }) => id);
+    this.posts.push(ids);
+    if (ids.some(this.refuses)) return { kind: 'refused', why: 'no' };
+    for (const id of ids) if (!this.recorded.includes(id)) this.recorded.push(id);
+    return { kind: 'recorded' };
+  }
+}
+
+describe('what was not sent yet', () => {
+  it('is sent in order, what is of one house together', async () => {
+    const [disk, server] = [new Disk(), new Server()];
+    for (const one of [group('a'), group('b'), group('c', { house: 'h2' }), group('d')]) await disk.add(one);
+    const parts = {
+      store: disk,
+      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      alone: NOBODY_ELSE,
+    };
+    expect(await sendUnsent(parts, 'tobin')).toBe('empty');
+    expect(server.posts).toEqual([
+      ['a.1', 'a.2', 'b.1', 'b.2'],
+      ['c.1', 'c.2'],
+      ['d.1', 'd.2'],
+    ]);
+    expect(disk.groups).toEqual([]);
+  });
+
+  it('is refused by itself, and the others go on', async () => {
+    const [disk, server] = [new Disk(), new Server((id) => id === 'b.2')];
+    for (const one of [group('a'), group('b'), group('c')]) await disk.add(one);
+    const parts = {
+      store: disk,
+      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      alone: NOBODY_ELSE,
+    };
+    expect(await sendUnsent(parts, 'tobin')).toBe('empty');
+    expect(server.recorded).toEqual(['a.1', 'a.2', 'c.1', 'c.2']);
+    expect(disk.groups).toEqual([{ ...group('b'), refused: 'no' }]);
+    // It is not asked again by itself.
+    const asked = server.posts.length;
+    expect(await sendUnsent(parts, 'tobin')).toBe('empty');
+    expect(server.posts).toHaveLength(asked);
+  });
+
+  it('is sent by nobody else', async () => {
+    const [disk, server] = [new Disk(), new Server()];
+    for (const one of [group('a', { who: 'ines' }), group('b')]) await disk.add(one);
+    const parts = {
+      store: disk,
+      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      alone: NOBODY_ELSE,
+    };
+    expect(await sendUnsent(parts, 'tobin')).toBe('empty');
+    expect(server.recorded).toEqual(['b.1', 'b.2']);
+    expect(disk.groups.map(({ id }) => id)).toEqual(['a']);
+  });
+
+  it.each(['away', 'signedOut'] as const)('stays where the server is %s', async (kind) => {
+    const disk = new Disk();
+    await disk.add(group('a'));
+    expect(await sendUnsent({ store: disk, send: async () => ({ kind }), alone: NOBODY_ELSE }, 'tobin')).toBe(kind);
+    expect(disk.groups).toEqual([group('a')]);
+  });
+});
+
+class Died extends Error {}
+
+describe('whatever happens on the way', () => {
+  it('everything that was said is recorded once and in order, or refused, in 10,000 histories', async () => {
+    const counts = { died: 0, lost: 0, refused: 0 };
+    for (let seed = 1; seed <= 10_000; seed += 1) {
+      const random = randomFrom(seed);
+      const upTo = (most: number) => Math.floor(random() * (most + 1));
+      const disk = new Disk();
+      const server = new Server((id) => id.startsWith('x'));
+      const said: UnsentGroup[] = [];
+      /** A page that dies before one of its next steps. */
+      const page = (steps: number) => {
+        let left = steps;
+        const step = async <Value>(run: () => Promise<Value>): Promise<Value> => {
+          if (left === 0) throw new Died();
+          left -= 1;
+          return run();
+        };
+        const store: OutboxStore = {
+          add: (one) => step(() => disk.add(one)),
+          all: () => step(() => disk.all()),
+          remove: (ids) => step(() => disk.remove(ids)),
+          refuse: (id, why) => step(() => disk.refuse(id, why)),
+        };
+        const send = (_: string, __: string, all: readonly NewEntry[]) =>
+          step(async (): Promise<Sent> => {
+            const chance = random();
+            if (chance < 0.25) return { kind: 'away' };
+            const answer = server.take(all);
+            // It was recorded, and the answer did not come.
+            if (chance < 0.45) {
+              counts.lost += 1;
+              return { kind: 'away' };
+            }
+            return answer;
+          });
+        return { store, send, alone: NOBODY_ELSE };
+      };
+      for (let turn = 0; turn <= 2 + upTo(6); turn += 1) {
+        const one = page(upTo(12));
+        try {
+          for (let more = upTo(2); more > 0; more -= 1) {
+            const isRefused = random() < 0.15;
+            const next = group(`${isRefused ? 'x' : 'g'}${said.length}`, { house: `h${upTo(1)}` });
+            await one.store.add(next);
+            said.push(next);
+          }
+          await sendUnsent(one, 'tobin');
+        } catch (error) {
+          if (!(error instanceof Died)) throw error;
+          counts.died += 1;
+        }
+      }
+      const sound = {
+        store: disk,
+        send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+        alone: NOBODY_ELSE,
+      };
+      await sendUnsent(sound, 'tobin');
+      const wanted = said.filter(({ id }) => id.startsWith('g')).flatMap(({ entries }) => entries.map(({ id }) => id));
+      expect(server.recorded, `seed ${seed}`).toEqual(wanted);
+      expect(disk.groups.map(({ id, refused }) => [id, refused])).toEqual(
+        said.filter(({ id }) => id.startsWith('x')).map(({ id }) => [id, 'no']),
+      );
+      counts.refused += disk.groups.length;
+    }
+    // Histories of every kind were among them.
+    expect(Math.min(counts.died, counts.lost, counts.refused)).toBeGreaterThan(1000);
+  });
+});

@@ -1,0 +1,81 @@
+import type { NewEntry } from '@/core/log/entry';
+
+/** What was said at once: its entries are recorded all together or not at all. */
+export interface UnsentGroup {
+  readonly id: string;
+  readonly house: string;
+  /** Who said it: nobody else sends it. */
+  readonly who: string;
+  readonly entries: readonly NewEntry[];
+  /** Why the server will not have it; undefined while it was not asked, or did not answer. */
+  readonly refused?: string;
+}
+
+/** Where groups lie until the server has answered, in the order in which they came. Each call is on disk, or fails. */
+export interface OutboxStore {
+  readonly add: (group: UnsentGroup) => Promise<void>;
+  readonly all: () => Promise<readonly UnsentGroup[]>;
+  readonly remove: (ids: readonly string[]) => Promise<void>;
+  readonly refuse: (id: string, why: string) => Promise<void>;
+}
+
+/** What the server said to some entries: nothing where it is away. */
+export type Sent =
+  | { readonly kind: 'recorded' | 'signedOut' | 'away' }
+  | { readonly kind: 'refused'; readonly why: string };
+
+/** How a sending ended: with nothing left to send, or before. */
+export type SendingEnd = 'empty' | 'signedOut' | 'away';
+
+export interface OutboxParts {
+  readonly store: OutboxStore;
+  readonly send: (house: string, who: string, entries: readonly NewEntry[]) => Promise<Sent>;
+  /** Runs something while no other page of this device does. */
+  readonly alone: <Value>(run: () => Promise<Value>) => Promise<Value>;
+}
+
+/** So many entries are sent at once. */
+const MOST_AT_ONCE = 200;
+
+/**
+ * Sends what one person said and was not recorded yet, in order, several groups at once. A group that is refused is marked and
+ * the others go on; what the server does not answer to stays, with its ids, so that it is recorded once however often it is
+ * sent.
+ */
+export function sendUnsent({ store, send, alone }: OutboxParts, who: string): Promise<SendingEnd> {
+  return alone(async () => {
+    /** Of several that were refused together each is asked by itself. */
+    const apart = new Set<string>();
+    for (;;) {
+      const batch = nextBatch(await store.all(), who, apart);
+      const [first] = batch;
+      if (!first) return 'empty';
+      const answer = await send(
+        first.house,
+        who,
+        batch.flatMap(({ entries }) => entries),
+      );
+      const ids = batch.map(({ id }) => id);
+      if (answer.kind === 'recorded') await store.remove(ids);
+      else if (answer.kind !== 'refused') return answer.kind;
+      else if (batch.length === 1) await store.refuse(first.id, answer.why);
+      else for (const id of ids) apart.add(id);
+    }
+  });
+}
+
+/** The first of what somebody has to send, with what follows it in the same house. */
+function nextBatch(groups: readonly UnsentGroup[], who: string, apart: ReadonlySet<string>): readonly UnsentGroup[] {
+  const open = groups.filter((group) => group.who === who && group.refused === undefined);
+  const [first] = open;
+  if (!first || apart.has(first.id)) return open.slice(0, 1);
+  const batch: UnsentGroup[] = [];
+  let entries = 0;
+  for (const group of open) {
+    entries += group.entries.length;
+    const goesAlong = group.house === first.house && !apart.has(group.id) && entries <= MOST_AT_ONCE;
+    if (batch.length > 0 && !goesAlong) break;
+    batch.push(group);
+  }
+  return batch;
+}

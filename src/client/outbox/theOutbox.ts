@@ -1,0 +1,132 @@
+import type { NewEntry } from '@/core/log/entry';
+import { ENTRY_VERSION } from '@/core/log/liftEntry';
+import { post } from '../sendCommand';
+import { deviceStore } from './deviceStore';
+import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup } from './outbox';
+
+/** What waits on this device, as pages show it. */
+export interface OutboxState {
+  readonly groups: readonly UnsentGroup[];
+  /** How the last sending ended. */
+  readonly end: SendingEnd;
+}
+
+const NAME = 'oak-outbox';
+const PATIENCE_MS = 20_000;
+const [SOONEST_MS, LATEST_MS] = [2000, 60_000];
+
+let state: OutboxState = { groups: [], end: 'empty' };
+const listeners = new Set<() => void>();
+let timer: ReturnType<typeof setTimeout> | undefined;
+let wait = SOONEST_MS;
+let sender: string | undefined;
+let channel: BroadcastChannel | undefined;
+
+/** Tells a listener when something came or went, here or in another tab. */
+export function listenToOutbox(listener: () => void): () => void {
+  listeners.add(listener);
+  return () => void listeners.delete(listener);
+}
+
+export const outboxState = (): OutboxState => state;
+export const EMPTY_OUTBOX: OutboxState = state;
+
+/**
+ * From now on sends what somebody said on this device: at once, when there is a network again, and from time to time.
+ *
+ * @param who the person who is signed in; undefined where nobody knows it
+ */
+export function startOutbox(who: string | undefined): void {
+  sender = who ?? sender;
+  if (!channel && 'BroadcastChannel' in window) {
+    channel = new BroadcastChannel(NAME);
+    channel.onmessage = () => void look();
+    window.addEventListener('online', () => void sendNow());
+    document.addEventListener('visibilitychange', () => {
+      if (document.visibilityState === 'visible') void sendNow();
+    });
+  }
+  void sendNow();
+}
+
+/** What became of something said: kept where this device will send it, away where nobody has it. */
+export type Said = Sent | { readonly kind: 'kept' };
+
+/**
+ * Keeps on this device what the person who is signed in says, sends it behind what waits already, and tells what became of it.
+ * Where the browser keeps nothing it is only sent.
+ *
+ * @param id of all of it; said again with the same one it is the same
+ */
+export async function sayToServer(id: string, house: string, entries: readonly NewEntry[]): Promise<Said> {
+  const who = sender;
+  if (who === undefined) return sendEntries(house, undefined, entries);
+  try {
+    const known = (await deviceStore.all()).some((group) => group.id === id);
+    if (!known) await deviceStore.add({ id, house, who, entries });
+  } catch {
+    return sendEntries(house, who, entries);
+  }
+  const end = await sendNow();
+  const left = state.groups.find((group) => group.id === id);
+  if (!left) return { kind: 'recorded' };
+  if (left.refused !== undefined) {
+    await dropUnsent(id);
+    return { kind: 'refused', why: left.refused };
+  }
+  return { kind: end === 'signedOut' ? 'signedOut' : 'kept' };
+}
+
+/** Sends all that waits; tries again later where the server does not answer. */
+export async function sendNow(): Promise<SendingEnd> {
+  clearTimeout(timer);
+  const who = sender;
+  if (who === undefined) return state.end;
+  const end = await sendUnsent({ store: deviceStore, send: sendEntries, alone }, who).catch(() => 'empty' as const);
+  await look(end);
+  if (end === 'away') timer = setTimeout(() => void sendNow(), wait);
+  wait = end === 'away' ? Math.min(LATEST_MS, 2 * wait) : SOONEST_MS;
+  return end;
+}
+
+/** Gives up on a group. */
+export async function dropUnsent(id: string): Promise<void> {
+  await deviceStore.remove([id]);
+  await look();
+}
+
+/** Reads what waits and tells everybody. */
+async function look(end: SendingEnd = state.end): Promise<void> {
+  const groups = await deviceStore.all().catch(() => state.groups);
+  const isSame = end === state.end && JSON.stringify(groups) === JSON.stringify(state.groups);
+  if (isSame) return;
+  const isOwnNews = end !== state.end || groups.length !== state.groups.length;
+  state = { groups, end };
+  for (const listener of listeners) listener();
+  if (isOwnNews) channel?.postMessage('changed');
+}
+
+const alone = <Value>(run: () => Promise<Value>): Promise<Value> =>
+  navigator.locks ? (navigator.locks.request(NAME, run) as Promise<Value>) : run();
+
+/** One request; what is no answer of the application is none. */
+async function sendEntries(house: string, who: string | undefined, entries: readonly NewEntry[]): Promise<Sent> {
+  try {
+    const response = await post(
+      '/api/entries',
+      {
+        house,
+        ...(who === undefined ? {} : { as: who }),
+        entries: entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
+      },
+      AbortSignal.timeout(PATIENCE_MS),
+    );
+    if (response.ok) return { kind: 'recorded' };
+    if (response.status === 401) return { kind: 'signedOut' };
+    const { message }: { message?: string } = await response.json().catch(() => ({}));
+    // Only an answer of ours says that nothing was recorded.
+    return response.status < 500 && message !== undefined ? { kind: 'refused', why: message } : { kind: 'away' };
+  } catch {
+    return { kind: 'away' };
+  }
+}

@@ -1,0 +1,78 @@
+import type { UnsentGroup } from '@/client/outbox/outbox';
+import type { NewEntry } from '@/core/log/entry';
+import { Dialog } from '../Dialog';
+import { CLASS_NAMES, PASS_NAMES } from '../state/words';
+
+/** What waits on this device, and what the server would not have. */
+export function UnsentDialog({
+  groups,
+  others,
+  note,
+  sendNow,
+  drop,
+  close,
+}: {
+  readonly groups: readonly UnsentGroup[];
+  /** How many are of somebody else who used this device. */
+  readonly others: number;
+  readonly note: string;
+  readonly sendNow: () => void;
+  readonly drop: (id: string) => void;
+  readonly close: () => void;
+}) {
+  return (
+    <Dialog title="Not sent yet" close={close}>
+      <p className="text-muted">{note}</p>
+      <ul className="divide-y divide-base-300">
+        {groups.map((group) => (
+          <li key={group.id} className="py-2">
+            <p className="font-semibold">{[...new Set(group.entries.map(entryWords))].join(', ')}</p>
+            <p className="text-sm text-muted">{group.entries[0]?.room}</p>
+            {group.refused !== undefined && (
+              <div className="mt-1 flex flex-wrap items-center gap-2">
+                <p role="alert" className="flex-1 text-error">
+                  Refused: {group.refused}
+                </p>
+                <button type="button" className="btn btn-sm" onClick={() => drop(group.id)}>
+                  Give it up
+                </button>
+              </div>
+            )}
+          </li>
+        ))}
+      </ul>
+      {others > 0 && (
+        <p>{others} more are of somebody else who used this device: they are sent when they sign in here again.</p>
+      )}
+      <div className="modal-action">
+        <button type="button" className="btn" onClick={close}>
+          Close
+        </button>
+        <button type="button" className="btn btn-primary" onClick={sendNow}>
+          Send now
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+/** What an entry says, in a few words. */
+function entryWords(entry: NewEntry): string {
+  return entry.kind === 'coat'
+    ? `${PASS_NAMES[entry.payload.key]} of ${CLASS_NAMES[entry.payload.class].toLowerCase()}`
+    : KIND_WORDS[entry.kind];
+}
+
+const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = {
+  sanded: 'Sanded',
+  sealed: 'Sealed',
+  checked: 'Checked',
+  handedOver: 'Handed over',
+  assigned: 'Handed out',
+  held: 'Held',
+  released: 'Released',
+  fan: 'A fan',
+  item: 'Something wrong',
+  itemClosed: 'Mended',
+  void: 'Taken back',
+};

@@ -1,0 +1,55 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { dropUnsent, sendNow, startOutbox } from '@/client/outbox/theOutbox';
+import { useOutbox } from '@/client/outbox/useOutbox';
+import { plural } from '../plural';
+import { UnsentDialog } from './UnsentDialog';
+
+/**
+ * How much of what was said on this device the server does not have yet; it sends it. Pressed, it shows what, and what was
+ * refused.
+ *
+ * @param who the person who is signed in
+ */
+export function UnsentMark({ who }: { readonly who: string }) {
+  const { groups, end } = useOutbox();
+  const [open, setOpen] = useState(false);
+  useEffect(() => startOutbox(who), [who]);
+  const own = groups.filter((group) => group.who === who);
+  const refused = own.filter((group) => group.refused !== undefined).length;
+  const others = groups.length - own.length;
+  if (groups.length === 0) return null;
+  const words = [
+    own.length > refused ? `${own.length - refused} unsent` : '',
+    refused > 0 ? `${refused} refused` : '',
+    own.length === 0 ? `${others} unsent of somebody else` : '',
+  ].filter(Boolean);
+  return (
+    <>
+      <span role="status">
+        <button
+          type="button"
+          className={`btn btn-sm rounded-full ${refused > 0 ? 'btn-error' : 'btn-warning'}`}
+          onClick={() => setOpen(true)}
+        >
+          <span aria-hidden="true">{refused > 0 ? '✕' : '▲'}</span> {words.join(', ')}
+        </button>
+      </span>
+      {open && (
+        <UnsentDialog
+          groups={own}
+          others={others}
+          note={
+            end === 'signedOut'
+              ? 'You are signed out: sign in, and they are sent.'
+              : `${plural(own.length, 'piece')} of news on this device. They are sent by themselves when the server answers, and survive a closed browser.`
+          }
+          sendNow={() => void sendNow()}
+          drop={(id) => void dropUnsent(id)}
+          close={() => setOpen(false)}
+        />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,113 @@
+'use client';
+
+import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
+import { type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
+import { HouseProvider } from '@/client/HouseContext';
+import { type SeenHouse, seenHouses } from '@/client/outbox/deviceStore';
+import { startOutbox } from '@/client/outbox/theOutbox';
+import { useOutbox } from '@/client/outbox/useOutbox';
+import type { AwayHouse } from '@/contract/away';
+import { GlyphParts } from '@/ui/section/GlyphParts';
+import { sectionsOf } from '@/ui/section/sectionsOf';
+import { spanWords } from '@/ui/when';
+import { AwayHeader } from './AwayHeader';
+import { useServerBack } from './useServerBack';
+
+const HOUR_MS = 3_600_000;
+/** Clocks on the page go on at this pace. */
+const LOOK_EVERY_MS = 30_000;
+
+/** A house as this device knows it, worked out here: the list of the day and the board, with what was said since. */
+export function AwayView({
+  pages,
+}: {
+  readonly pages: Readonly<Record<AwayStation, (of: AwayHousePage) => ReactNode>>;
+}) {
+  const [houses, setHouses] = useState<readonly SeenHouse[]>();
+  const [path, setPath] = useState('');
+  const [at, setAt] = useState(0);
+  const { groups } = useOutbox();
+  const showAnew = useCallback(() => setAt(Date.now()), []);
+  useEffect(() => {
+    setPath(window.location.pathname);
+    showAnew();
+    const timer = setInterval(showAnew, LOOK_EVERY_MS);
+    seenHouses()
+      .catch(() => [])
+      .then((found) => {
+        setHouses(found);
+        startOutbox(found[0]?.house.me.id);
+      });
+    return () => clearInterval(timer);
+  }, [showAnew]);
+  const isBack = useServerBack();
+  const [, , id, station] = path.split('/');
+  const seen = houses?.find(({ house }) => house.id === id);
+  const shown = station === 'board' || station === 'my-day' ? station : undefined;
+  if (!houses) return <p className="p-6">Looking at what this device keeps…</p>;
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <AwayHeader seen={seen} station={shown} age={seen ? ageWords(at - seen.seenAt) : undefined} isBack={isBack} />
+      {seen && shown ? (
+        <HousePage seen={seen} groups={groups} at={at} showAnew={showAnew} page={pages[shown]} />
+      ) : (
+        <main className="mx-auto w-full max-w-xl space-y-4 p-4">
+          <h1>No connection</h1>
+          <p>
+            {houses.length === 0
+              ? 'This device keeps no house yet. Open one while the server answers.'
+              : 'This page needs the server. These work without it:'}
+          </p>
+          <ul className="space-y-2">
+            {houses.map(({ house }) => (
+              <li key={house.id} className="sheet flex flex-wrap items-center gap-2 p-4">
+                <span className="flex-1 font-semibold">{house.head.name}</span>
+                <a className="btn btn-lg" href={`/h/${house.id}/my-day`}>
+                  My day
+                </a>
+                <a className="btn btn-lg" href={`/h/${house.id}/board`}>
+                  Coat board
+                </a>
+              </li>
+            ))}
+          </ul>
+        </main>
+      )}
+    </div>
+  );
+}
+
+/** A house as this device works it out, for one of its pages. */
+export interface AwayHousePage extends AwaySite {
+  readonly house: AwayHouse;
+  /** ms since 1970, by the server's clock as far as this device's goes. */
+  readonly now: number;
+}
+export type AwayStation = 'board' | 'my-day';
+
+function HousePage({
+  seen,
+  groups,
+  at,
+  showAnew,
+  page,
+}: {
+  readonly seen: SeenHouse;
+  readonly groups: ReturnType<typeof useOutbox>['groups'];
+  readonly at: number;
+  readonly showAnew: () => void;
+  readonly page: (of: AwayHousePage) => ReactNode;
+}) {
+  const { house } = seen;
+  const now = document.documentElement.dataset.clock === 'stopped' ? house.made : serverTime(seen, at);
+  const worked = useMemo(() => awaySite(house, groups, now), [house, groups, now]);
+  const context = useMemo(() => ({ id: house.id, showAnew }), [house, showAnew]);
+  return (
+    <HouseProvider house={context}>
+      <GlyphParts sections={sectionsOf(worked.site)} />
+      {page({ ...worked, house, now })}
+    </HouseProvider>
+  );
+}
+
+const ageWords = (ms: number): string => (ms < 60_000 ? 'just now' : `${spanWords(ms / HOUR_MS)} ago`);

@@ -1,0 +1,192 @@
+import type { BrowserContext, Page } from '@playwright/test';
+import type { Entry } from '../../src/core/log/entry';
+import { HouseLog } from '../../src/core/log/houseLog';
+import { ownServer } from './ownServer';
+import { startServer } from './server';
+import { expect, test as siteTest } from './site';
+import { query } from './testDatabase';
+
+/** A server that a test may take away and bring back, with a house of its own. */
+interface Away {
+  readonly url: string;
+  /** The address of the house's pages. */
+  readonly house: string;
+  readonly database: string;
+  readonly houseId: string;
+  readonly stop: () => Promise<void>;
+  readonly start: () => Promise<void>;
+}
+
+const test = siteTest.extend<{ away: Away }>({
+  away: async ({ site }, use, { testId }) => {
+    const { database, houseId, url, stop } = await ownServer(`away_${testId.replaceAll('-', '_')}`, site.clock);
+    let running: (() => Promise<void>) | undefined = stop;
+    const away: Away = {
+      url,
+      house: `${url}/h/${houseId}`,
+      database,
+      houseId,
+      stop: async () => {
+        await running?.();
+        running = undefined;
+      },
+      start: async () => {
+        running = (await startServer(database, site.clock, Number(new URL(url).port))).stop;
+      },
+    };
+    await use(away);
+    await running?.();
+    await query(`DROP DATABASE ${database} WITH (FORCE)`);
+  },
+});
+test.use({ serviceWorkers: 'allow' });
+
+const PHONE = { viewport: { width: 390, height: 844 } };
+
+/** Signs in on a phone, opens a page of the house, and waits until the phone could do without the server. */
+async function openAndKeep(phone: BrowserContext, name: string, { url, house }: Away): Promise<Page> {
+  const page = await phone.newPage();
+  await page.request.post(`${url}/api/commands/signIn`, { data: { name, password: 'oak-demo' } });
+  const seen = page.waitForResponse((response) => response.url().endsWith('/seen') && response.ok());
+  await page.goto(`${house}/my-day`);
+  await (await seen).finished();
+  await page.waitForFunction(async () => {
+    if (!navigator.serviceWorker.controller) return false;
+    const open = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open('oak-tally');
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(request.error);
+    });
+    const count = await new Promise<number>((resolve) => {
+      const request = open.transaction('seen').objectStore('seen').count();
+      request.onsuccess = () => resolve(request.result);
+    });
+    open.close();
+    return count > 0;
+  });
+  return page;
+}
+const noConnection = (page: Page) => expect(page.getByText('No connection')).toBeVisible();
+const unsent = (page: Page) => page.getByRole('button', { name: / unsent/ });
+/** The page is the server's. */
+const isServed = (page: Page) => expect(page.getByRole('button', { name: /^Sign out/ })).toBeVisible();
+const jobNow = (page: Page) => page.getByRole('region', { name: 'Now' });
+
+test('a list is gone on with without a server, over a closed browser, and recorded once', async ({ browser, away }) => {
+  const entriesNow = () => query<{ id: string }>('SELECT id FROM entries ORDER BY seq', away.database);
+  const before = await entriesNow();
+  const phones: BrowserContext[] = [];
+  const pages: Page[] = [];
+  for (const name of ['Petra', 'Tobin']) {
+    const phone = await browser.newContext(PHONE);
+    phones.push(phone);
+    pages.push(await openAndKeep(phone, name, away));
+  }
+  await away.stop();
+  for (const [index, phone] of phones.entries()) {
+    const page = pages[index] as Page;
+    const title = await jobNow(page).getByRole('heading').textContent();
+    const room = await jobNow(page)
+      .getByText(/^Now, /)
+      .textContent();
+    await jobNow(page).getByRole('button', { name: 'Done' }).click();
+    // The device goes on by itself: what was said counts, and something else is to be done.
+    await noConnection(page);
+    await expect(unsent(page)).toContainText('1 unsent');
+    await expect(page.getByText(`${room}${title}`)).toHaveCount(0);
+    await page.close();
+
+    const again = await phone.newPage();
+    await again.goto(`${away.house}/my-day`);
+    await noConnection(again);
+    await expect(unsent(again)).toContainText('1 unsent');
+    await again.getByRole('link', { name: 'Coat board' }).click();
+    await expect(again.getByRole('heading', { name: 'Coat board' })).toBeAttached();
+    await noConnection(again);
+    // A page that needs the server says so, and what does not.
+    await again.goto(`${away.house}/coats`);
+    await expect(again.getByText('This page needs the server')).toBeVisible();
+    await again.getByRole('link', { name: 'My day' }).first().click();
+    await expect(again.getByRole('heading', { name: 'My day' })).toBeVisible();
+    pages[index] = again;
+  }
+
+  await away.start();
+  for (const page of pages) {
+    await page.evaluate(() => window.dispatchEvent(new Event('online')));
+    // What waits is sent, and the page is the server's again.
+    await isServed(page);
+    await expect(unsent(page)).toHaveCount(0);
+  }
+  const after = await entriesNow();
+  expect(after.length).toBeGreaterThan(before.length + 1);
+
+  // Both devices know of the house what the server does, to the byte.
+  const states: string[] = [];
+  for (const phone of phones) {
+    const answer = await phone.request.get(`${away.house}/seen`);
+    const { entries }: { entries: readonly Entry[] } = await answer.json();
+    const log = new HouseLog();
+    log.add(entries);
+    states.push(JSON.stringify([...log.states()]));
+    expect(entries.map(({ id }) => id)).toEqual(expect.arrayContaining(after.slice(before.length).map(({ id }) => id)));
+  }
+  expect(states[0]).toBe(states[1]);
+});
+
+test('what the server refuses is said where it was said, and the others go on', async ({ browser, away }) => {
+  const page = await openAndKeep(await browser.newContext(PHONE), 'Petra', away);
+  await away.stop();
+  const room = (
+    await jobNow(page)
+      .getByText(/^Now, /)
+      .textContent()
+  )?.replace('Now, ', '');
+  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await noConnection(page);
+  const note = page.getByLabel(/^Note something wrong in/);
+  await note.fill('Switch box stands proud');
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await expect(unsent(page)).toContainText('2 unsent');
+  // Somebody takes the first one's room away meanwhile, for good.
+  await query(`DELETE FROM rooms WHERE room->>'name' = '${room}'`, away.database);
+  await away.start();
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await page.getByRole('button', { name: /refused/ }).click();
+  const dialog = page.getByRole('dialog', { name: 'Not sent yet' });
+  await expect(dialog.getByRole('alert')).toContainText('Refused: The house has no room');
+  await dialog.getByRole('button', { name: 'Give it up' }).click();
+  await expect(dialog.getByRole('alert')).toHaveCount(0);
+  const [item] = await query<{ count: string }>(
+    "SELECT count(*) FROM entries WHERE payload->>'text' = 'Switch box stands proud'",
+    away.database,
+  );
+  expect(item?.count).toBe('1');
+});
+
+test('signing out with something unsent warns, and takes what was kept of houses away', async ({ browser, away }) => {
+  const phone = await browser.newContext(PHONE);
+  const page = await openAndKeep(phone, 'Petra', away);
+  await page.route('**/api/entries', (route) => route.abort());
+  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await expect(unsent(page)).toContainText('1 unsent');
+  await page.getByRole('button', { name: 'Sign out Petra' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Sign out' });
+  await expect(dialog.getByRole('alert')).toContainText('1 unsent');
+  await dialog.getByRole('button', { name: 'Sign out all the same' }).click();
+  await page.waitForURL(/signin/);
+  await away.stop();
+  await page.goto(`${away.house}/my-day`);
+  await expect(page.getByText('This device keeps no house yet')).toBeVisible();
+  // What was said is still there, and is sent once its writer is back.
+  await away.start();
+  await page.unroute('**/api/entries');
+  const [before] = await query<{ count: string }>('SELECT count(*) FROM entries', away.database);
+  await page.request.post(`${away.url}/api/commands/signIn`, { data: { name: 'Petra', password: 'oak-demo' } });
+  await page.goto(`${away.house}/my-day`);
+  await isServed(page);
+  await expect
+    .poll(async () => (await query<{ count: string }>('SELECT count(*) FROM entries', away.database))[0]?.count)
+    .not.toBe(before?.count);
+  await expect(unsent(page)).toHaveCount(0);
+});
