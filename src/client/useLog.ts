@@ -87,4 +87,4 @@ function goOnAway(): void {
   if (isController && AWAY_PAGES.test(window.location.pathname)) window.location.reload();
 }
 /** What works without a server. */
-const AWAY_PAGES = /^\/h\/[^/]+\/(my-day|board)$/;
+const AWAY_PAGES = /^\/h\/[^/]+\/(my-day|board|walk)$/;

@@ -20,11 +20,11 @@ const AIR_DAYS = 21;
 export async function awayHouse(house: string): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
-  if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew takes a house along.');
   const id = house.toLowerCase();
   if (!z.uuid().safeParse(id).success) return refuse(404, 'There is no such house.');
   return inFirm(person.firm, async () => {
     if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
+    if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew takes a house along.');
     const [{ site, now, timeZone, people, log }, calendar] = await Promise.all([loadSite(id), hasCalendar(person.id)]);
     const airs = new Map<string, { readonly place: number; readonly steps: readonly SourcedAir[] }>();
     const airOf = site.rooms.map(({ room, air: { steps } }) => {

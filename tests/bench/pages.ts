@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { cookieOf } from '../../scripts/setup/served.mjs';
+import { awaySite } from '../../src/client/away/awaySite';
+import type { AwayHouse } from '../../src/contract/away';
 import { closeConnection } from '../../src/db/connection';
 import { firm, inFirm } from '../../src/db/firm';
 import { addHouse } from '../../src/db/houses';
@@ -22,6 +24,8 @@ const VIEWS = [
   ['My day', '/my-day'],
   ['Coats', '/coats'],
 ] as const;
+/** What a device shows where no server answers. */
+const AWAY = '/away';
 /** Characters of the last answer of each page. */
 const sizes = new Map<string, number>();
 const base = `http://127.0.0.1:${process.argv[2]}`;
@@ -59,9 +63,12 @@ async function main(): Promise<void> {
   }
   await timeEntries(houseOf(60, 0), cookie, 'without entries');
   await timeEntries(houseOf(60, 20_000), cookie, 'with 20,000 entries');
+  process.stdout.write('\nA house on a device, without a server (at most 5 MB kept, and 1 s to the page)\n');
+  for (const rooms of ROOMS)
+    for (const entries of ENTRIES) await timeAway(houseOf(rooms, entries), cookie, `${rooms}, ${entries}`);
   process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB)\n');
-  for (const [name, path] of [...VIEWS, ['Tally', '/tally'] as const]) {
-    const size = await scriptOf(`/h/${houseOf(10, 0)}${path}`, cookie);
+  for (const [name, path] of [...VIEWS, ['Tally', '/tally'] as const, ['Without', AWAY] as const]) {
+    const size = await scriptOf(path === AWAY ? path : `/h/${houseOf(10, 0)}${path}`, cookie);
     process.stdout.write(`  ${name.padEnd(12)} ${Math.round(size / 1024)} kB\n`);
   }
 }
@@ -99,6 +106,18 @@ async function timeEntries(house: string, cookie: string, words: string): Promis
   const more = median(pages) - page;
   process.stdout.write(
     `  one entry, 60 rooms ${words}: ${median(writes).toFixed(0)} ms to record, ${more.toFixed(0)} ms more for the page after it\n`,
+  );
+}
+
+/** How much a device keeps of a house, and how long it takes to work it out for the first time. */
+async function timeAway(house: string, cookie: string, words: string): Promise<void> {
+  const text = await (await fetch(`${base}/h/${house}/seen`, { headers: { cookie } })).text();
+  const start = performance.now();
+  const seen: AwayHouse = JSON.parse(text);
+  awaySite(seen, [], seen.made);
+  const ms = performance.now() - start;
+  process.stdout.write(
+    `  ${words.padEnd(16)}${(text.length / 1e6).toFixed(2)} MB kept, ${ms.toFixed(0)} ms to work it out\n`,
   );
 }
 

@@ -16,6 +16,7 @@ const VIEWS = [
   '/hand-over',
   '/hand-over/coat-closet',
   '/my-day',
+  '/walk',
 ];
 
 const THEMES = ['oak-day', 'oak-night'] as const;

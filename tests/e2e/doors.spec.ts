@@ -15,7 +15,7 @@ const pagesOf = (house: string): readonly string[] =>
 
 /** What only somebody who is signed in may read. */
 const WITHIN = /Gannet Point|Boot room|Bunk room|Petra|Copy for|rolls|pails/;
-const PUBLIC = ['/signin', '/setup'];
+const PUBLIC = ['/signin', '/setup', '/away'];
 
 /** As the browser asks for the parts of a page when it has the layouts already. */
 function partsRequest(path: string): Record<string, string> {
@@ -82,8 +82,8 @@ test('nobody reads anything of a house that is not theirs, whatever the cookie a
         if (WITHIN.test(await answer.text())) read.push(`${kind}: ${path} ${Object.keys(headers).length}`);
       }
     }
-    expect((await outside.get(`${house}/file`)).status(), kind).toBe(file);
-    expect((await outside.get(`${house}/pieces?room=bath`)).status(), kind).toBe(file);
+    for (const told of ['file', 'pieces?room=bath', 'plan', 'seen'])
+      expect((await outside.get(`${house}/${told}`)).status(), `${kind} ${told}`).toBe(file);
     expect(await (await outside.get('/api/live/marks')).text(), kind).not.toContain(house.slice('/h/'.length));
     await outside.dispose();
   }
@@ -172,6 +172,8 @@ test('every answer says what a browser may do with it, and a page runs only its 
     '/api/health',
     `${house}/file`,
     `${house}/pieces?room=bath`,
+    `${house}/seen`,
+    '/service-worker',
     '/icon.svg',
     '/nowhere',
   ]) {

@@ -221,6 +221,7 @@ test('a builder sees when it is done, and of the crew no more than before', asyn
   await signIn(page, 'Builder');
   await page.goto(house);
   await expect(page.getByRole('region', { name: 'Finish' })).toContainText('By the plan all is done');
+  expect((await page.request.get(`${house}/seen`)).status()).toBe(403);
   const told = await (await page.request.get(`${house}/plan`)).text();
   expect(told).not.toContain('Tobin');
   await page.goto(`${house}/run`);

@@ -52,6 +52,11 @@ test('entries are refused with the place and the reason, and never with a fault'
   expect((await post({ house: id, entries: [entry] }))[0]).toBe(200);
   expect((await post({ house: id, entries: [entry] }))[0]).toBe(200);
   expect((await post({ house: id, entries: [{ ...entry, room: 'bath' }] }))[0]).toBe(409);
+  // What somebody else said on this device is not said by who is signed in.
+  expect(await post({ house: id, as: randomUUID(), entries: [coat()] })).toEqual([
+    401,
+    'You are signed in as somebody else than who said this.',
+  ]);
   expect(
     await post({
       house: id,

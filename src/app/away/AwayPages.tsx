@@ -5,9 +5,11 @@ import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
 import { MyDayView } from '@/views/myday/MyDayView';
+import { WalkView } from '@/views/walk/WalkView';
+import { walkRows, wasRight } from '@/views/walk/walkRows';
 
 /** The pages that a device shows by itself, by the same views as the server's. */
-export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board }} />;
+export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board, walk: Walk }} />;
 
 const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, now }: AwayHousePage) => (
   <MyDayView
@@ -32,5 +34,16 @@ const Board = ({ house: { me, timeZone, people }, site, log, now }: AwayHousePag
     role={me.role}
     me={me.id}
     crew={crewOf(people)}
+  />
+);
+
+const Walk = ({ house: { id, me, timeZone, people }, site, now }: AwayHousePage) => (
+  <WalkView
+    houseId={id}
+    rows={walkRows(site, now, timeZone, new Map(people.map((person) => [person.id, person.name])))}
+    right={wasRight(site)}
+    now={now}
+    timeZone={timeZone}
+    works={me.role !== 'viewer'}
   />
 );

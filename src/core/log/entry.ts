@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { SUBSTRATES } from '../air/dryingHours';
+import { FOUND } from '../drying/touch';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { levelSchema } from '../room/levelSchema';
@@ -163,6 +164,12 @@ const sentEntry = z.discriminatedUnion('kind', [
     kind: z.literal('fan'),
     payload: z.strictObject({ speed: z.number().min(0, 'must be 0 or more').max(10, 'must be at most 10 m/s') }),
   }),
+  /** A thumb on a wet coat: of a class, or of the whole room. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('touched'),
+    payload: z.strictObject({ class: z.enum(COATED_CLASSES).optional(), found: z.enum(FOUND) }),
+  }),
   z.strictObject({ ...inRoom, kind: z.literal('item'), payload: z.strictObject({ text: someText }) }),
   z.strictObject({
     ...inRoom,
@@ -216,4 +223,4 @@ export const whoDid = (entry: Entry): readonly string[] =>
   ('ranBy' in entry.payload ? entry.payload.ranBy : undefined) ?? [entry.by];
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
-export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'sealed', 'fan', 'item', 'void'];
+export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'sealed', 'fan', 'touched', 'item', 'void'];

@@ -1,4 +1,6 @@
 import type { FanFrom } from '../air/roomAir';
+import type { Found } from '../drying/touch';
+import type { CoatedClass } from '../method/coat';
 import { type Block, workOn } from '../work/block';
 import { type CoatEntry, type Entry, whoDid } from './entry';
 
@@ -12,6 +14,12 @@ export interface OpenItem extends Mark {
   readonly id: string;
   readonly text: string;
   readonly closed: Mark | undefined;
+}
+
+/** What a thumb found: on the coats of a class, or on those of the room. */
+export interface Touched extends Mark {
+  readonly class: CoatedClass | undefined;
+  readonly found: Found;
 }
 
 /** To whom work was given and for which day; to nobody where it was let go. */
@@ -38,6 +46,8 @@ export interface RoomState {
   readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
   /** Air set moving over the walls, in order of time. */
   readonly fans: readonly FanFrom[];
+  /** What thumbs found on wet coats, in order of time. */
+  readonly touched: readonly Touched[];
 }
 
 export const NOTHING_YET: RoomState = {
@@ -51,6 +61,7 @@ export const NOTHING_YET: RoomState = {
   handedOver: undefined,
   held: undefined,
   fans: [],
+  touched: [],
 };
 
 /** Who has a room at an instant (ms since 1970): until somebody releases it, or until the time that was said. */
@@ -147,6 +158,11 @@ function applied(state: RoomState, entry: Entry): RoomState {
       return { ...state, held: undefined };
     case 'fan':
       return { ...state, fans: [...state.fans, { from: Date.parse(entry.at), speed: entry.payload.speed }] };
+    case 'touched':
+      return {
+        ...state,
+        touched: [...state.touched, { ...mark, class: entry.payload.class, found: entry.payload.found }],
+      };
     case 'item':
       return {
         ...state,

@@ -34,11 +34,14 @@ const LAST_INSTANT = 8.64e15;
  */
 export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: number): PlanInput {
   const { crew, people, timeZone, dates } = ground;
-  const airs = new Map<string, { readonly place: number; readonly steps: readonly AirFrom[] }>();
+  const airs = new Map<
+    string,
+    { readonly place: number; readonly steps: readonly AirFrom[]; readonly slowness: number }
+  >();
   const airOf = (room: RoomSite): number => {
-    const steps = airAhead(room, now);
-    const key = JSON.stringify(steps);
-    const known = airs.get(key) ?? { place: airs.size, steps };
+    const [steps, slowness] = [airAhead(room, now), room.air.slowness ?? 1];
+    const key = JSON.stringify([steps, slowness]);
+    const known = airs.get(key) ?? { place: airs.size, steps, slowness };
     airs.set(key, known);
     return known.place;
   };
@@ -73,6 +76,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
     timeZone,
     rooms: planned,
     airs: [...airs.values()].map(({ steps }) => steps),
+    slowness: [...airs.values()].map(({ slowness }) => slowness),
     items,
     people,
     crew,

@@ -14,6 +14,7 @@ import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
+import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
 
 /** One room with all that is known of it. */
@@ -31,7 +32,9 @@ export interface RoomSite {
   readonly coats: readonly RoomCoat[];
   readonly tasks: readonly Task[];
   readonly state: RoomState;
+  /** The clock of its air, corrected by what thumbs found. */
   readonly air: RoomAirClock;
+  readonly felt: FeltAir;
   readonly standing: RoomStanding;
   /** The part of the coating that is done, by hours, 0–1. */
   readonly progress: number;
@@ -78,7 +81,8 @@ export function siteOf(
     );
     all += whole;
     done += run;
-    const air = airOf(room.id, state.fans);
+    const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
+    const air = felt.clock;
     return {
       room,
       level: method.level,
@@ -92,6 +96,7 @@ export function siteOf(
       tasks,
       state,
       air,
+      felt,
       standing: worked ? whatNow(coats, method, state, applied, air, now) : TOO_LARGE,
       progress: whole === 0 ? 0 : run / whole,
     };

@@ -72,6 +72,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   held: 'Held',
   released: 'Released',
   fan: 'A fan',
+  touched: 'Touched',
   item: 'Something wrong',
   itemClosed: 'Mended',
   void: 'Taken back',

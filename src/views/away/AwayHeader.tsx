@@ -7,6 +7,7 @@ import { useOutbox } from '@/client/outbox/useOutbox';
 import { Sign } from '@/ui/Sign';
 import { ThemeButton } from '@/ui/shell/ThemeButton';
 import { UnsentMark } from '@/ui/shell/UnsentMark';
+import { AWAY_STATIONS, type AwayStation, STATION_NAMES } from './stations';
 
 /** Above a page that the device shows by itself: which house, how old what is known of it is, and what waits to be sent. */
 export function AwayHeader({
@@ -16,7 +17,7 @@ export function AwayHeader({
   isBack,
 }: {
   readonly seen: SeenHouse | undefined;
-  readonly station: 'board' | 'my-day' | undefined;
+  readonly station: AwayStation | undefined;
   /** How long ago it was seen. */
   readonly age: string | undefined;
   readonly isBack: boolean;
@@ -53,14 +54,14 @@ export function AwayHeader({
         )}
         {seen && (
           <nav aria-label="Without a connection" className="flex gap-2">
-            {(['my-day', 'board'] as const).map((path) => (
+            {AWAY_STATIONS.map((path) => (
               <a
                 key={path}
                 href={`/h/${seen.house.id}/${path}`}
                 aria-current={path === station ? 'page' : undefined}
                 className={`btn ${path === station ? 'btn-neutral' : ''}`}
               >
-                {path === 'my-day' ? 'My day' : 'Coat board'}
+                {STATION_NAMES[path]}
               </a>
             ))}
           </nav>

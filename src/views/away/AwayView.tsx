@@ -11,6 +11,7 @@ import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { spanWords } from '@/ui/when';
 import { AwayHeader } from './AwayHeader';
+import { AWAY_STATIONS, type AwayStation, STATION_NAMES } from './stations';
 import { useServerBack } from './useServerBack';
 
 const HOUR_MS = 3_600_000;
@@ -43,7 +44,7 @@ export function AwayView({
   const isBack = useServerBack();
   const [, , id, station] = path.split('/');
   const seen = houses?.find(({ house }) => house.id === id);
-  const shown = station === 'board' || station === 'my-day' ? station : undefined;
+  const shown = AWAY_STATIONS.find((own) => own === station);
   if (!houses) return <p className="p-6">Looking at what this device keeps…</p>;
   return (
     <div className="flex min-h-dvh flex-col">
@@ -62,12 +63,11 @@ export function AwayView({
             {houses.map(({ house }) => (
               <li key={house.id} className="sheet flex flex-wrap items-center gap-2 p-4">
                 <span className="flex-1 font-semibold">{house.head.name}</span>
-                <a className="btn btn-lg" href={`/h/${house.id}/my-day`}>
-                  My day
-                </a>
-                <a className="btn btn-lg" href={`/h/${house.id}/board`}>
-                  Coat board
-                </a>
+                {AWAY_STATIONS.map((own) => (
+                  <a key={own} className="btn btn-lg" href={`/h/${house.id}/${own}`}>
+                    {STATION_NAMES[own]}
+                  </a>
+                ))}
               </li>
             ))}
           </ul>
@@ -83,7 +83,6 @@ export interface AwayHousePage extends AwaySite {
   /** ms since 1970, by the server's clock as far as this device's goes. */
   readonly now: number;
 }
-export type AwayStation = 'board' | 'my-day';
 
 function HousePage({
   seen,

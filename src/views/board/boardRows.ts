@@ -125,7 +125,15 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
 const amountOf = (kind: CoatedClass, coats: RoomSite['coats']): number =>
   coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
 
-const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set(['coat', 'sanded', 'checked', 'handedOver', 'held']);
+const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
+  'coat',
+  'sanded',
+  'sealed',
+  'checked',
+  'handedOver',
+  'held',
+  'touched',
+]);
 
 /** The last things done that can be taken back, newest first. */
 export function recentEntries(
@@ -161,8 +169,11 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       const some = pieces ? `, ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}` : '';
       return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${some}${share}`;
     }
+    case 'touched':
+      return `${entry.payload.class ? CLASS_NAMES[entry.payload.class].toLowerCase() : 'all'} found ${entry.payload.found}`;
     case 'sanded':
-      return 'sanded';
+    case 'sealed':
+      return entry.kind;
     case 'checked':
       return `checked, level ${entry.payload.level}`;
     case 'handedOver':

@@ -68,6 +68,9 @@ function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people' |
   const stuck = site.rooms.filter(({ standing }) => standing.now.kind === 'stuck');
   return (
     <aside className="space-y-4" aria-label="What can be done">
+      <Link prefetch={false} href={`/h/${houseId}/walk`} className="btn btn-lg w-full">
+        Morning walk
+      </Link>
       <RoomList
         title="Go now"
         empty="Nothing can be coated or sanded right now."

@@ -1,0 +1,25 @@
+import type { Metadata } from 'next';
+import { mayAct } from '@/server/mayAct';
+import { visitHouse } from '@/server/visit';
+import { WalkView } from '@/views/walk/WalkView';
+import { walkRows, wasRight } from '@/views/walk/walkRows';
+
+export const metadata: Metadata = { title: 'Morning walk' };
+
+export default async function WalkPage({ params }: { readonly params: Promise<{ house: string }> }) {
+  const { house } = await params;
+  const { person, site, people, now, timeZone } = await visitHouse(house);
+  const works = mayAct(person, 'finisher');
+  // A builder is told of nobody.
+  const names = new Map(works ? people.map(({ id, name }) => [id, name] as const) : []);
+  return (
+    <WalkView
+      houseId={house}
+      rows={walkRows(site, now, timeZone, names)}
+      right={wasRight(site)}
+      now={now}
+      timeZone={timeZone}
+      works={works}
+    />
+  );
+}

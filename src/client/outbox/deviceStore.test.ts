@@ -1,0 +1,48 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { AwayHouse } from '@/contract/away';
+import { deviceStore, forgetSeen, keepSeen, seenHouses } from './deviceStore';
+import type { UnsentGroup } from './outbox';
+
+const group = (id: string): UnsentGroup => ({
+  id,
+  house: 'h1',
+  who: 'tobin',
+  entries: [{ id: `${id}.1`, room: 'hall', at: '2031-05-06T11:00:00.000Z', kind: 'released', payload: {} }],
+});
+const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
+
+describe('what a device keeps', () => {
+  beforeEach(async () => {
+    await deviceStore.remove(await idsOf());
+    await forgetSeen();
+  });
+
+  it('is in the order in which it came, and takes nothing twice', async () => {
+    for (const id of ['c', 'a', 'b']) await deviceStore.add(group(id));
+    expect(await idsOf()).toEqual(['c', 'a', 'b']);
+    await expect(deviceStore.add(group('a'))).rejects.toThrow();
+    expect(await idsOf()).toEqual(['c', 'a', 'b']);
+    await deviceStore.remove(['a', 'none']);
+    await deviceStore.add(group('a'));
+    expect(await idsOf()).toEqual(['c', 'b', 'a']);
+  });
+
+  it('marks what was refused where it stands', async () => {
+    for (const id of ['a', 'b']) await deviceStore.add(group(id));
+    await deviceStore.refuse('a', 'no such room');
+    await deviceStore.refuse('none', 'nothing');
+    expect(await deviceStore.all()).toEqual([{ ...group('a'), refused: 'no such room' }, group('b')]);
+  });
+
+  it('forgets the houses that were seen, and nothing that was not sent', async () => {
+    await deviceStore.add(group('a'));
+    const house = { id: 'h1', made: 5 } as AwayHouse;
+    await keepSeen({ house, seenAt: 7 });
+    await keepSeen({ house: { ...house, made: 6 }, seenAt: 8 });
+    expect(await seenHouses()).toEqual([{ house: { id: 'h1', made: 6 }, seenAt: 8 }]);
+    await forgetSeen();
+    expect(await seenHouses()).toEqual([]);
+    expect(await idsOf()).toEqual(['a']);
+  });
+});

@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { logEntry } from '../../../tests/houses/logEntry';
+import { roomOf } from '../../../tests/houses/readRooms';
+import { airClock } from '../air/airClock';
+import type { SourcedAir } from '../air/roomAir';
+import type { Found } from '../drying/touch';
+import { takeOff, whatIsKept } from '../joints/takeOff';
+import type { Entry } from '../log/entry';
+import { stateOf } from '../log/stateOf';
+import { planHouse } from '../plan/planHouse';
+import { crewSchema } from '../work/crew';
+import { SKILLS } from '../work/workItem';
+import { planInputOf } from './planInputOf';
+import { siteOf } from './siteOf';
+
+const { house, room: made } = roomOf("A 12' x 10' x 8', door 32x80 wall 1 bead");
+const room = { ...made, id: 'room' };
+const TAKEN = whatIsKept(takeOff(room, house));
+const READ: SourcedAir = { from: 0, air: { temperature: 20, humidity: 50 }, source: { kind: 'house' }, readAt: 0 };
+const CLOCK = airClock([READ]);
+const TAPED = Date.parse('2031-05-06T12:00:00Z');
+const HOUR = 3_600_000;
+const KINDS = ['bead', 'flat', 'butt', 'angle', 'fasteners'] as const;
+
+const coat = (kind: (typeof KINDS)[number], minutes?: number) =>
+  logEntry({
+    kind: 'coat',
+    at: TAPED,
+    payload: { class: kind, key: 'tape', part: 1, mud: minutes ? { kind: 'setting', minutes } : { kind: 'drying' } },
+  });
+const ON = KINDS.map((kind) => coat(kind));
+const touch = (found: Found, hours: number, kind?: 'flat') =>
+  logEntry({ kind: 'touched', at: TAPED + hours * HOUR, payload: { found, ...(kind ? { class: kind } : {}) } });
+
+function siteWith(entries: readonly Entry[], now = TAPED + HOUR) {
+  const [own] = siteOf(
+    house,
+    [room],
+    stateOf(entries),
+    () => CLOCK,
+    now,
+    () => TAKEN,
+  ).rooms;
+  if (!own) throw new Error('the house has a room');
+  return own;
+}
+/** When the tape coat of flats may be coated again. */
+const readyAt = (entries: readonly Entry[]) =>
+  siteWith(entries).standing.classes.find((kind) => kind.class === 'flat')?.coats[0]?.readyAt ?? 0;
+const byTables = readyAt(ON);
+const hoursByTables = (byTables - TAPED) / HOUR;
+
+describe('a thumb on a coat', () => {
+  it('moves the clock of its room the way it found, and taken back it moves nothing', () => {
+    const late = touch('grey', hoursByTables * 1.2);
+    expect(readyAt([...ON, late])).toBeGreaterThan(byTables + HOUR / 2);
+    expect(readyAt([...ON, touch('white', hoursByTables * 0.7)])).toBeLessThan(byTables - HOUR / 2);
+    const back = logEntry({ kind: 'void', at: TAPED, role: 'lead', payload: { target: late.id } });
+    expect(readyAt([...ON, late, back])).toBe(byTables);
+  });
+
+  it('goes by the class that was touched, and for the room by what dries last', () => {
+    const at = hoursByTables * 1.1;
+    const [flat, all] = [touch('white', at, 'flat'), touch('white', at)].map(
+      (entry) => siteWith([...ON, entry]).felt.touches[0]?.dried ?? 0,
+    );
+    expect(flat).toBeCloseTo(1.1, 1);
+    // Corners and beds of bead dry after flats.
+    expect(all).toBeLessThan(flat ?? 0);
+  });
+
+  it('says nothing of what was not on yet, nor of setting mud, which is coated by its label', () => {
+    expect(siteWith([...ON, touch('grey', -1)]).felt.touches).toEqual([]);
+    const setting = KINDS.map((kind) => coat(kind, 45));
+    expect(siteWith([...setting, touch('grey', 5)]).felt.touches).toEqual([]);
+    expect(readyAt([...setting, touch('grey', 5)])).toBe(readyAt(setting));
+  });
+
+  it('is the same in whatever order it came', () => {
+    const some = [
+      touch('grey', hoursByTables),
+      touch('patchy', hoursByTables * 1.3),
+      touch('white', hoursByTables * 1.6),
+    ];
+    expect(readyAt([...ON, ...some.toReversed()])).toBe(readyAt([...some, ...ON]));
+  });
+
+  it('reaches the plan: what is to come dries slower too', () => {
+    const person = {
+      id: 'p',
+      name: 'P',
+      hours: 8,
+      skills: [...SKILLS],
+      learner: false,
+      off: [],
+      pace: {},
+      elsewhere: [],
+    };
+    const ground = {
+      crew: crewSchema.parse({}),
+      people: [person],
+      timeZone: 'UTC',
+      house: 'h',
+      dates: { house: undefined, rooms: {} },
+    };
+    const now = TAPED + 4 * hoursByTables * HOUR;
+    /** How long the next coat on flats takes to dry by the plan, and how much slower than by the tables it reckons. */
+    const planned = (entries: readonly Entry[]) => {
+      const input = planInputOf(
+        { house, rooms: [siteWith(entries, now)], progress: 0 } as unknown as Parameters<typeof planInputOf>[0],
+        ground,
+        now,
+      );
+      const fill = planHouse(input, { effort: 0 }).assignments.find(({ item }) => item === 'room/fill.flat');
+      return { slowness: input.slowness?.[0] ?? 0, dries: (fill?.ready ?? 0) - (fill?.end ?? 0) };
+    };
+    const slow = [1.1, 1.2, 1.3, 1.4].map((times) => touch('grey', hoursByTables * times));
+    const [usual, slower] = [planned(ON), planned([...ON, ...slow])];
+    expect(usual.slowness).toBe(1);
+    expect(slower.slowness).toBeGreaterThan(1.3);
+    expect(slower.dries / usual.dries).toBeCloseTo(slower.slowness, 2);
+  });
+});

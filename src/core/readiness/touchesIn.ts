@@ -1,0 +1,68 @@
+import { type AirClock, driedBetween, slowed } from '../air/airClock';
+import { effortOfMud } from '../air/dryingHours';
+import type { RoomAirClock } from '../air/houseAir';
+import { type Found, type Slowness, slownessFrom } from '../drying/touch';
+import type { CoatEntry } from '../log/entry';
+import type { RoomState, Touched } from '../log/stateOf';
+import { memoizeLast } from '../measure/memoizeLast';
+import type { Method } from '../method/resolveMethod';
+import type { RoomCoat } from '../method/roomCoats';
+import { applicationOf } from './coatClock';
+
+/** What a thumb found, beside what the clock of the tables said then. */
+export interface RoomTouch {
+  readonly touched: Touched;
+  /** How far the slowest of what it was on was, 1 where it was dry by then. */
+  readonly dried: number;
+  readonly found: Found;
+}
+
+/** The air of a room as its coats have felt it. */
+export interface FeltAir {
+  /** The clock by which everything in the room is told. */
+  readonly clock: RoomAirClock;
+  /** By the tables, before anybody touched anything. */
+  readonly plain: RoomAirClock;
+  readonly touches: readonly RoomTouch[];
+  readonly slowness: Slowness;
+}
+
+const UNTOUCHED = slownessFrom([]);
+
+/**
+ * The clock of a room, corrected by what thumbs found there: all of its coats take so much longer, what is on and what is to come.
+ * Setting mud is coated again by its label, whatever is found.
+ */
+export const feltAir = memoizeLast(
+  (plain: RoomAirClock, state: RoomState, coats: readonly RoomCoat[], method: Method): FeltAir => {
+    const touches = state.touched.flatMap((touched) => touchOf(touched, plain, state, coats, method) ?? []);
+    const slowness = touches.length > 0 ? slownessFrom(touches) : UNTOUCHED;
+    return { clock: touches.length > 0 ? slowed(plain, slowness.factor) : plain, plain, touches, slowness };
+  },
+);
+
+function touchOf(
+  touched: Touched,
+  clock: AirClock,
+  { applied }: RoomState,
+  coats: readonly RoomCoat[],
+  method: Method,
+): RoomTouch | undefined {
+  const at = Date.parse(touched.at);
+  const last = new Map<string, CoatEntry>();
+  for (const entry of applied) {
+    const { class: kind, side, mud } = entry.payload;
+    if (Date.parse(entry.at) >= at || (touched.class !== undefined && touched.class !== kind)) continue;
+    if (mud.kind === 'drying') last.set(`${kind} ${side}`, entry);
+    else last.delete(`${kind} ${side}`);
+  }
+  const dried = [...last.values()].flatMap((entry) => {
+    const { class: kind, key, side } = entry.payload;
+    const own = coats.find((coat) => coat.class === kind && coat.key === key && coat.side === side);
+    const coat = own ?? coats.find((one) => one.class === kind && one.key === key);
+    if (!coat) return [];
+    const on = applicationOf(entry, coat, method);
+    return [driedBetween(clock, on.at, at) / effortOfMud(on)];
+  });
+  return dried.length > 0 ? { touched, dried: Math.min(...dried), found: touched.found } : undefined;
+}

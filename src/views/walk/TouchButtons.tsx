@@ -1,0 +1,52 @@
+'use client';
+
+import { useLog } from '@/client/useLog';
+import { FOUND, type Found } from '@/core/drying/touch';
+import type { CoatedClass } from '@/core/method/coat';
+import { FOUND_WORDS } from './foundWords';
+
+/** A mark beside the word, that is no colour alone. */
+const MARKS: Readonly<Record<Found, string>> = { grey: '●', patchy: '◐', white: '○' };
+
+/** Three large buttons for one thumb: what it found on the coats of a room, or of one class of it. */
+export function TouchButtons({
+  room,
+  kind,
+  label,
+  now,
+}: {
+  readonly room: string;
+  readonly kind?: CoatedClass;
+  /** What is touched. */
+  readonly label: string;
+  readonly now: number;
+}) {
+  const log = useLog(now);
+  return (
+    <fieldset>
+      <legend className="sr-only">{label}</legend>
+      <div className="grid grid-cols-3 gap-2">
+        {FOUND.map((found) => (
+          <button
+            key={found}
+            type="button"
+            className="btn h-auto min-h-12 flex-col gap-0 py-2 text-base"
+            disabled={log.busy}
+            aria-label={`${label}: ${FOUND_WORDS[found]}`}
+            onClick={() =>
+              void log.write([{ kind: 'touched', room, payload: { found, ...(kind ? { class: kind } : {}) } }])
+            }
+          >
+            <span aria-hidden="true">{MARKS[found]}</span>
+            {FOUND_WORDS[found]}
+          </button>
+        ))}
+      </div>
+      {log.message && (
+        <p role="alert" className="mt-1 text-error">
+          {log.message}
+        </p>
+      )}
+    </fieldset>
+  );
+}

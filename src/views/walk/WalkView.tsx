@@ -1,0 +1,150 @@
+import Link from 'next/link';
+import { plural } from '@/ui/plural';
+import { StateMark } from '@/ui/state/StateMark';
+import { CLASS_NAMES, classWords } from '@/ui/state/words';
+import { timeOf, untilWords } from '@/ui/when';
+import { FOUND_WORDS } from './foundWords';
+import { TouchButtons } from './TouchButtons';
+import type { WalkClass, WalkRow, WasRight } from './walkRows';
+
+/** The morning walk: room after room what the clocks say, and what a thumb finds; each thumb corrects the clock of its room. */
+export function WalkView({
+  houseId,
+  rows,
+  right,
+  now,
+  timeZone,
+  works,
+}: {
+  readonly houseId: string;
+  readonly rows: readonly WalkRow[];
+  readonly right: WasRight;
+  readonly now: number;
+  readonly timeZone: string;
+  readonly works: boolean;
+}) {
+  const touched = rows.filter(({ found }) => found.length > 0);
+  return (
+    <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
+      <header>
+        <h1>Morning walk</h1>
+        <p className="text-muted">
+          Press where it dried last: the inside corners, the thick middle of a butt. What you find corrects the clock of
+          that room, for what is on its walls and for what is planned.
+        </p>
+      </header>
+      {rows.length === 0 && (
+        <p className="sheet p-6 text-center text-lg">Nothing is drying, and nothing waits for a coat.</p>
+      )}
+      <ol className="space-y-4">
+        {rows.map((row) => (
+          <li key={row.id}>
+            <section className="sheet space-y-3 p-4" aria-label={row.name}>
+              <h2 className="text-xl">{row.name}</h2>
+              <ul className="space-y-1">
+                {row.classes.map((own) => (
+                  <li key={own.class} className="flex flex-wrap items-baseline justify-between gap-x-3">
+                    <span className="font-semibold">{CLASS_NAMES[own.class]}</span>
+                    <span className="text-right">
+                      <StateMark words={classWords(own.now, now, timeZone)} className="text-sm" />
+                      {own.moved && <span className="block text-sm">{movedWords(own.moved, now, timeZone)}</span>}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+              {works && <TouchButtons room={row.id} label={`All of ${row.name}`} now={now} />}
+              {works && row.classes.length > 1 && (
+                <details>
+                  <summary className="min-h-12 cursor-pointer py-3">One class only</summary>
+                  <ul className="space-y-3">
+                    {row.classes.map(({ class: kind }) => (
+                      <li key={kind}>
+                        <p className="mb-1 text-sm font-semibold">{CLASS_NAMES[kind]}</p>
+                        <TouchButtons
+                          room={row.id}
+                          kind={kind}
+                          label={`${CLASS_NAMES[kind]} of ${row.name}`}
+                          now={now}
+                        />
+                      </li>
+                    ))}
+                  </ul>
+                </details>
+              )}
+              {row.found.length > 0 && (
+                <p className="text-sm text-muted">
+                  Today:{' '}
+                  {row.found
+                    .map(({ touched: { at, class: kind }, found }) => foundWords(at, kind, found, timeZone))
+                    .join(', ')}
+                  . {slownessWords(row.slowness)}
+                </p>
+              )}
+            </section>
+          </li>
+        ))}
+      </ol>
+      <section className="sheet space-y-2 p-4" aria-label="What changed for today">
+        <h2>What changed for today</h2>
+        {touched.every(({ classes }) => classes.every(({ moved }) => !moved)) && (
+          <p className="text-muted">{touched.length === 0 ? 'Nothing was touched yet.' : 'The clocks were right.'}</p>
+        )}
+        <ul className="space-y-2">
+          {touched.flatMap(({ id, name, classes, waits }) => {
+            const moved = classes.filter((own) => own.moved);
+            if (moved.length === 0) return [];
+            return (
+              <li key={id}>
+                <b>{name}</b>
+                <ul>
+                  {moved.map((own) => (
+                    <li key={own.class}>
+                      {CLASS_NAMES[own.class]}: {own.moved && movedWords(own.moved, now, timeZone)}
+                    </li>
+                  ))}
+                  {waits.map((words) => (
+                    <li key={words} className="text-muted">
+                      {words}
+                    </li>
+                  ))}
+                </ul>
+              </li>
+            );
+          })}
+        </ul>
+        <Link prefetch={false} href={`/h/${houseId}/run`} className="btn btn-lg">
+          Move work on the run sheet
+        </Link>
+      </section>
+      {right.touches > 0 && (
+        <section className="sheet space-y-1 p-4" aria-label="Was it right?">
+          <h2>Was it right?</h2>
+          <p>
+            Of {plural(right.touches, 'thumb')} in this house the clock of the tables had said {right.plain} right, dry
+            or not dry; with what was learned in each room {right.learned}.
+          </p>
+        </section>
+      )}
+    </main>
+  );
+}
+
+/** 10:30 → 12:10, or ready sooner or later than the tables say. */
+function movedWords({ from, to }: NonNullable<WalkClass['moved']>, now: number, timeZone: string): string {
+  const words = (at: number | undefined) => (at === undefined ? 'ready' : untilWords(at, now, timeZone));
+  return `${words(from)} → ${words(to)}`;
+}
+
+const foundWords = (
+  at: string,
+  kind: WalkClass['class'] | undefined,
+  found: keyof typeof FOUND_WORDS,
+  timeZone: string,
+) => `${kind ? `${CLASS_NAMES[kind].toLowerCase()} ` : ''}${FOUND_WORDS[found]} at ${timeOf(Date.parse(at), timeZone)}`;
+
+function slownessWords({ factor, low, high }: WalkRow['slowness']): string {
+  const percent = Math.round(Math.abs(factor - 1) * 100);
+  const range = `(${low.toFixed(2)} to ${high.toFixed(2)} times the tables)`;
+  if (percent < 2) return `It dries as the tables say ${range}.`;
+  return `It dries ${percent} % ${factor > 1 ? 'slower' : 'faster'} than the tables say ${range}.`;
+}

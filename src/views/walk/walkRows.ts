@@ -1,0 +1,99 @@
+import { dayOf } from '@/core/measure/dayOf';
+import { groupBy } from '@/core/measure/groupBy';
+import type { CoatedClass } from '@/core/method/coat';
+import { handedPasses, passDone } from '@/core/readiness/handedPasses';
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
+import { passWords } from '@/ui/state/words';
+
+/** One class of a room on the walk. */
+export interface WalkClass {
+  readonly class: CoatedClass;
+  readonly now: ClassNow;
+  /** What it would be by the tables, where thumbs moved it: ms since 1970, undefined where it would be ready. */
+  readonly moved: { readonly from: number | undefined; readonly to: number | undefined } | undefined;
+}
+
+/** One room on the walk. */
+export interface WalkRow {
+  readonly id: string;
+  readonly name: string;
+  readonly classes: readonly WalkClass[];
+  /** What thumbs found in it today, the last one last. */
+  readonly found: RoomSite['felt']['touches'];
+  readonly slowness: RoomSite['felt']['slowness'];
+  /** Whose work of today waits for it. */
+  readonly waits: readonly string[];
+}
+
+/** How often the clock was right about what thumbs found. */
+export interface WasRight {
+  readonly touches: number;
+  /** As the tables had it, and with what was learned in the room since. */
+  readonly plain: number;
+  readonly learned: number;
+}
+
+/** The rooms in which something dries or waits for its next coat, in the order of the house. */
+export function walkRows(
+  { rooms }: Site,
+  now: number,
+  timeZone: string,
+  names: ReadonlyMap<string, string>,
+): readonly WalkRow[] {
+  const today = dayOf(now, timeZone);
+  const handed = groupBy(
+    handedPasses(rooms).filter((pass) => pass.day === today && passDone(pass) < 1),
+    ({ room }) => room.room.id,
+  );
+  return rooms
+    .filter(({ standing, applied }) => applied.stretches.length > 0 && ON_THE_WAY.includes(standing.now.kind))
+    .map((site): WalkRow => {
+      const { room, standing, felt, coats, method, state, applied } = site;
+      const before = felt.touches.length > 0 ? whatNow(coats, method, state, applied, felt.plain, now) : standing;
+      return {
+        id: room.id,
+        name: room.name,
+        classes: standing.classes
+          .filter((kind) => kind.coats.some(({ phase }) => phase !== 'planned'))
+          .map((kind) => ({
+            class: kind.class,
+            now: kind.now,
+            moved: movedFrom(before.classes.find((other) => other.class === kind.class)?.now, kind.now),
+          })),
+        found: felt.touches.filter(({ touched }) => dayOf(Date.parse(touched.at), timeZone) === today),
+        slowness: felt.slowness,
+        waits:
+          names.size === 0
+            ? []
+            : (handed.get(room.id) ?? []).map(
+                ({ people, task, block }) =>
+                  `${people.map((id) => names.get(id) ?? 'somebody').join(' and ')}: ${passWords(task.pass, block)}`,
+              ),
+      };
+    });
+}
+
+const ON_THE_WAY: readonly string[] = ['go', 'wet', 'stuck', 'sand'];
+
+const readyAt = (now: ClassNow | undefined): number | undefined => (now?.kind === 'wet' ? now.until : undefined);
+
+/** A change that is worth a word: five minutes or more. */
+function movedFrom(before: ClassNow | undefined, after: ClassNow): WalkClass['moved'] {
+  const [from, to] = [readyAt(before), readyAt(after)];
+  if (from === to || (from !== undefined && to !== undefined && Math.abs(from - to) < 300_000)) return undefined;
+  return { from, to };
+}
+
+/** Whether clocks were right: what they said would be found, beside what was. */
+export function wasRight({ rooms }: Site): WasRight {
+  const all = rooms.flatMap(({ felt }) =>
+    felt.touches.map(({ dried, found }) => ({ dried, found, learned: dried / felt.slowness.factor })),
+  );
+  const isRight = (dried: number, found: string) => dried >= 1 === (found === 'white');
+  return {
+    touches: all.length,
+    plain: all.filter(({ dried, found }) => isRight(dried, found)).length,
+    learned: all.filter(({ learned, found }) => isRight(learned, found)).length,
+  };
+}
