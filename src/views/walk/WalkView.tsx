@@ -29,7 +29,7 @@ export function WalkView({
       <header>
         <h1>Morning walk</h1>
         <p className="text-muted">
-          Press where it dried last: the inside corners, the thick middle of a butt. What you find corrects the clock of
+          Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock of
           that room, for what is on its walls and for what is planned.
         </p>
       </header>
@@ -43,9 +43,9 @@ export function WalkView({
               <h2 className="text-xl">{row.name}</h2>
               <ul className="space-y-1">
                 {row.classes.map((own) => (
-                  <li key={own.class} className="flex flex-wrap items-baseline justify-between gap-x-3">
+                  <li key={own.class} className="grid grid-cols-[8rem_1fr] gap-x-3">
                     <span className="font-semibold">{CLASS_NAMES[own.class]}</span>
-                    <span className="text-right">
+                    <span>
                       <StateMark words={classWords(own.now, now, timeZone)} className="text-sm" />
                       {own.moved && <span className="block text-sm">{movedWords(own.moved, now, timeZone)}</span>}
                     </span>
