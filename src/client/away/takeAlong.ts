@@ -1,5 +1,5 @@
 import type { AwayHouse } from '@/contract/away';
-import { keepSeen } from '../outbox/deviceStore';
+import { forgetSeen, keepSeen } from '../outbox/deviceStore';
 
 /**
  * Keeps a house on this device as it is now, and has the device answer where no server does. Where a browser keeps nothing, pages
@@ -11,6 +11,8 @@ export async function takeAlong(house: string, signal: AbortSignal): Promise<voi
     // A browser may say yes and do nothing.
     if (!registration) return;
     const answer = await fetch(`/h/${house}/seen`, { signal });
+    // It is not theirs any more.
+    if (answer.status === 403 || answer.status === 404) await forgetSeen(house);
     if (!answer.ok) return;
     const seen: AwayHouse = await answer.json();
     await keepSeen({ house: seen, seenAt: Date.now() });

@@ -1,5 +1,5 @@
-import 'fake-indexeddb/auto';
-import { beforeEach, describe, expect, it } from 'vitest';
+import * as fake from 'fake-indexeddb';
+import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { AwayHouse } from '@/contract/away';
 import { deviceStore, forgetSeen, keepSeen, seenHouses } from './deviceStore';
 import type { UnsentGroup } from './outbox';
@@ -10,9 +10,16 @@ const group = (id: string): UnsentGroup => ({
   who: 'tobin',
   entries: [{ id: `${id}.1`, room: 'hall', at: '2031-05-06T11:00:00.000Z', kind: 'released', payload: {} }],
 });
+const seen = (id: string, made: number, who = 'tobin') => ({ id, made, me: { id: who } }) as AwayHouse;
 const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
 
 describe('what a device keeps', () => {
+  // By hand: other tests of the same thread put a window in the place where it would go by itself.
+  beforeAll(() => {
+    const { default: indexedDB, ...classes } = fake;
+    Object.assign(globalThis, classes, { indexedDB });
+  });
+
   beforeEach(async () => {
     await deviceStore.remove(await idsOf());
     await forgetSeen();
@@ -37,12 +44,23 @@ describe('what a device keeps', () => {
 
   it('forgets the houses that were seen, and nothing that was not sent', async () => {
     await deviceStore.add(group('a'));
-    const house = { id: 'h1', made: 5 } as AwayHouse;
-    await keepSeen({ house, seenAt: 7 });
-    await keepSeen({ house: { ...house, made: 6 }, seenAt: 8 });
-    expect(await seenHouses()).toEqual([{ house: { id: 'h1', made: 6 }, seenAt: 8 }]);
+    await keepSeen({ house: seen('h1', 5), seenAt: 7 });
+    await keepSeen({ house: seen('h1', 6), seenAt: 8 });
+    await keepSeen({ house: seen('h2', 6), seenAt: 8 });
+    expect(await seenHouses()).toEqual([
+      { house: seen('h1', 6), seenAt: 8 },
+      { house: seen('h2', 6), seenAt: 8 },
+    ]);
+    await forgetSeen('h2');
+    expect((await seenHouses()).map(({ house }) => house.id)).toEqual(['h1']);
     await forgetSeen();
     expect(await seenHouses()).toEqual([]);
     expect(await idsOf()).toEqual(['a']);
+  });
+
+  it('is of one person: whoever comes next takes the houses of the one before away', async () => {
+    await keepSeen({ house: seen('h1', 5), seenAt: 7 });
+    await keepSeen({ house: seen('h2', 6, 'ines'), seenAt: 8 });
+    expect((await seenHouses()).map(({ house }) => [house.id, house.me.id])).toEqual([['h2', 'ines']]);
   });
 });

@@ -64,18 +64,20 @@ export const deviceStore: OutboxStore = {
   },
 };
 
-/** Keeps a house as it was seen. */
+/** Keeps a house as it was seen; what was kept for somebody else who used this device goes. */
 export const keepSeen = async (seen: SeenHouse): Promise<void> => {
-  await (await device()).put('seen', seen, seen.house.id);
+  const write = (await device()).transaction('seen', 'readwrite');
+  for (const { house } of await write.store.getAll())
+    if (house.me.id !== seen.house.me.id) await write.store.delete(house.id);
+  await write.store.put(seen, seen.house.id);
+  await write.done;
 };
 
 /** The houses that were seen on this device. */
 export const seenHouses = async (): Promise<readonly SeenHouse[]> => (await device()).getAll('seen');
 
-/** A house as it was seen last. */
-export const seenHouse = async (id: string): Promise<SeenHouse | undefined> => (await device()).get('seen', id);
-
-/** Forgets every house that was seen; what was not sent stays. */
-export const forgetSeen = async (): Promise<void> => {
-  await (await device()).clear('seen');
+/** Forgets a house that was seen, or all of them; what was not sent stays. */
+export const forgetSeen = async (house?: string): Promise<void> => {
+  const kept = await device();
+  await (house === undefined ? kept.clear('seen') : kept.delete('seen', house));
 };
