@@ -192,3 +192,33 @@ test('signing out with something unsent warns, and takes what was kept of houses
     .not.toBe(before?.count);
   await expect(unsent(page)).toHaveCount(0);
 });
+
+test('a browser that keeps nothing sends at once, and says what did not go', async ({ page, house, signIn, site }) => {
+  await page.addInitScript(() => {
+    Object.defineProperty(window, 'indexedDB', {
+      get: () => {
+        throw new DOMException('nothing is kept here', 'SecurityError');
+      },
+    });
+  });
+  await signIn(page, 'Petra');
+  await page.goto(`${house}/my-day`);
+  const count = async () =>
+    Number((await query<{ count: string }>('SELECT count(*) FROM entries', site.database))[0]?.count);
+  const before = await count();
+  const sent: (readonly string[])[] = [];
+  await page.route('**/api/entries', async (route) => {
+    const { entries } = route.request().postDataJSON();
+    sent.push(entries.map(({ id }: { id: string }) => id));
+    // It is recorded, and the answer is lost.
+    if (sent.length === 1) await route.fetch().then(() => route.abort());
+    else await route.continue();
+  });
+  const title = await jobNow(page).textContent();
+  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await expect(jobNow(page).getByRole('alert')).toContainText('press again to send the same entry');
+  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await expect(jobNow(page)).not.toHaveText(title ?? '');
+  expect(sent[1]).toEqual(sent[0]);
+  expect(await count()).toBe(before + (sent[0]?.length ?? 0));
+});

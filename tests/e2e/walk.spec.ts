@@ -1,4 +1,5 @@
 import { expect, test, untilTaken } from './site';
+import { query } from './testDatabase';
 
 test('a thumb corrects the clock of its room, on the walk, the board and the plan', async ({
   page,
@@ -49,4 +50,49 @@ test('a builder may look at the walk and touches nothing', async ({ page, house,
     },
   });
   expect(answer.status()).toBe(403);
+});
+
+test('what was done is taken back with one press, for a minute', async ({ page, house, site, signIn, moveClock }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Petra');
+  await page.goto(`${house}/my-day`);
+  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  const job = page.getByRole('region', { name: 'Now' });
+  const before = await job.textContent();
+  // Two presses at most: this is one.
+  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done' }).click());
+  await expect(job).not.toHaveText(before ?? '');
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take back' }).click());
+  await expect(job).toHaveText(before ?? '');
+  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  const [row] = await query<{ coats: string; voids: string }>(
+    `SELECT count(*) FILTER (WHERE kind = 'coat') AS coats, count(*) FILTER (WHERE kind = 'void') AS voids
+       FROM entries WHERE house_id = $1 AND recorded_at = (SELECT max(recorded_at) FROM entries WHERE house_id = $1)`,
+    site.database,
+    [house.split('/').at(-1)],
+  );
+  expect(row?.voids).toBe('3');
+  // Later it is not offered any more.
+  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done' }).click());
+  await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+  moveClock(2 / 60);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'My day' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+});
+
+test('everything that is pressed on a phone is large enough for a glove', async ({ page, house, signIn }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Petra');
+  for (const path of ['/my-day', '/walk']) {
+    await page.goto(house + path);
+    await expect(page.getByRole('main')).toBeVisible();
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('main button, main a, main summary, main input, main select')]
+        .filter((target) => target.checkVisibility())
+        .map((target) => [target.textContent?.slice(0, 40), Math.round(target.getBoundingClientRect().height)] as const)
+        .filter(([, height]) => height < 48),
+    );
+    expect(small, path).toEqual([]);
+  }
 });

@@ -4,6 +4,7 @@ import { packed } from '@/ui/packed';
 import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
+import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
 import { WalkView } from '@/views/walk/WalkView';
 import { walkRows, wasRight } from '@/views/walk/walkRows';
@@ -11,7 +12,7 @@ import { walkRows, wasRight } from '@/views/walk/walkRows';
 /** The pages that a device shows by itself, by the same views as the server's. */
 export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board, walk: Walk }} />;
 
-const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, now }: AwayHousePage) => (
+const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, log, now }: AwayHousePage) => (
   <MyDayView
     houseId={id}
     site={site}
@@ -20,6 +21,7 @@ const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, now }: AwayHous
     timeZone={timeZone}
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
+    last={lastDone(log, site.rooms, me.id, now)}
   />
 );
 

@@ -12,8 +12,10 @@ import { GROUP_NAMES, PASS_NAMES, passWords } from '@/ui/state/words';
 import { dayWords, spanWords, untilWords } from '@/ui/when';
 import { CurrentJob } from './CurrentJob';
 import { taskAmounts } from './jobWords';
+import type { LastDone } from './lastDone';
 import { MyCalendar } from './MyCalendar';
 import { type PassStanding, passStanding } from './passStanding';
+import { TakeBack } from './TakeBack';
 
 type Handed = DayList<RoomSite>['passes'][number];
 
@@ -26,6 +28,7 @@ export function MyDayView({
   timeZone,
   works,
   hasCalendar,
+  last,
 }: {
   readonly houseId: string;
   readonly site: Site;
@@ -34,6 +37,8 @@ export function MyDayView({
   readonly timeZone: string;
   readonly works: boolean;
   readonly hasCalendar: boolean;
+  /** What was done within the last minute. */
+  readonly last: LastDone | undefined;
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
@@ -47,7 +52,7 @@ export function MyDayView({
   const own = paces && paceWords(paces);
   const done = list.passes.filter((handed) => passDone(handed) === 1);
   return (
-    <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
+    <main className="gloves mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>My day</h1>
         <p className="text-muted">
@@ -55,6 +60,7 @@ export function MyDayView({
           {list.hours > 0 ? `, about ${spanWords(list.hours)} in all` : ''}
         </p>
       </header>
+      {works && last && <TakeBack done={last} now={now} />}
       {list.passes.length === 0 && (
         <p className="sheet p-6 text-center text-lg">
           Nothing is handed to you for today, {person.name}. The lead hands out work on the run sheet.

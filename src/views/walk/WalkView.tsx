@@ -25,7 +25,7 @@ export function WalkView({
 }) {
   const touched = rows.filter(({ found }) => found.length > 0);
   return (
-    <main className="mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
+    <main className="gloves mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>Morning walk</h1>
         <p className="text-muted">
@@ -55,7 +55,7 @@ export function WalkView({
               {works && <TouchButtons room={row.id} label={`All of ${row.name}`} now={now} />}
               {works && row.classes.length > 1 && (
                 <details>
-                  <summary className="min-h-12 cursor-pointer py-3">One class only</summary>
+                  <summary className="cursor-pointer">One class only</summary>
                   <ul className="space-y-3">
                     {row.classes.map(({ class: kind }) => (
                       <li key={kind}>

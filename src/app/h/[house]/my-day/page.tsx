@@ -3,6 +3,7 @@ import { mayAct } from '@/server/mayAct';
 import { hasOwnCalendar, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
+import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
 
 export const metadata: Metadata = { title: 'My day' };
@@ -10,7 +11,7 @@ export const metadata: Metadata = { title: 'My day' };
 export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, site, now, timeZone } = visit;
+  const { person, site, log, now, timeZone } = visit;
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
@@ -22,6 +23,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         timeZone={timeZone}
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
+        last={lastDone(log, site.rooms, person.id, now)}
       />
     </>
   );
