@@ -117,7 +117,7 @@ async function timeAway(house: string, cookie: string, words: string): Promise<v
   awaySite(seen, [], seen.made);
   const ms = performance.now() - start;
   process.stdout.write(
-    `  ${words.padEnd(16)}${(text.length / 1e6).toFixed(2)} MB kept, ${ms.toFixed(0)} ms to work it out\n`,
+    `  ${words.padEnd(16)}${(gzipSync(text).length / 1e6).toFixed(2)} MB kept of ${(text.length / 1e6).toFixed(2)}, ${ms.toFixed(0)} ms to work it out\n`,
   );
 }
 

@@ -1,7 +1,7 @@
 import * as fake from 'fake-indexeddb';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { AwayHouse } from '@/contract/away';
-import { deviceStore, forgetSeen, keepSeen, seenHouses } from './deviceStore';
+import { deviceStore, forgetSeen, keepSeen, seenHouse, seenMarks } from './deviceStore';
 import type { UnsentGroup } from './outbox';
 
 const group = (id: string): UnsentGroup => ({
@@ -10,7 +10,8 @@ const group = (id: string): UnsentGroup => ({
   who: 'tobin',
   entries: [{ id: `${id}.1`, room: 'hall', at: '2031-05-06T11:00:00.000Z', kind: 'released', payload: {} }],
 });
-const seen = (id: string, made: number, who = 'tobin') => ({ id, made, me: { id: who } }) as AwayHouse;
+const seen = (id: string, made: number, who = 'tobin') =>
+  ({ id, made, me: { id: who }, head: { name: `House ${id}` } }) as AwayHouse;
 const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
 
 describe('what a device keeps', () => {
@@ -47,20 +48,22 @@ describe('what a device keeps', () => {
     await keepSeen({ house: seen('h1', 5), seenAt: 7 });
     await keepSeen({ house: seen('h1', 6), seenAt: 8 });
     await keepSeen({ house: seen('h2', 6), seenAt: 8 });
-    expect(await seenHouses()).toEqual([
-      { house: seen('h1', 6), seenAt: 8 },
-      { house: seen('h2', 6), seenAt: 8 },
+    expect(await seenMarks()).toEqual([
+      { id: 'h1', name: 'House h1', who: 'tobin', seenAt: 8 },
+      { id: 'h2', name: 'House h2', who: 'tobin', seenAt: 8 },
     ]);
+    expect(await seenHouse('h1')).toEqual({ house: seen('h1', 6), seenAt: 8 });
+    expect(await seenHouse('h3')).toBeUndefined();
     await forgetSeen('h2');
-    expect((await seenHouses()).map(({ house }) => house.id)).toEqual(['h1']);
+    expect((await seenMarks()).map(({ id }) => id)).toEqual(['h1']);
     await forgetSeen();
-    expect(await seenHouses()).toEqual([]);
+    expect(await seenMarks()).toEqual([]);
     expect(await idsOf()).toEqual(['a']);
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {
     await keepSeen({ house: seen('h1', 5), seenAt: 7 });
     await keepSeen({ house: seen('h2', 6, 'ines'), seenAt: 8 });
-    expect((await seenHouses()).map(({ house }) => [house.id, house.me.id])).toEqual([['h2', 'ines']]);
+    expect((await seenMarks()).map(({ id, who }) => [id, who])).toEqual([['h2', 'ines']]);
   });
 });

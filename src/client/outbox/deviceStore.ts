@@ -2,7 +2,17 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { AwayHouse } from '@/contract/away';
 import type { OutboxStore, UnsentGroup } from './outbox';
 
-/** A house as it was seen last, with the device's time then: ms since 1970. */
+/** A house that a device keeps. */
+export interface SeenMark {
+  readonly id: string;
+  readonly name: string;
+  /** Whom it is kept for. */
+  readonly who: string;
+  /** The device's time when it was seen, ms since 1970. */
+  readonly seenAt: number;
+}
+
+/** A house as it was seen last. */
 export interface SeenHouse {
   readonly house: AwayHouse;
   readonly seenAt: number;
@@ -10,7 +20,7 @@ export interface SeenHouse {
 
 interface Kept extends DBSchema {
   unsent: { key: number; value: UnsentGroup; indexes: { id: string } };
-  seen: { key: string; value: SeenHouse };
+  seen: { key: string; value: SeenMark & { readonly packed: ArrayBuffer } };
 }
 
 const NAME = 'oak-tally';
@@ -65,19 +75,33 @@ export const deviceStore: OutboxStore = {
 };
 
 /** Keeps a house as it was seen; what was kept for somebody else who used this device goes. */
-export const keepSeen = async (seen: SeenHouse): Promise<void> => {
+export const keepSeen = async ({ house, seenAt }: SeenHouse): Promise<void> => {
+  const packed = await gzipped(JSON.stringify(house));
   const write = (await device()).transaction('seen', 'readwrite');
-  for (const { house } of await write.store.getAll())
-    if (house.me.id !== seen.house.me.id) await write.store.delete(house.id);
-  await write.store.put(seen, seen.house.id);
+  for (const other of await write.store.getAll()) if (other.who !== house.me.id) await write.store.delete(other.id);
+  await write.store.put({ id: house.id, name: house.head.name, who: house.me.id, seenAt, packed }, house.id);
   await write.done;
 };
 
-/** The houses that were seen on this device. */
-export const seenHouses = async (): Promise<readonly SeenHouse[]> => (await device()).getAll('seen');
+/** The houses that this device keeps. */
+export const seenMarks = async (): Promise<readonly SeenMark[]> =>
+  (await (await device()).getAll('seen')).map(({ id, name, who, seenAt }) => ({ id, name, who, seenAt }));
+
+/** A house as it was seen last. */
+export const seenHouse = async (id: string): Promise<SeenHouse | undefined> => {
+  const kept = await (await device()).get('seen', id);
+  return kept && { house: JSON.parse(await gunzipped(kept.packed)), seenAt: kept.seenAt };
+};
 
 /** Forgets a house that was seen, or all of them; what was not sent stays. */
 export const forgetSeen = async (house?: string): Promise<void> => {
   const kept = await device();
   await (house === undefined ? kept.clear('seen') : kept.delete('seen', house));
 };
+
+/** Twenty thousand entries say the same twenty thousand times. */
+const gzipped = (text: string): Promise<ArrayBuffer> =>
+  new Response(new Blob([text]).stream().pipeThrough(new CompressionStream('gzip'))).arrayBuffer();
+
+const gunzipped = (packed: ArrayBuffer): Promise<string> =>
+  new Response(new Blob([packed]).stream().pipeThrough(new DecompressionStream('gzip'))).text();

@@ -3,7 +3,6 @@
 import { useEffect, useState } from 'react';
 import { dropUnsent, sendNow, startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
-import { plural } from '../plural';
 import { UnsentDialog } from './UnsentDialog';
 
 /**
@@ -42,8 +41,8 @@ export function UnsentMark({ who }: { readonly who: string }) {
           others={others}
           note={
             end === 'signedOut'
-              ? 'You are signed out: sign in, and they are sent.'
-              : `${plural(own.length, 'piece')} of news on this device. They are sent by themselves when the server answers, and survive a closed browser.`
+              ? 'You are signed out: sign in, and it is sent.'
+              : 'It is kept on this device, over a closed browser too, and sent by itself when the server answers.'
           }
           sendNow={() => void sendNow()}
           drop={(id) => void dropUnsent(id)}

@@ -3,7 +3,7 @@
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
 import { HouseProvider } from '@/client/HouseContext';
-import { type SeenHouse, seenHouses } from '@/client/outbox/deviceStore';
+import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/outbox/deviceStore';
 import { startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import type { AwayHouse } from '@/contract/away';
@@ -24,7 +24,8 @@ export function AwayView({
 }: {
   readonly pages: Readonly<Record<AwayStation, (of: AwayHousePage) => ReactNode>>;
 }) {
-  const [houses, setHouses] = useState<readonly SeenHouse[]>();
+  const [marks, setMarks] = useState<readonly SeenMark[]>();
+  const [seen, setSeen] = useState<SeenHouse>();
   const [path, setPath] = useState('');
   const [at, setAt] = useState(0);
   const { groups } = useOutbox();
@@ -33,19 +34,21 @@ export function AwayView({
     setPath(window.location.pathname);
     showAnew();
     const timer = setInterval(showAnew, LOOK_EVERY_MS);
-    seenHouses()
-      .catch(() => [])
-      .then((found) => {
-        setHouses(found);
-        startOutbox(found[0]?.house.me.id);
-      });
+    const look = async () => {
+      const kept = await seenMarks();
+      const [, , id = ''] = window.location.pathname.split('/');
+      startOutbox(kept[0]?.who);
+      setSeen(await seenHouse(id.toLowerCase()));
+      setMarks(kept);
+    };
+    // Where a browser keeps nothing there is nothing to show.
+    look().catch(() => setMarks([]));
     return () => clearInterval(timer);
   }, [showAnew]);
   const isBack = useServerBack();
-  const [, , id, station] = path.split('/');
-  const seen = houses?.find(({ house }) => house.id === id);
+  const [, , , station] = path.split('/');
   const shown = AWAY_STATIONS.find((own) => own === station);
-  if (!houses) return <p className="p-6">Looking at what this device keeps…</p>;
+  if (!marks) return <p className="p-6">Looking at what this device keeps…</p>;
   return (
     <div className="flex min-h-dvh flex-col">
       <AwayHeader seen={seen} station={shown} age={seen ? ageWords(at - seen.seenAt) : undefined} isBack={isBack} />
@@ -55,16 +58,16 @@ export function AwayView({
         <main className="mx-auto w-full max-w-xl space-y-4 p-4">
           <h1>No connection</h1>
           <p>
-            {houses.length === 0
+            {marks.length === 0
               ? 'This device keeps no house yet. Open one while the server answers.'
               : 'This page needs the server. These work without it:'}
           </p>
           <ul className="space-y-2">
-            {houses.map(({ house }) => (
-              <li key={house.id} className="sheet flex flex-wrap items-center gap-2 p-4">
-                <span className="flex-1 font-semibold">{house.head.name}</span>
+            {marks.map(({ id, name }) => (
+              <li key={id} className="sheet flex flex-wrap items-center gap-2 p-4">
+                <span className="flex-1 font-semibold">{name}</span>
                 {AWAY_STATIONS.map((own) => (
-                  <a key={own} className="btn btn-lg" href={`/h/${house.id}/${own}`}>
+                  <a key={own} className="btn btn-lg" href={`/h/${id}/${own}`}>
                     {STATION_NAMES[own]}
                   </a>
                 ))}
