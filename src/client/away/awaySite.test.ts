@@ -50,6 +50,7 @@ const unsent = (entries: readonly Entry[], more: object = {}) => ({
   id: 'g1',
   house: 'h1',
   who: TOBIN,
+  version: 3,
   entries: entries.map(({ seq, by, role, recordedAt, ...sent }) => sent as NewEntry),
   ...more,
 });

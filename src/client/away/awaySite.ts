@@ -2,8 +2,9 @@ import type { AwayHouse } from '@/contract/away';
 import { airClock } from '@/core/air/airClock';
 import { type FanFrom, withFans } from '@/core/air/roomAir';
 import { type TakenOff, takeOff, whatIsKept } from '@/core/joints/takeOff';
-import type { Entry } from '@/core/log/entry';
+import type { Entry, NewEntry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
+import { liftEntry } from '@/core/log/liftEntry';
 import { type Site, siteOf } from '@/core/readiness/siteOf';
 import type { Room } from '@/core/room/schema';
 import type { SeenHouse } from '../outbox/deviceStore';
@@ -56,7 +57,7 @@ function unsentEntries({ id, me, entries }: AwayHouse, unsent: readonly UnsentGr
   const last = entries.at(-1)?.seq ?? 0;
   return unsent
     .filter((group) => group.house === id && group.who === me.id && group.refused === undefined)
-    .flatMap((group) => group.entries)
+    .flatMap(({ entries: said, version }) => said.map((entry) => liftEntry({ ...entry, version }) as NewEntry))
     .filter((entry) => !known.has(entry.id))
     .map(
       (entry, index): Entry => ({

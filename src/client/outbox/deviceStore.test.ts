@@ -8,6 +8,7 @@ const group = (id: string): UnsentGroup => ({
   id,
   house: 'h1',
   who: 'tobin',
+  version: 3,
   entries: [{ id: `${id}.1`, room: 'hall', at: '2031-05-06T11:00:00.000Z', kind: 'released', payload: {} }],
 });
 const seen = (id: string, made: number, who = 'tobin') =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { NewEntry } from '@/core/log/entry';
 import { randomFrom } from '@/core/plan/improve';
-import { type OutboxStore, type Sent, sendUnsent, type UnsentGroup } from './outbox';
+import { type OutboxStore, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry } from './outbox';
 
 const NOBODY_ELSE = <Value>(run: () => Promise<Value>) => run();
 const entry = (id: string): NewEntry => ({
@@ -15,6 +15,7 @@ const group = (id: string, more: Partial<UnsentGroup> = {}): UnsentGroup => ({
   id,
   house: 'h1',
   who: 'tobin',
+  version: 3,
   entries: [entry(`${id}.1`), entry(`${id}.2`)],
   ...more,
 });
@@ -39,7 +40,7 @@ class Server {
   readonly recorded: string[] = [];
   readonly posts: (readonly string[])[] = [];
   constructor(readonly refuses: (id: string) => boolean = () => false) {}
-  take(entries: readonly NewEntry[]): Sent {
+  take(entries: readonly VersionedEntry[]): Sent {
     const ids = entries.map(({ id }) => id);
     this.posts.push(ids);
     if (ids.some(this.refuses)) return { kind: 'refused', why: 'no' };
@@ -54,7 +55,7 @@ describe('what was not sent yet', () => {
     for (const one of [group('a'), group('b'), group('c', { house: 'h2' }), group('d')]) await disk.add(one);
     const parts = {
       store: disk,
-      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      send: async (_: string, __: string, all: readonly VersionedEntry[]) => server.take(all),
       alone: NOBODY_ELSE,
     };
     expect(await sendUnsent(parts, 'tobin')).toBe('empty');
@@ -71,7 +72,7 @@ describe('what was not sent yet', () => {
     for (const one of [group('a'), group('b'), group('c')]) await disk.add(one);
     const parts = {
       store: disk,
-      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      send: async (_: string, __: string, all: readonly VersionedEntry[]) => server.take(all),
       alone: NOBODY_ELSE,
     };
     expect(await sendUnsent(parts, 'tobin')).toBe('empty');
@@ -83,12 +84,23 @@ describe('what was not sent yet', () => {
     expect(server.posts).toHaveLength(asked);
   });
 
+  it('is sent in the form that it was said in, by whatever version of the application', async () => {
+    const [disk, versions] = [new Disk(), [] as number[]];
+    for (const one of [group('a', { version: 2 }), group('b')]) await disk.add(one);
+    const send = async (_: string, __: string, all: readonly VersionedEntry[]): Promise<Sent> => {
+      versions.push(...all.map(({ version }) => version));
+      return { kind: 'recorded' };
+    };
+    await sendUnsent({ store: disk, send, alone: NOBODY_ELSE }, 'tobin');
+    expect(versions).toEqual([2, 2, 3, 3]);
+  });
+
   it('is sent by nobody else', async () => {
     const [disk, server] = [new Disk(), new Server()];
     for (const one of [group('a', { who: 'ines' }), group('b')]) await disk.add(one);
     const parts = {
       store: disk,
-      send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+      send: async (_: string, __: string, all: readonly VersionedEntry[]) => server.take(all),
       alone: NOBODY_ELSE,
     };
     expect(await sendUnsent(parts, 'tobin')).toBe('empty');
@@ -129,7 +141,7 @@ describe('whatever happens on the way', () => {
           remove: (ids) => step(() => disk.remove(ids)),
           refuse: (id, why) => step(() => disk.refuse(id, why)),
         };
-        const send = (_: string, __: string, all: readonly NewEntry[]) =>
+        const send = (_: string, __: string, all: readonly VersionedEntry[]) =>
           step(async (): Promise<Sent> => {
             const chance = random();
             if (chance < 0.25) return { kind: 'away' };
@@ -160,7 +172,7 @@ describe('whatever happens on the way', () => {
       }
       const sound = {
         store: disk,
-        send: async (_: string, __: string, all: readonly NewEntry[]) => server.take(all),
+        send: async (_: string, __: string, all: readonly VersionedEntry[]) => server.take(all),
         alone: NOBODY_ELSE,
       };
       await sendUnsent(sound, 'tobin');

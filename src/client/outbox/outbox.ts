@@ -6,6 +6,8 @@ export interface UnsentGroup {
   readonly house: string;
   /** Who said it: nobody else sends it. */
   readonly who: string;
+  /** Of the entries' form: the application may be a newer one by the time they are sent. */
+  readonly version: number;
   readonly entries: readonly NewEntry[];
   /** Why the server will not have it; undefined while it was not asked, or did not answer. */
   readonly refused?: string;
@@ -19,6 +21,9 @@ export interface OutboxStore {
   readonly refuse: (id: string, why: string) => Promise<void>;
 }
 
+/** An entry as it is sent. */
+export type VersionedEntry = Omit<NewEntry, 'version'> & { readonly version: number };
+
 /** What the server said to some entries: nothing where it is away. */
 export type Sent =
   | { readonly kind: 'recorded' | 'signedOut' | 'away' }
@@ -29,7 +34,7 @@ export type SendingEnd = 'empty' | 'signedOut' | 'away';
 
 export interface OutboxParts {
   readonly store: OutboxStore;
-  readonly send: (house: string, who: string, entries: readonly NewEntry[]) => Promise<Sent>;
+  readonly send: (house: string, who: string, entries: readonly VersionedEntry[]) => Promise<Sent>;
   /** Runs something while no other page of this device does. */
   readonly alone: <Value>(run: () => Promise<Value>) => Promise<Value>;
 }
@@ -53,7 +58,7 @@ export function sendUnsent({ store, send, alone }: OutboxParts, who: string): Pr
       const answer = await send(
         first.house,
         who,
-        batch.flatMap(({ entries }) => entries),
+        batch.flatMap(({ entries, version }) => entries.map((entry) => ({ ...entry, version }))),
       );
       const ids = batch.map(({ id }) => id);
       if (answer.kind === 'recorded') await store.remove(ids);

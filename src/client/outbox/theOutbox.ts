@@ -2,7 +2,7 @@ import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post } from '../sendCommand';
 import { deviceStore } from './deviceStore';
-import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup } from './outbox';
+import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry } from './outbox';
 
 /** What waits on this device, as pages show it. */
 export interface OutboxState {
@@ -60,12 +60,18 @@ export type Said = Sent | { readonly kind: 'kept' };
  */
 export async function sayToServer(id: string, house: string, entries: readonly NewEntry[]): Promise<Said> {
   const who = sender;
-  if (who === undefined) return sendEntries(house, undefined, entries);
+  const sendHere = () =>
+    sendEntries(
+      house,
+      who,
+      entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
+    );
+  if (who === undefined) return sendHere();
   try {
     const known = (await deviceStore.all()).some((group) => group.id === id);
-    if (!known) await deviceStore.add({ id, house, who, entries });
+    if (!known) await deviceStore.add({ id, house, who, version: ENTRY_VERSION, entries });
   } catch {
-    return sendEntries(house, who, entries);
+    return sendHere();
   }
   const end = await sendNow();
   const left = state.groups.find((group) => group.id === id);
@@ -110,15 +116,11 @@ const alone = <Value>(run: () => Promise<Value>): Promise<Value> =>
   navigator.locks ? (navigator.locks.request(NAME, run) as Promise<Value>) : run();
 
 /** One request; what is no answer of the application is none. */
-async function sendEntries(house: string, who: string | undefined, entries: readonly NewEntry[]): Promise<Sent> {
+async function sendEntries(house: string, who: string | undefined, entries: readonly VersionedEntry[]): Promise<Sent> {
   try {
     const response = await post(
       '/api/entries',
-      {
-        house,
-        ...(who === undefined ? {} : { as: who }),
-        entries: entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
-      },
+      { house, ...(who === undefined ? {} : { as: who }), entries },
       AbortSignal.timeout(PATIENCE_MS),
     );
     if (response.ok) return { kind: 'recorded' };
