@@ -26,8 +26,8 @@ export function UnsentDialog({
       <ul className="divide-y divide-base-300">
         {groups.map((group) => (
           <li key={group.id} className="py-2">
-            <p className="font-semibold">{[...new Set(group.entries.map(entryWords))].join(', ')}</p>
-            <p className="text-sm text-muted">{group.entries[0]?.room}</p>
+            <p className="font-semibold">{groupWords(group.entries)}</p>
+            <p className="text-sm text-muted first-letter:uppercase">{group.entries[0]?.room?.replaceAll('-', ' ')}</p>
             {group.refused !== undefined && (
               <div className="mt-1 flex flex-wrap items-center gap-2">
                 <p role="alert" className="flex-1 text-error">
@@ -56,11 +56,13 @@ export function UnsentDialog({
   );
 }
 
-/** What an entry says, in a few words. */
-function entryWords(entry: NewEntry): string {
-  return entry.kind === 'coat'
-    ? `${PASS_NAMES[entry.payload.key]} of ${CLASS_NAMES[entry.payload.class].toLowerCase()}`
-    : KIND_WORDS[entry.kind];
+/** What was said at once, in a few words: Fill of flats, fasteners. */
+function groupWords(entries: readonly NewEntry[]): string {
+  const coats = entries.flatMap((entry) => (entry.kind === 'coat' ? [entry.payload] : []));
+  const [first] = coats;
+  const kinds = [...new Set(coats.map((coat) => CLASS_NAMES[coat.class].toLowerCase()))];
+  const others = entries.flatMap((entry) => (entry.kind === 'coat' ? [] : [KIND_WORDS[entry.kind]]));
+  return [...(first ? [`${PASS_NAMES[first.key]} of ${kinds.join(', ')}`] : []), ...new Set(others)].join(', ');
 }
 
 const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = {
