@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import type { NewEntry } from '@/core/log/entry';
+import { isAwayPath } from './away/stations';
 import { useHouse } from './HouseContext';
 import { sayToServer } from './outbox/theOutbox';
 
@@ -84,7 +85,5 @@ const SIGNED_OUT = 'You are signed out. It is kept on this device, and sent when
 /** Where this device can show the page by itself, with what was just said, it does. */
 function goOnAway(): void {
   const isController = 'serviceWorker' in navigator && navigator.serviceWorker.controller !== null;
-  if (isController && AWAY_PAGES.test(window.location.pathname)) window.location.reload();
+  if (isController && isAwayPath(window.location.pathname)) window.location.reload();
 }
-/** What works without a server. */
-const AWAY_PAGES = /^\/h\/[^/]+\/(my-day|board|walk)$/;

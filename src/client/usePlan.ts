@@ -5,7 +5,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
-import { workAnywhere } from '@/core/work/block';
+import { isHalf, workAnywhere } from '@/core/work/block';
 import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
@@ -159,5 +159,3 @@ export function withMoves(input: PlanInput, moved: Moved): PlanInput {
 /** Whether the lead moved an item, or that of which it is a half. */
 export const isMoved = (id: string, moved: Moved, handed: PlanInput['handed']): boolean =>
   id in moved || (isHalf(id) && workAnywhere(id) in moved && !(id in handed));
-
-const isHalf = (id: string): boolean => id !== workAnywhere(id);

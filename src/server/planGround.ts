@@ -1,4 +1,3 @@
-import { z } from 'zod';
 import type { PlanGroundAnswer } from '../contract/plan';
 import { dayOf } from '../core/measure/dayOf';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
@@ -9,15 +8,13 @@ import { memberOf } from '../core/readiness/memberOf';
 import { planInputOf } from '../core/readiness/planInputOf';
 import { type Tools, withTools } from '../core/readiness/withTools';
 import { readCrew } from '../db/crews';
-import { inFirm } from '../db/firm';
 import { daysElsewhere } from '../db/handedOut';
-import { findHouse, listHouses } from '../db/houses';
+import { listHouses } from '../db/houses';
 import type { Member } from '../db/people';
-import { isOpenTo } from '../db/viewers';
 import { type LoadedSite, loadSite } from './loadSite';
 import { mayAct } from './mayAct';
+import { openHouse } from './openHouse';
 import { refuse } from './refuse';
-import { signedIn } from './session';
 
 /** So many houses are planned together. */
 const MOST_HOUSES = 12;
@@ -33,17 +30,11 @@ export interface PlanAsked {
 /**
  * What the plan of a house is made from, for those whose house it is; a viewer is told of nobody.
  */
-export async function planGround(house: string, asked: PlanAsked): Promise<Response> {
-  const person = await signedIn();
-  if (!person) return refuse(401, 'You are signed out.');
-  const id = house.toLowerCase();
-  if (!z.uuid().safeParse(id).success) return refuse(404, 'There is no such house.');
-  return inFirm(person.firm, async () => {
-    if (!(await isOpenTo(person, id)) || !(await findHouse(id))) return refuse(404, 'There is no such house.');
+export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
+  openHouse(house, async ({ id }, person) => {
     if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
     return Response.json(await groundOf(id, person, asked), { headers: { 'cache-control': 'no-store' } });
   });
-}
 
 async function groundOf(id: string, person: Member, { together, tools }: PlanAsked): Promise<PlanGroundAnswer> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];

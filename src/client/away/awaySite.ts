@@ -1,10 +1,11 @@
 import type { AwayHouse } from '@/contract/away';
 import { airClock } from '@/core/air/airClock';
-import { type FanFrom, withFans } from '@/core/air/roomAir';
+import { type FanFrom, type SourcedAir, withFans } from '@/core/air/roomAir';
 import { type TakenOff, takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry, NewEntry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
 import { liftEntry } from '@/core/log/liftEntry';
+import { memoizeLast } from '@/core/measure/memoizeLast';
 import { type Site, siteOf } from '@/core/readiness/siteOf';
 import type { Room } from '@/core/room/schema';
 import type { SeenHouse } from '../outbox/deviceStore';
@@ -26,6 +27,18 @@ export const serverTime = ({ house, seenAt }: SeenHouse, at: number): number => 
 
 const takenOff = new WeakMap<Room, TakenOff | undefined>();
 
+/** A log is folded again when something was said, not because time goes on. */
+const cachedLog = memoizeLast((seen: AwayHouse, unsent: readonly UnsentGroup[]) => {
+  const log = new HouseLog();
+  log.add([...seen.entries, ...unsentEntries(seen, unsent)]);
+  return { log, states: log.states() };
+});
+
+/** The clock of some air, and so what dried by it, for as long as the same fans stood in it. */
+const cachedClock = memoizeLast((_room: Room, steps: readonly SourcedAir[], fans: readonly FanFrom[]) =>
+  airClock(withFans(steps, fans)),
+);
+
 /**
  * A house as it was seen last, with what was said on this device since, at an instant: by the same computation as on the server.
  *
@@ -33,21 +46,18 @@ const takenOff = new WeakMap<Room, TakenOff | undefined>();
  * @param now ms since 1970, by the server's clock
  */
 export function awaySite(seen: AwayHouse, unsent: readonly UnsentGroup[], now: number): AwaySite {
-  const log = new HouseLog();
-  log.add([...seen.entries, ...unsentEntries(seen, unsent)]);
-  const airs = new Map(seen.rooms.map(({ id }) => [id, seen.airs[seen.airOf[id] ?? -1] ?? []]));
-  const site = siteOf(
-    seen.head,
-    seen.rooms,
-    log.states(),
-    (room, fans: readonly FanFrom[]) => airClock(withFans(airs.get(room) ?? [], fans)),
-    now,
-    (room) => {
-      if (!takenOff.has(room))
-        takenOff.set(room, seen.tooLarge.includes(room.id) ? undefined : whatIsKept(takeOff(room, seen.head)));
-      return takenOff.get(room);
-    },
-  );
+  const { log, states } = cachedLog(seen, unsent);
+  const rooms = new Map(seen.rooms.map((room) => [room.id, room]));
+  const clockOf = (id: string, fans: readonly FanFrom[]) => {
+    const [room, steps] = [rooms.get(id), seen.airs[seen.airOf[id] ?? -1]];
+    if (!room || !steps) throw new Error('a house is kept with the air of its rooms');
+    return cachedClock(room, steps, fans);
+  };
+  const site = siteOf(seen.head, seen.rooms, states, clockOf, now, (room) => {
+    if (!takenOff.has(room))
+      takenOff.set(room, seen.tooLarge.includes(room.id) ? undefined : whatIsKept(takeOff(room, seen.head)));
+    return takenOff.get(room);
+  });
   return { site, log };
 }
 

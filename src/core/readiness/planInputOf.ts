@@ -1,5 +1,6 @@
 import { type AirFrom, firstAfter } from '../air/airClock';
 import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/stateOf';
+import { distinct } from '../measure/distinct';
 import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
 import { BLOCKS, type Block, workAnywhere } from '../work/block';
@@ -34,20 +35,10 @@ const LAST_INSTANT = 8.64e15;
  */
 export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: number): PlanInput {
   const { crew, people, timeZone, dates } = ground;
-  const airs = new Map<
-    string,
-    { readonly place: number; readonly steps: readonly AirFrom[]; readonly slowness: number }
-  >();
-  const airOf = (room: RoomSite): number => {
-    const [steps, slowness] = [airAhead(room, now), room.air.slowness ?? 1];
-    const key = JSON.stringify([steps, slowness]);
-    const known = airs.get(key) ?? { place: airs.size, steps, slowness };
-    airs.set(key, known);
-    return known.place;
-  };
+  const airs = distinct(rooms.map((room) => ({ steps: airAhead(room, now), slowness: room.air.slowness ?? 1 })));
   const items: WorkItem[] = [];
   const handed: Record<string, Handed> = {};
-  const planned = rooms.map((site) => {
+  const planned = rooms.map((site, index) => {
     const { room, state } = site;
     const own = splitWhereHanded(openWork(site, now), state);
     items.push(...own);
@@ -64,7 +55,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
       room: room.id,
       name: room.name,
       floor: room.floor,
-      air: airOf(site),
+      air: airs.places[index] ?? 0,
       space: spaceOf(room, house.unit),
       // Finished the evening before they come.
       due: due === undefined ? undefined : instantOn(due, 0, timeZone),
@@ -75,8 +66,8 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
     from: Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS,
     timeZone,
     rooms: planned,
-    airs: [...airs.values()].map(({ steps }) => steps),
-    slowness: [...airs.values()].map(({ slowness }) => slowness),
+    airs: airs.values.map(({ steps }) => steps),
+    slowness: airs.values.map(({ slowness }) => slowness),
     items,
     people,
     crew,

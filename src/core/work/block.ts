@@ -11,6 +11,9 @@ export const workOn = (work: string, block: Block | undefined): string =>
 /** The same work wherever it is. */
 export const workAnywhere = (work: string): string => work.split('@')[0] ?? work;
 
+/** Whether some work, or an item, is meant for one block only. */
+export const isHalf = (work: string): boolean => work !== workAnywhere(work);
+
 /**
  * In which block a piece is run: a joint that ends on a ceiling goes with it, on both of its sides, for one tape lies on both.
  *

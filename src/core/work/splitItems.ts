@@ -1,4 +1,4 @@
-import { BLOCKS, type Block, workAnywhere, workOn } from './block';
+import { BLOCKS, type Block, isHalf, workOn } from './block';
 import type { After, WorkItem, WorkKind } from './workItem';
 
 /** What meets nothing of another block: seams and screws lie on one face. */
@@ -37,8 +37,7 @@ export function splitItems(items: readonly WorkItem[], ids: ReadonlySet<string>)
 }
 
 /** Of an item in two, which half it is. */
-export const halfOf = ({ work, block }: WorkItem): Block | undefined =>
-  work === workAnywhere(work) ? undefined : block;
+export const halfOf = ({ work, block }: WorkItem): Block | undefined => (isHalf(work) ? block : undefined);
 
 /** What of some items lies in one block; what lies nowhere by itself, as sanding, is none of it. */
 export const itemsIn = (items: readonly WorkItem[], block: Block): readonly WorkItem[] =>

@@ -1,19 +1,18 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
 import type { Tally } from '../joints/tally';
 import { sealedArea } from '../materials/loadList';
-import { groupBy } from '../measure/groupBy';
-import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
-import { COAT_KEYS, type Coat, type CoatId } from '../method/coat';
-import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
-import { choicesFor, type Method } from '../method/resolveMethod';
+import { MM_PER_FOOT } from '../measure/unit';
+import type { Coat, CoatId } from '../method/coat';
+import type { RunGroup } from '../method/passOrder';
+import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
 import { BLOCKS, type Block } from './block';
+import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
-import type { After, OfBlock, Skill, WorkItem, WorkKind } from './workItem';
-import { workOfCoat } from './workName';
+import type { After, OfBlock, WorkItem, WorkKind } from './workItem';
 
 /** How far one coat of a room is. */
 export interface CoatLeft {
@@ -252,29 +251,6 @@ function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
   });
 }
 
-/** Coats of one room that are run in one go: those of one kind, for one purpose, on one side. */
-interface Group {
-  readonly work: string;
-  readonly kind: RunGroup;
-  readonly key: Coat['key'];
-  readonly pass: Coat['round'];
-  readonly place: number;
-  readonly coats: readonly [RoomCoat, ...RoomCoat[]];
-}
-
-function groupsOf(coats: readonly RoomCoat[], method: Method): readonly Group[] {
-  return [...groupBy(coats, workOfCoat)]
-    .flatMap(([work, own]): readonly Group[] => {
-      const [first, ...others] = own;
-      if (!first) return [];
-      const place = COAT_KEYS.indexOf(first.round) * 10 + passOrder(first.class, first.round, method.all);
-      return [
-        { work, kind: runGroupOf(first.class), key: first.key, pass: first.round, place, coats: [first, ...others] },
-      ];
-    })
-    .sort((a, b) => a.place - b.place);
-}
-
 /** Tape is laid over tape in the order of the school; screws cross nothing. */
 const isRunInOrder = (before: WorkKind, after: WorkKind): boolean => before !== 'fasteners' && after !== 'fasteners';
 
@@ -290,49 +266,12 @@ function gapBetween(
     : { until: 'ended', muds: [] };
 }
 
-/** The coats that have to be dry before one goes on: that below, and of an angle that of the other side before it. */
-function belowOf(coat: RoomCoat, coats: readonly RoomCoat[]): readonly RoomCoat[] {
-  const own = coats.filter((other) => other.class === coat.class);
-  const before = own.slice(
-    0,
-    own.findIndex(({ id }) => id === coat.id),
-  );
-  if (coat.side === undefined) return before.slice(-1);
-  const same = before.findLast(({ side }) => side === coat.side || side === undefined);
-  const other = before.findLast(({ side }) => side !== coat.side);
-  return [...new Set([same, other])].filter((one) => one !== undefined);
-}
-
-/** The last coats of every class and side. */
-const lastCoats = (coats: readonly RoomCoat[]): readonly RoomCoat[] =>
-  coats.filter((coat, index) =>
-    coats
-      .slice(index + 1)
-      .every((later) => later.class !== coat.class || (later.side !== coat.side && later.side !== undefined)),
-  );
-
 /** A skim waits for everything that lies on the wall too. */
 function fromOf(coat: RoomCoat, room: WorkRoom, block?: Block): number | undefined {
   const left = room.left(coat);
   const own = block === undefined ? left.from : left.blocks?.[block].from;
   if (coat.class !== 'surface') return own;
   return latest([own, ...room.coats.map((other) => room.left(other).sandAt)]);
-}
-
-function skillOf({ kind, key, coats }: Group): Skill {
-  if (key === 'tape') return 'tape';
-  if (coats.some(({ toolKind }) => toolKind === 'box')) return 'box';
-  return kind === 'angle' ? 'angles' : 'coat';
-}
-
-/** A tool of which a crew has few: a box by its width in inches, a mechanical taper, a dispenser, an applicator. */
-function toolOf(coats: readonly RoomCoat[], method: Method): string | undefined {
-  const boxed = coats.find(({ toolKind }) => toolKind === 'box');
-  if (boxed) return `box-${Math.round(boxed.width / MM_PER_INCH)}`;
-  const taped = coats.find(({ tape }) => tape !== undefined);
-  if (!taped) return undefined;
-  const { laying } = choicesFor(method, taped.class);
-  return laying === 'belt' ? undefined : laying;
 }
 
 const mudsOf = (coats: readonly Coat[], muds: ReadonlyMap<CoatId, WetMud>): readonly WetMud[] =>

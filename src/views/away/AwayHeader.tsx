@@ -1,13 +1,14 @@
 'use client';
 
 import { useEffect } from 'react';
+import { AWAY_STATIONS, type AwayStation } from '@/client/away/stations';
 import type { SeenHouse } from '@/client/outbox/deviceStore';
 import { sendNow } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import { Sign } from '@/ui/Sign';
 import { ThemeButton } from '@/ui/shell/ThemeButton';
 import { UnsentMark } from '@/ui/shell/UnsentMark';
-import { AWAY_STATIONS, type AwayStation, STATION_NAMES } from './stations';
+import { STATION_NAMES } from './stationNames';
 
 /** Above a page that the device shows by itself: which house, how old what is known of it is, and what waits to be sent. */
 export function AwayHeader({

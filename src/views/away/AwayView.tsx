@@ -2,6 +2,7 @@
 
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
 import { type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
+import { AWAY_STATIONS, type AwayStation } from '@/client/away/stations';
 import { HouseProvider } from '@/client/HouseContext';
 import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/outbox/deviceStore';
 import { startOutbox } from '@/client/outbox/theOutbox';
@@ -11,7 +12,7 @@ import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { spanWords } from '@/ui/when';
 import { AwayHeader } from './AwayHeader';
-import { AWAY_STATIONS, type AwayStation, STATION_NAMES } from './stations';
+import { STATION_NAMES } from './stationNames';
 import { useServerBack } from './useServerBack';
 
 const HOUR_MS = 3_600_000;

@@ -13,6 +13,9 @@ import { stationFacts } from '@/ui/shell/stationFacts';
 import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
 import { instantWords } from '@/ui/when';
 
+/** Air that was only measured is taken along at most so often. */
+const AIR_EVERY_MS = 15 * 60_000;
+
 export default async function HouseLayout({
   children,
   params,
@@ -41,7 +44,9 @@ export default async function HouseLayout({
         }
       />
       <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
-      {mayAct(person, 'finisher') && <KeepSeen house={house} news={[mark.seq, mark.rooms, mark.air].join(' ')} />}
+      {mayAct(person, 'finisher') && (
+        <KeepSeen house={house} news={[mark.seq, mark.rooms, Math.floor(now / AIR_EVERY_MS)].join(' ')} />
+      )}
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
     </HouseFrame>
