@@ -5,18 +5,30 @@ import { useState, useTransition } from 'react';
 import type { NewEntry } from '@/core/log/entry';
 import { isAwayPath } from './away/stations';
 import { useHouse } from './HouseContext';
+import type { UnsentPhoto } from './outbox/deviceStore';
 import { sayToServer } from './outbox/theOutbox';
 
-type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at'> : never;
-/** An entry as a form knows it; the id and the time are added when it is sent. */
-export type Said = WithoutStamp<NewEntry>;
+type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at' | 'deviceAt'> : never;
+/** An entry as a form knows it; the time is added when it is sent, and an id where another one does not need to know it before. */
+export type Said = WithoutStamp<NewEntry> & { readonly id?: string };
+
+/** What is known of something said beside what it says. */
+export interface Circumstances {
+  /** When it happened, ms since 1970; now where it does not say. */
+  readonly at?: number | undefined;
+  /** The page's house where it does not say. */
+  readonly house?: string;
+  /** Photos that the entries name. */
+  readonly photos?: readonly UnsentPhoto[];
+}
+
+/** Clocks that differ by less are right. */
+const OFF_MS = 2 * 60_000;
 
 /**
  * Writes entries into the log of the page's house and shows the page anew. What is written is on this device before it is sent,
  * and keeps its ids until the server has said yes or no to it: sent again after a lost answer or a fault, by whoever, it is never
  * recorded twice. Where there is no server it counts as written, and is sent when there is one.
- *
- * `write` takes when it happened (ms since 1970) where that is not now, and the house where it is not the page's.
  *
  * @param clock the server's time when the page was made, ms since 1970
  */
@@ -39,21 +51,25 @@ export function useLog(clock: number) {
   const serverNow = () =>
     document.documentElement.dataset.clock === 'stopped' ? opened.clock : opened.clock + performance.now() - opened.at;
 
-  async function write(said: readonly Said[], happened?: number, house = own): Promise<boolean> {
+  async function write(
+    said: readonly Said[],
+    { at: happened, house = own, photos = [] }: Circumstances = {},
+  ): Promise<boolean> {
     if (sending) return false;
     const key = JSON.stringify([said, happened, house]);
     const at = new Date(happened ?? serverNow()).toISOString();
+    const off = offClock(serverNow());
     const group =
       unsent?.key === key
         ? unsent
         : {
             key,
             id: crypto.randomUUID(),
-            entries: said.map((entry): NewEntry => ({ ...entry, id: crypto.randomUUID(), at })),
+            entries: said.map((entry): NewEntry => ({ id: crypto.randomUUID(), ...entry, at, ...off })),
           };
     setSending(true);
     setMessage(undefined);
-    const answer = await sayToServer(group.id, house, group.entries);
+    const answer = await sayToServer(group.id, house, group.entries, photos);
     setSending(false);
     switch (answer.kind) {
       case 'recorded':
@@ -78,6 +94,13 @@ export function useLog(clock: number) {
     }
   }
   return { write, serverNow, busy: sending || pending, message };
+}
+
+/** What the clock of this device says, where it is off by more than a little. */
+function offClock(serverNow: number): { readonly deviceAt?: string } {
+  const own = Date.now();
+  const isTold = document.documentElement.dataset.clock !== 'stopped';
+  return isTold && Math.abs(own - serverNow) > OFF_MS ? { deviceAt: new Date(own).toISOString() } : {};
 }
 
 const SIGNED_OUT = 'You are signed out. It is kept on this device, and sent when you sign in.';

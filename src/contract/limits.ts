@@ -3,3 +3,10 @@ export const MOST_UNANSWERED = 20;
 
 /** Of a file of readings in one command: what is recorded in a moment. */
 export const MOST_READINGS = 3000;
+
+/** Of a photo that is kept: pixels along its longer edge, and bytes. */
+export const PHOTO_EDGE = 1600;
+export const PHOTO_BYTES = 400_000;
+/** Larger ones are not even looked at: bytes, and pixels in all. */
+export const MOST_PHOTO_BYTES = 30_000_000;
+export const MOST_PHOTO_PIXELS = 60_000_000;

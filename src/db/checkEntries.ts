@@ -2,13 +2,18 @@ import type { Transaction } from 'sequelize';
 import type { HouseHead } from '../core/house/schema';
 import type { Piece } from '../core/joints/pieces';
 import type { Covered, NewEntry } from '../core/log/entry';
+import { isInside } from '../core/measure/chords';
+import { distanceToStep, stepsOf } from '../core/measure/polygon';
+import type { Point } from '../core/measure/vector';
 import { cachedMethod } from '../core/method/cachedMethod';
 import { methodOfRoom } from '../core/method/resolveMethod';
+import type { Face } from '../core/room/faces/face';
 import { facesOf } from '../core/room/faces/facesOf';
 import type { Problem } from '../core/room/problem';
 import type { Room } from '../core/room/schema';
 import { coveredBy } from '../core/standing/coveredBy';
 import { type HouseRow, models } from './models';
+import { photosAmong } from './photos';
 import { readRoom } from './readRoom';
 
 /** The pieces of some rooms of a house; of those that cannot be worked out there are none. */
@@ -19,6 +24,7 @@ type Found =
   | { readonly ok: false; readonly problem: Problem };
 
 const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
+const photosOf = ({ payload }: NewEntry): readonly string[] => ('photos' in payload ? payload.photos : undefined) ?? [];
 const handedTo = (entry: NewEntry): readonly string[] => (entry.kind === 'assigned' ? entry.payload.people : []);
 
 /**
@@ -32,15 +38,20 @@ export async function checkEntries(
   transaction: Transaction,
 ): Promise<(entry: NewEntry) => Found> {
   const crew = await crewAmong(entries, transaction);
-  const rooms = await roomsCoated(entries, house, piecesOf, transaction);
+  const rooms = await roomsNamed(entries, house, piecesOf, transaction);
+  const photos = await photosAmong([...new Set(entries.flatMap(photosOf))], house.id, transaction);
   const refused = (path: string, reason: string): Found => ({ ok: false, problem: { path, reason } });
   return (entry) => {
     if (ranBy(entry).some((person) => !crew.has(person)))
       return refused('payload.ranBy', 'names somebody who is not on the crew');
     if (handedTo(entry).some((person) => !crew.has(person)))
       return refused('payload.people', 'names somebody who is not on the crew');
-    const there = entry.kind === 'coat' ? rooms.get(entry.room) : undefined;
-    if (entry.kind !== 'coat' || !there) return { ok: true };
+    const strangePhoto = photosOf(entry).findIndex((photo) => !photos.has(photo));
+    if (strangePhoto >= 0) return refused(`payload.photos[${strangePhoto}]`, 'is no photo of this house');
+    const there = entry.room === null ? undefined : rooms.get(entry.room);
+    if (!there) return { ok: true };
+    if (entry.kind === 'item') return placeIn(entry.payload, there, refused);
+    if (entry.kind !== 'coat') return { ok: true };
     const { room, faces, pieces } = there;
     const named = entry.payload.faces ?? [];
     const strange = named.findIndex((face) => !faces().has(face));
@@ -54,6 +65,9 @@ export async function checkEntries(
   };
 }
 
+const asksForRoom = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'coat' | 'item' }> =>
+  entry.kind === 'coat' || (entry.kind === 'item' && (entry.payload.face ?? entry.payload.piece) !== undefined);
+
 /** Of the people who ran something by these entries those who work in this firm, or did. */
 async function crewAmong(entries: readonly NewEntry[], transaction: Transaction): Promise<ReadonlySet<string>> {
   const id = [...new Set(entries.flatMap((entry) => [...ranBy(entry), ...handedTo(entry)]))];
@@ -62,30 +76,50 @@ async function crewAmong(entries: readonly NewEntry[], transaction: Transaction)
   return new Set(people.map((person) => person.id));
 }
 
-interface Coated {
+interface Named {
   readonly room: Room;
-  readonly faces: () => ReadonlySet<string>;
+  readonly faces: () => ReadonlyMap<string, Face>;
   /** Undefined when the room cannot be worked out. */
   readonly pieces: readonly Piece[] | undefined;
 }
 
-/** The rooms in which something was put on by these entries, with their faces and pieces as they are now. */
-async function roomsCoated(
+/** Whether something that is wrong lies where it is said to: on a face of the room, on one of its pieces. */
+function placeIn(
+  { face, place, piece }: Extract<NewEntry, { kind: 'item' }>['payload'],
+  { faces, pieces }: Named,
+  refused: (path: string, reason: string) => Found,
+): Found {
+  const own = face === undefined ? undefined : faces().get(face);
+  if (face !== undefined && !own) return refused('payload.face', `the room has no face "${face}"`);
+  if (own && place && !isInside(place, own.loops) && farFrom(own, place) > RIM_MM)
+    return refused('payload.place', 'lies off its face');
+  if (piece !== undefined && pieces && !pieces.some(({ id }) => id === piece))
+    return refused('payload.piece', `the room has no piece "${piece}"`);
+  return { ok: true };
+}
+
+/** A thumb is as wide as this: what is tapped beside an edge lies on it. */
+const RIM_MM = 100;
+const farFrom = ({ loops }: Face, place: Point): number =>
+  Math.min(...loops.flatMap((loop) => stepsOf(loop).map((step) => distanceToStep(place, step))));
+
+/** The rooms that something was put on in, or is wrong in, by these entries, with their faces and pieces as they are now. */
+async function roomsNamed(
   entries: readonly NewEntry[],
   { id: houseId, head }: HouseRow,
   piecesOf: PiecesOf,
   transaction: Transaction,
-): Promise<ReadonlyMap<string, Coated>> {
-  const id = [...new Set(entries.flatMap((entry) => (entry.kind === 'coat' ? [entry.room] : [])))];
+): Promise<ReadonlyMap<string, Named>> {
+  const id = [...new Set(entries.flatMap((entry) => (asksForRoom(entry) ? [entry.room] : [])))];
   if (id.length === 0) return new Map();
   const rows = await models().RoomRow.findAll({ where: { houseId, id }, transaction });
   const rooms = rows.flatMap((row) => readRoom(row.room, head.unit) ?? []);
   const pieces = await piecesOf(head, rooms);
   return new Map(
     rooms.map((room) => {
-      let faces: ReadonlySet<string> | undefined;
+      let faces: ReadonlyMap<string, Face> | undefined;
       const own = () => {
-        faces ??= new Set(facesOf(room, head.unit).map((face) => face.id));
+        faces ??= new Map(facesOf(room, head.unit).map((face) => [face.id, face]));
         return faces;
       };
       return [room.id, { room, faces: own, pieces: pieces.get(room) }];

@@ -121,6 +121,7 @@ function rowOf(
     roomId: entry.room,
     kind: entry.kind,
     at: new Date(entry.at),
+    deviceAt: entry.deviceAt === undefined ? null : new Date(entry.deviceAt),
     by: by.id,
     role: by.role,
     payload: on ? { ...entry.payload, on } : entry.payload,
@@ -134,6 +135,7 @@ function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): bo
     room: row.roomId,
     kind: row.kind,
     at: row.at.getTime(),
+    deviceAt: row.deviceAt?.getTime(),
     by: row.by,
     payload: withoutFound(payloadOf(row)),
   };
@@ -142,6 +144,7 @@ function isSame(row: EntryRow, entry: NewEntry, houseId: string, by: string): bo
     room: entry.room,
     kind: entry.kind,
     at: Date.parse(entry.at),
+    deviceAt: entry.deviceAt === undefined ? undefined : Date.parse(entry.deviceAt),
     by,
     payload: withoutUndefined(entry.payload),
   });
@@ -163,8 +166,8 @@ const takenOffHere: PiecesOf = async (head, rooms) =>
 
 /** A recorded entry, which was looked at when it was sent; one of no known kind or instant is left out. */
 function entryOf(row: EntryRow): Entry | undefined {
-  const { id, seq, roomId: room, kind, at, by, role, recordedAt } = row;
+  const { id, seq, roomId: room, kind, at, deviceAt, by, role, recordedAt } = row;
   if (!ENTRY_KINDS.has(kind) || !Number.isFinite(at.getTime()) || !isInTime(at.toISOString())) return undefined;
   const stamp = { id, seq, room, kind, at: at.toISOString(), by, role, recordedAt: recordedAt.toISOString() };
-  return { ...stamp, payload: payloadOf(row) } as Entry;
+  return { ...stamp, ...(deviceAt ? { deviceAt: deviceAt.toISOString() } : {}), payload: payloadOf(row) } as Entry;
 }

@@ -14,6 +14,7 @@ import * as entryVersion from './migrations/0010-entry-version';
 import * as floors from './migrations/0011-floors';
 import * as crew from './migrations/0012-crew';
 import * as calendars from './migrations/0013-calendars';
+import * as photos from './migrations/0014-photos';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -31,6 +32,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0011-floors': floors,
   '0012-crew': crew,
   '0013-calendars': calendars,
+  '0014-photos': photos,
 };
 
 /**

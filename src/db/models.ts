@@ -66,6 +66,7 @@ export class EntryRow extends Model<InferAttributes<EntryRow>, InferCreationAttr
   declare roomId: string | null;
   declare kind: NewEntry['kind'];
   declare at: Date;
+  declare deviceAt: Date | null;
   declare by: string;
   declare role: Role;
   declare payload: unknown;
@@ -186,6 +187,7 @@ function bind(sequelize: Sequelize): void {
       roomId: DataTypes.TEXT,
       kind: text(),
       at: instant(),
+      deviceAt: DataTypes.DATE,
       by: { type: DataTypes.UUID, allowNull: false },
       role: text(),
       payload: json(),

@@ -1,44 +1,18 @@
+import { readBytes } from './readBytes';
+
 /** What a body held: JSON, nothing that is JSON, or more than may be sent. */
 export type Body =
   | { readonly kind: 'json'; readonly json: unknown }
   | { readonly kind: 'broken'; readonly why: string }
   | { readonly kind: 'tooLarge' };
 
-/** A body that has not come by then is given up. */
-const LONGEST_MS = 20_000;
-
-/**
- * Reads a body as JSON and stops as soon as it is larger than `most` bytes, whatever its header says, or takes longer than
- * 20 s to come.
- */
+/** Reads a body as JSON, see `readBytes`. */
 export async function readJson(request: Request, most: number): Promise<Body> {
-  if (Number(request.headers.get('content-length') ?? 0) > most) return { kind: 'tooLarge' };
-  const reader = request.body?.getReader();
-  if (!reader) return BROKEN;
-  let late = false;
-  const timer = setTimeout(() => {
-    late = true;
-    void reader.cancel();
-  }, LONGEST_MS);
-  const chunks: Uint8Array[] = [];
-  let size = 0;
+  const body = await readBytes(request, most);
+  if (body.kind === 'tooLarge') return { kind: 'tooLarge' };
+  if (body.kind !== 'bytes') return body.kind === 'tooSlow' ? TOO_SLOW : BROKEN;
   try {
-    for (;;) {
-      const { done, value } = await reader.read();
-      if (done) break;
-      size += value.byteLength;
-      if (size > most) {
-        await reader.cancel();
-        return { kind: 'tooLarge' };
-      }
-      chunks.push(value);
-    }
-  } finally {
-    clearTimeout(timer);
-  }
-  if (late) return TOO_SLOW;
-  try {
-    const json: unknown = JSON.parse(Buffer.concat(chunks).toString('utf8'));
+    const json: unknown = JSON.parse(body.bytes.toString('utf8'));
     return isStorable(json) ? { kind: 'json', json } : NO_TEXT;
   } catch {
     return BROKEN;

@@ -20,6 +20,12 @@ export function inUnit(words: string, unit: LengthUnit): string {
     );
 }
 
+/** Tape is cut short of what it runs into. Common practice, no source. */
+export const setBacks = (unit: LengthUnit): string =>
+  unit === 'in'
+    ? 'Tape stops ¼ in from a bead’s end, ½ in short of the angle it runs into, about 1 in above the floor.'
+    : 'Tape stops 6 mm from a bead’s end, 12 mm short of the angle it runs into, about 25 mm above the floor.';
+
 const number = (text: string): number => Number(text.replaceAll(',', ''));
 
 function inches(text: string): number {

@@ -17,6 +17,7 @@ const VIEWS = [
   '/hand-over/coat-closet',
   '/my-day',
   '/walk',
+  '/guide',
 ];
 
 const THEMES = ['oak-day', 'oak-night'] as const;

@@ -61,6 +61,7 @@ describe('migrations', () => {
       { name: '0011-floors' },
       { name: '0012-crew' },
       { name: '0013-calendars' },
+      { name: '0014-photos' },
     ]);
   });
 });

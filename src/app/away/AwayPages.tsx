@@ -1,16 +1,21 @@
 'use client';
 
+import { batchesOf, MIXED } from '@/core/log/batch';
 import { packed } from '@/ui/packed';
 import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
+import { GuideView } from '@/views/guide/GuideView';
+import { guideCards } from '@/views/guide/guideCards';
 import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
 import { WalkView } from '@/views/walk/WalkView';
 import { walkRows, wasRight } from '@/views/walk/walkRows';
 
 /** The pages that a device shows by itself, by the same views as the server's. */
-export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board, walk: Walk }} />;
+export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board, walk: Walk, guide: Guide }} />;
+
+const Guide = ({ site }: AwayHousePage) => <GuideView cards={guideCards(site)} />;
 
 const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, log, now }: AwayHousePage) => (
   <MyDayView
@@ -22,6 +27,7 @@ const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, log, now }: Awa
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
     last={lastDone(log, site.rooms, me.id, now)}
+    batches={batchesOf(log.last(MIXED, 20), me.id, now)}
   />
 );
 
@@ -44,8 +50,10 @@ const Walk = ({ house: { id, me, timeZone, people }, site, now }: AwayHousePage)
     houseId={id}
     rows={walkRows(site, now, timeZone, new Map(people.map((person) => [person.id, person.name])))}
     right={wasRight(site)}
+    unit={site.house.unit}
     now={now}
     timeZone={timeZone}
     works={me.role !== 'viewer'}
+    leads={me.role === 'lead'}
   />
 );

@@ -1,5 +1,5 @@
 /** What works without a server. */
-export const AWAY_STATIONS = ['my-day', 'board', 'walk'] as const;
+export const AWAY_STATIONS = ['my-day', 'board', 'walk', 'guide'] as const;
 export type AwayStation = (typeof AWAY_STATIONS)[number];
 
 /** Whether the page at a path is one of them. */

@@ -18,8 +18,15 @@ export interface SeenHouse {
   readonly seenAt: number;
 }
 
+/** A photo that waits with the entries that name it. */
+export interface UnsentPhoto {
+  readonly id: string;
+  readonly bytes: ArrayBuffer;
+}
+
 interface Kept extends DBSchema {
   unsent: { key: number; value: UnsentGroup; indexes: { id: string } };
+  photos: { key: string; value: ArrayBuffer };
   seen: { key: string; value: SeenMark & { readonly packed: ArrayBuffer } };
 }
 
@@ -28,10 +35,13 @@ let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 /** What this device keeps; throws where the browser keeps nothing. */
 function device(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>(NAME, 1, {
-    upgrade(db) {
-      db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
-      db.createObjectStore('seen');
+  opened ??= openDB<Kept>(NAME, 2, {
+    upgrade(db, from) {
+      if (from < 1) {
+        db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
+        db.createObjectStore('seen');
+      }
+      db.createObjectStore('photos');
     },
     // A newer version of the application waits for nobody.
     blocking: () => void forget(),
@@ -53,16 +63,15 @@ async function forget(): Promise<void> {
 
 /** The groups that wait on this device, in the order in which they came. */
 export const deviceStore: OutboxStore = {
-  add: async (group) => {
-    const write = (await device()).transaction('unsent', 'readwrite', { durability: 'strict' });
-    await Promise.all([write.store.add(group), write.done]);
-  },
+  add: (group) => addUnsent(group, []),
   all: async () => (await device()).getAll('unsent'),
   remove: async (ids) => {
-    const write = (await device()).transaction('unsent', 'readwrite');
+    const write = (await device()).transaction(['unsent', 'photos'], 'readwrite');
+    const groups = write.objectStore('unsent');
     for (const id of ids) {
-      const place = await write.store.index('id').getKey(id);
-      if (place !== undefined) await write.store.delete(place);
+      const cursor = await groups.index('id').openCursor(id);
+      for (const photo of cursor?.value.photos ?? []) await write.objectStore('photos').delete(photo);
+      await cursor?.delete();
     }
     await write.done;
   },
@@ -73,6 +82,19 @@ export const deviceStore: OutboxStore = {
     await write.done;
   },
 };
+
+/** Adds a group with the photos that it names: all of it is on disk, or nothing. */
+export async function addUnsent(group: UnsentGroup, photos: readonly UnsentPhoto[]): Promise<void> {
+  const write = (await device()).transaction(['unsent', 'photos'], 'readwrite', { durability: 'strict' });
+  await Promise.all([
+    ...photos.map(({ id, bytes }) => write.objectStore('photos').put(bytes, id)),
+    write.objectStore('unsent').add(group),
+    write.done,
+  ]);
+}
+
+/** A photo that waits on this device. */
+export const unsentPhoto = async (id: string): Promise<ArrayBuffer | undefined> => (await device()).get('photos', id);
 
 /** Keeps a house as it was seen; what was kept for somebody else who used this device goes. */
 export const keepSeen = async ({ house, seenAt }: SeenHouse): Promise<void> => {

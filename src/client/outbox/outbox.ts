@@ -9,6 +9,8 @@ export interface UnsentGroup {
   /** Of the entries' form: the application may be a newer one by the time they are sent. */
   readonly version: number;
   readonly entries: readonly NewEntry[];
+  /** Photos that they name, which are sent before them. */
+  readonly photos?: readonly string[];
   /** Why the server will not have it; undefined while it was not asked, or did not answer. */
   readonly refused?: string;
 }
@@ -35,6 +37,8 @@ export type SendingEnd = 'empty' | 'signedOut' | 'away';
 export interface OutboxParts {
   readonly store: OutboxStore;
   readonly send: (house: string, who: string, entries: readonly VersionedEntry[]) => Promise<Sent>;
+  /** Sends a photo that is kept here; sent again it is the same. */
+  readonly sendPhoto: (house: string, photo: string) => Promise<Sent>;
   /** Runs something while no other page of this device does. */
   readonly alone: <Value>(run: () => Promise<Value>) => Promise<Value>;
 }
@@ -47,7 +51,19 @@ const MOST_AT_ONCE = 200;
  * the others go on; what the server does not answer to stays, with its ids, so that it is recorded once however often it is
  * sent.
  */
-export function sendUnsent({ store, send, alone }: OutboxParts, who: string): Promise<SendingEnd> {
+export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: string): Promise<SendingEnd> {
+  /** Entries are not recorded before the photos that they name. */
+  async function photosFirst(batch: readonly UnsentGroup[]): Promise<'refused' | 'signedOut' | 'away' | undefined> {
+    for (const { id, house, photos = [] } of batch) {
+      for (const photo of photos) {
+        const answer = await sendPhoto(house, photo);
+        if (answer.kind === 'recorded') continue;
+        if (answer.kind === 'refused') await store.refuse(id, answer.why);
+        return answer.kind;
+      }
+    }
+    return undefined;
+  }
   return alone(async () => {
     /** Of several that were refused together each is asked by itself. */
     const apart = new Set<string>();
@@ -55,6 +71,9 @@ export function sendUnsent({ store, send, alone }: OutboxParts, who: string): Pr
       const batch = nextBatch(await store.all(), who, apart);
       const [first] = batch;
       if (!first) return 'empty';
+      const stopped = await photosFirst(batch);
+      if (stopped === 'refused') continue;
+      if (stopped) return stopped;
       const answer = await send(
         first.house,
         who,

@@ -1,7 +1,7 @@
 import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post } from '../sendCommand';
-import { deviceStore } from './deviceStore';
+import { addUnsent, deviceStore, type UnsentPhoto, unsentPhoto } from './deviceStore';
 import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry } from './outbox';
 
 /** What waits on this device, as pages show it. */
@@ -57,19 +57,31 @@ export type Said = Sent | { readonly kind: 'kept' };
  * Where the browser keeps nothing it is only sent.
  *
  * @param id of all of it; said again with the same one it is the same
+ * @param photos those that the entries name
  */
-export async function sayToServer(id: string, house: string, entries: readonly NewEntry[]): Promise<Said> {
+export async function sayToServer(
+  id: string,
+  house: string,
+  entries: readonly NewEntry[],
+  photos: readonly UnsentPhoto[] = [],
+): Promise<Said> {
   const who = sender;
-  const sendHere = () =>
-    sendEntries(
+  const sendHere = async (): Promise<Said> => {
+    for (const photo of photos) {
+      const answer = await sendPhoto(house, photo.id, photo.bytes);
+      if (answer.kind !== 'recorded') return answer;
+    }
+    return sendEntries(
       house,
       who,
       entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
     );
+  };
   if (who === undefined) return sendHere();
   try {
     const known = (await deviceStore.all()).some((group) => group.id === id);
-    if (!known) await deviceStore.add({ id, house, who, version: ENTRY_VERSION, entries });
+    const named = photos.length > 0 ? { photos: photos.map((photo) => photo.id) } : {};
+    if (!known) await addUnsent({ id, house, who, version: ENTRY_VERSION, entries, ...named }, photos);
   } catch {
     return sendHere();
   }
@@ -88,7 +100,9 @@ export async function sendNow(): Promise<SendingEnd> {
   clearTimeout(timer);
   const who = sender;
   if (who === undefined) return state.end;
-  const end = await sendUnsent({ store: deviceStore, send: sendEntries, alone }, who).catch(() => 'empty' as const);
+  const end = await sendUnsent({ store: deviceStore, send: sendEntries, sendPhoto: sendKept, alone }, who).catch(
+    () => 'empty' as const,
+  );
   await look(end);
   if (end === 'away') timer = setTimeout(() => void sendNow(), wait);
   wait = end === 'away' ? Math.min(LATEST_MS, 2 * wait) : SOONEST_MS;
@@ -123,12 +137,32 @@ async function sendEntries(house: string, who: string | undefined, entries: read
       { house, ...(who === undefined ? {} : { as: who }), entries },
       AbortSignal.timeout(PATIENCE_MS),
     );
-    if (response.ok) return { kind: 'recorded' };
-    if (response.status === 401) return { kind: 'signedOut' };
-    const { message }: { message?: string } = await response.json().catch(() => ({}));
-    // Only an answer of ours says that nothing was recorded.
-    return response.status < 500 && message !== undefined ? { kind: 'refused', why: message } : { kind: 'away' };
+    return await answerOf(response);
   } catch {
     return { kind: 'away' };
   }
+}
+
+/** A photo that waits here. */
+async function sendKept(house: string, id: string): Promise<Sent> {
+  const bytes = await unsentPhoto(id);
+  // What is gone cannot be sent: the entry that names it says so.
+  return bytes ? sendPhoto(house, id, bytes) : { kind: 'recorded' };
+}
+
+async function sendPhoto(house: string, id: string, bytes: ArrayBuffer): Promise<Sent> {
+  try {
+    const signal = AbortSignal.timeout(PATIENCE_MS);
+    return await answerOf(await fetch(`/api/photos/${house}/${id}`, { method: 'PUT', body: bytes, signal }));
+  } catch {
+    return { kind: 'away' };
+  }
+}
+
+async function answerOf(response: Response): Promise<Sent> {
+  if (response.ok) return { kind: 'recorded' };
+  if (response.status === 401) return { kind: 'signedOut' };
+  const { message }: { message?: string } = await response.json().catch(() => ({}));
+  // Only an answer of ours says that nothing was recorded.
+  return response.status < 500 && message !== undefined ? { kind: 'refused', why: message } : { kind: 'away' };
 }

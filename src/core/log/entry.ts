@@ -3,10 +3,14 @@ import { SUBSTRATES } from '../air/dryingHours';
 import { FOUND } from '../drying/touch';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
+import { DEFECT_KINDS } from '../method/defects';
 import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
 import { liftEntry } from './liftEntry';
 import type { Role } from './person';
+
+/** One thing is not shown by more. */
+export const MOST_PHOTOS = 6;
 
 /** Ids are compared as they are written: in small letters. */
 const uuid = (error: string) => z.uuid(error).toLowerCase();
@@ -79,10 +83,43 @@ const coatPayload = z.strictObject({
   ...run,
 });
 
+/** Kept beside the log before the entry that names them is recorded. */
+const photos = z
+  .array(uuid('must be a photo'))
+  .min(1, 'needs at least one')
+  .max(MOST_PHOTOS, `must be at most ${MOST_PHOTOS}`)
+  .refine(noTwice, 'name a photo twice')
+  .optional();
+
+const onFace = z.number().min(-1e6).max(1e6);
+
+/** Something is wrong: what, and where on which face; words or a photo where there is no name for it. */
+const itemPayload = z
+  .strictObject({
+    text: someText.optional(),
+    defect: z.enum(DEFECT_KINDS).optional(),
+    /** The face by id, and the place on it; mm in its own coordinates, see `Face`. */
+    face: z.string().min(1, 'must be a face').max(60).optional(),
+    place: z.tuple([onFace, onFace]).optional(),
+    /** The piece on which it lies. */
+    piece: z.string().min(1, 'must be a piece').max(160).optional(),
+    photos,
+  })
+  .refine(({ text, defect, photos: shown }) => text !== undefined || defect !== undefined || shown !== undefined, {
+    path: ['text'],
+    error: 'needs words, a kind or a photo',
+  })
+  .refine(({ face, place }) => place === undefined || face !== undefined, {
+    path: ['face'],
+    error: 'must say on which face the place is',
+  });
+
 const nothing = z.strictObject({});
 const base = {
   id: uuid('must be a UUID'),
   at: instantSchema,
+  /** What the clock of the device said, where that is off. */
+  deviceAt: instantSchema.optional(),
   // Those that are known were lifted.
   version: z.never('is of another Oak Tally than this one').optional(),
 };
@@ -170,11 +207,41 @@ const sentEntry = z.discriminatedUnion('kind', [
     kind: z.literal('touched'),
     payload: z.strictObject({ class: z.enum(COATED_CLASSES).optional(), found: z.enum(FOUND) }),
   }),
-  z.strictObject({ ...inRoom, kind: z.literal('item'), payload: z.strictObject({ text: someText }) }),
+  z.strictObject({ ...inRoom, kind: z.literal('item'), payload: itemPayload }),
   z.strictObject({
     ...inRoom,
     kind: z.literal('itemClosed'),
-    payload: z.strictObject({ item: uuid('must be an item') }),
+    payload: z.strictObject({
+      item: uuid('must be an item'),
+      /** What it took, where somebody says so. */
+      minutes: z.number().min(0, 'must be 0 or more').max(1440, 'must be at most a day').optional(),
+      photos,
+    }),
+  }),
+  /** How a room looks, for whoever asks later. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('pictured'),
+    payload: z.strictObject({ photos: photos.unwrap(), text: someText.optional() }),
+  }),
+  /** Which photos of a room go into its hand-over: those that were said last. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('shown'),
+    payload: z.strictObject({ photos: z.array(uuid('must be a photo')).max(60, 'are too many').refine(noTwice) }),
+  }),
+  /** Setting mud was mixed: its clock runs from then, on whatever it goes. */
+  z.strictObject({
+    ...base,
+    room: z.null().default(null),
+    kind: z.literal('mixed'),
+    payload: z.strictObject({
+      /** On the label. */
+      minutes: z.number().gt(0, 'must be greater than 0').max(360, 'must be at most 360'),
+      product: shortText(80).optional(),
+      /** Litres of mud. */
+      amount: z.number().gt(0, 'must be greater than 0').max(200, 'must be at most 200 litres').optional(),
+    }),
   }),
   z.strictObject({
     ...base,
@@ -223,4 +290,15 @@ export const whoDid = (entry: Entry): readonly string[] =>
   ('ranBy' in entry.payload ? entry.payload.ranBy : undefined) ?? [entry.by];
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
-export const FINISHER_KINDS: readonly EntryKind[] = ['coat', 'sanded', 'sealed', 'fan', 'touched', 'item', 'void'];
+export const FINISHER_KINDS: readonly EntryKind[] = [
+  'coat',
+  'sanded',
+  'sealed',
+  'fan',
+  'touched',
+  'item',
+  'itemClosed',
+  'pictured',
+  'mixed',
+  'void',
+];

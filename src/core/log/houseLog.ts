@@ -7,6 +7,9 @@ interface RoomLog {
   state: RoomState | undefined;
 }
 
+/** Under this is what is said of no room. */
+const HOUSE = '';
+
 /**
  * The log of a house as it grows: what has come is folded once, and a new entry folds only the room that it is about.
  * However the entries come, one by one or all at once, what they fold to is the same.
@@ -30,7 +33,7 @@ export class HouseLog {
       this.seq = entry.seq;
       this.size += 1;
       if (entry.kind === 'void') this.#addVoid(entry);
-      else if (entry.room !== null) this.#addTo(entry.room, entry);
+      else this.#addTo(entry.room ?? HOUSE, entry);
     }
   }
 

@@ -10,10 +10,20 @@ export interface Mark {
   readonly who: readonly string[];
 }
 
-export interface OpenItem extends Mark {
+/** Something that is wrong, until it is mended. */
+export interface OpenItem extends Mark, Omit<ItemPayload, 'photos'> {
   readonly id: string;
-  readonly text: string;
-  readonly closed: Mark | undefined;
+  readonly photos: readonly string[];
+  readonly closed: (Mark & { readonly minutes: number | undefined; readonly photos: readonly string[] }) | undefined;
+}
+type ItemPayload = Extract<Entry, { kind: 'item' }>['payload'];
+
+/** A photo of a room, or of something that was wrong in it. */
+export interface Photo extends Mark {
+  readonly id: string;
+  /** What it shows: words, or the item that it belongs to. */
+  readonly text: string | undefined;
+  readonly item: string | undefined;
 }
 
 /** What a thumb found: on the coats of a class, or on those of the room. */
@@ -39,6 +49,10 @@ export interface RoomState {
   /** How often something was. */
   readonly handed: number;
   readonly items: readonly OpenItem[];
+  /** In order of time. */
+  readonly photos: readonly Photo[];
+  /** Those that go into the hand-over. */
+  readonly shown: readonly string[];
   readonly sanded: Mark | undefined;
   readonly sealed: Mark | undefined;
   readonly checked: (Mark & { readonly level: number }) | undefined;
@@ -55,6 +69,8 @@ export const NOTHING_YET: RoomState = {
   assignments: new Map(),
   handed: 0,
   items: [],
+  photos: [],
+  shown: [],
   sanded: undefined,
   sealed: undefined,
   checked: undefined,
@@ -163,16 +179,30 @@ function applied(state: RoomState, entry: Entry): RoomState {
         ...state,
         touched: [...state.touched, { ...mark, class: entry.payload.class, found: entry.payload.found }],
       };
-    case 'item':
+    case 'item': {
+      const { photos = [], ...said } = entry.payload;
+      const item: OpenItem = { ...mark, ...said, id: entry.id, photos, closed: undefined };
       return {
         ...state,
-        items: [...state.items, { ...mark, id: entry.id, text: entry.payload.text, closed: undefined }],
+        items: [...state.items, item],
+        photos: [...state.photos, ...photos.map((id) => ({ ...mark, id, text: said.text, item: entry.id }))],
       };
-    case 'itemClosed':
+    }
+    case 'itemClosed': {
+      const { item, minutes, photos = [] } = entry.payload;
       return {
         ...state,
-        items: state.items.map((item) => (item.id === entry.payload.item ? { ...item, closed: mark } : item)),
+        items: state.items.map((own) => (own.id === item ? { ...own, closed: { ...mark, minutes, photos } } : own)),
+        photos: [...state.photos, ...photos.map((id) => ({ ...mark, id, text: undefined, item }))],
       };
+    }
+    case 'pictured': {
+      const { photos, text } = entry.payload;
+      return { ...state, photos: [...state.photos, ...photos.map((id) => ({ ...mark, id, text, item: undefined }))] };
+    }
+    case 'shown':
+      return { ...state, shown: entry.payload.photos };
+    case 'mixed':
     case 'void':
       return state;
   }

@@ -72,12 +72,17 @@ const LATE = { room: 'hall', round: 'tape', class: 'fasteners' } as const;
 /** Rounds that were run by two: one ran the box, the other wiped. */
 const PAIRS: Readonly<Record<string, DemoName>> = { 'pantry fill': 'Ines', 'coat-closet fill': 'Osei' };
 
-/** A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held. */
+/**
+ * A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held.
+ *
+ * @param photo the id of the photo of what Tobin found, where there is one
+ */
 export function demoLog(
   house: House,
   ids: Readonly<Record<DemoName, string>>,
   now: Date,
   timeZone: string,
+  photo?: string,
 ): readonly DemoEntry[] {
   const today = new TZDate(now, timeZone);
   const clockTime = (day: Date, hour: number) =>
@@ -191,7 +196,20 @@ export function demoLog(
     room: 'pantry',
     at: instant([1, 7]),
     kind: 'item',
-    payload: { text: 'Pinholes over the door, spot once more' },
+    payload: { defect: 'pinholes', text: 'Over the door, spot once more' },
+  });
+  write('Tobin', {
+    id: randomUUID(),
+    room: 'day-room',
+    at: instant([1, 14]),
+    kind: 'item',
+    payload: {
+      defect: 'bubble',
+      face: 'w0',
+      place: [1240, 1219],
+      ...(photo ? { photos: [photo] } : {}),
+      text: 'About a hand long',
+    },
   });
   return log;
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
 import { addDays, format } from 'date-fns';
 import { DEMO_SENSORS, DEMO_WEATHER_SEED, DEMO_WEATHER_URL } from '../../../standins/demoSensors';
@@ -14,6 +15,7 @@ import { addFirm } from '../firms';
 import { addHouse } from '../houses';
 import { models } from '../models';
 import { addPerson } from '../people';
+import { keepPhoto } from '../photos';
 import { recordReadings } from '../readings';
 import { letIn } from '../viewers';
 import { saveWeather, setWeatherUrl } from '../weather';
@@ -21,6 +23,7 @@ import { demoCrew } from './demoCrew';
 import { demoHouse } from './demoHouse';
 import { type DemoEntry, demoLog } from './demoLog';
 import { DEMO_PASSWORD, DEMO_PEOPLE, type DemoName } from './demoPeople';
+import { demoPhoto } from './demoPhoto';
 import { LOADING } from './loaded';
 
 const DEMO_FIRM = 'Demo crew';
@@ -78,7 +81,9 @@ export async function addDemoPeople(): Promise<{ readonly firm: string; readonly
 export async function loadDemoHouse(people: DemoIds, now: Date, timeZone: string, keyEnd = ''): Promise<string> {
   const house = demoHouse();
   const houseId = await addHouse(house, timeZone);
-  const log = demoLog(house, people, now, timeZone);
+  const photo = randomUUID();
+  await keepPhoto({ id: photo, houseId, by: people.Tobin, hash: photo }, await demoPhoto());
+  const log = demoLog(house, people, now, timeZone, photo);
   for (const { name, role } of DEMO_PEOPLE) {
     const own = log.filter(({ by }) => by === name).map(({ entry }) => entry);
     const result = await appendEntries(houseId, { id: people[name], role }, own);

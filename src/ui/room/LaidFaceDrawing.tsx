@@ -5,7 +5,7 @@ import { boxAround } from './pagePlace';
 import type { LaidFace } from './unroll';
 
 /** A laid face, of which a drawing asks no more than which one it is. */
-export type DrawnFace = Omit<LaidFace, 'face'> & { readonly face: Pick<Face, 'id' | 'existing'> };
+export type DrawnFace = Omit<LaidFace, 'face' | 'place'> & { readonly face: Pick<Face, 'id' | 'existing'> };
 
 /** The board of one face: its outline, board edges that are no joints, openings, and what covers it. */
 export function LaidFaceDrawing({

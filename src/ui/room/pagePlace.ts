@@ -15,6 +15,12 @@ export const onPage = ({ u, v, origin }: Place, [a, b]: Point): Point => [
   origin[1] + u[1] * a + v[1] * b,
 ];
 
+/** Where a point of the page lies on a face: the other way round. */
+export const offPage = ({ u, v, origin }: Place, [x, y]: Point): Point => {
+  const [dx, dy] = [x - origin[0], y - origin[1]];
+  return [u[0] * dx + u[1] * dy, v[0] * dx + v[1] * dy];
+};
+
 /** An edge on a face with the way onto its board. */
 export interface HingeSide {
   readonly from: Point;

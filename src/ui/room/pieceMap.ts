@@ -6,7 +6,7 @@ import type { RoomSite } from '@/core/readiness/siteOf';
 import { isCeilingFirst, liesOn } from '@/core/standing/liesOn';
 import { faceWords } from './faceWords';
 import type { DrawnFace } from './LaidFaceDrawing';
-import { type PageBox, unrollRoom } from './unroll';
+import { type LaidFace, type PageBox, unrollRoom } from './unroll';
 
 /** A piece of joint as it lies on the page; mm. */
 export interface MappedPiece {
@@ -27,11 +27,14 @@ export interface MappedPiece {
   readonly shift: Point;
 }
 
+/** A face of the map, and where it lies on the page. */
+export type MappedFace = DrawnFace & Pick<LaidFace, 'place'>;
+
 /** A room laid flat with the pieces that can be tapped. */
 export interface PieceMap {
   readonly box: PageBox;
   readonly text: number;
-  readonly faces: readonly DrawnFace[];
+  readonly faces: readonly MappedFace[];
   readonly pieces: readonly MappedPiece[];
 }
 

@@ -12,6 +12,7 @@ import { boxAround, clearance, onPage, type Place } from './pagePlace';
 export interface LaidFace {
   readonly face: Face;
   readonly words: string;
+  readonly place: Place;
   readonly loops: readonly (readonly Point[])[];
   /** Where its name has most room, and how much: the distance to the nearest edge. */
   readonly label: Point;
@@ -94,6 +95,7 @@ function laidFace(face: Face, place: Place, ceilings: number, seams: readonly Fa
   const loops = face.loops.map((loop) => loop.map((point) => onPage(place, point)));
   return {
     face,
+    place,
     words: faceWords(face.place, ceilings),
     loops,
     ...roomiest(

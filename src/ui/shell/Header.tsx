@@ -22,7 +22,7 @@ export function Header({
   readonly live?: ReactNode;
 }) {
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 sm:gap-x-2 md:gap-x-4 px-4 py-2 lg:px-5">
+    <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 px-4 py-2 sm:gap-x-2 md:flex-nowrap lg:gap-x-4 lg:px-5">
       <Link prefetch={false} href="/" className="flex items-center gap-2" aria-label="Oak Tally, start">
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
@@ -30,19 +30,24 @@ export function Header({
       <Link
         prefetch={false}
         href="/houses"
-        className="btn btn-sm narrow max-w-60 truncate border-base-300 bg-base-200 font-semibold"
+        className="btn btn-sm narrow max-w-60 shrink truncate border-base-300 bg-base-200 font-semibold"
       >
         {house ? house.name : 'Houses'}
       </Link>
       <span className="flex-1" />
       <UnsentMark who={person.id} />
       {live}
-      {air && <span className="hidden text-sm md:inline">{air}</span>}
-      {time && <span className="narrow hidden text-sm font-semibold md:inline">{time}</span>}
+      {air && <span className="hidden text-sm whitespace-nowrap lg:inline">{air}</span>}
+      {time && <span className="narrow hidden text-sm font-semibold whitespace-nowrap lg:inline">{time}</span>}
       {house && (
-        <Link prefetch={false} href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
-          My day
-        </Link>
+        <>
+          <Link prefetch={false} href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost">
+            My day
+          </Link>
+          <Link prefetch={false} href={`/h/${house.id}/guide`} className="btn btn-sm btn-ghost hidden md:inline-flex">
+            Field guide
+          </Link>
+        </>
       )}
       <KeysButton unit={house?.unit ?? 'in'} />
       <ThemeButton />

@@ -77,5 +77,8 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   touched: 'Touched',
   item: 'Something wrong',
   itemClosed: 'Mended',
+  pictured: 'Photos',
+  shown: 'Photos to hand over',
+  mixed: 'Mixed',
   void: 'Taken back',
 };

@@ -8,6 +8,9 @@ import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/ou
 import { startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import type { AwayHouse } from '@/contract/away';
+import { takeOff } from '@/core/joints/takeOff';
+import { pieceMap } from '@/ui/room/pieceMap';
+import { RoomDrawer } from '@/ui/room/usePieceMap';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { spanWords } from '@/ui/when';
@@ -104,11 +107,18 @@ function HousePage({
   const { house } = seen;
   const now = document.documentElement.dataset.clock === 'stopped' ? house.made : serverTime(seen, at);
   const worked = useMemo(() => awaySite(house, groups, now), [house, groups, now]);
+  const drawer = useCallback(
+    (room: string) => {
+      const own = worked.site.rooms.find((candidate) => candidate.room.id === room);
+      return own && !own.tooLarge ? pieceMap(own, takeOff(own.room, house.head)) : undefined;
+    },
+    [worked, house],
+  );
   const context = useMemo(() => ({ id: house.id, showAnew }), [house, showAnew]);
   return (
     <HouseProvider house={context}>
       <GlyphParts sections={sectionsOf(worked.site)} />
-      {page({ ...worked, house, now })}
+      <RoomDrawer value={drawer}>{page({ ...worked, house, now })}</RoomDrawer>
     </HouseProvider>
   );
 }

@@ -5,6 +5,7 @@ import { useLog } from '@/client/useLog';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
+import { HoldButton } from '@/ui/entries/HoldButton';
 import { type Packed, unpacked } from '@/ui/packed';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
@@ -13,7 +14,6 @@ import { useKey } from '@/ui/useKey';
 import { useLater } from '@/ui/useLater';
 import { instantWords } from '@/ui/when';
 import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
-import { HoldButton } from './HoldButton';
 import { LogDialog } from './LogDialog';
 import type { Logged } from './logged';
 
@@ -103,7 +103,10 @@ export function CoatBoardView({
         </p>
       )}
       <div className="space-y-2" style={{ '--kinds': kinds.length } as React.CSSProperties}>
-        <div aria-hidden="true" className="narrow hidden text-sm text-muted lg:grid lg:grid-cols-[9rem_1fr]">
+        <div
+          aria-hidden="true"
+          className="narrow hidden text-sm text-muted md:grid md:grid-cols-[6.5rem_1fr] lg:grid-cols-[9rem_1fr]"
+        >
           <span className="px-3">Room</span>
           <span className="grid grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
             {kinds.map((kind) => (
@@ -118,20 +121,20 @@ export function CoatBoardView({
             key={row.id}
             id={row.id}
             aria-label={row.name}
-            className="sheet grid overflow-hidden target:border-primary lg:grid-cols-[9rem_1fr]"
+            className="sheet grid overflow-hidden target:border-primary md:grid-cols-[6.5rem_1fr] lg:grid-cols-[9rem_1fr]"
           >
-            <header className="flex items-center justify-between gap-2 px-3 py-2 lg:flex-col lg:items-start lg:justify-center lg:gap-0">
+            <header className="flex items-center justify-between gap-2 px-3 py-2 md:flex-col md:items-start md:justify-center md:gap-0">
               <h2 className="text-base">{row.name}</h2>
-              <div className="flex w-full items-center gap-2 text-sm text-muted max-lg:w-auto">
+              <div className="flex w-full items-center gap-2 text-sm text-muted max-md:w-auto">
                 {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
                 {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
               </div>
             </header>
-            <ul className="grid divide-base-300 max-lg:divide-y lg:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
+            <ul className="grid divide-base-300 max-md:divide-y md:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
               {kinds.map((kind) => {
                 const cell = row.cells.find((candidate) => candidate.class === kind);
                 return (
-                  <li key={kind} className={cell ? '' : 'max-lg:hidden'}>
+                  <li key={kind} className={cell ? '' : 'max-md:hidden'}>
                     {cell && (
                       <Cell cell={cell} way={row.way} open={mayLog ? () => setLogging({ row, cell }) : undefined} />
                     )}
@@ -181,8 +184,8 @@ function Cell({
   const { words } = cell;
   const content = (
     <>
-      <span className="narrow text-sm text-muted lg:sr-only">{CLASS_NAMES[cell.class]}</span>
-      <SectionGlyph kind={cell.class} layers={cell.coats} way={way} className="h-10 w-22 shrink-0" />
+      <span className="narrow text-sm text-muted md:sr-only">{CLASS_NAMES[cell.class]}</span>
+      <SectionGlyph kind={cell.class} layers={cell.coats} way={way} className="h-10 w-22 max-w-full shrink-0" />
       <StateMark words={words} className="narrow text-sm" />
     </>
   );

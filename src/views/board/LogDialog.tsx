@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Said } from '@/client/useLog';
+import type { Said, useLog } from '@/client/useLog';
 import { wetMudOf } from '@/core/drying/wetMud';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -62,7 +62,7 @@ export function LogDialog({
   readonly crew: readonly { readonly id: string; readonly name: string }[];
   readonly busy: boolean;
   readonly message: string | undefined;
-  readonly write: (said: readonly Said[], happened?: number) => Promise<boolean>;
+  readonly write: ReturnType<typeof useLog>['write'];
   readonly serverNow: () => number;
   readonly close: () => void;
 }) {
@@ -135,7 +135,7 @@ export function LogDialog({
         ...(batch.trim() ? { batch: batch.trim() } : {}),
       },
     };
-    if (await write([coat], at)) close();
+    if (await write([coat], { at })) close();
   };
 
   return (

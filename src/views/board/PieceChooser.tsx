@@ -1,14 +1,13 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
-import { useHouse } from '@/client/HouseContext';
-import { SERVER_LOST } from '@/client/sendCommand';
+import { useRef } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { roughLength } from '@/ui/lengthWords';
 import { Label, LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
 import type { MappedPiece, PieceMap } from '@/ui/room/pieceMap';
 import { usePanZoom } from '@/ui/room/usePanZoom';
+import { usePieceMap } from '@/ui/room/usePieceMap';
 import { ZoomButtons } from '@/ui/room/ZoomButtons';
 
 /**
@@ -29,20 +28,7 @@ export function PieceChooser({
   readonly chosen: ReadonlySet<string>;
   readonly onChange: (chosen: ReadonlySet<string>) => void;
 }) {
-  const { id: houseId } = useHouse();
-  const [map, setMap] = useState<PieceMap>();
-  const [trouble, setTrouble] = useState<string>();
-  useEffect(() => {
-    const stop = new AbortController();
-    fetch(`/h/${houseId}/pieces?room=${encodeURIComponent(room)}`, { cache: 'no-store', signal: stop.signal })
-      .then(async (answer) => {
-        const told = await answer.json();
-        if (answer.ok) setMap(told);
-        else setTrouble(told.message ?? SERVER_LOST);
-      })
-      .catch(() => !stop.signal.aborted && setTrouble(SERVER_LOST));
-    return () => stop.abort();
-  }, [houseId, room]);
+  const { map, trouble } = usePieceMap(room);
   if (trouble)
     return (
       <p role="alert" className="text-error">

@@ -1,6 +1,8 @@
 'use client';
 
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
+import Link from 'next/link';
+import { useHouse } from '@/client/HouseContext';
 import type { Conflict } from '@/core/estimate/conflict';
 import type { LengthUnit } from '@/core/measure/unit';
 import { CLASS_NAMES } from '@/ui/state/words';
@@ -18,6 +20,7 @@ export function ConflictList({
   readonly mayEdit: boolean;
   readonly mend: (conflict: Conflict) => void;
 }) {
+  const { id: houseId } = useHouse();
   if (conflicts.length === 0)
     return (
       <p className="flex items-center gap-2">
@@ -41,7 +44,12 @@ export function ConflictList({
                 {forbidden ? 'Cannot be kept' : 'Doubtful'}
               </strong>
               {conflict.room && `, ${conflict.room.name}`}
-              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}: {inUnit(conflict.why, unit)}.
+              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}: {inUnit(conflict.why, unit)}.{' '}
+              {conflict.class && (
+                <Link prefetch={false} href={`/h/${houseId}/guide#${conflict.class}`} className="link text-primary">
+                  Field guide
+                </Link>
+              )}
             </p>
             {mayEdit && (
               <button type="button" className="btn btn-sm min-h-10" onClick={() => mend(conflict)}>

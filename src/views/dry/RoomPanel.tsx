@@ -2,13 +2,13 @@ import Link from 'next/link';
 import { TROUBLE_WORDS } from '@/core/drying/coatTimes';
 import type { LengthUnit } from '@/core/measure/unit';
 import { airWords } from '@/ui/airWords';
+import { FanChoice } from '@/ui/entries/FanChoice';
 import { smallWords } from '@/ui/lengthWords';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
 import type { CatchUpLine, DryRoom, WetLine } from './dryRooms';
 import { sourceWords } from './dryWords';
-import { FanChoice } from './FanChoice';
 import { LazyRoomChart } from './LazyRoomChart';
 
 interface RoomPanelProps {

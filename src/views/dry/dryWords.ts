@@ -24,10 +24,3 @@ export function sourceWords(
       return 'assumed, never measured';
   }
 }
-
-/** How air is set moving, m/s over the wall. Common practice, no source. */
-export const FANS = [
-  [0, 'still air'],
-  [0.5, 'fan in the room'],
-  [1.5, 'fan on the wall'],
-] as const;

@@ -3,18 +3,21 @@ import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import { type CoatEntry, whoDid } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
-import type { Mark } from '@/core/log/stateOf';
+import type { Mark, OpenItem } from '@/core/log/stateOf';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { lengthCovered } from '@/core/standing/coveredBy';
 import { airWords } from '@/ui/airWords';
+import { itemWords } from '@/ui/defectWords';
+import { MarkButton } from '@/ui/entries/MarkButton';
 import { areaWords, roughLength } from '@/ui/lengthWords';
-import { MarkButton } from '@/ui/MarkButton';
 import { namesIn } from '@/ui/names';
 import { PrintButton } from '@/ui/PrintButton';
+import { ItemList } from '@/ui/problem/ItemList';
 import { Sign } from '@/ui/Sign';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
+import { PhotoChoice } from './PhotoChoice';
 
 interface RoomPageProps {
   readonly houseId: string;
@@ -32,6 +35,8 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
   const { state, applied, level, tally } = room;
   const open = state.items.filter(({ closed }) => !closed);
   const namesOf = namesIn(people);
+  const photoWords = (text: string | undefined, item: OpenItem | undefined) =>
+    item ? `${itemWords(item, room.room, house.unit)}${item.closed ? ', mended' : ''}` : (text ?? room.room.name);
   const mark = (done: Mark | undefined) =>
     done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
   const whenAndWho = (entry: CoatEntry) => {
@@ -139,18 +144,30 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         </section>
         <section>
           <h2>Open items</h2>
-          {open.length === 0 ? (
-            <p>None.</p>
-          ) : (
-            <ul className="list-disc pl-5">
-              {open.map((item) => (
-                <li key={item.id}>
-                  {item.text} ({namesOf(item.who)})
-                </li>
-              ))}
-            </ul>
-          )}
+          {open.length === 0 && <p>None.</p>}
+          <ItemList
+            house={houseId}
+            room={room.room}
+            items={open}
+            unit={house.unit}
+            now={now}
+            works={false}
+            namesOf={(who) => `(${namesOf(who)})`}
+          />
         </section>
+        <PhotoChoice
+          now={now}
+          room={room.room.id}
+          photos={state.photos.map(({ id, text, item }) => ({
+            id,
+            words: photoWords(
+              text,
+              state.items.find((own) => own.id === item),
+            ),
+          }))}
+          shown={state.shown}
+          mayChoose={mayHandOver}
+        />
         <p className="border-t border-base-300 pt-3 font-semibold">
           Seal first: paper and mud take paint differently. Roll sealer over both, corner to corner, before paint or
           texture, or the joints will show in low light.

@@ -4,6 +4,7 @@ import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { dayListOf } from '@/core/work/dayListOf';
+import { itemWords } from '@/ui/defectWords';
 import { RoomsOfFloor } from '@/ui/room/RoomsOfFloor';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, PASS_NAMES, roomWords } from '@/ui/state/words';
@@ -71,6 +72,7 @@ function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people' |
       <Link prefetch={false} href={`/h/${houseId}/walk`} className="btn btn-lg w-full">
         Morning walk
       </Link>
+      <Wrong houseId={houseId} site={site} />
       <RoomList
         title="Go now"
         empty="Nothing can be coated or sanded right now."
@@ -96,6 +98,39 @@ function Lists({ houseId, site, now, timeZone }: Omit<HouseViewProps, 'people' |
         mark="stuck"
       />
     </aside>
+  );
+}
+
+/** What is wrong and not mended, in the rooms where it is; nothing where nothing is. */
+function Wrong({ houseId, site }: Pick<HouseViewProps, 'houseId' | 'site'>) {
+  const items = site.rooms.flatMap(({ room, state }) =>
+    state.items.filter(({ closed }) => !closed).map((item) => ({ room, item })),
+  );
+  if (items.length === 0) return null;
+  return (
+    <section className="sheet p-4">
+      <h2>
+        Something is wrong <span className="font-normal text-muted">{items.length}</span>
+      </h2>
+      <ul className="mt-1 divide-y divide-base-300">
+        {items.slice(0, MOST_LISTED).map(({ room, item }) => (
+          <li key={item.id}>
+            <Link
+              prefetch={false}
+              href={`/h/${houseId}/sand#${room.id}`}
+              className="block rounded-lg py-2 hover:bg-base-200"
+            >
+              <StateMark words={{ mark: 'stuck', title: room.name, detail: itemWords(item, room, site.house.unit) }} />
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {items.length > MOST_LISTED && (
+        <Link prefetch={false} href={`/h/${houseId}/sand`} className="link text-primary">
+          and {items.length - MOST_LISTED} more in Sand & light
+        </Link>
+      )}
+    </section>
   );
 }
 

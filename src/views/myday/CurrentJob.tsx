@@ -1,20 +1,32 @@
 import Link from 'next/link';
-import { loggedMud, wetMudOf } from '@/core/drying/wetMud';
-import type { CoatedClass } from '@/core/method/coat';
+import type { Batch } from '@/core/log/batch';
+import { mudWithin } from '@/core/materials/batch';
+import type { LengthUnit } from '@/core/measure/unit';
+import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
+import { usualMistakes } from '@/core/method/defects';
 import { BETWEEN } from '@/core/method/ladderFor';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import type { Task } from '@/core/work/tasksOf';
-import { NoteItem } from '@/ui/NoteItem';
+import { DEFECT_WORDS } from '@/ui/defectWords';
+import { mudVolumeWords } from '@/ui/mudWords';
+import { ItemList } from '@/ui/problem/ItemList';
+import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
-import { inUnit } from '@/ui/unitWords';
-import { type CoatToLog, DoneButton } from './DoneButton';
+import { inUnit, setBacks } from '@/ui/unitWords';
+import { JobDone } from './JobDone';
+import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
 import { coatAmount, facesOfPieces, listWords, sidesToRun, smallWorkWords } from './jobWords';
 
-/** The job that can go now: each class with its section, how much of it, with what, and when it is good. */
+const MINUTES_PER_HOUR = 60;
+
+/**
+ * The job that can go now, so that the card suffices: where, how much, with what and how, what comes first, what good looks
+ * like, what goes wrong most, what to put in the pan, and what to run meanwhile.
+ */
 export function CurrentJob({
   houseId,
   site,
@@ -23,6 +35,8 @@ export function CurrentJob({
   coats,
   people,
   block,
+  batches,
+  meanwhile,
   now,
   timeZone,
   works,
@@ -37,6 +51,10 @@ export function CurrentJob({
   readonly people: readonly string[];
   /** Only what lies there. */
   readonly block: Block | undefined;
+  /** Setting mud that this person mixed and may be using, the last one first. */
+  readonly batches: readonly Batch[];
+  /** Another job that can go while this one firms. */
+  readonly meanwhile: string | undefined;
   readonly now: number;
   readonly timeZone: string;
   readonly works: boolean;
@@ -45,8 +63,11 @@ export function CurrentJob({
   const { name, id } = room.room;
   const first = coats[0]?.coat;
   const way = wayOfRooms(site)(room);
+  const pan = mudWorkOf(coats, room);
+  const minutes = coats.find(({ coat }) => coat.settingMinutes !== undefined)?.coat.settingMinutes;
+  const firming = task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0;
   return (
-    <section className="sheet space-y-4 p-5" aria-label="Now">
+    <section className="sheet flex flex-col gap-4 p-5" aria-label="Now">
       <div>
         <p className="text-muted">
           Now, {name}
@@ -58,20 +79,16 @@ export function CurrentJob({
             : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map(({ coat }) => CLASS_NAMES[coat.class].toLowerCase()))}`}
         </h2>
       </div>
+      {first && task.pass !== 'tape' && task.pass !== 'skim' && (
+        <p className="font-medium">
+          First: {BETWEEN[room.method.all.between].name.toLowerCase()}: {BETWEEN[room.method.all.between].what}.
+        </p>
+      )}
       <ul className="space-y-3 font-medium">
-        {coats.map(({ coat, part, pieces }) => (
-          <li key={`${coat.class} ${coat.side}`} className="grid grid-cols-[6rem_1fr] items-center gap-3">
-            <ClassGlyph kind={coat.class} room={room} way={way} />
-            <span>
-              {coatAmount(coat, room, unit, part)} with the {inUnit(coat.tool, unit)}
-              {pieces && (
-                <span className="block text-sm">
-                  Only on {facesOfPieces(pieces, room)}
-                  {block ? '' : ': the rest is not ready'}.
-                </span>
-              )}
-              {coat.side && <span className="block text-sm">{capital(sidesToRun(coat, room) ?? '')}</span>}
-            </span>
+        {coats.map((ready) => (
+          <li key={`${ready.coat.class} ${ready.coat.side}`} className="grid grid-cols-[6rem_1fr] items-start gap-3">
+            <ClassGlyph kind={ready.coat.class} room={room} way={way} />
+            <CoatLine ready={ready} room={room} unit={unit} block={block} houseId={houseId} />
           </li>
         ))}
         {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
@@ -88,15 +105,20 @@ export function CurrentJob({
           </>
         )}
       </ul>
+      {task.pass === 'tape' && coats.length > 0 && <p className="text-sm">{setBacks(unit)}</p>}
       {task.small.length > 0 && (
         <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWorkWords(work, unit)))}.</p>
       )}
-      {first && (
-        <p className="text-sm text-muted">
-          {task.pass !== 'tape' &&
-            task.pass !== 'skim' &&
-            `First: ${BETWEEN[room.method.all.between].name.toLowerCase()}. `}
-          Good when: {inUnit(first.check, unit)}.
+      {pan.litres > 0 && minutes === undefined && (
+        <p className="text-sm">
+          In the pan: {mudVolumeWords(mudWithin(pan, MINUTES_PER_HOUR), unit)} for the next hour
+          {pan.hours > 1 ? `, ${mudVolumeWords(pan.litres, unit)} in all` : ''}. What is left in it is thrown away.
+        </p>
+      )}
+      {firming && (
+        <p className="text-sm">
+          Butts and beads firm for {FIRM_MINUTES} min before anything crosses them
+          {meanwhile ? `; meanwhile ${meanwhile}` : ''}.
         </p>
       )}
       {task.pass === 'check' && (
@@ -105,12 +127,23 @@ export function CurrentJob({
         </Link>
       )}
       {works && task.pass !== 'check' && (
-        <DoneButton
+        <JobDone
           room={id}
           pass={task.pass}
           block={block}
           coats={coats.map((ready) => coatToLog(ready, room))}
+          halves={block ? undefined : halvesOf(coats, room)}
+          setting={
+            minutes === undefined
+              ? undefined
+              : {
+                  minutes,
+                  most: mudWithin(pan, minutes),
+                  batch: batches[0],
+                }
+          }
           people={people}
+          unit={unit}
           now={now}
           timeZone={timeZone}
         />
@@ -118,8 +151,64 @@ export function CurrentJob({
       <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
       </Link>
-      {works && <NoteItem now={now} room={id} label={`Note something wrong in ${name}`} />}
+      {works && <ProblemButton now={now} room={{ id, name }} className="btn btn-xl h-auto w-full py-4 text-lg" />}
+      <ItemList
+        house={houseId}
+        room={room.room}
+        items={room.state.items.filter(({ closed }) => !closed)}
+        unit={unit}
+        now={now}
+        works={works}
+      />
     </section>
+  );
+}
+
+/** One coat of the job: how much, with what, how good looks, and what goes wrong most. */
+function CoatLine({
+  ready: { coat, part, pieces },
+  room,
+  unit,
+  block,
+  houseId,
+}: {
+  readonly ready: ReadyCoat;
+  readonly room: RoomSite;
+  readonly unit: LengthUnit;
+  readonly block: Block | undefined;
+  readonly houseId: string;
+}) {
+  const label = coat.settingMinutes === undefined ? coat.mud : `${coat.settingMinutes} min setting`;
+  return (
+    <div>
+      <p>
+        {coatAmount(coat, room, unit, part)} with the {inUnit(coat.tool, unit)}
+      </p>
+      <p className="text-sm">
+        {label} mud, {coat.consistency}
+        {coat.tape ? `; ${coat.tape} tape` : ''}
+      </p>
+      {pieces && (
+        <p className="text-sm">
+          Only on {facesOfPieces(pieces, room)}
+          {block ? '' : ': the rest is not ready'}.
+        </p>
+      )}
+      {coat.side && <p className="text-sm">{capital(sidesToRun(coat, room) ?? '')}</p>}
+      <details className="text-sm">
+        <summary className="cursor-pointer text-muted">Good when: {inUnit(coat.check, unit)}</summary>
+        <ul className="mt-1 list-disc space-y-1 pl-5">
+          {usualMistakes(coat).map((defect) => (
+            <li key={defect}>
+              <b>{DEFECT_WORDS[defect].name}</b>: {DEFECT_WORDS[defect].cause}; {DEFECT_WORDS[defect].mend}.
+            </li>
+          ))}
+        </ul>
+        <Link href={`/h/${houseId}/guide#${coat.class}`} className="link text-primary">
+          Its card in the field guide
+        </Link>
+      </details>
+    </div>
   );
 }
 
@@ -151,10 +240,5 @@ function ClassGlyph({
     />
   );
 }
-
-const coatToLog = ({ coat, pieces }: ReadyCoat, { method }: RoomSite): CoatToLog => {
-  const { class: kind, key, side, tool } = coat;
-  return { coat: { class: kind, key, side, tool }, pieces, wet: loggedMud(wetMudOf(coat, method)) };
-};
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

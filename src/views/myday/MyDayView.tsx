@@ -1,3 +1,4 @@
+import type { Batch } from '@/core/log/batch';
 import { dayOf } from '@/core/measure/dayOf';
 import type { RunGroup } from '@/core/method/passOrder';
 import { learn, type Paces } from '@/core/rates/learn';
@@ -29,6 +30,7 @@ export function MyDayView({
   works,
   hasCalendar,
   last,
+  batches,
 }: {
   readonly houseId: string;
   readonly site: Site;
@@ -39,6 +41,8 @@ export function MyDayView({
   readonly hasCalendar: boolean;
   /** What was done within the last minute. */
   readonly last: LastDone | undefined;
+  /** Setting mud that this person mixed and may be using. */
+  readonly batches: readonly Batch[];
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
@@ -49,6 +53,7 @@ export function MyDayView({
     .map((handed) => ({ handed, standing: passStanding(handed) }));
   const current = open.find(({ standing }) => standing.kind === 'go');
   const rest = open.filter((job) => job !== current);
+  const meanwhile = rest.find(({ standing }) => standing.kind === 'go');
   const own = paces && paceWords(paces);
   const done = list.passes.filter((handed) => passDone(handed) === 1);
   return (
@@ -75,6 +80,11 @@ export function MyDayView({
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
           people={current.handed.people}
           block={current.handed.block}
+          batches={batches}
+          meanwhile={
+            meanwhile &&
+            `${meanwhile.handed.room.room.name}, ${passWords(meanwhile.handed.task.pass, meanwhile.handed.block)}`
+          }
           now={now}
           timeZone={timeZone}
           works={works}

@@ -32,7 +32,7 @@ export function useHandOut({ ground, input, fetchAnew }: PlanStanding, clock: nu
     for (const [house, own] of groupBy(all, ([of]) => of)) {
       const said = own.flatMap(([, entries]) => entries);
       for (let from = 0; done && from < said.length; from += AT_ONCE)
-        done = await log.write(said.slice(from, from + AT_ONCE), undefined, house);
+        done = await log.write(said.slice(from, from + AT_ONCE), { house });
     }
     // Of its own house the page hears by itself, of others it does not.
     if (ground.houses > 1 || !done) fetchAnew();
@@ -46,8 +46,7 @@ export function useHandOut({ ground, input, fetchAnew }: PlanStanding, clock: nu
         done &&
         (await log.write(
           own.map(({ room }) => said(room)),
-          undefined,
-          house,
+          { house },
         ));
     return done;
   }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { NoteItem } from '@/ui/NoteItem';
+import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SelectField } from '@/ui/SelectField';
 
 /** Notes an item in a room that is not at its sanding yet: a torn corner is seen on any day. */
@@ -24,7 +24,7 @@ export function NoteAnywhere({
         options={rooms.map(({ id, name }) => [id, name] as const)}
         onChange={(event) => setChosen(event.target.value)}
       />
-      <NoteItem now={now} room={room.id} label="What is wrong" />
+      <ProblemButton now={now} room={room} />
     </section>
   );
 }

@@ -1,15 +1,18 @@
 import type { Person } from '@/core/log/person';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import { MarkButton } from '@/ui/MarkButton';
-import { NoteItem } from '@/ui/NoteItem';
+import { MarkButton } from '@/ui/entries/MarkButton';
 import { namesIn } from '@/ui/names';
+import { AddPhotos } from '@/ui/photo/AddPhotos';
+import { ItemList } from '@/ui/problem/ItemList';
+import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
-import { CloseItem } from './CloseItem';
 import { NoteAnywhere } from './NoteAnywhere';
 
 interface SandViewProps {
+  readonly houseId: string;
   readonly site: Site;
   readonly people: readonly Person[];
   readonly now: number;
@@ -20,7 +23,7 @@ interface SandViewProps {
 const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
 
 /** What may be sanded and what is checked in light, with the open items of each room. */
-export function SandView({ site, people, now, timeZone, role }: SandViewProps) {
+export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
   const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
   const atWork = rooms.filter(
     ({ standing, state }) =>
@@ -34,7 +37,16 @@ export function SandView({ site, people, now, timeZone, role }: SandViewProps) {
         <h1 className="sr-only">Sand and light</h1>
         {atWork.length === 0 && <p className="sheet p-8 text-center text-lg">No room is dry to the last coat yet.</p>}
         {atWork.map((room) => (
-          <RoomCard key={room.room.id} room={room} people={people} now={now} timeZone={timeZone} role={role} />
+          <RoomCard
+            key={room.room.id}
+            houseId={houseId}
+            room={room}
+            unit={site.house.unit}
+            people={people}
+            now={now}
+            timeZone={timeZone}
+            role={role}
+          />
         ))}
       </section>
       <aside className="space-y-4">
@@ -68,7 +80,15 @@ export function SandView({ site, people, now, timeZone, role }: SandViewProps) {
   );
 }
 
-function RoomCard({ room, people, now, timeZone, role }: { readonly room: RoomSite } & Omit<SandViewProps, 'site'>) {
+function RoomCard({
+  houseId,
+  room,
+  unit,
+  people,
+  now,
+  timeZone,
+  role,
+}: { readonly room: RoomSite; readonly unit: LengthUnit } & Omit<SandViewProps, 'site'>) {
   const { id, name } = room.room;
   const { state, standing, level } = room;
   const namesOf = namesIn(people);
@@ -101,19 +121,13 @@ function RoomCard({ room, people, now, timeZone, role }: { readonly room: RoomSi
         {state.checked &&
           ` Checked to level ${state.checked.level} by ${namesOf(state.checked.who)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
       </p>
-      {open.length > 0 && (
-        <ul className="divide-y divide-base-300" aria-label={`Open items of ${name}`}>
-          {open.map((item) => (
-            <li key={item.id} className="flex flex-wrap items-center justify-between gap-2 py-2">
-              <span>
-                {item.text} <span className="text-sm text-muted">{namesOf(item.who)}</span>
-              </span>
-              {role === 'lead' && <CloseItem now={now} room={id} item={item} />}
-            </li>
-          ))}
-        </ul>
+      <ItemList house={houseId} room={room.room} items={open} unit={unit} now={now} works={works} namesOf={namesOf} />
+      {works && (
+        <div className="flex flex-wrap items-start gap-3">
+          <ProblemButton now={now} room={{ id, name }} />
+          <AddPhotos now={now} room={{ id, name }} />
+        </div>
       )}
-      {works && <NoteItem now={now} room={id} label={`Note what the light shows in ${name}`} />}
     </article>
   );
 }

@@ -51,7 +51,10 @@ export const RoomList = memo(function RoomList({
     if (over && active.id !== over.id) onArrange(moved(rooms, String(active.id), String(over.id)));
   };
   return (
-    <nav aria-label="Rooms" className="border-base-300 p-3 lg:overflow-y-auto lg:border-r print:hidden">
+    <nav
+      aria-label="Rooms"
+      className="border-base-300 p-3 md:col-span-2 lg:col-span-1 lg:overflow-y-auto lg:border-r print:hidden"
+    >
       {rooms.length > MANY && (
         <input
           type="search"

@@ -133,10 +133,10 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
   const floor = floorsOf(shownRooms).find((candidate) => candidate.floor === (current?.floor ?? shownRooms[0]?.floor));
 
   return (
-    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[13rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)] print:block">
+    <main className="grid flex-1 grid-cols-[minmax(0,1fr)] md:grid-cols-[minmax(0,1fr)_21rem] md:content-start lg:h-[calc(100dvh-7.35rem)] lg:flex-none lg:grid-cols-[13rem_minmax(0,1fr)_21rem] lg:grid-rows-[minmax(0,1fr)] print:block">
       <h1 className="sr-only">Tally</h1>
       <RoomList rooms={shownRooms} opened={opened} unit={house.unit} mayEdit={mayEdit} onArrange={arrange} />
-      <div className="flex min-w-0 flex-col gap-2 p-4 lg:overflow-y-auto">
+      <div className="flex min-w-0 flex-col gap-2 p-4 md:max-lg:self-start lg:overflow-y-auto">
         {removed && mayEdit && <RemovedNotice room={removed} />}
         {mayEdit && <QuickLine draft={draft} unit={house.unit} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
@@ -192,7 +192,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
           <RoomPicture result={result} name={draft.room?.name ?? ''} unit={house.unit} {...light} />
         )}
       </div>
-      <aside className="space-y-8 border-base-300 p-4 lg:overflow-y-auto lg:border-l">
+      <aside className="space-y-8 border-base-300 p-4 md:border-l lg:overflow-y-auto">
         {result && draft.room && (
           <TallyTable
             title={draft.room.name}

@@ -1,9 +1,15 @@
 import Link from 'next/link';
+import type { LengthUnit } from '@/core/measure/unit';
+import { FanChoice } from '@/ui/entries/FanChoice';
+import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { plural } from '@/ui/plural';
+import { ItemList } from '@/ui/problem/ItemList';
+import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, classWords } from '@/ui/state/words';
 import { timeOf, untilWords } from '@/ui/when';
 import { FOUND_WORDS } from './foundWords';
+import { HoldRoom } from './HoldRoom';
 import { TouchButtons } from './TouchButtons';
 import type { WalkClass, WalkRow, WasRight } from './walkRows';
 
@@ -12,16 +18,20 @@ export function WalkView({
   houseId,
   rows,
   right,
+  unit,
   now,
   timeZone,
   works,
+  leads,
 }: {
   readonly houseId: string;
   readonly rows: readonly WalkRow[];
   readonly right: WasRight;
+  readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
   readonly works: boolean;
+  readonly leads: boolean;
 }) {
   const touched = rows.filter(({ found }) => found.length > 0);
   return (
@@ -69,6 +79,24 @@ export function WalkView({
                       </li>
                     ))}
                   </ul>
+                </details>
+              )}
+              <ItemList house={houseId} room={row.room} items={row.items} unit={unit} now={now} works={works} />
+              {works && (
+                <div className="flex flex-wrap items-start gap-3">
+                  <ProblemButton now={now} room={row} />
+                  <AddPhotos now={now} room={row} />
+                </div>
+              )}
+              {works && (
+                <details>
+                  <summary className="cursor-pointer">
+                    {row.held === undefined ? 'Fan, or hold the room' : `Held: ${row.held}`}
+                  </summary>
+                  <div className="flex flex-wrap items-center justify-between gap-3 pb-1">
+                    <FanChoice room={row.id} speed={row.fan} now={now} mayLog={works} />
+                    {leads && <HoldRoom now={now} row={row} timeZone={timeZone} />}
+                  </div>
                 </details>
               )}
               {row.found.length > 0 && (

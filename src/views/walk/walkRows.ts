@@ -1,9 +1,12 @@
+import { stepAt } from '@/core/air/airClock';
+import { heldAt, type OpenItem } from '@/core/log/stateOf';
 import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { CoatedClass } from '@/core/method/coat';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
+import type { Room } from '@/core/room/schema';
 import { passWords } from '@/ui/state/words';
 
 /** One class of a room on the walk. */
@@ -18,6 +21,13 @@ export interface WalkClass {
 export interface WalkRow {
   readonly id: string;
   readonly name: string;
+  readonly room: Room;
+  /** Who has it, where somebody does. */
+  readonly held: string | undefined;
+  /** How its air moves, m/s. */
+  readonly fan: number;
+  /** What is wrong in it and not mended. */
+  readonly items: readonly OpenItem[];
   readonly classes: readonly WalkClass[];
   /** What thumbs found in it today, the last one last. */
   readonly found: RoomSite['felt']['touches'];
@@ -54,6 +64,10 @@ export function walkRows(
       return {
         id: room.id,
         name: room.name,
+        room,
+        held: heldAt(state, now)?.why,
+        fan: stepAt(site.air, now).air.speed,
+        items: state.items.filter(({ closed }) => !closed),
         classes: standing.classes
           .filter((kind) => kind.coats.some(({ phase }) => phase !== 'planned'))
           .map((kind) => ({

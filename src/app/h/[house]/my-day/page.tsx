@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { batchesOf, MIXED } from '@/core/log/batch';
 import { mayAct } from '@/server/mayAct';
 import { hasOwnCalendar, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
@@ -24,6 +25,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
         last={lastDone(log, site.rooms, person.id, now)}
+        batches={batchesOf(log.last(MIXED, 20), person.id, now)}
       />
     </>
   );

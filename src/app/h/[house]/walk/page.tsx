@@ -17,9 +17,11 @@ export default async function WalkPage({ params }: { readonly params: Promise<{ 
       houseId={house}
       rows={walkRows(site, now, timeZone, names)}
       right={wasRight(site)}
+      unit={site.house.unit}
       now={now}
       timeZone={timeZone}
       works={works}
+      leads={mayAct(person, 'lead')}
     />
   );
 }

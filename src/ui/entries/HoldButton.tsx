@@ -3,12 +3,11 @@
 import { useState } from 'react';
 import type { Said } from '@/client/useLog';
 import { instantOn } from '@/core/work/shifts';
-import { Dialog } from '@/ui/Dialog';
-import { TextField } from '@/ui/TextField';
-import type { BoardRow } from './boardRows';
+import { Dialog } from '../Dialog';
+import { TextField } from '../TextField';
 
 interface HoldProps {
-  readonly row: BoardRow;
+  readonly row: { readonly id: string; readonly name: string; readonly held: string | undefined };
   readonly timeZone: string;
   readonly busy: boolean;
   readonly write: (said: readonly Said[]) => Promise<boolean>;

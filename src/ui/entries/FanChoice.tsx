@@ -1,7 +1,13 @@
 'use client';
 
 import { useLog } from '@/client/useLog';
-import { FANS } from './dryWords';
+
+/** How air is set moving, m/s over the wall. Common practice, no source. */
+const FANS = [
+  [0, 'still air'],
+  [0.5, 'fan in the room'],
+  [1.5, 'fan on the wall'],
+] as const;
 
 /** Says how the air moves in a room; the clock goes by it from now on. */
 export function FanChoice({

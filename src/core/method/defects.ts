@@ -1,0 +1,83 @@
+import type { Coat, CoatedClass } from './coat';
+
+/** What can be wrong with a wall, as a crew calls it. */
+export const DEFECT_KINDS = [
+  'bubble',
+  'tapeShows',
+  'ridge',
+  'crown',
+  'hollow',
+  'gouged',
+  'rounded',
+  'streak',
+  'pinholes',
+  'furred',
+  'crack',
+  'beadOut',
+  'screwPop',
+  'torn',
+  'edgeShows',
+  'cutLine',
+  'heavyBottom',
+  'showThrough',
+  'gap',
+  'dent',
+] as const;
+export type DefectKind = (typeof DEFECT_KINDS)[number];
+
+/** Whose work made it, as far as the kind alone says. */
+export type Account = 'crew' | 'hanger' | 'others';
+
+export interface Defect {
+  /** At once, before anything goes over it; or with the coat that comes next; or when the surface is sealed. */
+  readonly mend: 'now' | 'next' | 'seal';
+  readonly account: Account;
+  /** On what it is found; everywhere where it does not say. */
+  readonly on?: readonly CoatedClass[];
+}
+
+const TAPED: readonly CoatedClass[] = ['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'];
+const ANGLES: readonly CoatedClass[] = ['angle', 'offAngle'];
+const CROWNED: readonly CoatedClass[] = ['butt', 'backedButt', 'mixed', 'existing'];
+
+/** Each kind: when it is mended, by whose account, and on what it is found. Common practice, no source. */
+export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
+  bubble: { mend: 'now', account: 'crew', on: TAPED },
+  tapeShows: { mend: 'next', account: 'crew', on: TAPED },
+  ridge: { mend: 'next', account: 'crew' },
+  crown: { mend: 'next', account: 'crew', on: CROWNED },
+  hollow: { mend: 'next', account: 'crew' },
+  gouged: { mend: 'next', account: 'crew', on: ANGLES },
+  rounded: { mend: 'next', account: 'crew', on: ANGLES },
+  streak: { mend: 'next', account: 'crew' },
+  pinholes: { mend: 'next', account: 'crew' },
+  furred: { mend: 'seal', account: 'crew' },
+  crack: { mend: 'now', account: 'crew' },
+  beadOut: { mend: 'now', account: 'crew', on: ['bead', 'trim'] },
+  screwPop: { mend: 'now', account: 'hanger', on: ['fasteners'] },
+  torn: { mend: 'now', account: 'hanger' },
+  edgeShows: { mend: 'next', account: 'crew' },
+  cutLine: { mend: 'next', account: 'crew', on: ['butt', 'backedButt'] },
+  heavyBottom: { mend: 'next', account: 'crew' },
+  showThrough: { mend: 'seal', account: 'crew' },
+  gap: { mend: 'now', account: 'hanger' },
+  dent: { mend: 'now', account: 'others' },
+};
+
+/** The two mistakes that are made most with a coat of a class. Common practice, no source. */
+export function usualMistakes({ class: kind, key }: Pick<Coat, 'class' | 'key'>): readonly [DefectKind, DefectKind] {
+  if (kind === 'fasteners') return key === 'tape' ? ['screwPop', 'torn'] : ['hollow', 'ridge'];
+  if (kind === 'surface') return ['streak', 'pinholes'];
+  if (key === 'tape') return kind === 'bead' || kind === 'trim' ? ['beadOut', 'hollow'] : ['bubble', 'tapeShows'];
+  if (ANGLES.includes(kind)) return ['gouged', key === 'fill' ? 'rounded' : 'streak'];
+  if (CROWNED.includes(kind)) return ['crown', key === 'fill' ? 'cutLine' : 'edgeShows'];
+  if (kind === 'bead' || kind === 'trim') return ['ridge', 'edgeShows'];
+  return key === 'fill' ? ['ridge', 'hollow'] : ['streak', 'pinholes'];
+}
+
+/** The kinds that are found on a class: those of that class first, then those that are found anywhere. */
+export function defectsOn(kind: CoatedClass | undefined): readonly DefectKind[] {
+  if (kind === undefined) return DEFECT_KINDS;
+  const own = DEFECT_KINDS.filter((defect) => DEFECTS[defect].on?.includes(kind));
+  return [...own, ...DEFECT_KINDS.filter((defect) => DEFECTS[defect].on === undefined)];
+}

@@ -1,0 +1,122 @@
+import type { OpenItem } from '@/core/log/stateOf';
+import type { LengthUnit } from '@/core/measure/unit';
+import type { Account, Defect, DefectKind } from '@/core/method/defects';
+import { placesIn } from '@/core/room/ids';
+import type { Room } from '@/core/room/schema';
+import { roughLength } from './lengthWords';
+import { faceWords } from './room/faceWords';
+
+interface DefectWords {
+  readonly name: string;
+  /** What it comes from. */
+  readonly cause: string;
+  readonly mend: string;
+}
+
+/** What is wrong, what it comes from and how it is mended. Common practice, no source. */
+export const DEFECT_WORDS: Readonly<Record<DefectKind, DefectWords>> = {
+  bubble: {
+    name: 'Bubble, loose tape',
+    cause: 'too little mud under the tape, or coated before the tape coat was dry',
+    mend: 'cut it out and tape it again',
+  },
+  tapeShows: {
+    name: 'Tape shows',
+    cause: 'too much mud left under it',
+    mend: 'wipe it again while it is wet, else bury it with the next coat',
+  },
+  ridge: {
+    name: 'Ridge, lap mark',
+    cause: 'mud left at the edge of the knife',
+    mend: 'scrape it before the next coat',
+  },
+  crown: { name: 'Crowned joint', cause: 'built up instead of wide', mend: 'widen it, never add height' },
+  hollow: { name: 'Hollow', cause: 'wiped too hard, or shrunk', mend: 'fill the middle' },
+  gouged: {
+    name: 'Gouged corner',
+    cause: 'the knife cut the other side while that was soft',
+    mend: 'the next coat, one side at a time',
+  },
+  rounded: {
+    name: 'Rounded corner',
+    cause: 'a round knife, or too much mud',
+    mend: 'square the knife, cut the corner out',
+  },
+  streak: {
+    name: 'Streak, drag line',
+    cause: 'a crumb in the mud or on the blade',
+    mend: 'leave it for the next coat; in the last one clean mud and one more pass',
+  },
+  pinholes: {
+    name: 'Pinholes',
+    cause: 'air in the mud, or a hollow under it',
+    mend: 'mix again, wipe tight, check for a hollow',
+  },
+  furred: { name: 'Furred paper', cause: 'sanded into the paper', mend: 'seal it, then skim' },
+  crack: { name: 'Crack', cause: 'a deep fill of drying mud', mend: 'open it and fill it with setting mud' },
+  beadOut: { name: 'Bead proud or buried', cause: 'set out of square', mend: 'take it off and set it again' },
+  screwPop: {
+    name: 'Screw pop',
+    cause: 'loose board, or a proud screw',
+    mend: 'drive a new screw beside it, set this one',
+  },
+  torn: {
+    name: 'Torn paper',
+    cause: 'a screw or a tool went through it',
+    mend: 'cut it clean, seal it, fill it; a new screw beside it',
+  },
+  edgeShows: { name: 'Edge of a coat shows', cause: 'not feathered', mend: 'feather it wider' },
+  cutLine: {
+    name: 'Cut line in a butt',
+    cause: 'crossed while the butt was soft',
+    mend: 'the next coat; wait until it is firm',
+  },
+  heavyBottom: {
+    name: 'Heavy bottom',
+    cause: 'mud left low on the wall',
+    mend: 'scrape it: the baseboard wants a flat wall',
+  },
+  showThrough: {
+    name: 'Joint shows through',
+    cause: 'painted or textured without sealing',
+    mend: 'seal corner to corner',
+  },
+  gap: { name: 'Gap in the board', cause: 'board cut short or broken', mend: 'fill it with setting mud, then tape' },
+  dent: { name: 'Dent by others', cause: 'another trade', mend: 'fill it; tell the lead whose it is' },
+};
+
+export const MEND_WORDS: Readonly<Record<Defect['mend'], string>> = {
+  now: 'mend it now, before anything goes over it',
+  next: 'with the next coat',
+  seal: 'when the surface is sealed',
+};
+
+export const ACCOUNT_WORDS: Readonly<Record<Account, string>> = {
+  crew: 'ours',
+  hanger: 'the hanger’s',
+  others: 'another trade’s',
+};
+
+/**
+ * What is wrong and where: its kind, its face, how far from its left end and how high, and what somebody wrote.
+ *
+ * @example itemWords(item, room, 'in')  // 'Screw pop, wall 2, 4′ 3″ along, 5′ down: by the switch'
+ */
+export function itemWords(
+  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text'>,
+  room: Room,
+  unit: LengthUnit,
+): string {
+  const where = item.face === undefined ? [] : [faceWords(placesIn(room)(item.face))];
+  const spot = item.place
+    ? [
+        `${roughLength(item.place[0], unit)} along`,
+        `${roughLength(item.place[1], unit)} ${isWall(where[0]) ? 'down' : 'across'}`,
+      ]
+    : [];
+  const what = [...(item.defect ? [DEFECT_WORDS[item.defect].name] : []), ...where, ...spot].join(', ');
+  const text = item.text ?? (what === '' ? 'See the photo' : undefined);
+  return text === undefined ? what : what === '' ? text : `${what}: ${text}`;
+}
+
+const isWall = (face: string | undefined): boolean => face?.startsWith('wall') ?? false;

@@ -1,0 +1,59 @@
+import type { OpenItem } from '@/core/log/stateOf';
+import type { LengthUnit } from '@/core/measure/unit';
+import { DEFECTS } from '@/core/method/defects';
+import type { Room } from '@/core/room/schema';
+import { DEFECT_WORDS, itemWords, MEND_WORDS } from '../defectWords';
+import { Photos } from '../photo/Photos';
+import { MendedButton } from './MendedButton';
+
+/** What is wrong in a room and not mended yet: where, whose words, how it is mended and when. */
+export function ItemList({
+  house,
+  room,
+  items,
+  unit,
+  now,
+  works,
+  namesOf,
+}: {
+  /** Its id. */
+  readonly house: string;
+  readonly room: Room;
+  readonly items: readonly OpenItem[];
+  readonly unit: LengthUnit;
+  readonly now: number;
+  /** Whether whoever looks may say that something is mended. */
+  readonly works: boolean;
+  /** Who said it, in words; nobody where that is not told. */
+  readonly namesOf?: (who: readonly string[]) => string;
+}) {
+  if (items.length === 0) return null;
+  return (
+    <ul className="divide-y divide-base-300" aria-label={`Open items of ${room.name}`}>
+      {items.map((item) => {
+        const words = itemWords(item, room, unit);
+        return (
+          <li key={item.id} className="space-y-2 py-2">
+            <div className="flex flex-wrap items-start justify-between gap-2">
+              <div className="min-w-0 flex-1 basis-60">
+                <p>
+                  <b className="font-semibold first-letter:uppercase">{words}</b>
+                  {namesOf && <span className="text-sm text-muted"> {namesOf(item.who)}</span>}
+                </p>
+                {item.defect && (
+                  <p className="text-sm text-muted first-letter:uppercase">
+                    <a href={`/h/${house}/guide#defect-${item.defect}`} className="link">
+                      {DEFECT_WORDS[item.defect].mend}; {MEND_WORDS[DEFECTS[item.defect].mend]}.
+                    </a>
+                  </p>
+                )}
+              </div>
+              {works && <MendedButton now={now} room={room.id} item={{ id: item.id, words }} />}
+            </div>
+            <Photos ids={item.photos} words={words} />
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

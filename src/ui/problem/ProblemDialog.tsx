@@ -1,0 +1,132 @@
+'use client';
+
+import { useState } from 'react';
+import type { UnsentPhoto } from '@/client/outbox/deviceStore';
+import { type Said, useLog } from '@/client/useLog';
+import { DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
+import { Dialog } from '../Dialog';
+import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
+import { PhotoField } from '../photo/PhotoField';
+import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
+import { CLASS_NAMES } from '../state/words';
+import { TextField } from '../TextField';
+
+/** What is wrong, where, with a photo, and what it took where it was mended at once. */
+export function ProblemDialog({
+  now,
+  room,
+  close,
+}: {
+  readonly now: number;
+  readonly room: { readonly id: string; readonly name: string };
+  readonly close: () => void;
+}) {
+  const log = useLog(now);
+  const [place, setPlace] = useState<PlaceInRoom>();
+  const [defect, setDefect] = useState<DefectKind>();
+  const [text, setText] = useState('');
+  const [photos, setPhotos] = useState<readonly UnsentPhoto[]>([]);
+  const [mended, setMended] = useState(false);
+  const [minutes, setMinutes] = useState('');
+  const [fault, setFault] = useState<{ readonly field: 'what' | 'minutes'; readonly reason: string }>();
+  // Known before it is sent, so that what mends it can name it.
+  const [id] = useState(() => crypto.randomUUID());
+  const send = async () => {
+    if (!defect && text.trim() === '' && photos.length === 0)
+      return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
+    const took = minutes.trim() === '' ? undefined : Number(minutes.replace(',', '.'));
+    if (mended && took !== undefined && !(took >= 0 && took <= 1440))
+      return setFault({ field: 'minutes', reason: 'how many minutes?' });
+    setFault(undefined);
+    const item: Said = {
+      kind: 'item',
+      room: room.id,
+      id,
+      payload: {
+        ...(defect ? { defect } : {}),
+        ...(text.trim() ? { text: text.trim() } : {}),
+        ...(place ? { face: place.face } : {}),
+        ...(place?.place ? { place: [place.place[0], place.place[1]] } : {}),
+        ...(place?.piece ? { piece: place.piece.id } : {}),
+        ...(photos.length > 0 ? { photos: photos.map((photo) => photo.id) } : {}),
+      },
+    };
+    const mend: Said = {
+      kind: 'itemClosed',
+      room: room.id,
+      payload: { item: id, ...(took === undefined ? {} : { minutes: took }) },
+    };
+    if (await log.write(mended ? [item, mend] : [item], { photos })) close();
+  };
+  return (
+    <Dialog title={`Something is wrong in ${room.name}`} close={close} className="gloves sm:max-w-3xl">
+      <PlaceChooser room={room.id} chosen={place} onChange={setPlace} />
+      <fieldset>
+        <legend className="mb-1 text-sm font-semibold">
+          What{place?.piece ? `, on ${CLASS_NAMES[place.piece.class].toLowerCase()}` : ''}
+        </legend>
+        <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
+          {defectsOn(place?.piece?.class).map((kind) => (
+            <button
+              key={kind}
+              type="button"
+              aria-pressed={defect === kind}
+              className={`btn h-auto min-h-12 py-1 leading-tight ${defect === kind ? 'btn-primary' : ''}`}
+              onClick={() => setDefect(defect === kind ? undefined : kind)}
+            >
+              {DEFECT_WORDS[kind].name}
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      {defect && (
+        <p className="rounded-lg bg-base-200 p-3" aria-live="polite">
+          It comes from: {DEFECT_WORDS[defect].cause}. Mend: {DEFECT_WORDS[defect].mend};{' '}
+          {MEND_WORDS[DEFECTS[defect].mend]}.
+        </p>
+      )}
+      <TextField
+        label="In words, if you want"
+        value={text}
+        maxLength={500}
+        error={fault?.field === 'what' ? fault.reason : undefined}
+        onChange={(event) => setText(event.target.value)}
+      />
+      <PhotoField photos={photos} onChange={setPhotos} />
+      <div className="flex flex-wrap items-end gap-4">
+        <label className="flex min-h-12 items-center gap-3 font-semibold">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-lg"
+            checked={mended}
+            onChange={(event) => setMended(event.target.checked)}
+          />
+          Mended at once
+        </label>
+        {mended && (
+          <TextField
+            label="Minutes it took"
+            className="w-40"
+            inputMode="decimal"
+            value={minutes}
+            error={fault?.field === 'minutes' ? fault.reason : undefined}
+            onChange={(event) => setMinutes(event.target.value)}
+          />
+        )}
+      </div>
+      {log.message && (
+        <p role="alert" className="text-error">
+          {log.message}
+        </p>
+      )}
+      <div className="grid grid-cols-[2fr_1fr] gap-2">
+        <button type="button" className="btn btn-primary btn-xl" disabled={log.busy} onClick={() => void send()}>
+          Note it
+        </button>
+        <button type="button" className="btn btn-xl" onClick={close}>
+          Cancel
+        </button>
+      </div>
+    </Dialog>
+  );
+}

@@ -1,0 +1,155 @@
+import { cachedMethod } from '@/core/method/cachedMethod';
+import { COATED_CLASSES, type Coat, type CoatedClass, FIRM_MINUTES, SETTING_RECOAT_FACTOR } from '@/core/method/coat';
+import { DEFECT_KINDS, DEFECTS, usualMistakes } from '@/core/method/defects';
+import { ladderFor } from '@/core/method/ladderFor';
+import { isFloated } from '@/core/method/tools';
+import type { Site } from '@/core/readiness/siteOf';
+import { DEFECT_WORDS, MEND_WORDS } from '@/ui/defectWords';
+import { smallWords } from '@/ui/lengthWords';
+import type { GlyphLayer } from '@/ui/section/SectionGlyph';
+import { CLASS_NAMES } from '@/ui/state/words';
+import { inUnit, setBacks } from '@/ui/unitWords';
+import { topicCards } from './topicCards';
+
+/** One step of a card: a coat with its drawing, or what is done between two. */
+export interface GuideStep {
+  /** By which it is linked to. */
+  readonly id?: string;
+  readonly name: string;
+  readonly layers: readonly GlyphLayer[];
+  readonly lines: readonly string[];
+  readonly mistakes: readonly { readonly name: string; readonly words: string }[];
+}
+
+/** A card of the field guide: of a joint class, or of something around the work. */
+export interface GuideCard {
+  readonly id: string;
+  readonly title: string;
+  /** What the drawings are of. */
+  readonly kind: CoatedClass | undefined;
+  readonly what: readonly string[];
+  readonly steps: readonly GuideStep[];
+}
+
+/** What each class is and how it behaves. Common practice, no source. */
+const ABOUT: Readonly<Record<CoatedClass, string>> = {
+  flat: 'Two tapered long edges meet: a valley that the tape sinks into. It ends 10 to 12 in wide.',
+  butt: 'Two square or cut ends meet: a hump, for the tape stands proud. It ends 24 to 28 in wide, a bad one 36 in; wide hides it, height never does.',
+  backedButt: 'Two ends over a recessing backer: nearly a flat; it takes a little more mud than one.',
+  mixed: 'A tapered edge against a cut one: half a valley. It is floated wider than a flat.',
+  angle:
+    'An inside corner: creased paper, and two sides, each a surface of its own that is coated, dries and is logged by itself.',
+  offAngle:
+    'An inside corner that is not square, under slopes and in bays: flexible tape, for it drifts out of line easily.',
+  bead: 'An outside corner, filled from the nose 6 to 10 in back on both sides. It is set square and fixed in opposite pairs every 16 to 18 in.',
+  trim: 'A free edge with an L or a J on it, filled on one side.',
+  existing: 'New board meets an old wall, which has no taper and may be painted: the mud is floated onto it.',
+  fasteners: 'Every screw in the field: three thin passes; none behind tape or tile.',
+  surface: 'A thin skim over everything, so that paper and mud take light and paint alike.',
+};
+
+/** The cards of the guide by the method of a house: what its lead chose is what they say. */
+export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[] {
+  const method = cachedMethod(house);
+  const say = (words: string) => inUnit(words, house.unit);
+  const classes = COATED_CLASSES.flatMap((kind): readonly GuideCard[] => {
+    const steps = ladderFor(kind, method);
+    if (steps.length === 0) return [];
+    const laid: GlyphLayer[] = [];
+    return [
+      {
+        id: kind,
+        title: CLASS_NAMES[kind],
+        kind,
+        what: [widthsIn(ABOUT[kind], house.unit)],
+        steps: steps.map((step): GuideStep => {
+          if (step.kind !== 'coat')
+            return {
+              name: step.name,
+              layers: [],
+              lines: [`${capital(say(widthsIn(step.what, house.unit)))}.`],
+              mistakes: [],
+            };
+          const { coat } = step;
+          const before = laid.map((layer): GlyphLayer => ({ ...layer, phase: 'dry' }));
+          laid.push({ key: coat.key, side: coat.side, phase: 'dry' });
+          return {
+            name: coat.name,
+            layers: [...before, { key: coat.key, side: coat.side, phase: 'wet' }],
+            lines: [
+              `It ${coat.purpose}.`,
+              `${capital(say(coat.tool))}, ${smallWords(coat.width, house.unit)} wide${coat.key !== 'tape' && isFloated(kind) ? ' on each side' : ''}.`,
+              `${capital(mudWords(coat))}, ${coat.consistency}.`,
+              ...(coat.tape ? [setBacks(house.unit)] : []),
+              `Then wait ${coat.wait}.`,
+              `Good when: ${say(coat.check)}.`,
+            ],
+            mistakes: usualMistakes(coat).map((defect) => ({
+              name: DEFECT_WORDS[defect].name,
+              words: `${DEFECT_WORDS[defect].cause}. Mend: ${DEFECT_WORDS[defect].mend}.`,
+            })),
+          };
+        }),
+      },
+    ];
+  });
+  return [...classes, defectCard(), ...topicCards(house.unit, { firm: FIRM_MINUTES, recoat: SETTING_RECOAT_FACTOR })];
+}
+
+const mudWords = ({ mud, settingMinutes, tape }: Coat): string =>
+  `${settingMinutes === undefined ? `${mud} mud` : `${settingMinutes} min setting mud`}${tape ? ` under ${tape} tape` : ''}`;
+
+/** What goes wrong, each kind to be linked to. */
+const defectCard = (): GuideCard => ({
+  id: 'defects',
+  title: 'What goes wrong',
+  kind: undefined,
+  what: ['Where it comes from, how it is mended, and when.'],
+  steps: DEFECT_KINDS.map((defect) => ({
+    id: `defect-${defect}`,
+    name: DEFECT_WORDS[defect].name,
+    layers: [],
+    lines: [
+      `It comes from: ${DEFECT_WORDS[defect].cause}.`,
+      `${capital(DEFECT_WORDS[defect].mend)}; ${MEND_WORDS[DEFECTS[defect].mend]}.`,
+    ],
+    mistakes: [],
+  })),
+});
+
+/** Lengths within a sentence, by the inch: 10 to 12 in. */
+function widthsIn(words: string, unit: Site['house']['unit']): string {
+  if (unit === 'in') return words;
+  const mm = (inches: string) => {
+    const [over = 0, under = 1] = inches.split('/').map(Number);
+    return String(Math.round(((over / under) * 25.4) / (over / under < 1 ? 1 : 10)) * (over / under < 1 ? 1 : 10));
+  };
+  return words
+    .replace(/(\d+) to (\d+) in\b/g, (_, one: string, other: string) => `${mm(one)} to ${mm(other)} mm`)
+    .replace(
+      /(\d+(?:\/\d+)?) in\b(?! (?:the|a|an|it|this|that|which|time|and)\b)/g,
+      (_, one: string) => `${mm(one)} mm`,
+    );
+}
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The cards in which every word that is looked for stands; all of them where nothing is. */
+export function cardsWith(cards: readonly GuideCard[], looked: string): readonly GuideCard[] {
+  const words = looked.toLowerCase().split(/\s+/).filter(Boolean);
+  return cards.filter((card) => {
+    const text = textOf(card).toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+const textOf = ({ title, what, steps }: GuideCard): string =>
+  [
+    title,
+    ...what,
+    ...steps.flatMap(({ name, lines, mistakes }) => [
+      name,
+      ...lines,
+      ...mistakes.flatMap((mistake) => [mistake.name, mistake.words]),
+    ]),
+  ].join(' ');

@@ -1,0 +1,216 @@
+'use client';
+
+import { useMemo, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
+import { type Said, useLog } from '@/client/useLog';
+import { pausedUntil, useTimer } from '@/client/useTimer';
+import type { Batch } from '@/core/log/batch';
+import type { LengthUnit } from '@/core/measure/unit';
+import { BLOCKS, type Block, workOn } from '@/core/work/block';
+import type { Pass } from '@/core/work/tasksOf';
+import { usePieceMap } from '@/ui/room/usePieceMap';
+import { timeOf } from '@/ui/when';
+import { BatchClock } from './BatchClock';
+import { goesOn, JobPicture, jobPieces } from './JobPicture';
+import type { CoatToLog } from './jobCoats';
+import { hoursTyped, TimeOfJob } from './TimeOfJob';
+
+/** From when to when somebody worked, as an entry says it. */
+interface Run {
+  readonly begun?: string;
+  readonly ended?: string;
+  readonly paused?: number;
+}
+/** What an entry says of the mud that was mixed. */
+interface Mixed {
+  readonly mixedAt: string;
+  readonly batch?: string;
+  readonly product?: string;
+}
+const mixedFrom = ({ at, product }: Batch, timeZone: string): Mixed => ({
+  mixedAt: iso(at),
+  batch: `of ${timeOf(at, timeZone)}`,
+  ...(product ? { product } : {}),
+});
+
+const isSame = (a: readonly CoatToLog[], b: readonly CoatToLog[]): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+const iso = (at: number): string => new Date(at).toISOString();
+
+/** Minutes since setting mud was mixed, as a finisher would say it. */
+const MIXED_MINUTES = [0, 5, 10, 20, 30, 45, 60] as const;
+const MINUTE_MS = 60_000;
+
+/**
+ * The room with what is run in it now, and the buttons that say what is done: all of it, its walls or its ceiling, or the joints
+ * that are tapped. Setting mud goes by the batch that was mixed; without one a second press says when that was.
+ */
+export function JobDone({
+  room,
+  pass,
+  block,
+  coats,
+  halves,
+  setting,
+  people,
+  unit,
+  now,
+  timeZone,
+}: {
+  readonly room: string;
+  readonly pass: Pass;
+  readonly block: Block | undefined;
+  readonly coats: readonly CoatToLog[];
+  readonly halves: Readonly<Record<Block, readonly CoatToLog[]>> | undefined;
+  /** Where the pass takes setting mud: its label, how much of it one uses up in time (litres), and the batch in use. */
+  readonly setting: { readonly minutes: number; readonly most: number; readonly batch: Batch | undefined } | undefined;
+  /** To whom it was handed: two who run it together are both written down. */
+  readonly people: readonly string[];
+  readonly unit: LengthUnit;
+  readonly now: number;
+  readonly timeZone: string;
+}) {
+  const log = useLog(now);
+  const { id: house } = useHouse();
+  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${workOn(pass, block)}`);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
+  // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
+  const [pressed, setPressed] = useState<{ readonly at: number; readonly coats: readonly CoatToLog[] }>();
+  const [tapped, setTapped] = useState<ReadonlySet<string>>(new Set());
+  const { map } = usePieceMap(room);
+  const own = useMemo(() => (map ? jobPieces(map, coats) : []), [map, coats]);
+  const asked = setting && !setting.batch ? pressed : undefined;
+  const together = people.length > 1 ? { ranBy: [...people] } : {};
+  const said = (some: readonly CoatToLog[], run: Run, mixed?: Mixed): readonly Said[] =>
+    pass === 'sand' || pass === 'seal'
+      ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
+      : some.map(
+          ({ coat, pieces, wet }): Said => ({
+            kind: 'coat',
+            room,
+            payload: {
+              class: coat.class,
+              key: coat.key,
+              ...(coat.side ? { side: coat.side } : {}),
+              part: 1,
+              ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
+              ...wet,
+              ...(wet.mud.kind === 'setting' ? mixed : {}),
+              tool: coat.tool,
+              ...run,
+              ...together,
+            },
+          }),
+        );
+  /** From when to when, by the clock that was started here or by the hours that were typed. */
+  const runUntil = (done: number): Run | undefined => {
+    if (timer) {
+      const paused = Math.round(pausedUntil(timer, done) / MINUTE_MS);
+      return { begun: iso(Math.min(timer.begun, done)), ended: iso(done), ...(paused > 0 ? { paused } : {}) };
+    }
+    if (typed.trim() === '') return {};
+    const hours = hoursTyped(typed);
+    return hours === undefined ? undefined : { begun: iso(done - hours * 60 * MINUTE_MS), ended: iso(done) };
+  };
+  const send = async (press: NonNullable<typeof pressed>, mixed?: Mixed) => {
+    const run = runUntil(press.at);
+    if (!run) return setProblem('such as 1.5 or 1:30');
+    setProblem(undefined);
+    if (!(await log.write(said(press.coats, run, mixed), { at: press.at }))) return;
+    setPressed(undefined);
+    setTapped(new Set());
+    setTyped('');
+    keep(undefined);
+  };
+  const press = (some: readonly CoatToLog[]) => {
+    const isAgain = pressed && isSame(pressed.coats, some);
+    const next = isAgain ? pressed : { at: log.serverNow(), coats: some };
+    setPressed(next);
+    if (!setting) void send(next);
+    else if (setting.batch) void send(next, mixedFrom(setting.batch, timeZone));
+  };
+  const these = (): readonly CoatToLog[] =>
+    coats.flatMap((one) => {
+      const pieces = own.filter((piece) => tapped.has(piece.id) && goesOn(one, piece)).map(({ id }) => id);
+      return pieces.length > 0 ? [{ ...one, pieces }] : [];
+    });
+  return (
+    <div className="contents">
+      {map && own.length > 0 && <JobPicture map={map} own={own} tapped={tapped} onTap={setTapped} />}
+      {setting && (
+        <BatchClock
+          log={log}
+          minutes={setting.minutes}
+          most={setting.most}
+          batch={setting.batch}
+          unit={unit}
+          timeZone={timeZone}
+        />
+      )}
+      <TimeOfJob
+        timer={timer}
+        keep={keep}
+        typed={typed}
+        setTyped={setTyped}
+        problem={problem}
+        now={now}
+        serverNow={log.serverNow}
+        timeZone={timeZone}
+      />
+      {asked === undefined ? (
+        // Within reach of a thumb, however long the card is.
+        <div className="sticky bottom-0 z-10 -mx-5 space-y-2 border-t border-base-300 bg-sheet px-5 py-3">
+          <button
+            type="button"
+            className="btn btn-primary btn-xl h-auto w-full py-5 text-xl"
+            disabled={log.busy}
+            onClick={() => press(tapped.size > 0 ? these() : coats)}
+          >
+            {tapped.size > 0 ? `Done: these ${tapped.size}` : 'Done'}
+          </button>
+          {halves && tapped.size === 0 && (
+            <div className="grid grid-cols-2 gap-2">
+              {BLOCKS.map((half) => (
+                <button
+                  key={half}
+                  type="button"
+                  className="btn btn-lg"
+                  disabled={log.busy}
+                  onClick={() => press(halves[half])}
+                >
+                  {half === 'walls' ? 'Walls' : 'Ceiling'} done
+                </button>
+              ))}
+            </div>
+          )}
+        </div>
+      ) : (
+        <fieldset className="space-y-2 rounded-lg border border-base-300 p-3">
+          <legend className="px-1 font-semibold">Setting mud: when was it mixed?</legend>
+          <div className="grid grid-cols-2 gap-2">
+            {MIXED_MINUTES.map((minutes) => (
+              <button
+                key={minutes}
+                type="button"
+                className="btn btn-lg"
+                disabled={log.busy}
+                onClick={() => void send(asked, { mixedAt: iso(asked.at - minutes * MINUTE_MS) })}
+              >
+                {minutes === 0 ? 'Just now' : `${minutes} min ago`}
+              </button>
+            ))}
+            <button type="button" className="btn btn-ghost btn-lg" onClick={() => setPressed(undefined)}>
+              Not done yet
+            </button>
+          </div>
+        </fieldset>
+      )}
+      {log.message && (
+        <p role="alert" className="mt-2 text-error">
+          {log.message}
+        </p>
+      )}
+    </div>
+  );
+}
