@@ -1,7 +1,9 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import type { Entry } from '../../src/core/log/entry';
 import { HouseLog } from '../../src/core/log/houseLog';
+import { DEMO_INSTANT } from './instants';
 import { ownServer } from './ownServer';
+import { picture } from './picture';
 import { startServer } from './server';
 import { expect, test as siteTest } from './site';
 import { query } from './testDatabase';
@@ -41,6 +43,7 @@ const test = siteTest.extend<{ away: Away }>({
 });
 test.use({ serviceWorkers: 'allow' });
 
+const AHEAD_MS = 70 * 60_000;
 const PHONE = { viewport: { width: 390, height: 844 } };
 
 /** Signs in on a phone, opens a page of the house, and waits until the phone could do without the server. */
@@ -81,6 +84,8 @@ test('a list is gone on with without a server, over a closed browser, and record
   const pages: Page[] = [];
   for (const name of ['Petra', 'Tobin']) {
     const phone = await browser.newContext(PHONE);
+    // One of the two phones has a clock that is 70 min ahead.
+    if (name === 'Tobin') await phone.clock.setFixedTime(DEMO_INSTANT + AHEAD_MS);
     phones.push(phone);
     pages.push(await openAndKeep(phone, name, away));
   }
@@ -91,7 +96,7 @@ test('a list is gone on with without a server, over a closed browser, and record
     const room = await jobNow(page)
       .getByText(/^Now, /)
       .textContent();
-    await jobNow(page).getByRole('button', { name: 'Done' }).click();
+    await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
     // The device goes on by itself: what was said counts, and something else is to be done.
     await noConnection(page);
     await expect(unsent(page)).toContainText('1 unsent');
@@ -123,6 +128,17 @@ test('a list is gone on with without a server, over a closed browser, and record
   const after = await entriesNow();
   expect(after.length).toBeGreaterThan(before.length + 1);
 
+  // What was said counts at the server's time; what the phone's clock said is kept beside it.
+  const clocks = await query<{ name: string; at: Date; own: Date | null }>(
+    `SELECT DISTINCT name, at, device_at AS own FROM entries JOIN people ON by = people.id
+     WHERE entries.id = ANY($1) AND name = 'Tobin'`,
+    away.database,
+    [after.slice(before.length).map(({ id }) => id)],
+  );
+  expect(clocks.map(({ at, own }) => [at.getTime(), own?.getTime()])).toEqual([
+    [DEMO_INSTANT, DEMO_INSTANT + AHEAD_MS],
+  ]);
+
   // Both devices know of the house what the server does, to the byte.
   const states: string[] = [];
   for (const phone of phones) {
@@ -144,11 +160,18 @@ test('what the server refuses is said where it was said, and the others go on', 
       .getByText(/^Now, /)
       .textContent()
   )?.replace('Now, ', '');
-  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await noConnection(page);
-  const note = page.getByLabel(/^Note something wrong in/);
-  await note.fill('Switch box stands proud');
-  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('button', { name: /^Something is wrong in/ }).click();
+  const wrong = page.getByRole('dialog');
+  // The room is drawn by the device itself.
+  await wrong.getByRole('combobox', { name: 'Where' }).selectOption('wall 1');
+  await wrong.getByLabel('In words, if you want').fill('Switch box stands proud');
+  await wrong
+    .getByLabel('Photo')
+    .setInputFiles({ name: 'box.png', mimeType: 'image/png', buffer: await picture(40, 30) });
+  await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  await wrong.getByRole('button', { name: 'Note it' }).click();
   await expect(unsent(page)).toContainText('2 unsent');
   // Somebody takes the first one's room away meanwhile, for good.
   await query(`DELETE FROM rooms WHERE room->>'name' = '${room}'`, away.database);
@@ -164,13 +187,20 @@ test('what the server refuses is said where it was said, and the others go on', 
     away.database,
   );
   expect(item?.count).toBe('1');
+  // Its photo went before it.
+  const photos = await query<{ width: number }>(
+    `SELECT width FROM photos JOIN entries ON payload->'photos' ? photos.id::text WHERE payload->>'text' = $1`,
+    away.database,
+    ['Switch box stands proud'],
+  );
+  expect(photos).toEqual([{ width: 40 }]);
 });
 
 test('signing out with something unsent warns, and takes what was kept of houses away', async ({ browser, away }) => {
   const phone = await browser.newContext(PHONE);
   const page = await openAndKeep(phone, 'Petra', away);
   await page.route('**/api/entries', (route) => route.abort());
-  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await expect(unsent(page)).toContainText('1 unsent');
   await page.getByRole('button', { name: 'Sign out Petra' }).click();
   const dialog = page.getByRole('dialog', { name: 'Sign out' });
@@ -214,9 +244,9 @@ test('a browser that keeps nothing sends at once, and says what did not go', asy
     else await route.continue();
   });
   const title = await jobNow(page).textContent();
-  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await expect(jobNow(page).getByRole('alert')).toContainText('press again to send the same entry');
-  await jobNow(page).getByRole('button', { name: 'Done' }).click();
+  await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await expect(jobNow(page)).not.toHaveText(title ?? '');
   expect(sent[1]).toEqual(sent[0]);
   expect(await count()).toBe(before + (sent[0]?.length ?? 0));

@@ -7,6 +7,11 @@ const OF_DEMO = "house_id = (SELECT id FROM houses WHERE head->>'name' = 'Gannet
 /** What pages read of single readings: the newest, and those that nothing sends by itself. All others are summed up by the hour. */
 const READ_SINGLY = `(at > (SELECT max(at) FROM readings WHERE ${OF_DEMO}) - interval '3 hours' OR old IS NULL)`;
 
+/** What an entry says, with the copies of the photos that it names. */
+const OWN_PHOTOS = `CASE WHEN payload ? 'photos' THEN jsonb_set(payload, '{photos}',
+  (SELECT jsonb_agg(new) FROM jsonb_array_elements_text(payload->'photos') AS photo JOIN pictures ON old::text = photo))
+  ELSE payload END`;
+
 /** The columns of every table, by table; a database never changes its shape while the tests run. */
 let columns: Promise<ReadonlyMap<string, readonly string[]>> | undefined;
 
@@ -55,7 +60,10 @@ export async function copyHouse(database: string, name: string): Promise<string>
        SELECT id AS old, gen_random_uuid() AS new FROM devices WHERE ${OF_DEMO};
      ${copied('house_viewers', house)}
      ${copied('rooms', house)}
-     ${copied('entries', { ...house, id: 'gen_random_uuid()' })}
+     CREATE TEMP TABLE pictures ON COMMIT DROP AS
+       SELECT id AS old, gen_random_uuid() AS new FROM photos WHERE ${OF_DEMO};
+     ${copied('photos', { ...house, id: 'new' }, ' JOIN pictures ON old = photos.id')}
+     ${copied('entries', { ...house, id: 'gen_random_uuid()', payload: OWN_PHOTOS })}
      ${copied('weather_hours', house)}
      ${copied(
        'devices',

@@ -67,10 +67,11 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   await phone.goto(`${house}/my-day`);
   const job = phone.getByRole('region', { name: 'Now' });
   await expect(job.getByRole('heading', { level: 2 })).toContainText('Tape coat');
-  await job.getByLabel('Note something wrong in Boot room').fill('Corner torn behind the door');
-  await job.getByRole('button', { name: 'Note', exact: true }).click();
-  await expect(job.getByLabel('Note something wrong in Boot room')).toHaveValue('');
-  await job.getByRole('button', { name: 'Done' }).click();
+  await job.getByRole('button', { name: 'Something is wrong in Boot room' }).click();
+  await phone.getByRole('dialog').getByLabel('In words, if you want').fill('Corner torn behind the door');
+  await phone.getByRole('dialog').getByRole('button', { name: 'Note it' }).click();
+  await expect(job.getByRole('list', { name: 'Open items of Boot room' })).toContainText('Corner torn behind the door');
+  await job.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(job.getByRole('group', { name: 'Setting mud: when was it mixed?' })).toBeVisible();
   await job.getByRole('button', { name: '20 min ago' }).click();
   await expect(phone.getByText(/^Done: .*Boot room tape/)).toBeVisible();
@@ -89,8 +90,9 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
     'Corner torn behind the door',
   );
   await page.getByLabel('Room', { exact: true }).selectOption({ label: 'Landing' });
-  await page.getByLabel('What is wrong').fill('Board split at the stair');
-  await page.getByRole('button', { name: 'Note', exact: true }).last().click();
+  await page.getByRole('button', { name: 'Something is wrong in Landing' }).click();
+  await page.getByLabel('In words, if you want').fill('Board split at the stair');
+  await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('list', { name: 'Open items of Landing' })).toContainText('Board split at the stair');
 });
 

@@ -12,7 +12,7 @@ async function hand(page: Page, house: string, pass: string): Promise<void> {
 async function done(page: Page, house: string, title: RegExp): Promise<void> {
   await page.goto(`${house}/my-day`);
   await expect(page.getByRole('heading', { level: 2 })).toHaveText(title);
-  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(page.getByText(/^Done: Chart room/)).toBeVisible();
 }
 
@@ -63,10 +63,14 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
 
   // Checked in light, an open item mended, handed over and printed.
   await lead.goto(`${house}/sand`);
-  await lead.getByLabel('Note what the light shows in Chart room').fill('Drag line left of the window');
-  await lead.getByRole('button', { name: 'Note', exact: true }).click();
+  await lead.getByRole('button', { name: 'Something is wrong in Chart room' }).click();
+  const wrong = lead.getByRole('dialog');
+  await wrong.getByRole('button', { name: 'Streak, drag line' }).click();
+  await expect(wrong).toContainText('a crumb in the mud');
+  await wrong.getByLabel('In words, if you want').fill('Left of the window');
+  await wrong.getByRole('button', { name: 'Note it' }).click();
   await expect(lead.getByRole('button', { name: 'Chart room meets level 4' })).toBeDisabled();
-  await lead.getByRole('button', { name: 'Mended: Drag line left of the window' }).click();
+  await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
   await expect(lead.getByText('Go: hand over')).toBeVisible();
   await lead.goto(`${house}/hand-over`);

@@ -277,7 +277,7 @@ test('a job is begun, paused and done on the phone; the lead sees how fast it we
   moveClock(2);
   await page.reload();
   await expect(now).toContainText('1 h 30 so far');
-  await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByText('How fast you are, by what you logged')).toBeVisible();
   const lead = await browser.newPage();
   await signIn(lead, 'Marit');
@@ -298,10 +298,10 @@ test('hours that are no hours are refused where they were typed', async ({ page,
   await page.goto(`${house}/my-day`);
   const now = page.getByRole('region', { name: 'Now' });
   await now.getByLabel('Or hours it took').fill('soon');
-  await now.getByRole('button', { name: 'Done' }).click();
+  await now.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(now).toContainText('such as 1.5 or 1:30');
   await now.getByLabel('Or hours it took').fill('1:30');
-  await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
 });
 
 test('all houses of the crew are planned together, and each gets what is handed out in it', async ({
@@ -385,11 +385,11 @@ test('what two run together is written down for both', async ({ page, browser, h
   await expect(jobs).toContainText('Bunk room');
   const now = phone.getByRole('region', { name: 'Now' });
   while (!(await now.textContent())?.includes('Bunk room')) {
-    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
     await phone.reload();
   }
   const sent = phone.waitForRequest((request) => request.url().endsWith('/api/entries'));
-  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   const { entries } = (await sent).postDataJSON();
   expect(entries.map(({ payload }: { payload: { class: string } }) => payload.class)).toEqual(['flat']);
   expect(entries[0].payload.ranBy).toHaveLength(2);
@@ -427,11 +427,11 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
   await phone.goto(`${house}/my-day`);
   const now = phone.getByRole('region', { name: 'Now' });
   while (!(await now.textContent())?.includes('Bunk room: ceiling only')) {
-    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
     await phone.reload();
   }
   const sent = phone.waitForRequest((request) => request.url().endsWith('/api/entries'));
-  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   const { entries } = (await sent).postDataJSON();
   expect(entries).toHaveLength(1);
   const on: readonly string[] = entries[0].payload.pieces.map(({ id }: { id: string }) => id.split('@')[1]);

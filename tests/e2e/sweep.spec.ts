@@ -40,7 +40,7 @@ for (const { words, hours } of SWEEP_DAYS) {
         const now = page.getByRole('region', { name: 'Now' });
         await expect(now).toContainText('Bunk room');
         await isLive(page);
-        await now.getByRole('button', { name: 'Done' }).click();
+        await now.getByRole('button', { name: 'Done', exact: true }).click();
         // What went on is wet now, and the next job is shown.
         await expect(now).toContainText('Now, Bath');
         await expect(page.getByRole('list', { name: 'Then' })).toContainText(/Bunk room, fill.*wet until/);

@@ -60,7 +60,7 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   const job = page.getByRole('region', { name: 'Now' });
   const before = await job.textContent();
   // Two presses at most: this is one.
-  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(job).not.toHaveText(before ?? '');
   await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take back' }).click());
   await expect(job).toHaveText(before ?? '');
@@ -73,7 +73,7 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   );
   expect(row?.voids).toBe('3');
   // Later it is not offered any more.
-  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done' }).click());
+  await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
   moveClock(2 / 60);
   await page.reload();
@@ -88,7 +88,7 @@ test('everything that is pressed on a phone is large enough for a glove', async 
     await page.goto(house + path);
     await expect(page.getByRole('main')).toBeVisible();
     const small = await page.evaluate(() =>
-      [...document.querySelectorAll('main button, main a, main summary, main input, main select')]
+      [...document.querySelectorAll('main button, main a, main summary, main input:not([type=file]), main select')]
         .filter((target) => target.checkVisibility())
         .map((target) => [target.textContent?.slice(0, 40), Math.round(target.getBoundingClientRect().height)] as const)
         .filter(([, height]) => height < 48),

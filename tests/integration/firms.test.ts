@@ -13,6 +13,7 @@ import { addFirm, findFirm } from '@/db/firms';
 import { addHouse, findHouse, listHouses, listMarks, marksFor, saveHouseHead, saveRoom } from '@/db/houses';
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { addPerson, authenticate, isPasswordOf, listPeople, type Member, removePerson, setPassword } from '@/db/people';
+import { findPhoto, keepPhoto } from '@/db/photos';
 import { chartAir, listAirHours } from '@/db/readingHours';
 import { recordReadings, trustReadings } from '@/db/readings';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
@@ -33,6 +34,7 @@ interface Belongings {
   readonly device: string;
   readonly method: string;
   readonly session: string;
+  readonly photo: string;
 }
 
 async function furnish(): Promise<Belongings> {
@@ -50,6 +52,12 @@ async function furnish(): Promise<Belongings> {
     await appendEntries(house, lead, [
       { id: randomUUID(), room: 'hall', at: new Date(AT).toISOString(), kind: 'held', payload: { why: 'closed' } },
     ]);
+    const photo = randomUUID();
+    const kept = await keepPhoto(
+      { id: photo, houseId: house, by: lead.id, hash: 'a' },
+      { bytes: Buffer.from('x'), width: 1, height: 1 },
+    );
+    expect(kept).toBe('kept');
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     await makeCalendar(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
@@ -63,6 +71,7 @@ async function furnish(): Promise<Belongings> {
       device,
       method: method?.id ?? '',
       session: found?.id ?? '',
+      photo,
     };
   });
 }
@@ -124,7 +133,14 @@ describe('a firm', () => {
       expect(await isOpenTo(viewer, house)).toBe(false);
       expect(await hasCalendar(lead.id)).toBe(false);
       expect(await findDevice(device)).toBeUndefined();
+      expect(await findPhoto(house, theirs.photo)).toBeUndefined();
     });
+  });
+
+  it('puts no photo into a house of another one', async () => {
+    const photo = { id: randomUUID(), houseId: theirs.house, by: ours.lead.id, hash: 'a' };
+    const kept = inFirm(ours.lead.firm, () => keepPhoto(photo, { bytes: Buffer.from('x'), width: 1, height: 1 }));
+    await expect(kept).rejects.toThrow(/foreign key/);
   });
 
   it('changes nothing of another one', async () => {

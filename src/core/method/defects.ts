@@ -70,7 +70,8 @@ export function usualMistakes({ class: kind, key }: Pick<Coat, 'class' | 'key'>)
   if (kind === 'surface') return ['streak', 'pinholes'];
   if (key === 'tape') return kind === 'bead' || kind === 'trim' ? ['beadOut', 'hollow'] : ['bubble', 'tapeShows'];
   if (ANGLES.includes(kind)) return ['gouged', key === 'fill' ? 'rounded' : 'streak'];
-  if (CROWNED.includes(kind)) return ['crown', key === 'fill' ? 'cutLine' : 'edgeShows'];
+  if (CROWNED.includes(kind))
+    return ['crown', key === 'fill' && DEFECTS.cutLine.on?.includes(kind) ? 'cutLine' : 'edgeShows'];
   if (kind === 'bead' || kind === 'trim') return ['ridge', 'edgeShows'];
   return key === 'fill' ? ['ridge', 'hollow'] : ['streak', 'pinholes'];
 }

@@ -42,7 +42,7 @@ export function ItemList({
                 </p>
                 {item.defect && (
                   <p className="text-sm text-muted first-letter:uppercase">
-                    <a href={`/h/${house}/guide#defect-${item.defect}`} className="link">
+                    <a href={`/h/${house}/guide#defect-${item.defect}`} className="link flex min-h-12 items-center">
                       {DEFECT_WORDS[item.defect].mend}; {MEND_WORDS[DEFECTS[item.defect].mend]}.
                     </a>
                   </p>

@@ -8,11 +8,16 @@ import type { PieceMap } from './pieceMap';
 /** Draws the rooms of a page that has no server. */
 export const RoomDrawer = createContext<((room: string) => PieceMap | undefined) | undefined>(undefined);
 
-/** A room laid flat with its pieces; nothing while it is drawn, and why it cannot be. */
-export function usePieceMap(room: string): { readonly map?: PieceMap; readonly trouble?: string } {
+/**
+ * A room laid flat with its pieces; nothing while it is drawn, and why it cannot be.
+ *
+ * @param news it is drawn anew when this is another
+ */
+export function usePieceMap(room: string, news = ''): { readonly map?: PieceMap; readonly trouble?: string } {
   const { id: house } = useHouse();
   const drawer = useContext(RoomDrawer);
   const [drawn, setDrawn] = useState<{ readonly map?: PieceMap; readonly trouble?: string }>({});
+  // biome-ignore lint/correctness/useExhaustiveDependencies: see news
   useEffect(() => {
     if (drawer) {
       const map = drawer(room);
@@ -27,6 +32,6 @@ export function usePieceMap(room: string): { readonly map?: PieceMap; readonly t
       })
       .catch(() => !stop.signal.aborted && setDrawn({ trouble: SERVER_LOST }));
     return () => stop.abort();
-  }, [drawer, house, room]);
+  }, [drawer, house, room, news]);
   return drawn;
 }

@@ -30,7 +30,7 @@ export function SignOutButton({ name, role }: { readonly name: string; readonly 
     <>
       <button
         type="button"
-        className="btn btn-outline btn-sm rounded-full"
+        className="btn btn-outline btn-sm shrink-0 flex-nowrap rounded-full whitespace-nowrap"
         onClick={() => (groups.length > 0 ? setAsking(true) : void leave())}
         aria-label={`Sign out ${name}`}
         title="Sign out"

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { useLog } from '@/client/useLog';
 import type { Batch } from '@/core/log/batch';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -15,6 +15,7 @@ const TICK_MS = 5000;
 /** Setting mud: mixed with a press, then how long it can be worked still, large; it is on every coat that is done meanwhile. */
 export function BatchClock({
   log,
+  now,
   minutes,
   most,
   batch,
@@ -22,6 +23,8 @@ export function BatchClock({
   timeZone,
 }: {
   readonly log: ReturnType<typeof useLog>;
+  /** When the page was made. */
+  readonly now: number;
   /** On the label that the method asks for. */
   readonly minutes: number;
   /** Litres that one uses up in that time. */
@@ -33,9 +36,11 @@ export function BatchClock({
   const [label, setLabel] = useState(String(minutes));
   const [product, setProduct] = useState('');
   const [fault, setFault] = useState<string>();
-  const [, tick] = useState(0);
+  const [at, setAt] = useState(now);
+  const serverNow = useRef(log.serverNow);
+  serverNow.current = log.serverNow;
   useEffect(() => {
-    const timer = setInterval(() => tick((count) => count + 1), TICK_MS);
+    const timer = setInterval(() => setAt(serverNow.current()), TICK_MS);
     return () => clearInterval(timer);
   }, []);
   const mix = () => {
@@ -50,7 +55,7 @@ export function BatchClock({
       },
     ]);
   };
-  const left = batch && Math.ceil((batch.at + batch.minutes * MINUTE_MS - log.serverNow()) / MINUTE_MS);
+  const left = batch && Math.ceil((batch.at + batch.minutes * MINUTE_MS - Math.max(at, now)) / MINUTE_MS);
   return (
     <section aria-label="Setting mud" className="space-y-2 rounded-xl border-2 border-secondary p-3">
       {batch && left !== undefined && (

@@ -78,7 +78,7 @@ export function JobDone({
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
   const [pressed, setPressed] = useState<{ readonly at: number; readonly coats: readonly CoatToLog[] }>();
   const [tapped, setTapped] = useState<ReadonlySet<string>>(new Set());
-  const { map } = usePieceMap(room);
+  const { map } = usePieceMap(room, JSON.stringify(coats));
   const own = useMemo(() => (map ? jobPieces(map, coats) : []), [map, coats]);
   const asked = setting && !setting.batch ? pressed : undefined;
   const together = people.length > 1 ? { ranBy: [...people] } : {};
@@ -141,6 +141,7 @@ export function JobDone({
       {setting && (
         <BatchClock
           log={log}
+          now={now}
           minutes={setting.minutes}
           most={setting.most}
           batch={setting.batch}

@@ -66,7 +66,7 @@ export function walkRows(
         name: room.name,
         room,
         held: heldAt(state, now)?.why,
-        fan: stepAt(site.air, now).air.speed,
+        fan: stepAt(site.air, now).air.speed ?? 0,
         items: state.items.filter(({ closed }) => !closed),
         classes: standing.classes
           .filter((kind) => kind.coats.some(({ phase }) => phase !== 'planned'))

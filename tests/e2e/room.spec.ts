@@ -1,0 +1,295 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import sharp from 'sharp';
+import { picture } from './picture';
+import { expect, isLive, minutesBefore, test, untilTaken } from './site';
+import { query } from './testDatabase';
+
+const PHONE = { width: 390, height: 844 };
+const jobNow = (page: Page) => page.getByRole('region', { name: 'Now' });
+const payloadsOf = (kind: string, house: string, database: string) =>
+  query<{ payload: Record<string, unknown>; at: Date }>(
+    'SELECT payload, at FROM entries WHERE house_id = $1 AND kind = $2 ORDER BY seq DESC',
+    database,
+    [house.split('/').at(-1), kind],
+  );
+
+test('what is wrong has a place and a photo, is seen by the lead, mended by a finisher, and handed over', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  const phone = await browser.newPage({ viewport: PHONE });
+  await signIn(phone, 'Petra');
+  await phone.goto(`${house}/my-day`);
+  await jobNow(phone)
+    .getByRole('button', { name: /^Something is wrong in / })
+    .click();
+  const wrong = phone.getByRole('dialog');
+  // Nothing said is no entry.
+  await wrong.getByRole('button', { name: 'Note it' }).click();
+  await expect(wrong).toContainText('Say what it is');
+  const drawing = wrong.locator('svg').filter({ hasText: 'tap the place' });
+  // In its middle is the ceiling.
+  await drawing.click();
+  await expect(wrong.getByRole('combobox', { name: 'Where' })).not.toHaveValue('');
+  await wrong.getByRole('button', { name: 'Dent by others' }).click();
+  await wrong.getByLabel('In words, if you want').fill('Ladder');
+  const file = { name: 'dent.jpg', mimeType: 'image/jpeg', buffer: await withPlace(await picture(2400, 1200)) };
+  await wrong.getByLabel('Photo').setInputFiles(file);
+  await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  const items = phone.getByRole('list', { name: /^Open items of / });
+  await expect(items).toContainText('Dent by others, ceiling');
+
+  const [item] = await payloadsOf('item', house, site.database);
+  expect(item?.payload).toMatchObject({
+    defect: 'dent',
+    text: 'Ladder',
+    place: [expect.any(Number), expect.any(Number)],
+  });
+  const [photo] = (item?.payload.photos ?? []) as readonly string[];
+  const kept = await page.request.get(`/api/photos/${house.split('/').at(-1)}/${photo}`);
+  // Nobody who is not signed in sees it.
+  expect(kept.status()).toBe(401);
+  await signIn(page, 'Marit');
+  const shown = await page.request.get(`/api/photos/${house.split('/').at(-1)}/${photo}`);
+  expect(shown.headers()['content-type']).toBe('image/jpeg');
+  const { width, height, exif } = await sharp(await shown.body()).metadata();
+  expect({ longest: Math.max(width, height), exif }).toEqual({ longest: 1600, exif: undefined });
+  expect((await shown.body()).length).toBeLessThanOrEqual(400_000);
+
+  await page.goto(house);
+  await expect(page.getByRole('complementary')).toContainText('Dent by others, ceiling');
+  await items.getByRole('textbox', { name: /^Minutes to mend: Dent by others/ }).fill('12');
+  await untilTaken(phone, '/api/entries', () => items.getByRole('button', { name: /^Mended: Dent by others/ }).click());
+  expect((await payloadsOf('itemClosed', house, site.database))[0]?.payload).toMatchObject({ minutes: 12 });
+
+  const room = (
+    await query<{ room: string }>('SELECT room_id AS room FROM entries WHERE payload->>$1 = $2', site.database, [
+      'text',
+      'Ladder',
+    ])
+  )[0]?.room;
+  await page.goto(`${house}/hand-over/${room}`);
+  const figure = page.getByRole('img', { name: /^Dent by others.*mended$/ });
+  await expect(figure).toBeVisible();
+  await untilTaken(page, '/api/entries', () => page.getByRole('checkbox', { name: 'Hand over' }).click());
+  await expect(page.getByRole('checkbox', { name: 'Hand over' })).toBeChecked();
+  await page.emulateMedia({ media: 'print' });
+  await expect(figure).toBeVisible();
+});
+
+/** A JPEG that says where it was taken, and that it lies on its side. */
+const withPlace = (image: Buffer): Promise<Buffer> =>
+  sharp(image)
+    .withExif({ IFD3: { GPSLatitudeRef: 'N', GPSLatitude: '51/1 30/1 0/1' }, IFD0: { Model: 'a phone' } })
+    .jpeg()
+    .toBuffer();
+
+test('what is no photo is refused where it was chosen, and by the server too', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/sand`);
+  await isLive(page);
+  await page.getByRole('button', { name: 'Something is wrong in Bath' }).click();
+  const wrong = page.getByRole('dialog');
+  const whole = await sharp(await picture(800, 600))
+    .jpeg()
+    .toBuffer();
+  const script = Buffer.from(
+    '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>alert(1)</script></svg>',
+  );
+  const files = [
+    ['text.jpg', Buffer.from('no picture at all'), 'is no photo that can be read'],
+    ['script.png', script, 'is no photo that can be read'],
+    ['huge.png', pngHead(10_000, 10_000), 'has 100 million pixels'],
+    ['large.jpg', Buffer.concat([whole, Buffer.alloc(40_000_000)]), 'has 40 MB'],
+  ] as const;
+  for (const [name, buffer, words] of files) {
+    await wrong.getByLabel('Photo').setInputFiles({ name, mimeType: 'image/jpeg', buffer });
+    await expect(wrong.getByRole('alert')).toContainText(`${name} ${words}`);
+  }
+  const put = async (data: Buffer) => {
+    const answer = await page.request.put(`/api/photos/${house.split('/').at(-1)}/${crypto.randomUUID()}`, { data });
+    return answer.status();
+  };
+  expect(await put(files[0][1])).toBe(415);
+  expect(await put(script)).toBe(415);
+  expect(await put(files[2][1])).toBe(415);
+  expect(await put(files[3][1])).toBe(413);
+  expect(await put(whole.subarray(0, whole.length / 2))).toBe(415);
+  expect(await put(await readFile('package.json'))).toBe(415);
+  // An entry names only photos that are there.
+  const entry = { room: 'bath', at: minutesBefore(1), kind: 'item', payload: { photos: [crypto.randomUUID()] } };
+  const answer = await page.request.post('/api/entries', {
+    data: { house: house.split('/').at(-1), entries: [{ ...entry, id: crypto.randomUUID() }] },
+  });
+  expect([answer.status(), (await answer.json()).message]).toEqual([
+    400,
+    'entries[0].payload.photos[0]: is no photo of this house',
+  ]);
+});
+
+/** The beginning of a PNG of some size, with nothing of its picture. */
+function pngHead(width: number, height: number): Buffer {
+  const head = Buffer.alloc(33);
+  head.write('\x89PNG\r\n\x1a\n', 0, 'latin1');
+  head.writeUInt32BE(13, 8);
+  head.write('IHDR', 12, 'latin1');
+  head.writeUInt32BE(width, 16);
+  head.writeUInt32BE(height, 20);
+  head.set([8, 2, 0, 0, 0], 24);
+  return head;
+}
+
+test('the joints that are done are tapped on the card, and only they are logged', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  await page.setViewportSize(PHONE);
+  await signIn(page, 'Tobin');
+  await page.goto(`${house}/my-day`);
+  const pieces = jobNow(page).locator('[data-job-piece]');
+  await expect(pieces.first()).toBeAttached();
+  const ids = await pieces.evaluateAll((all) => all.slice(0, 2).map((one) => one.getAttribute('data-job-piece')));
+  for (const id of ids) await jobNow(page).locator(`[data-job-piece="${id}"]`).first().dispatchEvent('click');
+  const done = jobNow(page).getByRole('button', { name: 'Done: these 2' });
+  // It stays within reach of a thumb, however long the card is.
+  await expect(done).toBeInViewport();
+  await untilTaken(page, '/api/entries', () => done.click());
+  const coats = (await payloadsOf('coat', house, site.database)).filter(
+    ({ at }) => at.toISOString() === minutesBefore(0),
+  );
+  const logged = coats.flatMap(({ payload }) => (payload.pieces as readonly { id: string }[]).map(({ id }) => id));
+  expect(logged.toSorted()).toEqual(ids.toSorted());
+  for (const id of ids) await expect(jobNow(page).locator(`[data-job-piece="${id}"]`)).toHaveCount(0);
+});
+
+test('a batch of setting mud is mixed once: its clock runs large, and done goes by it', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+  moveClock,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/coats`);
+  await untilTaken(page, '/commands/saveMethod', () =>
+    page.getByRole('radio', { name: /Setting in the tape coat only/ }).check(),
+  );
+  const phone = await browser.newPage({ viewport: PHONE });
+  await signIn(phone, 'Ines');
+  await phone.goto(`${house}/my-day`);
+  const mud = phone.getByRole('region', { name: 'Setting mud' });
+  await expect(mud).toContainText(/at most \d+(\.\d)? (qt|gal) at once/);
+  await mud.getByLabel('Minutes on the label').fill('soon');
+  await mud.getByRole('button', { name: 'Mixed now' }).click();
+  await expect(mud).toContainText('how many minutes?');
+  await mud.getByLabel('Minutes on the label').fill('45');
+  await untilTaken(phone, '/api/entries', () => mud.getByRole('button', { name: 'Mixed now' }).click());
+  await expect(mud.getByRole('timer')).toContainText('45 min left');
+  moveClock(0.5);
+  await phone.reload();
+  await expect(mud.getByRole('timer')).toContainText('15 min left');
+  // One press: when it was mixed is known.
+  await untilTaken(phone, '/api/entries', () =>
+    jobNow(phone).getByRole('button', { name: 'Done', exact: true }).click(),
+  );
+  const coats = (await payloadsOf('coat', house, site.database)).filter(({ payload }) => 'mixedAt' in payload);
+  expect(coats.length).toBeGreaterThan(0);
+  for (const { payload } of coats) expect(payload.mixedAt).toBe(minutesBefore(0));
+  moveClock(0.9);
+  await phone.reload();
+  await expect(phone.getByText(/^Done: .*Boot room tape/)).toBeVisible();
+});
+
+test('the field guide is looked through, opened by a link, and read larger', async ({ page, house, signIn }) => {
+  await signIn(page, 'Osei');
+  await page.goto(`${house}/guide#defect-bubble`);
+  await expect(page.locator('#defect-bubble')).toBeInViewport();
+  await expect(page.locator('#defect-bubble')).toContainText('Cut it out and tape it again');
+  const looked = page.getByRole('searchbox', { name: 'Look for' });
+  await looked.fill('stilts');
+  await expect(page.getByText('Stilts are forbidden in some places')).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: '1 card' })).toBeVisible();
+  await looked.fill('no such word');
+  await expect(page.getByText('No card says that.')).toBeVisible();
+  await looked.fill('flats');
+  const before = await page
+    .getByRole('heading', { name: '1. Pre-fill' })
+    .first()
+    .evaluate((element) => getComputedStyle(element).fontSize);
+  await page.getByRole('button', { name: 'Larger letters' }).click();
+  const after = await page
+    .getByRole('heading', { name: '1. Pre-fill' })
+    .first()
+    .evaluate((element) => getComputedStyle(element).fontSize);
+  expect(Number.parseFloat(after)).toBeGreaterThan(Number.parseFloat(before));
+});
+
+test('on a tablet the header is one row, the board a table, and the tally beside its picture', async ({
+  browser,
+  house,
+  signIn,
+}) => {
+  for (const viewport of [
+    { width: 820, height: 1180 },
+    { width: 1180, height: 820 },
+  ]) {
+    const page = await browser.newPage({ viewport, hasTouch: true, isMobile: true });
+    await signIn(page, 'Marit');
+    await page.goto(`${house}/board`);
+    console.log(
+      await page.evaluate(() =>
+        JSON.stringify(
+          [...document.querySelectorAll('header > *')]
+            .map((e) => [
+              e.tagName,
+              e.className.slice(0, 40),
+              e.textContent,
+              e.getBoundingClientRect().height,
+              e.getBoundingClientRect().y,
+              e.getBoundingClientRect().width,
+            ])
+            .filter((e) => e[3] > 0)
+            .slice(0, 12),
+        ),
+      ),
+    );
+    expect((await page.getByRole('banner').boundingBox())?.height).toBeLessThan(72);
+    // One row of the board: its first cells lie beside each other.
+    const cells = page.getByRole('region', { name: 'Hall' }).getByRole('listitem');
+    const [first, second] = [await cells.nth(0).boundingBox(), await cells.nth(1).boundingBox()];
+    expect([first?.y === second?.y, (first?.x ?? 0) < (second?.x ?? 0)]).toEqual([true, true]);
+    await page.goto(`${house}/tally?room=hall`);
+    const picture = await page
+      .getByRole('img', { name: 'The room laid flat with its boards and joints' })
+      .boundingBox();
+    const tally = await page.getByRole('complementary').boundingBox();
+    expect((picture?.x ?? 0) + (picture?.width ?? 0)).toBeLessThanOrEqual(tally?.x ?? 0);
+    for (const path of ['', '/board', '/tally?room=hall', '/run', '/sand', '/walk', '/guide', '/dry']) {
+      await page.goto(house + path);
+      await page.waitForLoadState('networkidle');
+      const small = await page.evaluate(smallTargets);
+      expect(small, `${path} at ${viewport.width}`).toEqual([]);
+    }
+    await page.close();
+  }
+});
+
+/** Buttons and fields that are lower than a finger wants, 44 px. */
+function smallTargets(): readonly string[] {
+  return [
+    ...document.querySelectorAll<HTMLElement>(
+      'button, .btn, select, input:not([type=checkbox], [type=radio], [type=file])',
+    ),
+  ]
+    .filter((element) => element.checkVisibility() && !element.closest('.sr-only') && !element.matches(':disabled'))
+    .filter((element) => element.getBoundingClientRect().height > 0 && element.getBoundingClientRect().height < 44)
+    .map((element) => `${element.outerHTML.slice(0, 120)} ${element.getBoundingClientRect().height}`);
+}
