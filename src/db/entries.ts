@@ -11,6 +11,7 @@ import { now } from './clock';
 import { handedSince } from './handedOut';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
+import { ranSince } from './ranSince';
 
 /** What became of entries sent: all recorded (some perhaps before), or none of them. */
 export type AppendResult =
@@ -20,6 +21,8 @@ export type AppendResult =
   | { readonly kind: 'noRoom'; readonly room: string }
   | { readonly kind: 'notYours'; readonly id: string }
   | { readonly kind: 'wrong'; readonly problem: Problem }
+  /** Somebody else put the same on in between. */
+  | { readonly kind: 'ran'; readonly room: string; readonly by: string; readonly at: string }
   /** Somebody handed out the same in between. */
   | { readonly kind: 'handed'; readonly room: string };
 
@@ -66,6 +69,8 @@ export async function appendEntries(
     const unknown = entries.filter(({ id }) => !known.has(id));
     const handed = await handedSince(unknown, houseId, transaction);
     if (handed !== undefined) return { kind: 'handed', room: handed };
+    const ran = await ranSince(unknown, by.id, houseId, transaction);
+    if (ran) return ran;
     const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};

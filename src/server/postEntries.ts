@@ -68,6 +68,11 @@ function answerTo(result: AppendResult): Response {
       return refuse(404, `The house has no room "${result.room}".`);
     case 'wrong':
       return refuse(400, problemText(result.problem), [result.problem]);
+    case 'ran':
+      return refuse(
+        409,
+        `${result.by} has logged the same coat in the meantime. If it was really run twice, log it on the coat board.`,
+      );
     case 'handed':
       return refuse(
         409,

@@ -5,7 +5,7 @@ import { DEMO_INSTANT } from './instants';
 import { ownServer } from './ownServer';
 import { picture } from './picture';
 import { startServer } from './server';
-import { expect, test as siteTest } from './site';
+import { expect, minutesBefore, test as siteTest } from './site';
 import { query } from './testDatabase';
 
 /** A server that a test may take away and bring back, with a house of its own. */
@@ -222,6 +222,57 @@ test('signing out with something unsent warns, and takes what was kept of houses
     .not.toBe(before?.count);
   await expect(unsent(page)).toHaveCount(0);
 });
+
+test('a device that is full sends at once, and what the application kept before it was renewed is sent too', async ({
+  page,
+  house,
+  signIn,
+  site,
+}) => {
+  await signIn(page, 'Petra');
+  const [me] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Petra'", site.database);
+  const id = crypto.randomUUID();
+  const said = { id, room: 'bath', at: minutesBefore(9), kind: 'coat' };
+  const old = {
+    id: 'group',
+    house: house.split('/').at(-1),
+    who: me?.id,
+    version: 1,
+    entries: [{ ...said, payload: { class: 'flat', key: 'extra', share: { of: 'half' }, mud: { kind: 'drying' } } }],
+  };
+  // As a version of long ago kept it, in a page that opens nothing of what is kept.
+  await page.goto('/api/health');
+  await page.evaluate(keepAsBefore, old);
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+  });
+  await page.goto(`${house}/my-day`);
+  const kept = () => query<{ payload: object }>('SELECT payload FROM entries WHERE id = $1', site.database, [id]);
+  await expect.poll(async () => (await kept())[0]?.payload).toMatchObject({ key: 'extra', part: 0.5 });
+  await expect(unsent(page)).toHaveCount(0);
+  const title = await jobNow(page).textContent();
+  await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(jobNow(page)).not.toHaveText(title ?? '');
+});
+
+/** Keeps a group as the first version of the application did. */
+async function keepAsBefore(group: object): Promise<void> {
+  const open = await new Promise<IDBDatabase>((resolve, reject) => {
+    const request = indexedDB.open('oak-tally', 1);
+    request.onupgradeneeded = () => {
+      request.result.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
+      request.result.createObjectStore('seen');
+    };
+    request.onsuccess = () => resolve(request.result);
+    request.onerror = () => reject(request.error);
+  });
+  await new Promise((resolve) => {
+    open.transaction('unsent', 'readwrite').objectStore('unsent').add(group).onsuccess = resolve;
+  });
+  open.close();
+}
 
 test('a browser that keeps nothing sends at once, and says what did not go', async ({ page, house, signIn, site }) => {
   await page.addInitScript(() => {

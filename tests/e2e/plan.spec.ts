@@ -384,7 +384,7 @@ test('what two run together is written down for both', async ({ page, browser, h
   const jobs = phone.getByRole('main');
   await expect(jobs).toContainText('Bunk room');
   const now = phone.getByRole('region', { name: 'Now' });
-  while (!(await now.textContent())?.includes('Bunk room')) {
+  while (!(await now.textContent())?.includes('Now, Bunk room')) {
     await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
     await phone.reload();
   }

@@ -244,23 +244,6 @@ test('on a tablet the header is one row, the board a table, and the tally beside
     const page = await browser.newPage({ viewport, hasTouch: true, isMobile: true });
     await signIn(page, 'Marit');
     await page.goto(`${house}/board`);
-    console.log(
-      await page.evaluate(() =>
-        JSON.stringify(
-          [...document.querySelectorAll('header > *')]
-            .map((e) => [
-              e.tagName,
-              e.className.slice(0, 40),
-              e.textContent,
-              e.getBoundingClientRect().height,
-              e.getBoundingClientRect().y,
-              e.getBoundingClientRect().width,
-            ])
-            .filter((e) => e[3] > 0)
-            .slice(0, 12),
-        ),
-      ),
-    );
     expect((await page.getByRole('banner').boundingBox())?.height).toBeLessThan(72);
     // One row of the board: its first cells lie beside each other.
     const cells = page.getByRole('region', { name: 'Hall' }).getByRole('listitem');
@@ -290,6 +273,7 @@ function smallTargets(): readonly string[] {
     ),
   ]
     .filter((element) => element.checkVisibility() && !element.closest('.sr-only') && !element.matches(':disabled'))
-    .filter((element) => element.getBoundingClientRect().height > 0 && element.getBoundingClientRect().height < 44)
-    .map((element) => `${element.outerHTML.slice(0, 120)} ${element.getBoundingClientRect().height}`);
+    .map((element) => ({ element, height: element.getBoundingClientRect().height }))
+    .filter(({ height }) => height > 0 && height < 44)
+    .map(({ element, height }) => `${element.outerHTML.slice(0, 120)} ${height}`);
 }

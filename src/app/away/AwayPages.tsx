@@ -1,6 +1,7 @@
 'use client';
 
 import { batchesOf, MIXED } from '@/core/log/batch';
+import { rightInAll, wasRight } from '@/core/readiness/wasRight';
 import { packed } from '@/ui/packed';
 import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
@@ -10,14 +11,14 @@ import { guideCards } from '@/views/guide/guideCards';
 import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
 import { WalkView } from '@/views/walk/WalkView';
-import { walkRows, wasRight } from '@/views/walk/walkRows';
+import { walkRows } from '@/views/walk/walkRows';
 
 /** The pages that a device shows by itself, by the same views as the server's. */
 export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board, walk: Walk, guide: Guide }} />;
 
 const Guide = ({ site }: AwayHousePage) => <GuideView cards={guideCards(site)} />;
 
-const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, log, now }: AwayHousePage) => (
+const MyDay = ({ house: { id, me, timeZone, hasCalendar, entries }, site, log, now }: AwayHousePage) => (
   <MyDayView
     houseId={id}
     site={site}
@@ -27,6 +28,7 @@ const MyDay = ({ house: { id, me, timeZone, hasCalendar }, site, log, now }: Awa
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
     last={lastDone(log, site.rooms, me.id, now)}
+    seen={entries.at(-1)?.seq ?? 0}
     batches={batchesOf(log.last(MIXED, 20), me.id, now)}
   />
 );
@@ -49,7 +51,7 @@ const Walk = ({ house: { id, me, timeZone, people }, site, now }: AwayHousePage)
   <WalkView
     houseId={id}
     rows={walkRows(site, now, timeZone, new Map(people.map((person) => [person.id, person.name])))}
-    right={wasRight(site)}
+    right={rightInAll(wasRight(site))}
     unit={site.house.unit}
     now={now}
     timeZone={timeZone}

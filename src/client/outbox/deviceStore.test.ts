@@ -1,7 +1,17 @@
 import * as fake from 'fake-indexeddb';
+import { openDB } from 'idb';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { AwayHouse } from '@/contract/away';
-import { deviceStore, forgetSeen, keepSeen, seenHouse, seenMarks } from './deviceStore';
+import {
+  addUnsent,
+  closeDevice,
+  deviceStore,
+  forgetSeen,
+  keepSeen,
+  seenHouse,
+  seenMarks,
+  unsentPhoto,
+} from './deviceStore';
 import type { UnsentGroup } from './outbox';
 
 const group = (id: string): UnsentGroup => ({
@@ -60,6 +70,28 @@ describe('what a device keeps', () => {
     await forgetSeen();
     expect(await seenMarks()).toEqual([]);
     expect(await idsOf()).toEqual(['a']);
+  });
+
+  it('is still there in the form of a newer version of the application', async () => {
+    // As the application kept it before it knew of photos.
+    await closeDevice();
+    await new Promise((resolve) => {
+      indexedDB.deleteDatabase('oak-tally').onsuccess = resolve;
+    });
+    const old = await openDB('oak-tally', 1, {
+      upgrade(db) {
+        db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
+        db.createObjectStore('seen');
+      },
+    });
+    await old.add('unsent', { ...group('a'), version: 2 });
+    old.close();
+    expect(await deviceStore.all()).toEqual([{ ...group('a'), version: 2 }]);
+    await addUnsent({ ...group('b'), photos: ['p'] }, [{ id: 'p', bytes: new ArrayBuffer(3) }]);
+    expect((await unsentPhoto('p'))?.byteLength).toBe(3);
+    await deviceStore.remove(['b', 'a']);
+    // A photo goes with the entries that name it.
+    expect(await unsentPhoto('p')).toBeUndefined();
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {

@@ -44,7 +44,7 @@ function device(): Promise<IDBPDatabase<Kept>> {
       db.createObjectStore('photos');
     },
     // A newer version of the application waits for nobody.
-    blocking: () => void forget(),
+    blocking: () => void closeDevice(),
     terminated: () => {
       opened = undefined;
     },
@@ -55,7 +55,8 @@ function device(): Promise<IDBPDatabase<Kept>> {
   return opened;
 }
 
-async function forget(): Promise<void> {
+/** Lets go of what is kept here, until it is asked for again. */
+export async function closeDevice(): Promise<void> {
   const known = opened;
   opened = undefined;
   (await known)?.close();

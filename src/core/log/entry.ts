@@ -80,6 +80,8 @@ const coatPayload = z.strictObject({
   mixedAt: instantSchema.optional(),
   /** What was mixed at once carries one mark. */
   batch: shortText(40).optional(),
+  /** The last entry that was seen: what somebody else put on after it is not put on again. */
+  seen: z.int().min(0).optional(),
   ...run,
 });
 

@@ -5,6 +5,7 @@ import { type Found, type Slowness, slownessFrom } from '../drying/touch';
 import type { CoatEntry } from '../log/entry';
 import type { RoomState, Touched } from '../log/stateOf';
 import { memoizeLast } from '../measure/memoizeLast';
+import type { MudProduct } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { applicationOf } from './coatClock';
@@ -15,6 +16,8 @@ export interface RoomTouch {
   /** How far the slowest of what it was on was, 1 where it was dry by then. */
   readonly dried: number;
   readonly found: Found;
+  /** What it was on; undefined where that was several muds. */
+  readonly mud: MudProduct | undefined;
 }
 
 /** The air of a room as its coats have felt it. */
@@ -56,13 +59,18 @@ function touchOf(
     if (mud.kind === 'drying') last.set(`${kind} ${side}`, entry);
     else last.delete(`${kind} ${side}`);
   }
+  const muds = new Set<MudProduct>();
   const dried = [...last.values()].flatMap((entry) => {
     const { class: kind, key, side } = entry.payload;
     const own = coats.find((coat) => coat.class === kind && coat.key === key && coat.side === side);
     const coat = own ?? coats.find((one) => one.class === kind && one.key === key);
     if (!coat) return [];
     const on = applicationOf(entry, coat, method);
+    muds.add(coat.mud);
     return [driedBetween(clock, on.at, at) / effortOfMud(on)];
   });
-  return dried.length > 0 ? { touched, dried: Math.min(...dried), found: touched.found } : undefined;
+  const [mud, more] = muds;
+  return dried.length > 0
+    ? { touched, dried: Math.min(...dried), found: touched.found, mud: more === undefined ? mud : undefined }
+    : undefined;
 }

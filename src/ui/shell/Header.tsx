@@ -23,7 +23,12 @@ export function Header({
 }) {
   return (
     <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 px-4 py-2 sm:gap-x-2 md:flex-nowrap lg:gap-x-4 lg:px-5">
-      <Link prefetch={false} href="/" className="flex shrink-0 items-center gap-2 whitespace-nowrap" aria-label="Oak Tally, start">
+      <Link
+        prefetch={false}
+        href="/"
+        className="flex shrink-0 items-center gap-2 whitespace-nowrap"
+        aria-label="Oak Tally, start"
+      >
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
       </Link>

@@ -1,4 +1,5 @@
 import type { LengthUnit } from '@/core/measure/unit';
+import type { RoomRight } from '@/core/readiness/wasRight';
 import { airWords } from '@/ui/airWords';
 import { AirForm } from './AirForm';
 import { ArrivalList } from './ArrivalList';
@@ -6,6 +7,7 @@ import { DryTabs } from './DryTabs';
 import type { DryRoom, StripRoom } from './dryRooms';
 import { HouseStrip } from './HouseStrip';
 import { CatchUpWords, RoomPanel } from './RoomPanel';
+import { WasRight } from './WasRight';
 
 interface DryWatchProps {
   readonly houseId: string;
@@ -14,6 +16,8 @@ interface DryWatchProps {
   /** The air in the mean of the rooms; undefined when none was ever measured. */
   readonly inside: { readonly temperature: number; readonly humidity: number } | undefined;
   readonly forecastUntil: number | undefined;
+  /** What the clocks said beside what thumbs found. */
+  readonly right: readonly RoomRight[];
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
@@ -27,6 +31,7 @@ export function DryWatchView({
   chosen,
   inside,
   forecastUntil,
+  right,
   unit,
   now,
   timeZone,
@@ -51,6 +56,7 @@ export function DryWatchView({
               mayLog={mayMeasure}
             />
           )}
+          <WasRight rooms={right} />
         </div>
         <aside className="min-w-0 space-y-4">
           <ArrivalList rooms={rooms} now={now} timeZone={timeZone} />

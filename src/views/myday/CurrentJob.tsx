@@ -34,6 +34,7 @@ export function CurrentJob({
   task,
   coats,
   people,
+  seen,
   block,
   batches,
   meanwhile,
@@ -49,6 +50,8 @@ export function CurrentJob({
   readonly coats: readonly ReadyCoat[];
   /** To whom it was handed. */
   readonly people: readonly string[];
+  /** The last entry that this page knows of. */
+  readonly seen: number;
   /** Only what lies there. */
   readonly block: Block | undefined;
   /** Setting mud that this person mixed and may be using, the last one first. */
@@ -143,6 +146,7 @@ export function CurrentJob({
                 }
           }
           people={people}
+          seen={seen}
           unit={unit}
           now={now}
           timeZone={timeZone}

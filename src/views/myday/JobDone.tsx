@@ -53,6 +53,7 @@ export function JobDone({
   halves,
   setting,
   people,
+  seen,
   unit,
   now,
   timeZone,
@@ -66,6 +67,8 @@ export function JobDone({
   readonly setting: { readonly minutes: number; readonly most: number; readonly batch: Batch | undefined } | undefined;
   /** To whom it was handed: two who run it together are both written down. */
   readonly people: readonly string[];
+  /** The last entry that this page knows of. */
+  readonly seen: number;
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
@@ -100,6 +103,7 @@ export function JobDone({
               tool: coat.tool,
               ...run,
               ...together,
+              seen,
             },
           }),
         );

@@ -31,6 +31,7 @@ export function MyDayView({
   hasCalendar,
   last,
   batches,
+  seen,
 }: {
   readonly houseId: string;
   readonly site: Site;
@@ -43,6 +44,8 @@ export function MyDayView({
   readonly last: LastDone | undefined;
   /** Setting mud that this person mixed and may be using. */
   readonly batches: readonly Batch[];
+  /** The last entry that this page knows of. */
+  readonly seen: number;
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
@@ -79,6 +82,7 @@ export function MyDayView({
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
           people={current.handed.people}
+          seen={seen}
           block={current.handed.block}
           batches={batches}
           meanwhile={

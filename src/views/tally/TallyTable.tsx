@@ -69,7 +69,7 @@ export const TallyTable = memo(function TallyTable({
               <th scope="row" className="p-0 font-medium">
                 <button
                   type="button"
-                  className="flex w-full items-center gap-2 px-2 py-1.5 text-left"
+                  className="flex min-h-11 w-full items-center gap-2 px-2 py-1.5 text-left"
                   aria-pressed={only === kind}
                   onClick={() => onOnly(only === kind ? undefined : kind)}
                   onFocus={() => onLight(kind)}

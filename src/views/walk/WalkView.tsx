@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import type { LengthUnit } from '@/core/measure/unit';
+import type { Right } from '@/core/readiness/wasRight';
 import { FanChoice } from '@/ui/entries/FanChoice';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { plural } from '@/ui/plural';
@@ -11,7 +12,7 @@ import { timeOf, untilWords } from '@/ui/when';
 import { FOUND_WORDS } from './foundWords';
 import { HoldRoom } from './HoldRoom';
 import { TouchButtons } from './TouchButtons';
-import type { WalkClass, WalkRow, WasRight } from './walkRows';
+import type { WalkClass, WalkRow } from './walkRows';
 
 /** The morning walk: room after room what the clocks say, and what a thumb finds; each thumb corrects the clock of its room. */
 export function WalkView({
@@ -26,7 +27,7 @@ export function WalkView({
 }: {
   readonly houseId: string;
   readonly rows: readonly WalkRow[];
-  readonly right: WasRight;
+  readonly right: Right;
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;

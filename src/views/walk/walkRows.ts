@@ -36,14 +36,6 @@ export interface WalkRow {
   readonly waits: readonly string[];
 }
 
-/** How often the clock was right about what thumbs found. */
-export interface WasRight {
-  readonly touches: number;
-  /** As the tables had it, and with what was learned in the room since. */
-  readonly plain: number;
-  readonly learned: number;
-}
-
 /** The rooms in which something dries or waits for its next coat, in the order of the house. */
 export function walkRows(
   { rooms }: Site,
@@ -97,17 +89,4 @@ function movedFrom(before: ClassNow | undefined, after: ClassNow): WalkClass['mo
   const [from, to] = [readyAt(before), readyAt(after)];
   if (from === to || (from !== undefined && to !== undefined && Math.abs(from - to) < 300_000)) return undefined;
   return { from, to };
-}
-
-/** Whether clocks were right: what they said would be found, beside what was. */
-export function wasRight({ rooms }: Site): WasRight {
-  const all = rooms.flatMap(({ felt }) =>
-    felt.touches.map(({ dried, found }) => ({ dried, found, learned: dried / felt.slowness.factor })),
-  );
-  const isRight = (dried: number, found: string) => dried >= 1 === (found === 'white');
-  return {
-    touches: all.length,
-    plain: all.filter(({ dried, found }) => isRight(dried, found)).length,
-    learned: all.filter(({ learned, found }) => isRight(learned, found)).length,
-  };
 }

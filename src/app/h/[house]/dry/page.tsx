@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { wasRight } from '@/core/readiness/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { DryWatchView } from '@/views/dry/DryWatchView';
@@ -23,6 +24,7 @@ export default async function DryWatchPage({
       chosen={chosen && dryRoom(chosen, now)}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}
+      right={wasRight(site)}
       unit={site.house.unit}
       now={now}
       timeZone={timeZone}

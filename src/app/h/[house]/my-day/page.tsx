@@ -25,6 +25,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
         last={lastDone(log, site.rooms, person.id, now)}
+        seen={log.seq}
         batches={batchesOf(log.last(MIXED, 20), person.id, now)}
       />
     </>

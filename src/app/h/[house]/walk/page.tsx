@@ -1,8 +1,9 @@
 import type { Metadata } from 'next';
+import { rightInAll, wasRight } from '@/core/readiness/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { WalkView } from '@/views/walk/WalkView';
-import { walkRows, wasRight } from '@/views/walk/walkRows';
+import { walkRows } from '@/views/walk/walkRows';
 
 export const metadata: Metadata = { title: 'Morning walk' };
 
@@ -16,7 +17,7 @@ export default async function WalkPage({ params }: { readonly params: Promise<{ 
     <WalkView
       houseId={house}
       rows={walkRows(site, now, timeZone, names)}
-      right={wasRight(site)}
+      right={rightInAll(wasRight(site))}
       unit={site.house.unit}
       now={now}
       timeZone={timeZone}

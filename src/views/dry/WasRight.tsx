@@ -1,0 +1,65 @@
+import { type RoomRight, rightInAll } from '@/core/readiness/wasRight';
+import { plural } from '@/ui/plural';
+
+/** What the clocks predicted beside what thumbs found, by room and mud. */
+export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
+  if (rooms.length === 0) return null;
+  const all = rightInAll(rooms);
+  return (
+    <section className="sheet overflow-x-auto p-4" aria-label="Was it right?">
+      <h2>Was it right?</h2>
+      <p className="text-sm text-muted">
+        Of {plural(all.touches, 'thumb')} the tables had said {all.plain} right, dry or not dry; with what each room
+        taught, {all.learned}.
+      </p>
+      <table className="table table-sm">
+        <thead>
+          <tr>
+            <th scope="col">Room, mud</th>
+            <th scope="col" className="text-right">
+              Thumbs
+            </th>
+            <th scope="col" className="text-right">
+              Tables
+            </th>
+            <th scope="col" className="text-right">
+              Learned
+            </th>
+            <th scope="col" className="text-right">
+              In range
+            </th>
+            <th scope="col" className="text-right">
+              Dries
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rooms.map(({ room, mud, touches, plain, learned, covered, bias, slowness }) => (
+            <tr key={`${room.id} ${mud}`}>
+              <th scope="row" className="font-semibold">
+                {room.name}
+                <span className="font-normal text-muted">, {mud ?? 'several muds'}</span>
+              </th>
+              <td className="text-right">{touches}</td>
+              <td className="text-right">{plain} right</td>
+              <td className="text-right">{learned} right</td>
+              <td className="text-right">{Math.round((covered / touches) * 100)} %</td>
+              <td className="text-right whitespace-nowrap">
+                {biasWords(bias)}
+                <span className="text-muted">
+                  {' '}
+                  ({slowness.low.toFixed(2)}–{slowness.high.toFixed(2)})
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const biasWords = (bias: number): string => {
+  const percent = Math.round(Math.abs(bias) * 100);
+  return percent < 2 ? 'as the tables say' : `${percent} % ${bias > 0 ? 'slower' : 'faster'}`;
+};

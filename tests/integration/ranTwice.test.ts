@@ -1,0 +1,74 @@
+import { randomUUID } from 'node:crypto';
+import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
+import { takeOff } from '@/core/joints/takeOff';
+import type { NewEntry } from '@/core/log/entry';
+import { demoHouse } from '@/db/demo/demoHouse';
+import { appendEntries, listEntries } from '@/db/entries';
+import { inFirm } from '@/db/firm';
+import { addHouse } from '@/db/houses';
+import { addPerson, type Member } from '@/db/people';
+import { asTestFirm, newFirm } from './asTestFirm';
+
+aroundAll(asTestFirm);
+let lead: Member;
+let other: { readonly id: string; readonly name: string; readonly role: Member['role'] };
+beforeAll(async () => {
+  lead = await newFirm();
+  const added = await inFirm(lead.firm, () => addPerson(`Ines ${randomUUID()}`, 'finisher', 'a long password'));
+  if (!added) throw new Error('the name is new');
+  other = added;
+});
+const within = <Value>(run: () => Promise<Value>) => inFirm(lead.firm, run);
+const newHouse = () => within(() => addHouse(demoHouse(), 'UTC'));
+
+const tape = (seen: number | undefined, pieces?: readonly string[]): NewEntry => ({
+  id: randomUUID(),
+  room: 'pantry',
+  at: '2031-05-06T11:00:00.000Z',
+  kind: 'coat',
+  payload: {
+    class: 'flat',
+    key: 'tape',
+    part: 1,
+    mud: { kind: 'drying' },
+    ...(seen === undefined ? {} : { seen }),
+    ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
+  },
+});
+const [pantry] = demoHouse().rooms.filter(({ id }) => id === 'pantry');
+const flats = pantry ? takeOff(pantry, demoHouse()).pieces.filter((piece) => piece.class === 'flat') : [];
+const [one, two] = flats.map(({ id }) => id);
+
+describe('a coat that two log, both without a signal', () => {
+  it('is recorded once: the second is told who was first', async () => {
+    const house = await newHouse();
+    const said = (entry: NewEntry, by = lead as typeof other) => within(() => appendEntries(house, by, [entry]));
+    expect((await said(tape(0), other)).kind).toBe('recorded');
+    expect(await said(tape(0))).toEqual({
+      kind: 'ran',
+      room: 'pantry',
+      by: other.name,
+      at: '2031-05-06T11:00:00.000Z',
+    });
+    expect(await within(() => listEntries(house))).toHaveLength(1);
+    // Who has seen the first one and logs it means a second coat; so does a script that says nothing of it.
+    expect((await said(tape(1))).kind).toBe('recorded');
+    expect((await said(tape(undefined))).kind).toBe('recorded');
+  });
+
+  it('is another one on other pieces, by oneself, and after the first was taken back', async () => {
+    const house = await newHouse();
+    const said = (entry: NewEntry, by = lead as typeof other) => within(() => appendEntries(house, by, [entry]));
+    if (!one || !two) throw new Error('the pantry has two flats');
+    const first = tape(0, [one]);
+    expect((await said(first, other)).kind).toBe('recorded');
+    expect((await said(tape(0, [two]))).kind).toBe('recorded');
+    expect((await said(tape(0, [one]), other)).kind).toBe('recorded');
+    expect((await said(tape(0, [one]))).kind).toBe('ran');
+    for (const { id } of await within(() => listEntries(house))) {
+      const taken: NewEntry = { id: randomUUID(), room: null, at: first.at, kind: 'void', payload: { target: id } };
+      await said(taken);
+    }
+    expect((await said(tape(0, [one]))).kind).toBe('recorded');
+  });
+});
