@@ -1,10 +1,14 @@
 import { z } from 'zod';
-import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import { notSignedWords } from '../contract/signWords';
+import { whyNotSigned } from '../core/inspect/signOff';
+import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
+import { findHouse } from '../db/houses';
+import { loadSite } from './loadSite';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
@@ -53,7 +57,25 @@ export async function postEntries(request: Request): Promise<Response> {
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
-  return answerTo(await inFirm(person.firm, () => appendEntries(house, person, entries, piecesOf)));
+  return inFirm(person.firm, async () => {
+    const unsigned = await unsignable(house, entries);
+    return unsigned ?? answerTo(await appendEntries(house, person, entries, piecesOf));
+  });
+}
+
+/** A level is signed off for what is on, dry, sanded and mended only; sent again it is what it was. */
+async function unsignable(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
+  const checks = entries.flatMap((entry) => (entry.kind === 'checked' ? [entry] : []));
+  if (checks.length === 0 || !(await findHouse(house))) return undefined;
+  const { site, log } = await loadSite(house);
+  const known = new Set(log.entries().map(({ id }) => id));
+  for (const { id, room, payload, at } of checks) {
+    const own = site.rooms.find((candidate) => candidate.room.id === room);
+    if (!own || known.has(id)) continue;
+    const not = whyNotSigned(own, payload.faces, payload.level, Date.parse(at));
+    if (not) return refuse(409, `${own.room.name} is not signed off. ${notSignedWords(not)}`);
+  }
+  return undefined;
 }
 
 function answerTo(result: AppendResult): Response {

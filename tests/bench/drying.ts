@@ -6,11 +6,13 @@ import { coatsFor } from '../../src/core/method/coatsFor';
 import { usualMethod } from '../../src/core/method/resolveMethod';
 import { whatNow } from '../../src/core/readiness/whatNow';
 import type { AppliedCoats, CoatProgress } from '../../src/core/standing/appliedCoats';
+import { finished } from '../../src/core/standing/finished';
 import { houseOfRooms } from './rooms';
 import { timeOf } from './timeOf';
 
 const ROOMS = 60;
 const MINUTE = 60_000;
+const NONE = finished(NOTHING_YET, []);
 const WEEK = 7 * 24 * 60;
 const CLASSES = ['flat', 'butt', 'mixed', 'angle', 'offAngle', 'bead', 'existing', 'fasteners'] as const;
 
@@ -56,14 +58,14 @@ const readings = house.rooms.map((_, room): readonly AirFrom[] =>
 );
 
 const ready = timeOf(() =>
-  readings.map((steps) => whatNow(coats, method, NOTHING_YET, applied, airClock(steps), WEEK * MINUTE)),
+  readings.map((steps) => whatNow(coats, method, NOTHING_YET, applied, NONE, airClock(steps), WEEK * MINUTE)),
 );
 /** With the search for who measures each room's air, borrowing, and the forecast. */
 const found = (steps: readonly (readonly AirFrom[])[]) => {
   const rooms = new Map(house.rooms.map(({ id }, room) => [id, steps[room] ?? []]));
   return timeOf(() => {
     const airOf = houseAir(house.rooms, 'in', { rooms, house: [], outside: [] });
-    return house.rooms.map(({ id }) => whatNow(coats, method, NOTHING_YET, applied, airOf(id), WEEK * MINUTE));
+    return house.rooms.map(({ id }) => whatNow(coats, method, NOTHING_YET, applied, NONE, airOf(id), WEEK * MINUTE));
   });
 };
 const hours = readings.map((steps) => steps.filter((_, minute) => minute % 60 === 0));

@@ -48,6 +48,13 @@ const pieceSchema = z.strictObject({
   amount: z.number().gt(0, 'must be greater than 0').optional(),
 });
 
+const someFaces = z
+  .array(z.string().min(1, 'must be a face').max(60))
+  .min(1, 'need at least one')
+  .max(200, 'are too many')
+  .refine(noTwice, 'name a face twice')
+  .optional();
+
 /**
  * A coat was put on. It says by itself what was done, so that it stays true when the method changes. It lies on the pieces
  * that it names, else on those of its class that are on its side and its faces; `part` of each.
@@ -64,12 +71,7 @@ const coatPayload = z.strictObject({
     .refine((pieces) => noTwice(pieces.map(({ id }) => id)), 'name a piece twice')
     .optional(),
   /** On which faces, by id; everywhere where it does not say. */
-  faces: z
-    .array(z.string().min(1, 'must be a face').max(60))
-    .min(1, 'need at least one')
-    .max(200, 'are too many')
-    .refine(noTwice, 'name a face twice')
-    .optional(),
+  faces: someFaces,
   mud: mudSchema.default({ kind: 'drying' }),
   /** mm */
   thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
@@ -115,6 +117,20 @@ const itemPayload = z
     path: ['face'],
     error: 'must say on which face the place is',
   });
+
+/** With what a surface is sanded. */
+export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
+/** In which light a face was looked at. */
+export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
+
+/** Sanded: what of a room, all of it where it does not say, and with what. */
+const sandedPayload = z.strictObject({
+  classes: z.array(z.enum(COATED_CLASSES)).min(1, 'need at least one').refine(noTwice, 'name a class twice').optional(),
+  faces: someFaces,
+  grit: z.int().min(40, 'must be 40 or more').max(600, 'must be at most 600').optional(),
+  with: z.enum(SANDED_WITH).optional(),
+  ...run,
+});
 
 const nothing = z.strictObject({});
 const base = {
@@ -162,14 +178,18 @@ const sentEntry = z.discriminatedUnion('kind', [
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
-    .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: z.strictObject(run) })
+    .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: sandedPayload })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
     .strictObject({ ...inRoom, kind: z.literal('sealed'), payload: z.strictObject(run) })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
-  z.strictObject({ ...inRoom, kind: z.literal('checked'), payload: z.strictObject({ level: levelSchema }) }),
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('checked'),
+    payload: z.strictObject({ level: levelSchema, faces: someFaces, light: z.enum(LIGHTS_OF_CHECK).optional() }),
+  }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
   z.strictObject({
     ...inRoom,

@@ -1,6 +1,7 @@
 import type { FanFrom } from '../air/roomAir';
 import type { Found } from '../drying/touch';
 import type { CoatedClass } from '../method/coat';
+import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
 import { type CoatEntry, type Entry, whoDid } from './entry';
 
@@ -24,6 +25,22 @@ export interface Photo extends Mark {
   /** What it shows: words, or the item that it belongs to. */
   readonly text: string | undefined;
   readonly item: string | undefined;
+}
+
+/** What was sanded: everything, where it names neither classes nor faces. */
+export interface Sanding extends Mark {
+  readonly classes: readonly CoatedClass[] | undefined;
+  readonly faces: readonly string[] | undefined;
+  /** How many coats had been put on by then. */
+  readonly after: number;
+}
+
+/** A face that meets its level, or the whole room. */
+export interface Check extends Mark {
+  readonly level: Level;
+  readonly faces: readonly string[] | undefined;
+  readonly light?: Extract<Entry, { kind: 'checked' }>['payload']['light'];
+  readonly after: number;
 }
 
 /** What a thumb found: on the coats of a class, or on those of the room. */
@@ -53,9 +70,10 @@ export interface RoomState {
   readonly photos: readonly Photo[];
   /** Those that go into the hand-over. */
   readonly shown: readonly string[];
-  readonly sanded: Mark | undefined;
+  /** What was sanded and what was signed off, in order of time; whether it still counts is told by `finished`. */
+  readonly sandings: readonly Sanding[];
+  readonly checks: readonly Check[];
   readonly sealed: Mark | undefined;
-  readonly checked: (Mark & { readonly level: number }) | undefined;
   readonly handedOver: Mark | undefined;
   readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
   /** Air set moving over the walls, in order of time. */
@@ -71,9 +89,9 @@ export const NOTHING_YET: RoomState = {
   items: [],
   photos: [],
   shown: [],
-  sanded: undefined,
+  sandings: [],
+  checks: [],
   sealed: undefined,
-  checked: undefined,
   handedOver: undefined,
   held: undefined,
   fans: [],
@@ -145,21 +163,31 @@ function applied(state: RoomState, entry: Entry): RoomState {
   const mark: Mark = { at: entry.at, who: whoDid(entry) };
   switch (entry.kind) {
     case 'coat':
-      // New mud on a room that was sanded opens it again.
+      // New mud on a room that was handed over opens it again.
       return {
         ...state,
         applied: [...state.applied, entry],
-        sanded: undefined,
         sealed: undefined,
-        checked: undefined,
         handedOver: undefined,
       };
     case 'sanded':
-      return { ...state, sanded: mark };
+      return {
+        ...state,
+        sandings: [
+          ...state.sandings,
+          { ...mark, classes: entry.payload.classes, faces: entry.payload.faces, after: state.applied.length },
+        ],
+      };
     case 'sealed':
       return { ...state, sealed: mark };
     case 'checked':
-      return { ...state, checked: { ...mark, level: entry.payload.level } };
+      return {
+        ...state,
+        checks: [
+          ...state.checks,
+          { ...mark, ...entry.payload, faces: entry.payload.faces, after: state.applied.length },
+        ],
+      };
     case 'handedOver':
       return { ...state, handedOver: mark };
     case 'assigned': {

@@ -32,6 +32,8 @@ export interface Defect {
   /** At once, before anything goes over it; or with the coat that comes next; or when the surface is sealed. */
   readonly mend: 'now' | 'next' | 'seal';
   readonly account: Account;
+  /** It is mended without mud: scraped, sealed. */
+  readonly dry?: true;
   /** On what it is found; everywhere where it does not say. */
   readonly on?: readonly CoatedClass[];
 }
@@ -44,7 +46,7 @@ const CROWNED: readonly CoatedClass[] = ['butt', 'backedButt', 'mixed', 'existin
 export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
   bubble: { mend: 'now', account: 'crew', on: TAPED },
   tapeShows: { mend: 'next', account: 'crew', on: TAPED },
-  ridge: { mend: 'next', account: 'crew' },
+  ridge: { mend: 'next', account: 'crew', dry: true },
   crown: { mend: 'next', account: 'crew', on: CROWNED },
   hollow: { mend: 'next', account: 'crew' },
   gouged: { mend: 'next', account: 'crew', on: ANGLES },
@@ -58,8 +60,8 @@ export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
   torn: { mend: 'now', account: 'hanger' },
   edgeShows: { mend: 'next', account: 'crew' },
   cutLine: { mend: 'next', account: 'crew', on: ['butt', 'backedButt'] },
-  heavyBottom: { mend: 'next', account: 'crew' },
-  showThrough: { mend: 'seal', account: 'crew' },
+  heavyBottom: { mend: 'next', account: 'crew', dry: true },
+  showThrough: { mend: 'seal', account: 'crew', dry: true },
   gap: { mend: 'now', account: 'hanger' },
   dent: { mend: 'now', account: 'others' },
 };

@@ -74,9 +74,9 @@ function workOfSmall({ kind, round }: SmallWork): string {
 
 /** The part of a handed pass that is done, 0–1. */
 export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>, 'people' | 'day'>): number {
-  const { state, applied } = site;
-  if (task.pass === 'sand') return state.sanded ? 1 : 0;
-  if (task.pass === 'check') return state.checked ? 1 : 0;
+  const { state, applied, done } = site;
+  if (task.pass === 'sand') return done.sanded ? 1 : 0;
+  if (task.pass === 'check') return done.checked ? 1 : 0;
   if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;
   // Small work is done with its coats.
   if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;

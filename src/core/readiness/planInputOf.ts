@@ -96,7 +96,7 @@ export const openWork = (site: RoomSite, now: number): readonly WorkItem[] =>
   site.state.handedOver || site.tooLarge ? [] : workOf(workRoomOf(site, now));
 
 function workRoomOf(site: RoomSite, now: number): WorkRoom {
-  const { room, tally, method, coats, state, applied, air: clock } = site;
+  const { room, tally, method, coats, state, applied, done, air: clock } = site;
   const blocks = blocksIn(site);
   const left = new Map<string, CoatLeft>();
   for (const coat of coats) {
@@ -131,8 +131,8 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
     method,
     coats,
     left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
-    sanded: state.sanded !== undefined,
-    checked: state.checked !== undefined,
+    sanded: done.sanded !== undefined,
+    checked: done.checked !== undefined,
     sealed: state.sealed !== undefined,
   };
 }

@@ -10,6 +10,7 @@ import type { CoatedClass, CoatKey, Side } from '../method/coat';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { appliedCoats, NOTHING_APPLIED } from '../standing/appliedCoats';
+import { finished } from '../standing/finished';
 import { tasksOf } from '../work/tasksOf';
 import { whatNow } from './whatNow';
 
@@ -36,7 +37,7 @@ const COATS = roomCoats(tally, METHOD);
 const stateAfter = (entries: readonly Entry[]): RoomState => stateOf(entries).get('room') ?? NOTHING_YET;
 function roomAt(entries: readonly Entry[], now: number, coats = COATS, method = METHOD) {
   const state = stateAfter(entries);
-  return whatNow(coats, method, state, appliedCoats(pieces, method, state.applied), AIR, now);
+  return whatNow(coats, method, state, appliedCoats(pieces, method, state.applied), finished(state, pieces), AIR, now);
 }
 const standingOf = (kind: CoatedClass, entries: readonly Entry[], now: number) =>
   roomAt(entries, now).classes.find((standing) => standing.class === kind)?.now;
@@ -122,7 +123,7 @@ describe('what can be done now', () => {
 
   it('is stuck below 10 °C', () => {
     const cold = airClock([{ from: 0, air: { temperature: 8, humidity: 50 } }]);
-    expect(whatNow(COATS, METHOD, NOTHING_YET, NOTHING_APPLIED, cold, 0).now).toMatchObject({
+    expect(whatNow(COATS, METHOD, NOTHING_YET, NOTHING_APPLIED, finished(NOTHING_YET, []), cold, 0).now).toMatchObject({
       kind: 'stuck',
       why: expect.stringContaining('too cold'),
     });

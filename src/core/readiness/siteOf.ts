@@ -13,6 +13,7 @@ import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
+import { type Finished, finished } from '../standing/finished';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
 import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
@@ -32,6 +33,8 @@ export interface RoomSite {
   readonly coats: readonly RoomCoat[];
   readonly tasks: readonly Task[];
   readonly state: RoomState;
+  /** What of it is sanded and signed off. */
+  readonly done: Finished;
   /** The clock of its air, corrected by what thumbs found. */
   readonly air: RoomAirClock;
   readonly felt: FeltAir;
@@ -66,7 +69,7 @@ export function siteOf(
   takenOff: (room: Room) => TakenOff | undefined,
 ): Site {
   const shared = cachedMethod(house);
-  let [all, done] = [0, 0];
+  let [all, run] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
@@ -74,13 +77,14 @@ export function siteOf(
     const { coats, tasks, hours } = cachedPlan(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
     const applied = cachedCoats(state.applied, pieces, method, room.finish);
+    const done = finished(state, pieces);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
-    const run = coats.reduce(
+    const ran = coats.reduce(
       (sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0),
       0,
     );
     all += whole;
-    done += run;
+    run += ran;
     const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
     const air = felt.clock;
     return {
@@ -95,17 +99,18 @@ export function siteOf(
       coats,
       tasks,
       state,
+      done,
       air,
       felt,
-      standing: worked ? whatNow(coats, method, state, applied, air, now) : TOO_LARGE,
-      progress: whole === 0 ? 0 : run / whole,
+      standing: worked ? whatNow(coats, method, state, applied, done, air, now) : TOO_LARGE,
+      progress: whole === 0 ? 0 : ran / whole,
     };
   });
   return {
     house,
     rooms: sites,
     ...cachedSums(sites, house.unit),
-    progress: all === 0 ? 0 : done / all,
+    progress: all === 0 ? 0 : run / all,
   };
 }
 

@@ -11,6 +11,7 @@ import type { CoatedClass, CoatKey, Side } from '../method/coat';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { appliedCoats } from '../standing/appliedCoats';
+import { finished } from '../standing/finished';
 import { whatNow } from './whatNow';
 
 const HOUR = 3_600_000;
@@ -40,7 +41,15 @@ describe('pieces', () => {
   };
   const at = (entries: readonly Entry[], now: number, by = method) => {
     const state = stateAfter(entries);
-    return whatNow(coats, by, state, appliedCoats(off.pieces, by, state.applied), AIR, now);
+    return whatNow(
+      coats,
+      by,
+      state,
+      appliedCoats(off.pieces, by, state.applied),
+      finished(state, off.pieces),
+      AIR,
+      now,
+    );
   };
   const nowOf = (kind: CoatedClass, ...asked: Parameters<typeof at>) =>
     at(...asked).classes.find((standing) => standing.class === kind)?.now;
@@ -168,7 +177,7 @@ describe('any history', () => {
           });
           const state = stateAfter(entries);
           const applied = appliedCoats(off.pieces, by, state.applied);
-          const { classes } = whatNow(asked, by, state, applied, AIR, hour * HOUR);
+          const { classes } = whatNow(asked, by, state, applied, finished(state, off.pieces), AIR, hour * HOUR);
           for (const { class: kind, coats, now } of classes) {
             const isMissing = coats.some(({ share }) => share < 1);
             if (isMissing) expect([kind, now.kind === 'dry' || now.kind === 'sanded']).toEqual([kind, false]);

@@ -5,6 +5,7 @@ import { heldAt, type RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { AppliedCoats, Stretch } from '../standing/appliedCoats';
+import type { Finished } from '../standing/finished';
 import { progressClock } from './coatClock';
 
 /** How one planned coat stands. */
@@ -82,6 +83,7 @@ export interface RoomStanding {
  * @param coats all coats of the room in order, see `roomCoats`
  * @param method by which they are put on
  * @param applied what was put on, beside what is asked for, see `appliedCoats`
+ * @param done what is sanded and signed off, see `finished`
  * @param clock the room's air, see `houseAir`
  * @param now ms since 1970
  */
@@ -90,12 +92,13 @@ export function whatNow(
   method: Method,
   state: RoomState,
   applied: AppliedCoats,
+  done: Finished,
   clock: AirClock,
   now: number,
 ): RoomStanding {
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air, now);
-  const room: Looked = { method, state, applied, clock, now };
+  const room: Looked = { method, applied, done, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, room, blocked));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
@@ -103,13 +106,13 @@ export function whatNow(
     ? [classStanding('surface', coats, room, jointsDry ? blocked : 'the joints come first')]
     : [];
   const classes = [...joints, ...surface];
-  return { classes, now: roomNow(classes, state, blocked), air };
+  return { classes, now: roomNow(classes, state, done, blocked), air };
 }
 
 interface Looked {
   readonly method: Method;
-  readonly state: RoomState;
   readonly applied: AppliedCoats;
+  readonly done: Finished;
   readonly clock: AirClock;
   readonly now: number;
 }
@@ -140,15 +143,23 @@ function classStanding(
   };
 }
 
-function coatStanding(coat: Coat, last: boolean, { method, state, applied, clock, now }: Looked): CoatStanding {
+function coatStanding(coat: Coat, last: boolean, { method, applied, done, clock, now }: Looked): CoatStanding {
   const progress = applied.coats.get(coat.id);
   if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
   const times = progressClock(progress, coat, method, clock);
   const readyAt = times[last ? 'sandAt' : 'recoatAt'];
   const { share } = progress;
-  const phase = share < 1 ? 'part' : readyAt > now ? 'wet' : state.sanded ? 'sanded' : 'dry';
+  const phase = share < 1 ? 'part' : readyAt > now ? 'wet' : isSanded(coat, applied, done) ? 'sanded' : 'dry';
   return { coat, phase, share: phase === 'part' ? share : 1, readyAt, setAt: times.setAt, troubles: times.troubles };
 }
+
+/** Whether every piece of a coat's class was sanded since mud went on it last. */
+const isSanded = (coat: Coat, { stretches }: AppliedCoats, done: Finished): boolean =>
+  done.sanded !== undefined ||
+  (done.sandedPieces.size > 0 &&
+    stretches
+      .filter((stretch) => stretch.class === coat.class)
+      .every((stretch) => stretch.pieces.every(({ id }) => done.sandedPieces.has(id))));
 
 /** What can be done with pieces that are alike; `after` waits for another side that is not on yet. */
 export type StretchNow =
@@ -171,7 +182,7 @@ export type StretchNow =
 export function stretchNow(
   stretch: Stretch,
   own: readonly Coat[],
-  { method, applied, clock, now }: Omit<Looked, 'state'>,
+  { method, applied, clock, now }: Omit<Looked, 'done'>,
 ): StretchNow {
   const { coats } = stretch;
   const next = coats.find(({ share }) => share < 1)?.coat;
@@ -235,11 +246,17 @@ function readyCoats(
   });
 }
 
-function roomNow(classes: readonly ClassStanding[], state: RoomState, blocked: string | undefined): RoomNow {
+function roomNow(
+  classes: readonly ClassStanding[],
+  state: RoomState,
+  done: Finished,
+  blocked: string | undefined,
+): RoomNow {
   if (classes.length === 0) return { kind: 'nothing' };
   if (state.handedOver) return { kind: 'done' };
-  if (state.checked) return { kind: 'handOver' };
-  if (state.sanded) return { kind: 'check' };
+  const isOpen = state.items.some(({ closed }) => !closed);
+  if (done.checked && !isOpen) return { kind: 'handOver' };
+  if (done.sanded) return { kind: 'check' };
   if (classes.some(({ now }) => now.kind === 'go')) return { kind: 'go' };
   if (blocked !== undefined) return { kind: 'stuck', why: blocked };
   const wet = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));

@@ -1,3 +1,4 @@
+import type { Piece } from '@/core/joints/pieces';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import { DEFECTS } from '@/core/method/defects';
@@ -10,6 +11,7 @@ import { MendedButton } from './MendedButton';
 export function ItemList({
   house,
   room,
+  pieces,
   items,
   unit,
   now,
@@ -19,6 +21,8 @@ export function ItemList({
   /** Its id. */
   readonly house: string;
   readonly room: Room;
+  /** Of the room, to say what was coated again. */
+  readonly pieces: readonly Pick<Piece, 'id' | 'class'>[];
   readonly items: readonly OpenItem[];
   readonly unit: LengthUnit;
   readonly now: number;
@@ -48,7 +52,14 @@ export function ItemList({
                   </p>
                 )}
               </div>
-              {works && <MendedButton now={now} room={room.id} item={{ id: item.id, words }} />}
+              {works && (
+                <MendedButton
+                  now={now}
+                  room={room.id}
+                  item={{ id: item.id, words, dry: item.defect ? DEFECTS[item.defect].dry === true : false }}
+                  piece={pieces.find(({ id }) => id === item.piece)}
+                />
+              )}
             </div>
             <Photos ids={item.photos} words={words} />
           </li>

@@ -1,22 +1,32 @@
 'use client';
 
 import { useState } from 'react';
-import { useLog } from '@/client/useLog';
+import { type Said, useLog } from '@/client/useLog';
+import type { Piece } from '@/core/joints/pieces';
 
 /** Says that something is mended; with the minutes that it took, where somebody types them first. */
 export function MendedButton({
   now,
   room,
   item,
+  piece,
 }: {
   readonly now: number;
   readonly room: string;
-  readonly item: { readonly id: string; readonly words: string };
+  readonly item: { readonly id: string; readonly words: string; readonly dry: boolean };
+  /** On which it lies: what is mended with mud there has to dry, and is sanded once more. */
+  readonly piece: Pick<Piece, 'id' | 'class'> | undefined;
 }) {
   const log = useLog(now);
   const [typed, setTyped] = useState('');
+  const [mud, setMud] = useState(!item.dry);
   const minutes = typed.trim() === '' ? undefined : Number(typed.replace(',', '.'));
   const isWrong = minutes !== undefined && !(minutes >= 0 && minutes <= 1440);
+  const closed: Said = {
+    kind: 'itemClosed',
+    room,
+    payload: { item: item.id, ...(minutes === undefined ? {} : { minutes }) },
+  };
   return (
     <div>
       <div className="flex items-center gap-2">
@@ -34,15 +44,22 @@ export function MendedButton({
           className="btn"
           disabled={log.busy || isWrong}
           aria-label={`Mended: ${item.words}`}
-          onClick={() =>
-            void log.write([
-              { kind: 'itemClosed', room, payload: { item: item.id, ...(minutes === undefined ? {} : { minutes }) } },
-            ])
-          }
+          onClick={() => void log.write(piece && mud ? [coatOn(room, piece), closed] : [closed])}
         >
           Mended
         </button>
       </div>
+      {piece && (
+        <label className="flex min-h-11 items-center gap-2 text-sm">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={mud}
+            onChange={(event) => setMud(event.target.checked)}
+          />
+          with mud: it dries again
+        </label>
+      )}
       {(log.message ?? (isWrong ? 'how many minutes?' : undefined)) && (
         <p role="alert" className="text-sm text-error">
           {log.message ?? 'how many minutes?'}
@@ -51,3 +68,10 @@ export function MendedButton({
     </div>
   );
 }
+
+/** What is put on to mend: one more coat on one piece, by drying mud. */
+const coatOn = (room: string, { id, class: kind }: Pick<Piece, 'id' | 'class'>): Said => ({
+  kind: 'coat',
+  room,
+  payload: { class: kind, key: 'extra', part: 1, pieces: [{ id }], mud: { kind: 'drying' } },
+});

@@ -7,24 +7,24 @@ import { ProblemDialog } from './ProblemDialog';
 export function ProblemButton({
   now,
   room,
+  face,
+  label = `Something is wrong in ${room.name}`,
   className = 'btn btn-lg',
 }: {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
+  /** Where it is looked for first. */
+  readonly face?: string;
+  readonly label?: string;
   readonly className?: string;
 }) {
   const [open, setOpen] = useState(false);
   return (
     <>
-      <button
-        type="button"
-        className={className}
-        aria-label={`Something is wrong in ${room.name}`}
-        onClick={() => setOpen(true)}
-      >
+      <button type="button" className={className} aria-label={label} onClick={() => setOpen(true)}>
         Something is wrong
       </button>
-      {open && <ProblemDialog now={now} room={room} close={() => setOpen(false)} />}
+      {open && <ProblemDialog now={now} room={room} face={face} close={() => setOpen(false)} />}
     </>
   );
 }

@@ -15,14 +15,16 @@ import { TextField } from '../TextField';
 export function ProblemDialog({
   now,
   room,
+  face,
   close,
 }: {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
+  readonly face: string | undefined;
   readonly close: () => void;
 }) {
   const log = useLog(now);
-  const [place, setPlace] = useState<PlaceInRoom>();
+  const [place, setPlace] = useState<PlaceInRoom | undefined>(face === undefined ? undefined : { face });
   const [defect, setDefect] = useState<DefectKind>();
   const [text, setText] = useState('');
   const [photos, setPhotos] = useState<readonly UnsentPhoto[]>([]);

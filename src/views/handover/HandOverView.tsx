@@ -38,7 +38,7 @@ export function HandOverView({
             </tr>
           </thead>
           <tbody>
-            {site.rooms.map(({ room, level, state, standing }) => (
+            {site.rooms.map(({ room, level, state, done, standing }) => (
               <tr key={room.id}>
                 <th scope="row" className="font-semibold">
                   {room.name}
@@ -48,7 +48,7 @@ export function HandOverView({
                   <StateMark words={roomWords(standing.now, now, timeZone)} />
                 </td>
                 <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
-                <td>{state.checked ? instantWords(Date.parse(state.checked.at), timeZone) : 'not yet'}</td>
+                <td>{done.checked ? instantWords(Date.parse(done.checked.at), timeZone) : 'not yet'}</td>
                 <td className="text-right">
                   <Link
                     prefetch={false}

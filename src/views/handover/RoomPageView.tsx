@@ -32,7 +32,7 @@ interface RoomPageProps {
 
 /** The page that a room is handed over with: level, dates, who, air, and open items. It prints on one sheet. */
 export function RoomPageView({ houseId, house, room, people, air, now, timeZone, mayHandOver }: RoomPageProps) {
-  const { state, applied, level, tally } = room;
+  const { state, applied, done, level, tally } = room;
   const open = state.items.filter(({ closed }) => !closed);
   const namesOf = namesIn(people);
   const photoWords = (text: string | undefined, item: OpenItem | undefined) =>
@@ -77,12 +77,12 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
           <Fact term="Level of finish agreed">level {level}</Fact>
           <Fact term="Level met">
-            {state.checked
-              ? `level ${state.checked.level}`
+            {done.checked
+              ? `level ${done.checked.level}`
               : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}
           </Fact>
-          <Fact term="Sanded">{mark(state.sanded)}</Fact>
-          <Fact term="Checked in light">{mark(state.checked)}</Fact>
+          <Fact term="Sanded">{mark(done.sanded)}</Fact>
+          <Fact term="Checked in light">{mark(done.checked)}</Fact>
           <Fact term="Handed over">{mark(state.handedOver)}</Fact>
           <Fact term="Air when this page was made">{air ? airWords(air, house.unit) : 'not measured'}</Fact>
           <Fact term="Board">{areaWords(tally.boardArea, house.unit)}</Fact>
@@ -148,6 +148,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
           <ItemList
             house={houseId}
             room={room.room}
+            pieces={[]}
             items={open}
             unit={house.unit}
             now={now}

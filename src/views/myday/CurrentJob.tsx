@@ -159,6 +159,7 @@ export function CurrentJob({
       <ItemList
         house={houseId}
         room={room.room}
+        pieces={room.pieces}
         items={room.state.items.filter(({ closed }) => !closed)}
         unit={unit}
         now={now}

@@ -1,7 +1,6 @@
 import type { Person } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
-import { MarkButton } from '@/ui/entries/MarkButton';
 import { namesIn } from '@/ui/names';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
@@ -9,7 +8,10 @@ import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
+import { LightWalk } from './LightWalk';
 import { NoteAnywhere } from './NoteAnywhere';
+import { SandPanel } from './SandPanel';
+import { lightRows, sandRows } from './sandRows';
 
 interface SandViewProps {
   readonly houseId: string;
@@ -26,8 +28,10 @@ const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothi
 export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
   const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
   const atWork = rooms.filter(
-    ({ standing, state }) =>
-      ['sand', 'check', 'handOver'].includes(standing.now.kind) || state.items.some(({ closed }) => !closed),
+    ({ standing, state, done }) =>
+      ['sand', 'check', 'handOver'].includes(standing.now.kind) ||
+      done.sandedPieces.size > 0 ||
+      state.items.some(({ closed }) => !closed),
   );
   const later = rooms.filter((room) => !atWork.includes(room));
   const anyWet = site.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
@@ -90,10 +94,11 @@ function RoomCard({
   role,
 }: { readonly room: RoomSite; readonly unit: LengthUnit } & Omit<SandViewProps, 'site'>) {
   const { id, name } = room.room;
-  const { state, standing, level } = room;
+  const { state, done, standing, level } = room;
   const namesOf = namesIn(people);
   const open = state.items.filter(({ closed }) => !closed);
   const works = role !== 'viewer';
+  const faces = lightRows(room, now, timeZone, namesOf);
   return (
     <article id={id} className="sheet space-y-3 p-4 sm:p-5">
       <header className="flex flex-wrap items-center justify-between gap-3">
@@ -101,27 +106,38 @@ function RoomCard({
           <h2>{name}</h2>
           <StateMark words={roomWords(standing.now, now, timeZone)} />
         </div>
-        {works && standing.now.kind === 'sand' && (
-          <MarkButton now={now} said={{ kind: 'sanded', room: id, payload: {} }} words={`${name} is sanded`} />
-        )}
-        {role === 'lead' && standing.now.kind === 'check' && (
-          <MarkButton
-            now={now}
-            said={{ kind: 'checked', room: id, payload: { level: room.level } }}
-            words={`${name} meets level ${level}`}
-            disabled={open.length > 0}
-            note={open.length > 0 ? 'Close the open items first.' : undefined}
-          />
-        )}
       </header>
       <p className="text-sm text-muted">
-        {state.sanded
-          ? `Sanded by ${namesOf(state.sanded.who)}, ${instantWords(Date.parse(state.sanded.at), timeZone)}.`
-          : 'Every coat is on and dry.'}
-        {state.checked &&
-          ` Checked to level ${state.checked.level} by ${namesOf(state.checked.who)}, ${instantWords(Date.parse(state.checked.at), timeZone)}.`}
+        {done.sanded
+          ? `Sanded by ${namesOf(done.sanded.who)}, ${instantWords(Date.parse(done.sanded.at), timeZone)}.`
+          : standing.now.kind === 'sand'
+            ? 'Every coat is on and dry.'
+            : ''}
+        {done.checked &&
+          ` Checked to level ${done.checked.level} by ${namesOf(done.checked.who)}, ${instantWords(Date.parse(done.checked.at), timeZone)}.`}
       </p>
-      <ItemList house={houseId} room={room.room} items={open} unit={unit} now={now} works={works} namesOf={namesOf} />
+      {!done.sanded && standing.now.kind !== 'nothing' && (
+        <SandPanel
+          now={now}
+          room={{ id, name }}
+          rows={sandRows(room, unit, now, timeZone)}
+          faces={faces.map((face) => ({ id: face.id, name: face.name }))}
+          works={works}
+        />
+      )}
+      {role === 'lead' && ['sand', 'check'].includes(standing.now.kind) && done.sandedPieces.size > 0 && (
+        <LightWalk now={now} room={{ id, name }} level={level} rows={faces} />
+      )}
+      <ItemList
+        house={houseId}
+        room={room.room}
+        pieces={room.pieces}
+        items={open}
+        unit={unit}
+        now={now}
+        works={works}
+        namesOf={namesOf}
+      />
       {works && (
         <div className="flex flex-wrap items-start gap-3">
           <ProblemButton now={now} room={{ id, name }} />

@@ -82,7 +82,15 @@ export function WalkView({
                   </ul>
                 </details>
               )}
-              <ItemList house={houseId} room={row.room} items={row.items} unit={unit} now={now} works={works} />
+              <ItemList
+                house={houseId}
+                room={row.room}
+                pieces={row.pieces}
+                items={row.items}
+                unit={unit}
+                now={now}
+                works={works}
+              />
               {works && (
                 <div className="flex flex-wrap items-start gap-3">
                   <ProblemButton now={now} room={row} />

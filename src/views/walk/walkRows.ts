@@ -22,6 +22,7 @@ export interface WalkRow {
   readonly id: string;
   readonly name: string;
   readonly room: Room;
+  readonly pieces: RoomSite['pieces'];
   /** Who has it, where somebody does. */
   readonly held: string | undefined;
   /** How its air moves, m/s. */
@@ -52,11 +53,13 @@ export function walkRows(
     .filter(({ standing, applied }) => applied.stretches.length > 0 && ON_THE_WAY.includes(standing.now.kind))
     .map((site): WalkRow => {
       const { room, standing, felt, coats, method, state, applied } = site;
-      const before = felt.touches.length > 0 ? whatNow(coats, method, state, applied, felt.plain, now) : standing;
+      const before =
+        felt.touches.length > 0 ? whatNow(coats, method, state, applied, site.done, felt.plain, now) : standing;
       return {
         id: room.id,
         name: room.name,
         room,
+        pieces: site.pieces,
         held: heldAt(state, now)?.why,
         fan: stepAt(site.air, now).air.speed ?? 0,
         items: state.items.filter(({ closed }) => !closed),

@@ -1,0 +1,110 @@
+import { describe, expect, it } from 'vitest';
+import { logEntry, MARIT } from '../../../tests/houses/logEntry';
+import { roomOf } from '../../../tests/houses/readRooms';
+import { airClock } from '../air/airClock';
+import type { SourcedAir } from '../air/roomAir';
+import { takeOff, whatIsKept } from '../joints/takeOff';
+import type { Entry } from '../log/entry';
+import { NOTHING_YET, stateOf } from '../log/stateOf';
+import type { Coat } from '../method/coat';
+import { siteOf } from '../readiness/siteOf';
+import { LEVELS } from '../room/level';
+import { sandable } from './sandable';
+import { whyNotSigned } from './signOff';
+
+const HOUR = 3_600_000;
+const { house, room } = roomOf("Pantry 7'6 x 5' x 8', door 28x80 wall 2");
+const AIR = airClock<SourcedAir>([
+  { from: 0, air: { temperature: 21, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
+]);
+const off = takeOff(room, house);
+const siteAt = (entries: readonly Entry[], now: number) => {
+  const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
+  const [own] = siteOf(
+    house,
+    [room],
+    states,
+    () => AIR,
+    now,
+    () => whatIsKept(off),
+  ).rooms;
+  if (!own) throw new Error('the house has its room');
+  return own;
+};
+const EMPTY = siteAt([], 0);
+/** Every coat, a day apart. */
+const coats = (some: readonly Coat[] = EMPTY.coats): readonly Entry[] =>
+  some.map(({ class: kind, key, side }) =>
+    logEntry({
+      kind: 'coat',
+      at: EMPTY.coats.findIndex((coat) => coat.class === kind && coat.key === key && coat.side === side) * 30 * HOUR,
+      payload: { class: kind, key, ...(side ? { side } : {}), part: 1, mud: { kind: 'drying' } },
+    }),
+  );
+const LATE = EMPTY.coats.length * 30 * HOUR + 200 * HOUR;
+const sanded = (at: number, more: object = {}) => logEntry({ kind: 'sanded', at, payload: more });
+const not = (entries: readonly Entry[], level: 3 | 4 | 5 = 4, faces?: readonly string[], now = LATE) =>
+  whyNotSigned(siteAt(entries, now), faces, LEVELS[level], now);
+
+describe('a level is signed off', () => {
+  it('when every coat is on, dry, sanded, and nothing is open; never otherwise', () => {
+    const all = [...coats(), sanded(LATE - HOUR)];
+    expect(not(all)).toBeUndefined();
+    expect(not(all, 3)).toBeUndefined();
+    expect(not([])).toEqual({ why: 'nothing' });
+    expect(not(all, 5)).toEqual({ why: 'tooHigh', level: 4 });
+    expect(not(coats())).toMatchObject({ why: 'unsanded' });
+    expect(not([...coats(EMPTY.coats.filter((coat) => coat.key !== 'finish')), sanded(LATE - HOUR)])).toMatchObject({
+      why: 'missing',
+    });
+    const [last] = coats(EMPTY.coats.slice(-1));
+    if (!last) throw new Error('there is a last coat');
+    const fresh = { ...last, at: new Date(LATE - HOUR).toISOString() } as Entry;
+    expect(not([...coats(EMPTY.coats.slice(0, -1)), sanded(LATE - HOUR), fresh])).toMatchObject({ why: 'wet' });
+  });
+
+  it('face by face: what is open on another one does not matter', () => {
+    const item = logEntry({ kind: 'item', at: LATE - HOUR, payload: { defect: 'dent', face: 'w0' } });
+    const all = [...coats(), sanded(LATE - 2 * HOUR), item];
+    expect(not(all, 4, ['w1'])).toBeUndefined();
+    expect(not(all, 4, ['w0'])).toEqual({ why: 'open' });
+    expect(not(all, 4)).toEqual({ why: 'open' });
+    const mended = logEntry({ kind: 'itemClosed', at: LATE - HOUR, by: MARIT, payload: { item: item.id } });
+    expect(not([...all, mended], 4)).toBeUndefined();
+    // What is wrong somewhere in the room keeps every face.
+    const anywhere = logEntry({ kind: 'item', at: LATE - HOUR, payload: { text: 'Dust' } });
+    expect(not([...coats(), sanded(LATE - 2 * HOUR), anywhere], 4, ['w1'])).toEqual({ why: 'open' });
+  });
+});
+
+describe('what may be sanded', () => {
+  const nows = (entries: readonly Entry[], now = LATE) =>
+    Object.fromEntries(sandable(siteAt(entries, now), now).map((own) => [own.class, own.now.kind]));
+
+  it('is what is dry to its last coat in a room without wet mud', () => {
+    const kinds = Object.keys(nows(coats()));
+    expect(new Set(Object.values(nows(coats())))).toEqual(new Set(['go']));
+    expect(kinds).toContain('flat');
+    // One fresh coat in the room keeps the dust of all others.
+    const fresh = coats().map((entry, index, all) =>
+      index === all.length - 1 ? ({ ...entry, at: new Date(LATE - HOUR).toISOString() } as Entry) : entry,
+    );
+    const wet = nows(fresh);
+    expect(Object.values(wet)).not.toContain('go');
+    expect(Object.values(wet).filter((kind) => kind === 'wet')).toHaveLength(1);
+    expect(Object.values(wet)).toContain('beside');
+    expect(nows(coats(EMPTY.coats.filter(({ class: kind }) => kind !== 'flat'))).flat).toBe('coats');
+  });
+
+  it('takes its hours and its paper by what is left, by hand for one room', () => {
+    const flat = sandable(siteAt(coats(), LATE), LATE).find((own) => own.class === 'flat');
+    // 200 ft an hour, and a sheet for 100 ft² of mud as wide as the last knife. Common practice, no source.
+    const feet = (flat?.amount ?? 0) / 304.8;
+    const width = EMPTY.coats.findLast((coat) => coat.class === 'flat')?.width ?? 0;
+    expect(flat?.hours).toBeCloseTo(feet / 200, 9);
+    expect(flat?.paper).toBeCloseTo((feet * (width / 304.8)) / 100, 9);
+    const half = sandable(siteAt([...coats(), sanded(LATE - HOUR, { classes: ['flat'] })], LATE), LATE);
+    expect(half.find((own) => own.class === 'flat')).toMatchObject({ sanded: 1, hours: 0, now: { kind: 'sanded' } });
+    expect(half.find((own) => own.class === 'fasteners')?.sanded).toBe(0);
+  });
+});

@@ -1,0 +1,104 @@
+'use client';
+
+import { useState } from 'react';
+import { useLog } from '@/client/useLog';
+import type { LIGHTS_OF_CHECK } from '@/core/log/entry';
+import type { Level } from '@/core/room/level';
+import { ProblemButton } from '@/ui/problem/ProblemButton';
+import { SelectField } from '@/ui/SelectField';
+import type { LightRow } from './sandRows';
+
+type Light = (typeof LIGHTS_OF_CHECK)[number];
+
+/** The walk with the lamp: face after face it is good, or something is wrong there. */
+export function LightWalk({
+  now,
+  room,
+  level,
+  rows,
+}: {
+  readonly now: number;
+  readonly room: { readonly id: string; readonly name: string };
+  /** To which the room is finished. */
+  readonly level: Level;
+  readonly rows: readonly LightRow[];
+}) {
+  const log = useLog(now);
+  const [light, setLight] = useState<Light>('lamp');
+  const left = rows.filter(({ signed }) => signed === undefined);
+  const sign = (faces: readonly string[] | undefined) =>
+    void log.write([
+      { kind: 'checked', room: room.id, payload: { level, light, ...(faces ? { faces: [...faces] } : {}) } },
+    ]);
+  const isReady = left.length > 0 && left.every(({ why }) => why === undefined);
+  return (
+    <section className="space-y-2" aria-label={`Light walk of ${room.name}`}>
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h3 className="font-semibold">Lamp along every wall, then the ceiling</h3>
+          <p className="text-sm text-muted">
+            {rows.length - left.length} of {rows.length} faces meet level {level}.
+          </p>
+        </div>
+        <SelectField
+          label="Light"
+          className="w-40"
+          value={light}
+          onChange={(event) => setLight(event.target.value === 'daylight' ? 'daylight' : 'lamp')}
+          options={[
+            ['lamp', 'lamp'],
+            ['daylight', 'low daylight'],
+          ]}
+        />
+      </div>
+      <ol className="divide-y divide-base-300">
+        {rows.map(({ id, name, signed, why, open }) => (
+          <li key={id} className="flex flex-wrap items-center gap-2 py-2">
+            <span className="min-w-32 flex-1">
+              <b className="font-semibold first-letter:uppercase">{name}</b>
+              <span className="block text-sm text-muted">
+                {signed ? `✓ ${signed}` : (why ?? 'dry and sanded')}
+                {open.length > 0 ? ` ${open.length} open` : ''}
+              </span>
+            </span>
+            {!signed && (
+              <>
+                <button
+                  type="button"
+                  className="btn"
+                  disabled={log.busy || why !== undefined}
+                  aria-label={`Good: ${name} of ${room.name}`}
+                  onClick={() => sign([id])}
+                >
+                  Good
+                </button>
+                <ProblemButton
+                  now={now}
+                  room={room}
+                  face={id}
+                  label={`Something is wrong on ${name}`}
+                  className="btn"
+                />
+              </>
+            )}
+          </li>
+        ))}
+      </ol>
+      {left.length > 0 && (
+        <button
+          type="button"
+          className="btn btn-primary btn-lg"
+          disabled={log.busy || !isReady}
+          onClick={() => sign(left.length === rows.length ? undefined : left.map(({ id }) => id))}
+        >
+          {room.name} meets level {level}
+        </button>
+      )}
+      {log.message && (
+        <p role="alert" className="text-error">
+          {log.message}
+        </p>
+      )}
+    </section>
+  );
+}

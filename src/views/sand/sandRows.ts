@@ -1,0 +1,96 @@
+import { notSignedWords } from '@/contract/signWords';
+import { type Sandable, sandable } from '@/core/inspect/sandable';
+import { whyNotSigned } from '@/core/inspect/signOff';
+import type { OpenItem } from '@/core/log/stateOf';
+import type { LengthUnit } from '@/core/measure/unit';
+import type { CoatedClass } from '@/core/method/coat';
+import type { RoomSite } from '@/core/readiness/siteOf';
+import { areaWords, roughLength } from '@/ui/lengthWords';
+import { faceWords } from '@/ui/room/faceWords';
+import { CLASS_NAMES, isJoint, type StateWords } from '@/ui/state/words';
+import { instantWords, spanWords, untilWords } from '@/ui/when';
+
+/** One class of a room as it is sanded. */
+export interface SandRow {
+  readonly class: CoatedClass;
+  readonly name: string;
+  readonly amount: string;
+  readonly words: StateWords;
+  readonly can: boolean;
+  /** Hours and sheets of paper for what is left. */
+  readonly takes: string;
+}
+
+/** One face of a room on the walk with the lamp. */
+export interface LightRow {
+  readonly id: string;
+  readonly name: string;
+  /** To which level it was signed off, when and by whom. */
+  readonly signed: string | undefined;
+  /** Why it cannot be yet. */
+  readonly why: string | undefined;
+  readonly open: readonly OpenItem[];
+}
+
+export function sandRows(room: RoomSite, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
+  return sandable(room, now).map((own) => ({
+    class: own.class,
+    name: CLASS_NAMES[own.class],
+    amount: amountWords(own, unit),
+    words: stateWords(own, now, timeZone),
+    can: own.now.kind === 'go',
+    takes: own.now.kind === 'sanded' ? '' : `${spanWords(own.hours)}, ${Math.max(0.1, own.paper).toFixed(1)} sheets`,
+  }));
+}
+
+function amountWords({ class: kind, amount }: Sandable, unit: LengthUnit): string {
+  if (kind === 'fasteners') return String(Math.round(amount));
+  return isJoint(kind) ? roughLength(amount, unit) : areaWords(amount, unit);
+}
+
+function stateWords({ now: own, sanded }: Sandable, now: number, timeZone: string): StateWords {
+  const part = sanded > 0 && sanded < 1 ? `${Math.round(sanded * 100)} % sanded` : undefined;
+  switch (own.kind) {
+    case 'sanded':
+      return { mark: 'quiet', title: 'Sanded' };
+    case 'go':
+      return { mark: 'go', title: 'Sand', ...(part ? { detail: part } : {}) };
+    case 'coats':
+      return { mark: 'quiet', title: 'Coats to run' };
+    case 'wet':
+      return { mark: 'wet', title: 'Wet', detail: `until ${untilWords(own.until, now, timeZone)}` };
+    case 'beside':
+      return {
+        mark: 'wet',
+        title: 'Wet mud beside it',
+        detail: `no dust until ${untilWords(own.until, now, timeZone)}`,
+      };
+  }
+}
+
+/** The faces of a room in the order in which the lamp goes along them: walls as they are numbered, what stands out, then ceilings. */
+export function lightRows(
+  room: RoomSite,
+  now: number,
+  timeZone: string,
+  namesOf: (who: readonly string[]) => string,
+): readonly LightRow[] {
+  const withPieces = new Set(room.pieces.map(({ face }) => face));
+  const ceilings = room.faces.filter(({ kind }) => kind === 'ceiling').length;
+  return room.faces
+    .filter(({ id }) => withPieces.has(id))
+    .toSorted((a, b) => Number(a.kind === 'ceiling') - Number(b.kind === 'ceiling'))
+    .map(({ id, place }) => {
+      const check = room.done.checkedFaces.get(id);
+      const not = check ? undefined : whyNotSigned(room, [id], room.level, now);
+      return {
+        id,
+        name: faceWords(place, ceilings),
+        signed:
+          check &&
+          `level ${check.level}, ${namesOf(check.who)}, ${instantWords(Date.parse(check.at), timeZone)}${check.light ? `, ${check.light}` : ''}`,
+        why: not && notSignedWords(not, (kind) => CLASS_NAMES[kind]),
+        open: room.state.items.filter(({ closed, face }) => !closed && face === id),
+      };
+    });
+}
