@@ -142,6 +142,12 @@ export const COMMANDS = {
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
   dropCalendar: plain('finisher', z.strictObject({})),
+  /** A secret address under which a hand-over is shown for some days, in the answer this once; taken back it ends. */
+  showHouse: command<{ readonly secret: string }>()(
+    'lead',
+    z.strictObject({ house, days: z.int().min(1, 'must be at least a day').max(365, 'must be at most a year') }),
+  ),
+  hideHouse: plain('lead', z.strictObject({ house, address: z.uuid('must be an address').toLowerCase() })),
   /** When the painters come to the house, or to one room; null when nobody knows. */
   setPainters: plain('lead', z.strictObject({ house, room: place, day: daySchema.nullable() })),
 

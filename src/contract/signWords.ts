@@ -17,7 +17,7 @@ export function notSignedWords(not: NotSigned, nameOf: (kind: CoatedClass) => st
     case 'unsanded':
       return `${nameOf(not.class)}: not sanded yet.`;
     case 'open':
-      return 'Something that is wrong on it is not mended.';
+      return 'Something that is wrong here is not mended.';
     case 'nothing':
       return 'Nothing is on it yet.';
   }

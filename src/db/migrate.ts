@@ -15,6 +15,7 @@ import * as floors from './migrations/0011-floors';
 import * as crew from './migrations/0012-crew';
 import * as calendars from './migrations/0013-calendars';
 import * as photos from './migrations/0014-photos';
+import * as shownHouses from './migrations/0015-shown-houses';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -33,6 +34,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0012-crew': crew,
   '0013-calendars': calendars,
   '0014-photos': photos,
+  '0015-shown-houses': shownHouses,
 };
 
 /**

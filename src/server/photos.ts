@@ -43,15 +43,19 @@ export const getPhoto = (house: string, photo: string): Promise<Response> =>
     const id = photo.toLowerCase();
     const bytes = z.uuid().safeParse(id).success ? await findPhoto(houseId, id) : undefined;
     if (!bytes) return refuse(404, 'There is no such photo.');
-    return new Response(new Uint8Array(bytes), {
-      headers: {
-        'content-type': 'image/jpeg',
-        'content-length': String(bytes.length),
-        'cache-control': 'private, max-age=31536000, immutable',
-        'content-security-policy': "default-src 'none'",
-        'x-content-type-options': 'nosniff',
-      },
-    });
+    return photoAnswer(bytes);
+  });
+
+/** A kept photo, as a browser may show it and do nothing else with it. */
+export const photoAnswer = (bytes: Buffer): Response =>
+  new Response(new Uint8Array(bytes), {
+    headers: {
+      'content-type': 'image/jpeg',
+      'content-length': String(bytes.length),
+      'cache-control': 'private, max-age=31536000, immutable',
+      'content-security-policy': "default-src 'none'",
+      'x-content-type-options': 'nosniff',
+    },
   });
 
 type Drawn = { readonly ok: true; readonly photo: KeptPhoto } | { readonly ok: false; readonly why: string };

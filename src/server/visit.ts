@@ -12,6 +12,7 @@ import { listMethods } from '../db/methods';
 import { listPeople, type Member } from '../db/people';
 import { type AirStretch, chartAir } from '../db/readingHours';
 import { listSessions } from '../db/sessions';
+import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
 import { type LoadedSite, loadSite } from './loadSite';
 import { loggedPage } from './loggedPage';
@@ -71,6 +72,10 @@ export const keptMethods = ({ person }: HouseVisit) => inFirm(person.firm, listM
 /** Whether who visits has an address for their calendar. */
 export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
   inFirm(person.firm, () => hasCalendar(person.id));
+
+/** The addresses under which the hand-over of a house is shown; for leads only. */
+export const shownIn = ({ person, id }: HouseVisit): Promise<readonly ShownMark[]> =>
+  mayAct(person, 'lead') ? inFirm(person.firm, () => listShown(id)) : Promise.resolve([]);
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

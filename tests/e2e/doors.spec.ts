@@ -1,4 +1,4 @@
-import { randomUUID } from 'node:crypto';
+import { randomBytes, randomUUID } from 'node:crypto';
 import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
 import { TRIAL_SECRET } from '../../scripts/setup/served.mjs';
@@ -11,11 +11,15 @@ import { query } from './testDatabase';
 
 /** Every page of the application, from its files, with a house and a room filled in. */
 const pagesOf = (house: string): readonly string[] =>
-  routesOf('page.tsx').map((path) => path.replace('/h/[house]', house).replace('[room]', 'boot-room'));
+  routesOf('page.tsx').map((path) =>
+    path.replace('/h/[house]', house).replace('[room]', 'boot-room').replace('[secret]', GUESSED),
+  );
 
 /** What only somebody who is signed in may read. */
 const WITHIN = /Gannet Point|Boot room|Bunk room|Petra|Copy for|rolls|pails/;
 const PUBLIC = ['/signin', '/setup', '/away'];
+/** A secret that is none. */
+const GUESSED = randomBytes(24).toString('base64url');
 
 /** As the browser asks for the parts of a page when it has the layouts already. */
 function partsRequest(path: string): Record<string, string> {
@@ -82,7 +86,7 @@ test('nobody reads anything of a house that is not theirs, whatever the cookie a
         if (WITHIN.test(await answer.text())) read.push(`${kind}: ${path} ${Object.keys(headers).length}`);
       }
     }
-    for (const told of ['file', 'pieces?room=bath', 'plan', 'seen'])
+    for (const told of ['file', 'pieces?room=bath', 'plan', 'seen', 'record'])
       expect((await outside.get(`${house}/${told}`)).status(), `${kind} ${told}`).toBe(file);
     expect(await (await outside.get('/api/live/marks')).text(), kind).not.toContain(house.slice('/h/'.length));
     await outside.dispose();

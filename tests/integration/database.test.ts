@@ -62,6 +62,7 @@ describe('migrations', () => {
       { name: '0012-crew' },
       { name: '0013-calendars' },
       { name: '0014-photos' },
+      { name: '0015-shown-houses' },
     ]);
   });
 });

@@ -18,6 +18,7 @@ import { chartAir, listAirHours } from '@/db/readingHours';
 import { recordReadings, trustReadings } from '@/db/readings';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 import { addSession, endSession, endSessionsOf, findSession, listSessions } from '@/db/sessions';
+import { findShown, hideHouse, listShown, showHouse } from '@/db/shownHouses';
 import { isOpenTo, letIn, listViewers, shutOut } from '@/db/viewers';
 import { listWeather, saveWeather, setWeatherUrl } from '@/db/weather';
 import { asTestFirm, newFirm } from './asTestFirm';
@@ -35,6 +36,7 @@ interface Belongings {
   readonly method: string;
   readonly session: string;
   readonly photo: string;
+  readonly shown: string;
 }
 
 async function furnish(): Promise<Belongings> {
@@ -58,6 +60,7 @@ async function furnish(): Promise<Belongings> {
       { bytes: Buffer.from('x'), width: 1, height: 1 },
     );
     expect(kept).toBe('kept');
+    const shown = await showHouse(house, lead.id, 7);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     await makeCalendar(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
@@ -72,6 +75,7 @@ async function furnish(): Promise<Belongings> {
       method: method?.id ?? '',
       session: found?.id ?? '',
       photo,
+      shown: shown ?? '',
     };
   });
 }
@@ -134,6 +138,8 @@ describe('a firm', () => {
       expect(await hasCalendar(lead.id)).toBe(false);
       expect(await findDevice(device)).toBeUndefined();
       expect(await findPhoto(house, theirs.photo)).toBeUndefined();
+      expect(await listShown(house)).toEqual([]);
+      expect(await findShown(theirs.shown)).toMatchObject({ firm: theirs.lead.firm, house });
     });
   });
 
@@ -178,6 +184,11 @@ describe('a firm', () => {
       expect(await letIn(house, ours.viewer.id)).toBe(false);
       expect(await letIn(ours.house, viewer.id)).toBe(false);
       await shutOut(house, viewer.id);
+      const address = await acrossFirms(() =>
+        select<{ id: string }>('SELECT id FROM shown_houses WHERE firm = $1', [theirs.lead.firm]),
+      );
+      expect(await hideHouse(house, address[0]?.id ?? '')).toBe(false);
+      expect(await showHouse(house, ours.lead.id, 7)).toBeUndefined();
       expect(await savePainters(house, null, '2031-06-01')).toBe(false);
       expect(await saveCrew(1, crewSchema.parse({ tools: { lamp: 2 } }))).toBe(2);
     });

@@ -85,7 +85,7 @@ describe.each(SWEEP.map(({ words, at }) => [words, new Date(at).toISOString()] a
     it('writes nothing into the future, and only what a finisher may in their name', () => {
       for (const entry of entries) expect(Date.parse(entry.at)).toBeLessThanOrEqual(now);
       const byFinishers = entries.filter(({ role }) => role === 'finisher').map(({ kind }) => kind);
-      expect([...new Set(byFinishers)].sort()).toEqual(['coat', 'fan', 'sanded']);
+      expect([...new Set(byFinishers)].sort()).toEqual(['coat', 'fan', 'item', 'sanded']);
     });
 
     it('has rooms that are wet, ready, to be sanded, checked, handed over, and held', () => {

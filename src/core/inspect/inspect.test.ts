@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logEntry, MARIT } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
@@ -5,10 +6,12 @@ import { airClock } from '../air/airClock';
 import type { SourcedAir } from '../air/roomAir';
 import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, stateOf } from '../log/stateOf';
+import { NOTHING_YET, type OpenItem, stateOf } from '../log/stateOf';
 import type { Coat } from '../method/coat';
+import type { DefectKind } from '../method/defects';
 import { siteOf } from '../readiness/siteOf';
 import { LEVELS } from '../room/level';
+import { handOverOf, reworkBy } from './handOver';
 import { sandable } from './sandable';
 import { whyNotSigned } from './signOff';
 
@@ -106,5 +109,66 @@ describe('what may be sanded', () => {
     const half = sandable(siteAt([...coats(), sanded(LATE - HOUR, { classes: ['flat'] })], LATE), LATE);
     expect(half.find((own) => own.class === 'flat')).toMatchObject({ sanded: 1, hours: 0, now: { kind: 'sanded' } });
     expect(half.find((own) => own.class === 'fasteners')?.sanded).toBe(0);
+  });
+});
+
+describe('what a room is handed over with', () => {
+  it('is what the log says, whatever the method says later', () => {
+    const anyCoat = fc.record({
+      coat: fc.constantFrom(...EMPTY.coats),
+      hour: fc.integer({ min: 0, max: 400 }),
+    });
+    const anySchool = fc.constantFrom({}, { angles: 'both' }, { coats: 'one' }, { order: 'boxes', tools: 'boxes' });
+    fc.assert(
+      fc.property(fc.array(anyCoat, { maxLength: 15 }), anySchool, (said, choices) => {
+        const entries = said.map(({ coat: { class: kind, key, side }, hour }) =>
+          logEntry({
+            kind: 'coat',
+            at: hour * HOUR,
+            payload: { class: kind, key, ...(side ? { side } : {}), part: 1, mud: { kind: 'drying' } },
+          }),
+        );
+        const other = { ...house, method: { ...house.method, ...choices } } as typeof house;
+        const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
+        const [site] = siteOf(
+          other,
+          [room],
+          states,
+          () => AIR,
+          LATE,
+          () => whatIsKept(off),
+        ).rooms;
+        if (!site) throw new Error('the house has its room');
+        const told = handOverOf(site).coats.map(({ class: kind, key, side, at, who }) => [kind, key, side, at, who]);
+        const logged = entries.map(({ payload, at, by }) => {
+          const { class: kind, key, side } = payload as { class: string; key: string; side?: string };
+          return [kind, key, side, at, [by]];
+        });
+        const sorted = (rows: readonly unknown[]) => rows.map((row) => JSON.stringify(row)).toSorted();
+        expect(sorted(told)).toEqual(sorted(logged));
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('tells the minutes of mending by what it was', () => {
+    const item = (defect: DefectKind, minutes: number | undefined): OpenItem => ({
+      id: defect,
+      at: '',
+      who: [],
+      defect,
+      photos: [],
+      closed: { at: '', who: [], minutes, photos: [] },
+    });
+    const items = [
+      item('dent', 10),
+      item('bubble', 25),
+      item('dent', undefined),
+      { ...item('dent', 5), closed: undefined },
+    ];
+    expect(reworkBy(items, ({ defect }) => defect ?? '')).toEqual([
+      { key: 'bubble', minutes: 25, count: 1 },
+      { key: 'dent', minutes: 10, count: 3 },
+    ]);
   });
 });

@@ -132,6 +132,10 @@ const sandedPayload = z.strictObject({
   ...run,
 });
 
+/** For whom somebody signs. */
+export const SIGN_AS = ['builder', 'lead'] as const;
+const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');
+
 const nothing = z.strictObject({});
 const base = {
   id: uuid('must be a UUID'),
@@ -191,6 +195,24 @@ const sentEntry = z.discriminatedUnion('kind', [
     payload: z.strictObject({ level: levelSchema, faces: someFaces, light: z.enum(LIGHTS_OF_CHECK).optional() }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
+  /** Somebody signed for a room on the screen: what they drew, in thousandths of its width and height. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('signed'),
+    payload: z.strictObject({
+      name: shortText(80),
+      as: z.enum(SIGN_AS),
+      strokes: z
+        .array(
+          z
+            .array(z.tuple([drawn, drawn]))
+            .min(2, 'needs at least two points')
+            .max(500, 'has too many points'),
+        )
+        .min(1, 'needs at least one stroke')
+        .max(60, 'are too many'),
+    }),
+  }),
   z.strictObject({
     ...inRoom,
     kind: z.literal('assigned'),

@@ -43,6 +43,10 @@ export interface Check extends Mark {
   readonly after: number;
 }
 
+/** What somebody drew to sign for a room. */
+export interface Signature extends Mark, SignedPayload {}
+type SignedPayload = Extract<Entry, { kind: 'signed' }>['payload'];
+
 /** What a thumb found: on the coats of a class, or on those of the room. */
 export interface Touched extends Mark {
   readonly class: CoatedClass | undefined;
@@ -73,6 +77,8 @@ export interface RoomState {
   /** What was sanded and what was signed off, in order of time; whether it still counts is told by `finished`. */
   readonly sandings: readonly Sanding[];
   readonly checks: readonly Check[];
+  /** Who signed for the room as it is. */
+  readonly signatures: readonly Signature[];
   readonly sealed: Mark | undefined;
   readonly handedOver: Mark | undefined;
   readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
@@ -91,6 +97,7 @@ export const NOTHING_YET: RoomState = {
   shown: [],
   sandings: [],
   checks: [],
+  signatures: [],
   sealed: undefined,
   handedOver: undefined,
   held: undefined,
@@ -167,6 +174,7 @@ function applied(state: RoomState, entry: Entry): RoomState {
       return {
         ...state,
         applied: [...state.applied, entry],
+        signatures: [],
         sealed: undefined,
         handedOver: undefined,
       };
@@ -188,6 +196,8 @@ function applied(state: RoomState, entry: Entry): RoomState {
           { ...mark, ...entry.payload, faces: entry.payload.faces, after: state.applied.length },
         ],
       };
+    case 'signed':
+      return { ...state, signatures: [...state.signatures, { ...mark, ...entry.payload }] };
     case 'handedOver':
       return { ...state, handedOver: mark };
     case 'assigned': {

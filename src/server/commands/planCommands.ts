@@ -2,9 +2,12 @@ import { granted, refused } from '../../contract/answer';
 import { dropCalendar, makeCalendar } from '../../db/calendars';
 import { saveCrew, savePainters } from '../../db/crews';
 import { findHouse } from '../../db/houses';
+import { hideHouse, showHouse } from '../../db/shownHouses';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
-export const planCommands: Handlers<'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar'> = {
+export const planCommands: Handlers<
+  'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar' | 'showHouse' | 'hideHouse'
+> = {
   saveCrew: async ({ version, crew }) => {
     const saved = await saveCrew(version, crew);
     return saved
@@ -18,6 +21,17 @@ export const planCommands: Handlers<'saveCrew' | 'setPainters' | 'makeCalendar' 
     await dropCalendar(person.id);
     return granted(null);
   },
+
+  showHouse: async ({ house, days }, person) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    const secret = await showHouse(house, person.id, days);
+    return secret
+      ? granted({ secret })
+      : refused('tooMany', 'There are twenty addresses of this house already: end one of them first.');
+  },
+
+  hideHouse: async ({ house, address }) =>
+    (await hideHouse(house, address)) ? granted(null) : refused('notFound', 'That address has ended already.'),
 
   setPainters: async ({ house, room, day }) => {
     const stored = await findHouse(house);

@@ -80,5 +80,6 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   pictured: 'Photos',
   shown: 'Photos to hand over',
   mixed: 'Mixed',
+  signed: 'Signed',
   void: 'Taken back',
 };

@@ -162,6 +162,11 @@ export function LogDialog({
           <p className="text-sm text-muted">
             It {next.coat.purpose}. {inUnit(next.coat.tool, unit)}, {next.coat.consistency} mud.
           </p>
+          {row.over && (
+            <p className="text-sm font-semibold text-warning">
+              This room is handed over. What is logged now opens it again: it is sanded, checked and signed once more.
+            </p>
+          )}
           {cell.now === 'wet' && (
             <p className="text-sm font-semibold text-warning">
               The coat below is still wet. Log this only if it is really on.

@@ -27,6 +27,8 @@ export interface BoardRow {
   readonly progress: number;
   readonly tooLarge: boolean;
   readonly held: string | undefined;
+  /** Whether it is handed over: what is logged then opens it again. */
+  readonly over: boolean;
   /** Its faces that are coated. */
   readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
@@ -72,6 +74,7 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
       progress,
       tooLarge,
       held: heldAt(state, instant)?.why,
+      over: state.handedOver !== undefined,
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,

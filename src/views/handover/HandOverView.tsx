@@ -3,6 +3,8 @@ import type { Site } from '@/core/readiness/siteOf';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
+import { ReworkPanel } from './ReworkPanel';
+import { ShowLinks } from './ShowLinks';
 
 /** Every room on its way to the painters, with the page that is handed over. */
 export function HandOverView({
@@ -10,14 +12,19 @@ export function HandOverView({
   site,
   now,
   timeZone,
+  leads,
+  shown,
 }: {
   readonly houseId: string;
   readonly site: Site;
   readonly now: number;
   readonly timeZone: string;
+  readonly leads: boolean;
+  /** The addresses under which it is shown. */
+  readonly shown: readonly { readonly id: string; readonly words: string }[];
 }) {
   return (
-    <main className="flex-1 p-4 lg:px-5">
+    <main className="flex-1 space-y-4 p-4 lg:px-5">
       <section className="sheet overflow-x-auto p-4 sm:p-5">
         <h1>Hand-over</h1>
         <p className="mb-2 text-muted">
@@ -64,6 +71,8 @@ export function HandOverView({
           </tbody>
         </table>
       </section>
+      {leads && <ShowLinks house={houseId} shown={shown} />}
+      {leads && <ReworkPanel items={site.rooms.flatMap(({ state }) => state.items)} />}
     </main>
   );
 }

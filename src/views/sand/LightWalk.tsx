@@ -55,7 +55,7 @@ export function LightWalk({
         {rows.map(({ id, name, signed, why, open }) => (
           <li key={id} className="flex flex-wrap items-center gap-2 py-2">
             <span className="min-w-32 flex-1">
-              <b className="font-semibold first-letter:uppercase">{name}</b>
+              <b className="block font-semibold first-letter:uppercase">{name}</b>
               <span className="block text-sm text-muted">
                 {signed ? `✓ ${signed}` : (why ?? 'dry and sanded')}
                 {open.length > 0 ? ` ${open.length} open` : ''}

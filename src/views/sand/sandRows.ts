@@ -58,7 +58,11 @@ function stateWords({ now: own, sanded }: Sandable, now: number, timeZone: strin
     case 'coats':
       return { mark: 'quiet', title: 'Coats to run' };
     case 'wet':
-      return { mark: 'wet', title: 'Wet', detail: `until ${untilWords(own.until, now, timeZone)}` };
+      return {
+        mark: 'wet',
+        title: 'Wet',
+        detail: `until ${untilWords(own.until, now, timeZone)}${part ? `, ${part}` : ''}`,
+      };
     case 'beside':
       return {
         mark: 'wet',

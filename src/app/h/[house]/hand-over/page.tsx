@@ -1,11 +1,27 @@
 import type { Metadata } from 'next';
-import { visitHouse } from '@/server/visit';
+import { mayAct } from '@/server/mayAct';
+import { shownIn, visitHouse } from '@/server/visit';
+import { instantWords } from '@/ui/when';
 import { HandOverView } from '@/views/handover/HandOverView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
 
 export default async function HandOverPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { site, now, timeZone } = await visitHouse(house);
-  return <HandOverView houseId={house} site={site} now={now} timeZone={timeZone} />;
+  const visit = await visitHouse(house);
+  const { site, now, timeZone, person } = visit;
+  const shown = await shownIn(visit);
+  return (
+    <HandOverView
+      houseId={house}
+      site={site}
+      now={now}
+      timeZone={timeZone}
+      leads={mayAct(person, 'lead')}
+      shown={shown.map(({ id, madeAt, endsAt }) => ({
+        id,
+        words: `Made ${instantWords(madeAt, timeZone)}, ends ${instantWords(endsAt, timeZone)}`,
+      }))}
+    />
+  );
 }

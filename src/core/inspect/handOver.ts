@@ -1,0 +1,148 @@
+import type { Air } from '../air/air';
+import { firstAfter } from '../air/airClock';
+import { type CoatEntry, whoDid } from '../log/entry';
+import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
+import { COATED_CLASSES, type CoatedClass, type CoatKey, type Side } from '../method/coat';
+import type { RoomSite } from '../readiness/siteOf';
+import type { Level } from '../room/level';
+import { lengthCovered } from '../standing/coveredBy';
+
+/** A coat as it was really put on. */
+export interface RanCoat extends Mark {
+  readonly class: CoatedClass;
+  readonly key: CoatKey;
+  readonly side: Side | undefined;
+  /** mm of joint, fasteners by count, mm² of surface; undefined where nobody found out. */
+  readonly amount: number | undefined;
+  /** Whether the room's method asks for it now; what it does not ask for stays what was done. */
+  readonly isAsked: boolean;
+  readonly mud: CoatEntry['payload']['mud'];
+  readonly product: string | undefined;
+  readonly batch: string | undefined;
+  readonly tool: string | undefined;
+  /** The mean of its first day, °C and %; undefined where it was never measured. */
+  readonly air: Air | undefined;
+}
+
+/** What a room is handed over with: all of it from the log, nothing from a choice that can be made anew. */
+export interface HandOver {
+  readonly id: string;
+  readonly name: string;
+  readonly floor: string;
+  readonly agreed: Level;
+  readonly met: (Mark & { readonly level: Level }) | undefined;
+  readonly faces: readonly (Partial<Mark> & {
+    readonly face: string;
+    readonly place: string;
+    readonly level: Level | undefined;
+    readonly light: string | undefined;
+  })[];
+  readonly coats: readonly RanCoat[];
+  readonly sandings: RoomState['sandings'];
+  readonly sealed: Mark | undefined;
+  readonly items: readonly OpenItem[];
+  readonly photos: readonly string[];
+  readonly signatures: readonly Signature[];
+  readonly handedOver: Mark | undefined;
+  /** What the painters are to know: it is not sealed, and paper and mud take paint differently. */
+  readonly sealFirst: boolean;
+}
+
+/** A coat is dry within this, as a rule: the air of that time is what it dried in. */
+const FIRST_DAY_MS = 24 * 3_600_000;
+
+/** The facts of a room's hand-over. */
+export function handOverOf(site: RoomSite): HandOver {
+  const { room, level, state, done, applied, faces, pieces } = site;
+  const more = new Set(applied.more);
+  const withPieces = new Set(pieces.map(({ face }) => face));
+  return {
+    id: room.id,
+    name: room.name,
+    floor: room.floor,
+    agreed: level,
+    met: done.checked,
+    faces: faces
+      .filter(({ id }) => withPieces.has(id))
+      .map(({ id, place }) => {
+        const check = done.checkedFaces.get(id);
+        return { face: id, place, level: check?.level, at: check?.at, who: check?.who, light: check?.light };
+      }),
+    coats: state.applied
+      .map((entry): RanCoat => {
+        const { class: kind, key, side, mud, product, batch, tool, on } = entry.payload;
+        return {
+          class: kind,
+          key,
+          side,
+          amount: on && (kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on)),
+          isAsked: !more.has(entry),
+          mud,
+          product,
+          batch,
+          tool,
+          at: entry.at,
+          who: whoDid(entry),
+          air: meanAir(site, Date.parse(entry.at)),
+        };
+      })
+      .sort(
+        (a, b) =>
+          COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class) || Date.parse(a.at) - Date.parse(b.at),
+      ),
+    sandings: state.sandings,
+    sealed: state.sealed,
+    items: state.items,
+    photos: state.shown,
+    signatures: state.signatures,
+    handedOver: state.handedOver,
+    sealFirst: state.sealed === undefined && level >= 3,
+  };
+}
+
+const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
+
+/** The air of the day after an instant, by how long each step of it lasted. */
+export function meanAir({ air: { steps } }: RoomSite, from: number): Air | undefined {
+  const until = from + FIRST_DAY_MS;
+  let [warmth, damp, time] = [0, 0, 0];
+  for (let index = Math.max(0, firstAfter(steps, from) - 1); index < steps.length; index += 1) {
+    const step = steps[index];
+    if (!step || step.from >= until) break;
+    if (step.source.kind === 'assumed') continue;
+    const lasted = Math.min(until, steps[index + 1]?.from ?? until) - Math.max(from, step.from);
+    warmth += step.air.temperature * lasted;
+    damp += step.air.humidity * lasted;
+    time += lasted;
+  }
+  return time > 0 ? { temperature: warmth / time, humidity: damp / time } : undefined;
+}
+
+/** What it cost to mend, in minutes, by what it was and by whose account. */
+export interface Rework {
+  readonly key: string;
+  readonly minutes: number;
+  readonly count: number;
+}
+
+/** Minutes of mending by some key of each item, most first; items of which nobody said how long count, with none. */
+export function reworkBy(items: readonly OpenItem[], keyOf: (item: OpenItem) => string): readonly Rework[] {
+  const sums = new Map<string, { minutes: number; count: number }>();
+  for (const item of items) {
+    const sum = sums.get(keyOf(item)) ?? { minutes: 0, count: 0 };
+    sums.set(keyOf(item), { minutes: sum.minutes + (item.closed?.minutes ?? 0), count: sum.count + 1 });
+  }
+  return [...sums].map(([key, sum]) => ({ key, ...sum })).sort((a, b) => b.minutes - a.minutes || b.count - a.count);
+}
+
+/** The record of a house for those who keep it by themselves: names in the place of ids. */
+export const recordOf = (house: string, rooms: readonly RoomSite[], nameOf: (id: string) => string): object => ({
+  house,
+  rooms: rooms.map((room) =>
+    JSON.parse(
+      JSON.stringify(handOverOf(room), (key, value: unknown) =>
+        key === 'who' && Array.isArray(value) ? value.map((id) => nameOf(String(id))) : value,
+      ),
+    ),
+  ),
+});

@@ -1,0 +1,44 @@
+import { notFound } from 'next/navigation';
+import { cache } from 'react';
+import { recordOf } from '../core/inspect/handOver';
+import { inFirm } from '../db/firm';
+import { findPhoto } from '../db/photos';
+import { findShown } from '../db/shownHouses';
+import { type LoadedSite, loadSite } from './loadSite';
+import { openHouse } from './openHouse';
+import { photoAnswer } from './photos';
+import { refuse } from './refuse';
+
+/** The house that a secret address shows; an address that has ended, was taken back or is guessed is the not-found page. */
+export const shownHouse = cache(async (secret: string): Promise<LoadedSite> => {
+  const shown = await findShown(secret);
+  if (!shown) notFound();
+  return inFirm(shown.firm, () => loadSite(shown.house));
+});
+
+/** `GET /api/shown/SECRET/PHOTO`: a photo that a lead chose for the hand-over, and no other. */
+export async function shownPhoto(secret: string, photo: string): Promise<Response> {
+  const shown = await findShown(secret);
+  const id = photo.toLowerCase();
+  if (!shown) return refuse(404, 'There is no such photo.');
+  return inFirm(shown.firm, async () => {
+    const { site } = await loadSite(shown.house);
+    const isChosen = site.rooms.some(({ state }) => state.shown.includes(id));
+    const bytes = isChosen ? await findPhoto(shown.house, id) : undefined;
+    return bytes ? photoAnswer(bytes) : refuse(404, 'There is no such photo.');
+  });
+}
+
+/** `GET …/record`: the hand-over of a house as JSON, for those whose house it is. */
+export const houseRecord = (house: string): Promise<Response> =>
+  openHouse(house, async ({ id, head }) => {
+    const { site, people } = await loadSite(id);
+    const names = new Map(people.map((person) => [person.id, person.name]));
+    const record = recordOf(head.name, site.rooms, (who) => names.get(who) ?? 'somebody');
+    return Response.json(record, {
+      headers: {
+        'cache-control': 'no-store',
+        'content-disposition': `attachment; filename="hand-over.json"`,
+      },
+    });
+  });

@@ -1,0 +1,75 @@
+import type { Site } from '@/core/readiness/siteOf';
+import { areaWords, roughLength } from '@/ui/lengthWords';
+import { Sign } from '@/ui/Sign';
+import { CLASS_NAMES, isJoint } from '@/ui/state/words';
+import { instantWords } from '@/ui/when';
+
+/** The first sheet of a hand-over: the house, its rooms with their levels, and what the painters are to know. */
+export function HouseCover({
+  site,
+  now,
+  timeZone,
+}: {
+  readonly site: Site;
+  readonly now: number;
+  readonly timeZone: string;
+}) {
+  const { house, rooms, tally } = site;
+  const unsealed = rooms.filter(({ state, level }) => !state.sealed && level >= 3);
+  return (
+    <article className="sheet space-y-4 p-6 print:border-0 print:p-0" aria-label={`Cover of ${house.name}`}>
+      <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
+        <div>
+          <p className="text-muted">Hand-over</p>
+          <h1 className="text-3xl">{house.name}</h1>
+          <p className="text-muted">
+            {rooms.length} rooms, {areaWords(tally.boardArea, house.unit)} of board; as of {instantWords(now, timeZone)}
+          </p>
+        </div>
+        <Sign className="size-12" />
+      </header>
+      <p>
+        {Object.entries(tally.classes)
+          .filter(([kind, { length }]) => isJoint(kind as keyof typeof tally.classes) && length > 0)
+          .map(
+            ([kind, { length }]) =>
+              `${CLASS_NAMES[kind as keyof typeof tally.classes].toLowerCase()} ${roughLength(length, house.unit)}`,
+          )
+          .join(', ')}
+        .
+      </p>
+      <div className="overflow-x-auto">
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">Room</th>
+              <th scope="col">Level agreed</th>
+              <th scope="col">Level met</th>
+              <th scope="col">Open</th>
+              <th scope="col">Handed over</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rooms.map(({ room, level, state, done }) => (
+              <tr key={room.id}>
+                <th scope="row" className="font-semibold">
+                  {room.name}
+                </th>
+                <td>{level}</td>
+                <td>{done.checked?.level ?? 'not yet'}</td>
+                <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
+                <td>{state.handedOver ? instantWords(Date.parse(state.handedOver.at), timeZone) : 'not yet'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {unsealed.length > 0 && (
+        <p className="border-t border-base-300 pt-3 font-semibold">
+          Seal first in {unsealed.map(({ room }) => room.name).join(', ')}: paper and mud take paint differently. Roll
+          sealer over both, corner to corner, before paint or texture, or the joints will show in low light.
+        </p>
+      )}
+    </article>
+  );
+}

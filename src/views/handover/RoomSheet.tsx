@@ -1,0 +1,263 @@
+import type { Air } from '@/core/air/air';
+import type { HouseHead } from '@/core/house/schema';
+import { handOverOf, meanAir } from '@/core/inspect/handOver';
+import { type CoatEntry, whoDid } from '@/core/log/entry';
+import type { Person } from '@/core/log/person';
+import type { Mark, Signature } from '@/core/log/stateOf';
+import { COATED_CLASSES } from '@/core/method/coat';
+import type { RoomSite } from '@/core/readiness/siteOf';
+import { lengthCovered } from '@/core/standing/coveredBy';
+import { airWords } from '@/ui/airWords';
+import { itemWords } from '@/ui/defectWords';
+import { areaWords, roughLength } from '@/ui/lengthWords';
+import { namesIn } from '@/ui/names';
+import { faceWords } from '@/ui/room/faceWords';
+import { Sign } from '@/ui/Sign';
+import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
+import { instantWords } from '@/ui/when';
+
+/** What a room is handed over with, on one sheet: level, dates, who, air, faces, open items, photos, signatures. */
+export function RoomSheet({
+  house,
+  room,
+  people,
+  air,
+  photos,
+  now,
+  timeZone,
+}: {
+  readonly house: HouseHead;
+  readonly room: RoomSite;
+  readonly people: readonly Person[];
+  /** In the room now, where that is told. */
+  readonly air?: Air | undefined;
+  /** Under which address the photos that were chosen are; where it does not say they stand elsewhere. */
+  readonly photos?: string;
+  readonly now: number;
+  readonly timeZone: string;
+}) {
+  const { state, applied, done, level, tally } = room;
+  const open = state.items.filter(({ closed }) => !closed);
+  const namesOf = namesIn(people);
+  const mark = (done: Mark | undefined) =>
+    done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
+  const there = new Set(room.pieces.map(({ id }) => id));
+  const isThere = ({ payload: { on } }: CoatEntry) => !on || on.some(({ id }) => there.has(id));
+  const facts = handOverOf(room);
+  const mended = state.items.filter(({ closed }) => closed);
+  const ceilings = room.faces.filter(({ kind }) => kind === 'ceiling').length;
+  const whenAndWho = (entry: CoatEntry) => {
+    const { mud, product, batch } = entry.payload;
+    const dried = meanAir(room, Date.parse(entry.at));
+    return [
+      instantWords(Date.parse(entry.at), timeZone),
+      namesOf(whoDid(entry)),
+      ...(mud.kind === 'setting' ? [`setting ${mud.minutes}`] : []),
+      ...(product ? [product] : []),
+      ...(batch ? [`batch ${batch}`] : []),
+      ...(dried ? [`dried in ${airWords(dried, house.unit)}`] : []),
+    ].join(', ');
+  };
+  const words = roomWords(room.standing.now, now, timeZone);
+  return (
+    <article className="sheet space-y-5 p-6 print:border-0 print:p-0">
+      <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
+        <div>
+          <p className="text-muted">
+            {house.name}, {room.room.floor}
+          </p>
+          <h1 className="text-3xl">{room.room.name}</h1>
+        </div>
+        <Sign className="size-12" />
+      </header>
+      <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
+        <Fact term="Level of finish agreed">level {level}</Fact>
+        <Fact term="Level met">
+          {done.checked
+            ? `level ${done.checked.level}`
+            : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}
+        </Fact>
+        <Fact term="Sanded">{mark(done.sanded)}</Fact>
+        <Fact term="Checked in light">{mark(done.checked)}</Fact>
+        <Fact term="Handed over">{mark(state.handedOver)}</Fact>
+        {air !== undefined && <Fact term="Air when this page was made">{airWords(air, house.unit)}</Fact>}
+        <Fact term="Board">{areaWords(tally.boardArea, house.unit)}</Fact>
+        <Fact term="Page made">{instantWords(now, timeZone)}</Fact>
+      </dl>
+      <section>
+        <h2>Coats</h2>
+        <div className="overflow-x-auto">
+          <table className="table table-sm">
+            <thead>
+              <tr>
+                <th scope="col">Joint</th>
+                <th scope="col">Coat</th>
+                <th scope="col">Done</th>
+                <th scope="col">When and who</th>
+              </tr>
+            </thead>
+            <tbody>
+              {room.coats
+                .toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class))
+                .map((coat) => {
+                  const progress = applied.coats.get(coat.id);
+                  return (
+                    <tr key={coat.id}>
+                      <td>
+                        {CLASS_NAMES[coat.class]}
+                        {coat.key === 'tape' && isJoint(coat.class)
+                          ? `, ${roughLength(tally.classes[coat.class].length, house.unit)}`
+                          : ''}
+                      </td>
+                      <td>{coat.name}</td>
+                      <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
+                      <td>
+                        {progress?.applications
+                          .filter((entry) => !applied.more.includes(entry))
+                          .map(whenAndWho)
+                          .join('; ') ?? ''}
+                      </td>
+                    </tr>
+                  );
+                })}
+              {applied.more.map((entry) => (
+                <tr key={entry.id}>
+                  <td>
+                    {CLASS_NAMES[entry.payload.class]}
+                    {entry.payload.on && isJoint(entry.payload.class)
+                      ? `, ${roughLength(lengthCovered(entry.payload.on), house.unit)}`
+                      : ''}
+                  </td>
+                  <td>
+                    {PASS_NAMES[entry.payload.key]},{' '}
+                    {isThere(entry) ? 'more than is asked for now' : 'on what is no longer there'}
+                  </td>
+                  <td>{Math.round(entry.payload.part * 100)} %</td>
+                  <td>{whenAndWho(entry)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      <section>
+        <h2>Open items</h2>
+        {open.length === 0 && <p>None.</p>}
+        <ul className="list-disc pl-5">
+          {open.map((item) => (
+            <li key={item.id}>
+              {itemWords(item, room.room, house.unit)} ({namesOf(item.who)})
+            </li>
+          ))}
+        </ul>
+      </section>
+      {mended.length > 0 && (
+        <section>
+          <h2>Mended</h2>
+          <ul className="list-disc pl-5">
+            {mended.map((item) => (
+              <li key={item.id}>
+                {itemWords(item, room.room, house.unit)}: {item.closed ? mark(item.closed) : ''}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section>
+        <h2>Faces</h2>
+        <div className="overflow-x-auto">
+          <table className="table table-sm">
+            <thead>
+              <tr>
+                <th scope="col">Face</th>
+                <th scope="col">Level met</th>
+                <th scope="col">In which light, when and who</th>
+              </tr>
+            </thead>
+            <tbody>
+              {facts.faces.map(({ face, place, level: met, light, at, who }) => (
+                <tr key={face}>
+                  <th scope="row" className="font-normal first-letter:uppercase">
+                    {faceWords(place, ceilings)}
+                  </th>
+                  <td>{met ?? 'not yet'}</td>
+                  <td>{at && who ? `${light ? `${light}, ` : ''}${mark({ at, who })}` : ''}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      </section>
+      {photos && facts.photos.length > 0 && (
+        <section>
+          <h2>Photos</h2>
+          <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+            {facts.photos.map((id) => (
+              <li key={id}>
+                {/* biome-ignore lint/performance/noImgElement: it is small already */}
+                <img
+                  src={`${photos}/${id}`}
+                  alt={`${room.room.name}, as it was`}
+                  className="h-40 w-full rounded-lg object-cover"
+                />
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {facts.signatures.map((signature) => (
+        <Signed
+          key={`${signature.at} ${signature.name}`}
+          signature={signature}
+          when={instantWords(Date.parse(signature.at), timeZone)}
+        />
+      ))}
+      <p className="border-t border-base-300 pt-3 font-semibold">
+        {facts.sealed
+          ? `Sealed corner to corner: ${mark(facts.sealed)}.`
+          : 'Seal first: paper and mud take paint differently. Roll sealer over both, corner to corner, before paint or texture, or the joints will show in low light.'}
+      </p>
+      <div className={`hidden grid-cols-2 gap-12 pt-10 ${facts.signatures.length > 0 ? '' : 'print:grid'}`}>
+        <p className="border-t border-base-content pt-1">Crew lead</p>
+        <p className="border-t border-base-content pt-1">For the builder</p>
+      </div>
+    </article>
+  );
+}
+
+/** What somebody drew, with their name. */
+function Signed({ signature: { name, as, strokes }, when }: { readonly signature: Signature; readonly when: string }) {
+  return (
+    <figure className="w-64">
+      <svg
+        viewBox="0 0 1000 1000"
+        preserveAspectRatio="none"
+        className="h-24 w-64"
+        role="img"
+        aria-label={`Signature of ${name}`}
+      >
+        {strokes.map((stroke) => (
+          <polyline
+            key={stroke.join(' ')}
+            points={stroke.join(' ')}
+            className="fill-none stroke-base-content"
+            strokeWidth={2}
+            vectorEffect="non-scaling-stroke"
+          />
+        ))}
+      </svg>
+      <figcaption className="border-t border-base-content pt-1 text-sm">
+        {name}, {as === 'lead' ? 'crew lead' : 'for the builder'}, {when}
+      </figcaption>
+    </figure>
+  );
+}
+
+function Fact({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
+  return (
+    <div className="flex justify-between gap-4 border-b border-base-300 py-1">
+      <dt className="text-muted">{term}</dt>
+      <dd className="text-right font-semibold">{children}</dd>
+    </div>
+  );
+}
