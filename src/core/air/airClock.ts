@@ -20,6 +20,8 @@ export interface AirClock<Step extends AirFrom = AirFrom> {
   readonly lastRate: number;
   /** How much longer coats take than by the tables, as thumbs found it; 1 where it is not said. */
   readonly slowness?: number;
+  /** The same for coats of one mud, where thumbs told muds apart; by what the mud is called. */
+  readonly byMud?: ReadonlyMap<string, AirClock<Step>>;
 }
 
 const HOUR_MS = 3_600_000;

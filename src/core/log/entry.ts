@@ -249,7 +249,17 @@ const sentEntry = z.discriminatedUnion('kind', [
   z.strictObject({
     ...inRoom,
     kind: z.literal('touched'),
-    payload: z.strictObject({ class: z.enum(COATED_CLASSES).optional(), found: z.enum(FOUND) }),
+    payload: z.strictObject({
+      class: z.enum(COATED_CLASSES).optional(),
+      /** On which joints. */
+      pieces: z
+        .array(z.string().min(1, 'must be a piece').max(160))
+        .min(1, 'need at least one')
+        .max(50, 'are too many')
+        .refine(noTwice, 'name a piece twice')
+        .optional(),
+      found: z.enum(FOUND),
+    }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('item'), payload: itemPayload }),
   z.strictObject({

@@ -50,6 +50,7 @@ type SignedPayload = Extract<Entry, { kind: 'signed' }>['payload'];
 /** What a thumb found: on the coats of a class, or on those of the room. */
 export interface Touched extends Mark {
   readonly class: CoatedClass | undefined;
+  readonly pieces?: readonly string[] | undefined;
   readonly found: Found;
 }
 
@@ -215,7 +216,10 @@ function applied(state: RoomState, entry: Entry): RoomState {
     case 'touched':
       return {
         ...state,
-        touched: [...state.touched, { ...mark, class: entry.payload.class, found: entry.payload.found }],
+        touched: [
+          ...state.touched,
+          { ...mark, class: entry.payload.class, pieces: entry.payload.pieces, found: entry.payload.found },
+        ],
       };
     case 'item': {
       const { photos = [], ...said } = entry.payload;

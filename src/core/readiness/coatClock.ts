@@ -20,7 +20,8 @@ export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Me
 }
 
 /** When the coat that an entry put on is set, may be coated again, sanded, and is dry, in the air of its room. */
-export function coatClock(entry: CoatEntry, coat: Coat, method: Method, clock: AirClock): Milestones {
+export function coatClock(entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Milestones {
+  const clock = air.byMud?.get(coat.mud) ?? air;
   const inThisAir = known.get(clock) ?? new WeakMap<CoatEntry, Known>();
   known.set(clock, inThisAir);
   const on = applicationOf(entry, coat, method);

@@ -76,6 +76,49 @@ describe('a thumb on a coat', () => {
     expect(readyAt([...setting, touch('grey', 5)])).toBe(readyAt(setting));
   });
 
+  it('on one mud corrects that mud; another one goes by all of them', () => {
+    const flat = touch('grey', hoursByTables * 1.3, 'flat');
+    const { felt, standing } = siteWith([...ON, flat]);
+    const mudOf = (kind: string) => siteWith(ON).coats.find((own) => own.class === kind && own.key === 'tape')?.mud;
+    const readyOf = (of: typeof standing, kind: string) =>
+      of.classes.find((own) => own.class === kind)?.coats[0]?.readyAt ?? 0;
+    expect([...felt.byMud.keys()]).toEqual([mudOf('flat')]);
+    expect(readyOf(standing, 'flat')).toBeGreaterThan(byTables);
+    // A second thumb, on another mud, found that one dry early: each goes its own way.
+    const other = KINDS.find((kind) => mudOf(kind) && mudOf(kind) !== mudOf('flat'));
+    if (!other) throw new Error('a tape round has several muds');
+    const white = logEntry({
+      kind: 'touched',
+      at: TAPED + hoursByTables * 0.6 * HOUR,
+      payload: { found: 'white', class: other },
+    });
+    const both = siteWith([...ON, flat, white]);
+    expect(both.felt.byMud.get(mudOf('flat') ?? 'taping')?.factor).toBeCloseTo(felt.slowness.factor, 9);
+    expect(both.felt.byMud.get(mudOf(other) ?? 'taping')?.factor).toBeLessThan(1);
+  });
+
+  it('on some joints speaks of what is on them', () => {
+    const [piece] = TAKEN.pieces.filter((own) => own.class === 'flat');
+    const half = logEntry({
+      kind: 'coat',
+      at: TAPED,
+      payload: {
+        class: 'flat',
+        key: 'tape',
+        part: 1,
+        mud: { kind: 'drying' },
+        on: [{ id: piece?.id ?? '', amount: 1, of: 1 }],
+      },
+    });
+    const on = (pieces: string[]) =>
+      siteWith([
+        half,
+        logEntry({ kind: 'touched', at: TAPED + 5 * HOUR, payload: { found: 'grey', class: 'flat', pieces } }),
+      ]).felt.touches.length;
+    expect(on([piece?.id ?? ''])).toBe(1);
+    expect(on(['another'])).toBe(0);
+  });
+
   it('is the same in whatever order it came', () => {
     const some = [
       touch('grey', hoursByTables),

@@ -28,19 +28,29 @@ export interface FeltAir {
   readonly plain: RoomAirClock;
   readonly touches: readonly RoomTouch[];
   readonly slowness: Slowness;
+  /** The same for muds that were touched by themselves. */
+  readonly byMud: ReadonlyMap<MudProduct, Slowness>;
 }
 
 const UNTOUCHED = slownessFrom([]);
 
 /**
- * The clock of a room, corrected by what thumbs found there: all of its coats take so much longer, what is on and what is to come.
+ * The clock of a room, corrected by what thumbs found there: all of its coats take so much longer, what is on and what is to come;
+ * those of a mud that was touched by itself as much as that one does.
  * Setting mud is coated again by its label, whatever is found.
  */
 export const feltAir = memoizeLast(
   (plain: RoomAirClock, state: RoomState, coats: readonly RoomCoat[], method: Method): FeltAir => {
     const touches = state.touched.flatMap((touched) => touchOf(touched, plain, state, coats, method) ?? []);
-    const slowness = touches.length > 0 ? slownessFrom(touches) : UNTOUCHED;
-    return { clock: touches.length > 0 ? slowed(plain, slowness.factor) : plain, plain, touches, slowness };
+    if (touches.length === 0) return { clock: plain, plain, touches, slowness: UNTOUCHED, byMud: new Map() };
+    const slowness = slownessFrom(touches);
+    const muds = new Set(touches.flatMap(({ mud }) => mud ?? []));
+    // A thumb on several muds at once speaks for each of them.
+    const byMud = new Map(
+      [...muds].map((mud) => [mud, slownessFrom(touches.filter((own) => (own.mud ?? mud) === mud))] as const),
+    );
+    const clocks = new Map([...byMud].map(([mud, { factor }]) => [mud, slowed(plain, factor)] as const));
+    return { clock: { ...slowed(plain, slowness.factor), byMud: clocks }, plain, touches, slowness, byMud };
   },
 );
 
@@ -54,8 +64,9 @@ function touchOf(
   const at = Date.parse(touched.at);
   const last = new Map<string, CoatEntry>();
   for (const entry of applied) {
-    const { class: kind, side, mud } = entry.payload;
+    const { class: kind, side, mud, on } = entry.payload;
     if (Date.parse(entry.at) >= at || (touched.class !== undefined && touched.class !== kind)) continue;
+    if (touched.pieces && on && !on.some(({ id }) => touched.pieces?.includes(id))) continue;
     if (mud.kind === 'drying') last.set(`${kind} ${side}`, entry);
     else last.delete(`${kind} ${side}`);
   }

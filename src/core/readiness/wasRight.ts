@@ -27,9 +27,10 @@ const isRight = (dried: number, found: Found): boolean => dried >= 1 === (found 
 
 /** Whether the clocks were right: what they said would be found beside what was, by room and by mud. */
 export function wasRight({ rooms }: Pick<Site, 'rooms'>): readonly RoomRight[] {
-  return rooms.flatMap(({ room, felt: { touches, slowness } }): readonly RoomRight[] =>
+  return rooms.flatMap(({ room, felt: { touches, slowness: whole, byMud } }): readonly RoomRight[] =>
     [...new Set(touches.map(({ mud }) => mud))].map((mud) => {
       const own = touches.filter((touch) => touch.mud === mud);
+      const slowness = (mud && byMud.get(mud)) ?? whole;
       const count = (is: (touch: (typeof own)[number]) => boolean) => own.filter(is).length;
       return {
         room: { id: room.id, name: room.name },

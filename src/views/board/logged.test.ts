@@ -19,6 +19,7 @@ const row: BoardRow = {
   progress: 0,
   tooLarge: false,
   held: undefined,
+  over: false,
   faces: [
     { id: 'w0', words: 'wall 1', ceiling: false },
     { id: 'w5', words: 'wall 2', ceiling: false },

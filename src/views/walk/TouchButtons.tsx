@@ -12,16 +12,25 @@ const MARKS: Readonly<Record<Found, string>> = { grey: '●', patchy: '◐', whi
 export function TouchButtons({
   room,
   kind,
+  pieces,
   label,
   now,
+  after,
 }: {
   readonly room: string;
   readonly kind?: CoatedClass;
+  readonly pieces?: readonly string[];
   /** What is touched. */
   readonly label: string;
   readonly now: number;
+  /** What is done when it is said. */
+  readonly after?: () => void;
 }) {
   const log = useLog(now);
+  const say = async (found: Found) => {
+    const where = { ...(kind ? { class: kind } : {}), ...(pieces ? { pieces: [...pieces] } : {}) };
+    if (await log.write([{ kind: 'touched', room, payload: { found, ...where } }])) after?.();
+  };
   return (
     <fieldset>
       <legend className="sr-only">{label}</legend>
@@ -33,9 +42,7 @@ export function TouchButtons({
             className="btn h-auto min-h-12 flex-col gap-0 py-2 text-base"
             disabled={log.busy}
             aria-label={`${label}: ${FOUND_WORDS[found]}`}
-            onClick={() =>
-              void log.write([{ kind: 'touched', room, payload: { found, ...(kind ? { class: kind } : {}) } }])
-            }
+            onClick={() => void say(found)}
           >
             <span aria-hidden="true">{MARKS[found]}</span>
             {FOUND_WORDS[found]}

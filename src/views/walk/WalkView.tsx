@@ -12,6 +12,7 @@ import { timeOf, untilWords } from '@/ui/when';
 import { FOUND_WORDS } from './foundWords';
 import { HoldRoom } from './HoldRoom';
 import { TouchButtons } from './TouchButtons';
+import { TouchPlace } from './TouchPlace';
 import type { WalkClass, WalkRow } from './walkRows';
 
 /** The morning walk: room after room what the clocks say, and what a thumb finds; each thumb corrects the clock of its room. */
@@ -64,6 +65,7 @@ export function WalkView({
                 ))}
               </ul>
               {works && <TouchButtons room={row.id} label={`All of ${row.name}`} now={now} />}
+              {works && <TouchPlace room={row} now={now} />}
               {works && row.classes.length > 1 && (
                 <details>
                   <summary className="cursor-pointer">One class only</summary>
