@@ -85,16 +85,21 @@ describe('a thumb on a coat', () => {
     expect([...felt.byMud.keys()]).toEqual([mudOf('flat')]);
     expect(readyOf(standing, 'flat')).toBeGreaterThan(byTables);
     // A second thumb, on another mud, found that one dry early: each goes its own way.
-    const other = KINDS.find((kind) => mudOf(kind) && mudOf(kind) !== mudOf('flat'));
-    if (!other) throw new Error('a tape round has several muds');
+    const filled = logEntry({
+      kind: 'coat',
+      at: TAPED,
+      payload: { class: 'fasteners', key: 'fill', part: 1, mud: { kind: 'drying' } },
+    });
     const white = logEntry({
       kind: 'touched',
-      at: TAPED + hoursByTables * 0.6 * HOUR,
-      payload: { found: 'white', class: other },
+      at: TAPED + 2 * HOUR,
+      payload: { found: 'white', class: 'fasteners' },
     });
-    const both = siteWith([...ON, flat, white]);
-    expect(both.felt.byMud.get(mudOf('flat') ?? 'taping')?.factor).toBeCloseTo(felt.slowness.factor, 9);
-    expect(both.felt.byMud.get(mudOf(other) ?? 'taping')?.factor).toBeLessThan(1);
+    const both = siteWith([...ON, filled, flat, white]);
+    expect([...both.felt.byMud.keys()].length).toBe(2);
+    for (const [mud, { factor }] of both.felt.byMud)
+      if (mud === mudOf('flat')) expect(factor).toBeCloseTo(felt.slowness.factor, 9);
+      else expect(factor).toBeLessThan(1);
   });
 
   it('on some joints speaks of what is on them', () => {
