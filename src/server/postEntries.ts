@@ -58,17 +58,28 @@ export async function postEntries(request: Request): Promise<Response> {
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
   return inFirm(person.firm, async () => {
-    const unsigned = await unsignable(house, entries);
+    const unsigned = await toldFirst(house, entries);
     return unsigned ?? answerTo(await appendEntries(house, person, entries, piecesOf));
   });
 }
 
-/** A level is signed off for what is on, dry, sanded and mended only; sent again it is what it was. */
-async function unsignable(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
+/**
+ * A level is signed off for what is on, dry, sanded and mended only, and what somebody mended is mended once; sent again it is
+ * what it was.
+ */
+async function toldFirst(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
   const checks = entries.flatMap((entry) => (entry.kind === 'checked' ? [entry] : []));
-  if (checks.length === 0 || !(await findHouse(house))) return undefined;
-  const { site, log } = await loadSite(house);
+  const mends = entries.flatMap((entry) => (entry.kind === 'itemClosed' ? [entry] : []));
+  if (checks.length + mends.length === 0 || !(await findHouse(house))) return undefined;
+  const { site, log, people } = await loadSite(house);
   const known = new Set(log.entries().map(({ id }) => id));
+  for (const { id, room, payload } of mends) {
+    const { state } = site.rooms.find((candidate) => candidate.room.id === room) ?? {};
+    const closed = state?.items.find((item) => item.id === payload.item)?.closed;
+    if (!closed || known.has(id)) continue;
+    const names = people.filter((person) => closed.who.includes(person.id)).map(({ name }) => name);
+    return refuse(409, `${names.join(' and ') || 'Somebody'} has mended it already.`);
+  }
   for (const { id, room, payload, at } of checks) {
     const own = site.rooms.find((candidate) => candidate.room.id === room);
     if (!own || known.has(id)) continue;

@@ -11,6 +11,7 @@ import type { Coat } from '../method/coat';
 import type { DefectKind } from '../method/defects';
 import { siteOf } from '../readiness/siteOf';
 import { LEVELS } from '../room/level';
+import { causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandable } from './sandable';
 import { whyNotSigned } from './signOff';
@@ -170,5 +171,36 @@ describe('what a room is handed over with', () => {
       { key: 'bubble', minutes: 25, count: 1 },
       { key: 'dent', minutes: 10, count: 3 },
     ]);
+  });
+});
+
+describe('what something that is wrong comes from', () => {
+  const flat = off.pieces.find((piece) => piece.class === 'flat')?.id ?? '';
+  const INES = '00000000-0000-4000-8000-00000000000c';
+  const on = (key: 'tape' | 'fill', hour: number, by?: string) =>
+    logEntry({
+      kind: 'coat',
+      at: hour * HOUR,
+      ...(by ? { by } : {}),
+      payload: { class: 'flat', key, part: 1, mud: { kind: 'drying' }, on: [{ id: flat, amount: 1, of: 1 }] },
+    });
+  const seen = (defect: DefectKind, hour: number) => ({ defect, piece: flat, at: new Date(hour * HOUR).toISOString() });
+
+  it('is the tape coat for a bubble, and that it was coated too soon where it was', () => {
+    const soon = siteAt([on('tape', 0), on('fill', 5, INES)], LATE);
+    const cause = causeOf(seen('bubble', 50), soon);
+    expect(cause.coat?.payload.key).toBe('tape');
+    expect(cause.who).not.toEqual([INES]);
+    expect(cause.coatedAfter?.waited).toBe(5 * HOUR);
+    expect(cause.coatedAfter?.asked).toBeGreaterThan(10 * HOUR);
+    expect(causeOf(seen('bubble', 90), siteAt([on('tape', 0), on('fill', 60)], LATE)).coatedAfter).toBeUndefined();
+  });
+
+  it('is the coat that was on last when it was seen, and nobody’s coat for a dent', () => {
+    const site = siteAt([on('tape', 0), on('fill', 40, INES)], LATE);
+    expect(causeOf(seen('ridge', 50), site)).toMatchObject({ account: 'crew', who: [INES] });
+    expect(causeOf(seen('ridge', 20), site).coat?.payload.key).toBe('tape');
+    expect(causeOf(seen('dent', 50), site)).toMatchObject({ account: 'others', coat: undefined });
+    expect(causeOf({ ...seen('ridge', 50), piece: undefined }, site).coat).toBeUndefined();
   });
 });

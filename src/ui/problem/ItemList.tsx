@@ -16,6 +16,7 @@ export function ItemList({
   unit,
   now,
   works,
+  causeWords,
   namesOf,
 }: {
   /** Its id. */
@@ -28,6 +29,8 @@ export function ItemList({
   readonly now: number;
   /** Whether whoever looks may say that something is mended. */
   readonly works: boolean;
+  /** What it comes from, as far as the record says; for those who are told. */
+  readonly causeWords?: (item: OpenItem) => string | undefined;
   /** Who said it, in words; nobody where that is not told. */
   readonly namesOf?: (who: readonly string[]) => string;
 }) {
@@ -44,6 +47,7 @@ export function ItemList({
                   <b className="font-semibold first-letter:uppercase">{words}</b>
                   {namesOf && <span className="text-sm text-muted"> {namesOf(item.who)}</span>}
                 </p>
+                {causeWords?.(item) && <p className="text-sm">{causeWords(item)}</p>}
                 {item.defect && (
                   <p className="text-sm text-muted first-letter:uppercase">
                     <a href={`/h/${house}/guide#defect-${item.defect}`} className="link flex min-h-12 items-center">

@@ -13,6 +13,7 @@ export function HandOverView({
   now,
   timeZone,
   leads,
+  people,
   shown,
 }: {
   readonly houseId: string;
@@ -20,6 +21,7 @@ export function HandOverView({
   readonly now: number;
   readonly timeZone: string;
   readonly leads: boolean;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
   /** The addresses under which it is shown. */
   readonly shown: readonly { readonly id: string; readonly words: string }[];
 }) {
@@ -72,7 +74,12 @@ export function HandOverView({
         </table>
       </section>
       {leads && <ShowLinks house={houseId} shown={shown} />}
-      {leads && <ReworkPanel items={site.rooms.flatMap(({ state }) => state.items)} />}
+      {leads && (
+        <ReworkPanel
+          rooms={site.rooms}
+          nameOf={(id) => people.find((person) => person.id === id)?.name ?? 'somebody'}
+        />
+      )}
     </main>
   );
 }

@@ -1,14 +1,36 @@
+import { causeOf } from '@/core/inspect/causeOf';
 import { type Rework, reworkBy } from '@/core/inspect/handOver';
 import type { OpenItem } from '@/core/log/stateOf';
 import { DEFECTS } from '@/core/method/defects';
+import type { RoomSite } from '@/core/readiness/siteOf';
 import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/ui/defectWords';
 import { plural } from '@/ui/plural';
+import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 
 /** What mending cost: minutes by what it was and by whose account, and what would have spared the most of them. */
-export function ReworkPanel({ items }: { readonly items: readonly OpenItem[] }) {
+export function ReworkPanel({
+  rooms,
+  nameOf,
+}: {
+  readonly rooms: readonly RoomSite[];
+  /** Of a person. */
+  readonly nameOf: (id: string) => string;
+}) {
+  const items = rooms.flatMap(({ state }) => state.items);
   if (items.length === 0) return null;
   const byKind = reworkBy(items, ({ defect }) => (defect ? DEFECT_WORDS[defect].name : 'In words only'));
   const byAccount = reworkBy(items, ({ defect }) => (defect ? ACCOUNT_WORDS[DEFECTS[defect].account] : 'not said'));
+  const causes = new Map(rooms.flatMap((room) => room.state.items.map((item) => [item, causeOf(item, room)] as const)));
+  const coatOf = (item: OpenItem) => causes.get(item)?.coat;
+  const byCoat = reworkBy(
+    items.filter((item) => coatOf(item)),
+    (item) =>
+      `${PASS_NAMES[coatOf(item)?.payload.key ?? 'tape']} of ${CLASS_NAMES[coatOf(item)?.payload.class ?? 'flat'].toLowerCase()}`,
+  );
+  const byPerson = reworkBy(
+    items.filter((item) => coatOf(item)),
+    (item) => causes.get(item)?.who.map(nameOf).join(' and ') ?? '',
+  );
   const worst = items
     .filter(({ defect }) => defect !== undefined)
     .toSorted((a, b) => (b.closed?.minutes ?? 0) - (a.closed?.minutes ?? 0))[0]?.defect;
@@ -18,6 +40,8 @@ export function ReworkPanel({ items }: { readonly items: readonly OpenItem[] }) 
       <div className="grid gap-6 sm:grid-cols-2">
         <Bars title="By what it was" rows={byKind} />
         <Bars title="By whose account" rows={byAccount} />
+        {byCoat.length > 0 && <Bars title="By the coat it lay in" rows={byCoat} />}
+        {byPerson.length > 0 && <Bars title="By whose coat, told to leads only" rows={byPerson} />}
       </div>
       {worst && (
         <p className="text-sm text-muted">

@@ -1,4 +1,6 @@
+import { causeOf } from '@/core/inspect/causeOf';
 import type { Person } from '@/core/log/person';
+import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { namesIn } from '@/ui/names';
@@ -8,6 +10,7 @@ import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
+import { causeWords } from './causeWords';
 import { LightWalk } from './LightWalk';
 import { NoteAnywhere } from './NoteAnywhere';
 import { SandPanel } from './SandPanel';
@@ -137,6 +140,9 @@ function RoomCard({
         now={now}
         works={works}
         namesOf={namesOf}
+        {...(role === 'lead'
+          ? { causeWords: (item: OpenItem) => causeWords(causeOf(item, room), namesOf, timeZone) }
+          : {})}
       />
       {works && (
         <div className="flex flex-wrap items-start gap-3">

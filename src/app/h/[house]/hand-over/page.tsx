@@ -9,7 +9,7 @@ export const metadata: Metadata = { title: 'Hand-over' };
 export default async function HandOverPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { site, now, timeZone, person } = visit;
+  const { site, now, timeZone, person, people } = visit;
   const shown = await shownIn(visit);
   return (
     <HandOverView
@@ -18,6 +18,7 @@ export default async function HandOverPage({ params }: { readonly params: Promis
       now={now}
       timeZone={timeZone}
       leads={mayAct(person, 'lead')}
+      people={people}
       shown={shown.map(({ id, madeAt, endsAt }) => ({
         id,
         words: `Made ${instantWords(madeAt, timeZone)}, ends ${instantWords(endsAt, timeZone)}`,
