@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { houseOf } from '../../tests/houses/readRooms';
-import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
+import { cutReport, dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
 import { oneLine } from './oneLine';
 import { tableText } from './tableText';
 
@@ -155,5 +155,24 @@ describe('a refusal', () => {
     expect([...text].length).toBeLessThanOrEqual(300);
     expect(text).not.toMatch(/[\p{Cc}]/u);
     expect(text.startsWith('rooms[0].name xxx')).toBe(true);
+  });
+});
+
+describe('oak cut', () => {
+  const house = houseOf(["A 12' x 10' x 8', door 32x80 wall 1 bead", "B 12' x 10' x 8', opening 32x80 wall 2 bead"]);
+
+  it('cuts every edge once, at the least length, and says which', () => {
+    const [square] = cutReport(house, { sticks: '96,120,144', kerf: '1/8' }).profiles;
+    // By hand: 80 and 32 in with a kerf between them lie in 120, twice; the two others of 80 in take 96 each.
+    expect([square?.profile, square?.cost, square?.bound]).toEqual(['square', 2 * 120 + 2 * 96, 2 * 120 + 2 * 96]);
+    const edges = square?.sticks.flatMap(({ cuts }) => cuts.map(({ edge }) => edge)) ?? [];
+    expect(edges.length).toBe(6);
+    expect(new Set(edges).size).toBe(6);
+    expect(edges.filter((edge) => edge.startsWith(`${house.rooms[0]?.id}/`)).length).toBe(3);
+  });
+
+  it('refuses sticks that are none', () => {
+    for (const options of [{ sticks: '96,,120' }, { sticks: '0' }, { sticks: 'long' }, { kerf: '-1' }, { kerf: '10' }])
+      expect(() => cutReport(house, options), JSON.stringify(options)).toThrow(/^--(sticks|kerf)/);
   });
 });

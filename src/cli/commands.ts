@@ -6,6 +6,7 @@ import type { House } from '../core/house/schema';
 import { JOINT_CLASSES } from '../core/joints/joint';
 import { type TakeOff, takeOff } from '../core/joints/takeOff';
 import { addTallies, type ClassTotal, type Tally } from '../core/joints/tally';
+import { cutBead, type RoomBead } from '../core/materials/cut/cutBead';
 import { loadList } from '../core/materials/loadList';
 import { parseLength } from '../core/measure/parseLength';
 import { areaFromMm2, celsiusFromFahrenheit, fromMm, gallonsFromLitres, type LengthUnit } from '../core/measure/unit';
@@ -118,7 +119,8 @@ export function materialsReport(house: House) {
   const volume = (litres: number) => Math.round((metric ? litres : gallonsFromLitres(litres)) * 100) / 100;
   /** The net amount under the name of its unit. */
   const net = (litres: number) => (metric ? { litres: volume(litres) } : { gallons: volume(litres) });
-  const sum = (key: 'net' | 'gross' | 'packs') => load.bead.reduce((all, bead) => all + bead[key], 0);
+  const bead = cutBead(beadOf(house, taken), house.unit);
+  const sticks = bead.flatMap(({ list }) => list.sticks);
   return {
     unit: house.unit,
     volumes: metric ? 'l' : 'gal',
@@ -137,19 +139,70 @@ export function materialsReport(house: House) {
     })),
     mesh: length(load.mesh),
     bead: {
-      net: fromMm(sum('net'), house.unit),
-      withWaste: fromMm(sum('gross'), house.unit),
-      packs: sum('packs'),
-      profiles: load.bead.map(({ profile, net: length, packs, pack, sticks }) => ({
+      net: fromMm(
+        load.bead.reduce((sum, own) => sum + own.net, 0),
+        house.unit,
+      ),
+      withWaste: fromMm(
+        sticks.reduce((sum, stick) => sum + stick.length, 0),
+        house.unit,
+      ),
+      packs: sticks.length,
+      profiles: bead.map(({ profile, pieces, list }) => ({
         profile,
-        length: fromMm(length, house.unit),
-        sticks: packs,
-        stick: fromMm(pack, house.unit),
-        cuts: sticks.map(({ cuts }) => cuts.map((cut) => fromMm(cut, house.unit))),
+        length: fromMm(
+          pieces.reduce((sum, piece) => sum + piece.length, 0),
+          house.unit,
+        ),
+        sticks: list.sticks.map((stick) => ({
+          length: fromMm(stick.length, house.unit),
+          cuts: stick.cuts.map((cut) => fromMm(cut.length, house.unit)),
+        })),
       })),
     },
     screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
     sealer: { ...net(load.sealer.net), withWaste: volume(load.sealer.gross), packs: load.sealer.packs },
+  };
+}
+
+/** The bead and trim of a house, with the rooms that it belongs to. */
+const beadOf = (house: House, taken: (room: Room) => TakeOff): readonly RoomBead[] =>
+  house.rooms.flatMap((room) => taken(room).tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
+
+/** More kinds of stick are not sold. */
+const MOST_STICKS = 12;
+
+/**
+ * `oak cut`: the sticks of each profile with what is cut from them, what they cost (their length), and the bound below which nothing can;
+ * lengths in the file's unit.
+ */
+export function cutReport(house: House, options: Readonly<{ sticks?: string; kerf?: string }>) {
+  const { unit } = house;
+  const lengthOf = (option: string, text: string, least: number): number => {
+    const length = parseLength(text, unit);
+    if (!length.ok) throw new Refusal(`--${option}: "${text}": ${length.reason}`);
+    if (length.mm < least || length.mm > 1e5) throw new Refusal(`--${option}: "${text}" is no length of a stick`);
+    return length.mm;
+  };
+  const sticks = options.sticks?.split(',').map((text) => lengthOf('sticks', text.trim(), 1));
+  if (sticks && sticks.length > MOST_STICKS) throw new Refusal(`--sticks: at most ${MOST_STICKS} lengths`);
+  const kerf = options.kerf === undefined ? undefined : lengthOf('kerf', options.kerf, 0);
+  if (kerf !== undefined && kerf > 100) throw new Refusal('--kerf: is wider than any saw');
+  const cuts = cutBead(beadOf(house, takeOffOnce(house)), unit, sticks ? [...new Set(sticks)] : undefined, kerf);
+  return {
+    unit,
+    profiles: cuts.map(({ profile, pieces, list }) => ({
+      profile,
+      sticks: list.sticks.map(({ length, cuts: own }) => ({
+        length: fromMm(length, unit),
+        cuts: own.map((cut) => ({
+          edge: `${pieces[cut.piece]?.room}/${pieces[cut.piece]?.edge}`,
+          length: fromMm(cut.length, unit),
+        })),
+      })),
+      cost: fromMm(list.cost, unit),
+      bound: fromMm(list.bound, unit),
+    })),
   };
 }
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
+import { cutReport, dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
 import { oneLine } from './oneLine';
 import { planReport } from './planReport';
 import { tableText } from './tableText';
@@ -9,6 +9,7 @@ const TEXT = { type: 'string' } as const;
 const FLAG = { type: 'boolean' } as const;
 const EVERYWHERE = { text: FLAG, help: FLAG } as const;
 const PLAN = { people: TEXT, from: TEXT, zone: TEXT } as const;
+const CUT = { sticks: TEXT, kerf: TEXT } as const;
 const DRY = { temp: TEXT, rh: TEXT, air: TEXT, thick: TEXT, mud: TEXT } as const;
 
 type Values = Readonly<Record<string, string | boolean | undefined>>;
@@ -39,6 +40,15 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
       options: {},
       word: 'a house file',
       run: (file) => materialsReport(houseFrom(contentOf(file), file)),
+    },
+  ],
+  [
+    'cut',
+    {
+      help: 'oak cut FILE [--sticks 96,120,144] [--kerf 1/8] [--text]\n  Bead and trim cut from sticks at the least length, which edge from which, beside the least that there can be.',
+      options: CUT,
+      word: 'a house file',
+      run: (file, values) => cutReport(houseFrom(contentOf(file), file), wordsOf(CUT, values)),
     },
   ],
   [

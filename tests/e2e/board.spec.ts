@@ -57,7 +57,7 @@ test('a coat is logged on the ceiling only, for a pair, with begun and ended', a
   await expect(flats).toHaveAccessibleName(/Tape coat wet/);
   await page.goto(`${house}/hand-over/rope-store`);
   await expect(page.getByRole('row', { name: /^Flats.*Tape coat 100 %/ })).toContainText(
-    /12:10, Tobin and Ines; .*Marit/,
+    /12:10, Tobin and Ines, dried in [^;]*; .*Marit/,
   );
 });
 

@@ -20,6 +20,8 @@ export interface ClassTotal {
 export interface BeadPiece {
   readonly profile: EdgeProfile;
   readonly length: number;
+  /** The joint that it covers, by id. */
+  readonly edge: string;
 }
 
 /** Everything counted in a room or a house; lengths in mm, areas in mm². */
@@ -76,7 +78,7 @@ export function tallyRoom(
     classes,
     tapedOnly,
     profiles,
-    beadPieces: finished.flatMap(({ profile, length }) => (profile ? [{ profile, length }] : [])),
+    beadPieces: finished.flatMap(({ id, profile, length }) => (profile ? [{ profile, length, edge: id }] : [])),
     threeWays: countThreeWays(finished),
     crossings: countCrossings(finished),
     fasteners: screws.spotted,

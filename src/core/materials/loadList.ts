@@ -8,7 +8,6 @@ import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
 import type { EdgeProfile } from '../room/kinds';
 import { litresPer, sectionFor } from '../section/sectionFor';
-import { type CutStick, cutSticks } from './cutSticks';
 import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
 
 /** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
@@ -26,10 +25,10 @@ export interface Order {
   readonly pack: number;
 }
 
-/** Bead or trim of one profile: what goes on, and the sticks that its pieces are cut from; mm. */
-export interface BeadOrder extends Order {
+/** Bead or trim of one profile: what goes on; mm. Which sticks it is cut from, see `cutBead`. */
+export interface BeadTotal {
   readonly profile: EdgeProfile;
-  readonly sticks: readonly CutStick[];
+  readonly net: number;
 }
 
 /** Small work of one kind in all rooms: mm, three-ways by count; mud in litres. */
@@ -43,13 +42,13 @@ export interface LoadList {
   readonly mudByCoat: Readonly<Record<CoatKey, number>>;
   /** The small work that is in the mud above. */
   readonly small: readonly SmallTotal[];
-  readonly bead: readonly BeadOrder[];
+  readonly bead: readonly BeadTotal[];
   readonly screws: Order;
   readonly sealer: Order;
 }
 
 /**
- * What a house takes. Packs are counted once for all rooms, never room by room; bead by the pieces that are cut.
+ * What a house takes. Packs are counted once for all rooms, never room by room.
  *
  * @param unit that of the house: packs are metric in a metric one
  * @example loadList([{ tally, coats, method }], 'in').tape.packs  // rolls
@@ -88,7 +87,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
     })),
     mudByCoat: byCoat,
     small: SMALL_WORK.map((kind) => smallTotal(kind, small)).filter(({ amount }) => amount > 0),
-    bead: beadOrders(rooms, packs.beadStick),
+    bead: beadTotals(rooms),
     screws: order(screws, WASTE.screws, packs.screwBox),
     sealer: order(sealer, WASTE.sealer, packs.sealerPail),
   };
@@ -103,16 +102,11 @@ function smallTotal(kind: SmallWorkKind, work: readonly SmallWork[]): SmallTotal
   };
 }
 
-/** Bead by profile: no stick of one can be cut into another. */
-function beadOrders(rooms: readonly Supplied[], stick: number): readonly BeadOrder[] {
-  const pieces = new Map<EdgeProfile, number[]>();
+function beadTotals(rooms: readonly Supplied[]): readonly BeadTotal[] {
+  const sums = new Map<EdgeProfile, number>();
   for (const { profile, length } of rooms.flatMap(({ tally }) => tally.beadPieces))
-    pieces.set(profile, [...(pieces.get(profile) ?? []), length]);
-  return [...pieces].map(([profile, lengths]) => {
-    const sticks = cutSticks(lengths, stick);
-    const net = lengths.reduce((sum, length) => sum + length, 0);
-    return { profile, sticks, net, gross: sticks.length * stick, packs: sticks.length, pack: stick };
-  });
+    sums.set(profile, (sums.get(profile) ?? 0) + length);
+  return [...sums].map(([profile, net]) => ({ profile, net }));
 }
 
 const meshOf = (coats: readonly RoomCoat[]): number =>

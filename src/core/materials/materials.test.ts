@@ -4,7 +4,7 @@ import { takeOff } from '../joints/takeOff';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { sectionFor } from '../section/sectionFor';
-import { cutSticks } from './cutSticks';
+import { cutBead } from './cut/cutBead';
 import { loadList, mudOf } from './loadList';
 
 const supplied = (line: string, level: 0 | 1 | 4 | 5) => {
@@ -60,37 +60,29 @@ describe('the load list', () => {
     expect(loadList([supplied(LINE, 1)], 'in').tape.packs).toBe(1);
   });
 
-  it('cuts bead piece by piece: six 32 × 80 in openings take twelve sticks of 10 ft', () => {
+  it('cuts bead piece by piece, and never one profile from a stick of another', () => {
     const doors = Array.from({ length: 6 }, (_, index) => `opening 32x80 wall 1 at ${10 + index * 40} bead`).join(', ');
-    const [square] = loadList([supplied(`A 24' x 10' x 8', ${doors}`, 4)], 'in').bead;
-    // By hand: 80 and 32 in lie in one stick of 120, the other 80 in another.
-    expect([square?.profile, square?.packs]).toEqual(['square', 12]);
-    expect((square?.net ?? 0) / 25.4).toBeCloseTo(6 * 192, 6);
-  });
-
-  it('never cuts one profile from a stick of another', () => {
-    const room = supplied("A 12' x 10' x 8'", 4);
-    const tally = {
-      ...room.tally,
-      beadPieces: [
-        { profile: 'bullnose', length: 100 * 25.4 },
-        { profile: 'square', length: 8 * 25.4 },
-      ] as const,
-    };
-    expect(loadList([{ ...room, tally }], 'in').bead.map(({ profile, packs }) => [profile, packs])).toEqual([
-      ['bullnose', 1],
-      ['square', 1],
+    const { bead } = loadList([supplied(`A 24' x 10' x 8', ${doors}`, 4)], 'in');
+    expect(bead.map(({ profile, net }) => [profile, Math.round(net / 25.4)])).toEqual([['square', 6 * 192]]);
+    const pieces = [
+      { profile: 'bullnose', length: 100 * 25.4, edge: 'a', room: 'hall' },
+      { profile: 'square', length: 8 * 25.4, edge: 'b', room: 'hall' },
+    ] as const;
+    const cuts = cutBead(pieces, 'in').map(({ profile, list }) => [
+      profile,
+      list.sticks.map(({ length }) => Math.round(length / 25.4)),
+    ]);
+    // 100 in lie in a stick of 9 ft, 8 in in one of 8 ft.
+    expect(cuts).toEqual([
+      ['bullnose', [108]],
+      ['square', [96]],
     ]);
   });
 
-  it('splices only what is longer than a stick', () => {
-    const cuts = cutSticks([300, 120, 60, 119], 120).map((stick) => stick.cuts);
-    expect(cuts).toEqual([[120], [120], [120], [119], [60, 60]]);
-  });
-
   it('is in metric packs in a metric house', () => {
-    const { tape, bead } = loadList([supplied(LINE, 4)], 'mm');
-    expect([tape.pack, bead.map(({ pack }) => pack)]).toEqual([150_000, []]);
+    expect(loadList([supplied(LINE, 4)], 'mm').tape.pack).toBe(150_000);
+    const piece = { profile: 'square', length: 2300, edge: 'a', room: 'hall' } as const;
+    expect(cutBead([piece], 'mm')[0]?.list.sticks.map(({ length }) => length)).toEqual([2400]);
   });
 
   it('seals and skims only what is painted', () => {

@@ -1,4 +1,4 @@
-import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '../measure/unit';
+import { type LengthUnit, litresFromGallons, MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import type { MudProduct } from '../method/coat';
 
 /** What is bought, and in what sizes: lengths in mm, volumes in litres, screws by count. */
@@ -8,7 +8,8 @@ export interface Packs {
   readonly mudPail: number;
   /** What a bag of setting mud makes. */
   readonly settingBag: number;
-  readonly beadStick: number;
+  /** The sticks that are sold, for every profile. */
+  readonly beadSticks: readonly number[];
   readonly screwBox: number;
   readonly sealerPail: number;
 }
@@ -20,7 +21,7 @@ export const PACKS: Readonly<Record<LengthUnit, Packs>> = {
     meshRoll: 300 * MM_PER_FOOT,
     mudPail: litresFromGallons(4.5),
     settingBag: litresFromGallons(2.4),
-    beadStick: 10 * MM_PER_FOOT,
+    beadSticks: [8, 9, 10, 12].map((feet) => feet * MM_PER_FOOT),
     screwBox: 2000,
     sealerPail: litresFromGallons(5),
   },
@@ -29,11 +30,14 @@ export const PACKS: Readonly<Record<LengthUnit, Packs>> = {
     meshRoll: 90_000,
     mudPail: 17,
     settingBag: 9,
-    beadStick: 3000,
+    beadSticks: [2400, 3000],
     screwBox: 1000,
     sealerPail: 15,
   },
 };
+
+/** What a saw takes of a stick: 1/8 in, 3 mm. Common practice, no source. */
+export const KERF_MM: Readonly<Record<LengthUnit, number>> = { in: MM_PER_INCH / 8, mm: 3 };
 
 /** What is lost on the way, as a part of what goes on. Bead is cut piece by piece and needs none. Common practice, no source. */
 export const WASTE = { tape: 0.1, mesh: 0.1, mud: 0.1, screws: 0.05, sealer: 0.1 } as const;

@@ -1,4 +1,5 @@
 import type { Tally } from '@/core/joints/tally';
+import type { BeadCuts } from '@/core/materials/cut/cutBead';
 import type { LoadList, Order } from '@/core/materials/loadList';
 import { WASTE } from '@/core/materials/packs';
 import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '@/core/measure/unit';
@@ -7,6 +8,7 @@ import { smallHours } from '@/core/work/tasksOf';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
+import { CuttingList, sticksWords } from './CuttingList';
 
 interface Line {
   readonly item: string;
@@ -19,14 +21,20 @@ interface Line {
 /** What to order: tape, mud by product and by coat, bead, screws and sheets, with waste and in whole packs. */
 export function LoadView({
   load,
+  bead,
+  nameOf,
   tally,
   unit,
 }: {
   readonly load: LoadList;
+  /** Which sticks the bead is cut from. */
+  readonly bead: readonly BeadCuts[];
+  /** What a room is called. */
+  readonly nameOf: (room: string) => string;
   readonly tally: Tally;
   readonly unit: LengthUnit;
 }) {
-  const lines = linesOf(load, unit);
+  const lines = linesOf(load, bead, unit);
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
@@ -68,7 +76,7 @@ export function LoadView({
           </table>
         </div>
       </section>
-      <div className="space-y-5">
+      <div className="space-y-5 lg:row-span-2">
         <section className="sheet p-4 sm:p-5">
           <h2>Mud by coat</h2>
           <MudBars coats={coats.map((key) => ({ name: PASS_NAMES[key], litres: load.mudByCoat[key] }))} unit={unit} />
@@ -99,6 +107,7 @@ export function LoadView({
           </table>
         </section>
       </div>
+      {bead.length > 0 && <CuttingList bead={bead} nameOf={nameOf} unit={unit} />}
     </main>
   );
 }
@@ -128,7 +137,7 @@ function SmallWorkTable({ small, unit }: { readonly small: LoadList['small']; re
 const smallMud = (litres: number, unit: LengthUnit): string =>
   unit === 'in' ? `${(gallonsFromLitres(litres) * 4).toFixed(1)} qt` : `${litres.toFixed(1)} l`;
 
-function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
+function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): readonly Line[] {
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });
   const count = (value: number) => Math.ceil(value).toLocaleString('en-US');
   const percent = (waste: number) => `${Math.round(waste * 100)} % waste`;
@@ -151,11 +160,15 @@ function linesOf(load: LoadList, unit: LengthUnit): readonly Line[] {
     ...load.mud.map((mud) =>
       wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', WASTE.mud),
     ),
-    ...load.bead.map((bead) => ({
-      item: `Bead, ${PROFILE_NAMES[bead.profile]}`,
-      ...length(bead),
-      packs: packsOf(bead, 'stick'),
-      pack: `${roughLength(bead.pack, unit)}, cut piece by piece`,
+    ...bead.map(({ profile, pieces, list }) => ({
+      item: `Bead, ${PROFILE_NAMES[profile]}`,
+      net: roughLength(
+        pieces.reduce((sum, piece) => sum + piece.length, 0),
+        unit,
+      ),
+      gross: roughLength(list.cost, unit),
+      packs: sticksWords(list.sticks, unit),
+      pack: 'cut piece by piece, below',
     })),
     {
       item: 'Screws',

@@ -1,0 +1,1 @@
+export { randomFrom } from '../../src/core/plan/improve';
