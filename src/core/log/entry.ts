@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SUBSTRATES } from '../air/dryingHours';
 import { FOUND } from '../drying/touch';
+import { GOODS } from '../materials/goods';
 import { daySchema, instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { DEFECT_KINDS } from '../method/defects';
@@ -131,6 +132,9 @@ const sandedPayload = z.strictObject({
   with: z.enum(SANDED_WITH).optional(),
   ...run,
 });
+
+/** What becomes of goods that nobody puts on a wall. */
+export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
 
 /** For whom somebody signs. */
 export const SIGN_AS = ['builder', 'lead'] as const;
@@ -297,6 +301,22 @@ const sentEntry = z.discriminatedUnion('kind', [
       amount: z.number().gt(0, 'must be greater than 0').max(200, 'must be at most 200 litres').optional(),
     }),
   }),
+  /** Goods came, were thrown away, or were counted: litres, of tape mm. */
+  z.strictObject({
+    ...base,
+    room: z.null().default(null),
+    kind: z.literal('stock'),
+    payload: z
+      .strictObject({
+        good: z.enum(GOODS),
+        what: z.enum(STOCK_WHAT),
+        amount: z.number().min(0, 'must be 0 or more').max(1e8, 'is more than any house takes'),
+      })
+      .refine(({ what, amount }) => what === 'counted' || amount > 0, {
+        path: ['amount'],
+        error: 'must be greater than 0',
+      }),
+  }),
   z.strictObject({
     ...base,
     room: z.null().default(null),
@@ -354,5 +374,6 @@ export const FINISHER_KINDS: readonly EntryKind[] = [
   'itemClosed',
   'pictured',
   'mixed',
+  'stock',
   'void',
 ];

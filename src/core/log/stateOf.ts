@@ -245,6 +245,7 @@ function applied(state: RoomState, entry: Entry): RoomState {
     case 'shown':
       return { ...state, shown: entry.payload.photos };
     case 'mixed':
+    case 'stock':
     case 'void':
       return state;
   }

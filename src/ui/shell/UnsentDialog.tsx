@@ -80,6 +80,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   pictured: 'Photos',
   shown: 'Photos to hand over',
   mixed: 'Mixed',
+  stock: 'Goods',
   signed: 'Signed',
   void: 'Taken back',
 };

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { Tally } from '@/core/joints/tally';
 import type { BeadCuts } from '@/core/materials/cut/cutBead';
 import type { LoadList, Order } from '@/core/materials/loadList';
@@ -25,6 +26,7 @@ export function LoadView({
   nameOf,
   tally,
   unit,
+  stock,
 }: {
   readonly load: LoadList;
   /** Which sticks the bead is cut from. */
@@ -33,6 +35,8 @@ export function LoadView({
   readonly nameOf: (room: string) => string;
   readonly tally: Tally;
   readonly unit: LengthUnit;
+  /** What is on hand, for those who are told. */
+  readonly stock: ReactNode;
 }) {
   const lines = linesOf(load, bead, unit);
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
@@ -107,6 +111,7 @@ export function LoadView({
           </table>
         </section>
       </div>
+      {stock}
       {bead.length > 0 && <CuttingList bead={bead} nameOf={nameOf} unit={unit} />}
     </main>
   );

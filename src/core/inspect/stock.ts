@@ -1,0 +1,116 @@
+import type { Entry } from '../log/entry';
+import { GOODS, type Good } from '../materials/goods';
+import { sealedArea } from '../materials/loadList';
+import { SEALER_MM2_PER_LITRE } from '../materials/packs';
+import type { Coat } from '../method/coat';
+import { isAccessory } from '../method/coatKeysFor';
+import type { RoomSite } from '../readiness/siteOf';
+import { litresPer, sectionFor } from '../section/sectionFor';
+import { lengthCovered } from '../standing/coveredBy';
+
+/** Something came, was thrown away, was counted, or went on the walls; litres, of tape mm. */
+export interface Moved {
+  readonly good: Good;
+  /** ms since 1970 */
+  readonly at: number;
+  readonly kind: 'delivered' | 'thrown' | 'counted' | 'used';
+  readonly amount: number;
+}
+
+/** How much there is of one good, and how it came to that; litres, of tape mm. */
+export interface Stock {
+  readonly good: Good;
+  readonly delivered: number;
+  readonly thrown: number;
+  readonly used: number;
+  /** What a count found more (below 0: less) than there should have been, all counts together. */
+  readonly found: number;
+  /** Below 0 where more went on than was ever said to have come. */
+  readonly onHand: number;
+  /** What was used in the last seven days. */
+  readonly lastWeek: number;
+}
+
+const WEEK_MS = 7 * 86_400_000;
+
+/**
+ * What is there of each good that anything was ever said of: what came, less what was thrown away and what went on; a count says what there is
+ * from then on. However it was recorded, it counts in the order in which it happened.
+ *
+ * @param now ms since 1970
+ */
+export function stockOf(moves: readonly Moved[], now: number): readonly Stock[] {
+  return GOODS.flatMap((good): readonly Stock[] => {
+    const own = moves.filter((move) => move.good === good && move.at <= now).toSorted((a, b) => a.at - b.at);
+    if (own.length === 0) return [];
+    const sum = { delivered: 0, thrown: 0, used: 0 };
+    let [onHand, found, lastWeek] = [0, 0, 0];
+    for (const { kind, amount, at } of own) {
+      if (kind === 'counted') {
+        found += amount - onHand;
+        onHand = amount;
+        continue;
+      }
+      sum[kind] += amount;
+      onHand += kind === 'delivered' ? amount : -amount;
+      if (kind === 'used' && at > now - WEEK_MS) lastWeek += amount;
+    }
+    return [{ good, ...sum, found, onHand, lastWeek }];
+  });
+}
+
+export const STOCK: ReadonlySet<Entry['kind']> = new Set(['stock']);
+
+/** What was said of goods, by entries of the kind `STOCK`, in the order of recording: at one instant that is the order in which it counts. */
+export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
+  entries
+    .toSorted((a, b) => a.seq - b.seq)
+    .flatMap((entry): readonly Moved[] =>
+      entry.kind === 'stock'
+        ? [
+            {
+              good: entry.payload.good,
+              at: Date.parse(entry.at),
+              kind: entry.payload.what,
+              amount: entry.payload.amount,
+            },
+          ]
+        : [],
+    );
+
+/** What went on the walls of a room by its log: mud by the section of each joint, tape by its length, sealer by the surface. */
+export function usedIn({ state, coats, method, tally }: RoomSite): readonly Moved[] {
+  const used: Moved[] = [];
+  for (const { at, payload } of state.applied) {
+    const { class: kind, key, side, on, mud } = payload;
+    const coat =
+      coats.find((own) => own.class === kind && own.key === key && own.side === side) ??
+      coats.find((own) => own.class === kind && own.key === key) ??
+      coats.findLast((own) => own.class === kind);
+    if (!coat || !on) continue;
+    const when = Date.parse(at);
+    const litres = litresOn(coat, kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on), method);
+    used.push({ good: mud.kind === 'setting' ? 'setting' : coat.mud, at: when, kind: 'used', amount: litres });
+    if (key === 'tape' && !isAccessory(kind))
+      used.push({ good: coat.tape === 'mesh' ? 'mesh' : 'paper', at: when, kind: 'used', amount: lengthCovered(on) });
+  }
+  const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
+  if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });
+  return used;
+}
+
+const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
+
+function litresOn(coat: Coat, amount: number, method: RoomSite['method']): number {
+  const per = litresPer(coat.id, sectionFor(coat.class, method));
+  if (coat.class === 'fasteners') return per * amount;
+  return coat.class === 'surface' ? (per * amount) / 1e6 : (per * amount) / 1000;
+}
+
+/** How much more goes on than is there, with what is lost on the way; litres, of tape mm. */
+export const missingOf = (needed: number, waste: number, { used, onHand }: Pick<Stock, 'used' | 'onHand'>): number =>
+  Math.max(0, Math.max(0, needed - used) * (1 + waste) - Math.max(0, onHand));
+
+/** For how many days what is there lasts at the pace of the last week; undefined where nothing was used. */
+export const lastsDays = ({ onHand, lastWeek }: Pick<Stock, 'onHand' | 'lastWeek'>): number | undefined =>
+  lastWeek > 0 ? Math.max(0, onHand) / (lastWeek / 7) : undefined;

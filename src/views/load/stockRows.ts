@@ -1,0 +1,84 @@
+import { lastsDays, type Moved, missingOf, stockOf } from '@/core/inspect/stock';
+import { GOODS, type Good, neededOf, packOfGood } from '@/core/materials/goods';
+import type { LoadList } from '@/core/materials/loadList';
+import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import { roughLength } from '@/ui/lengthWords';
+
+/** What goods are called, and what they are bought in. */
+export const GOOD_WORDS: Readonly<Record<Good, { readonly name: string; readonly pack: string }>> = {
+  taping: { name: 'Taping mud', pack: 'pail' },
+  'all-purpose': { name: 'All-purpose mud', pack: 'pail' },
+  lightweight: { name: 'Lightweight mud', pack: 'pail' },
+  topping: { name: 'Topping mud', pack: 'pail' },
+  setting: { name: 'Setting mud', pack: 'bag' },
+  paper: { name: 'Paper tape', pack: 'roll' },
+  mesh: { name: 'Mesh tape', pack: 'roll' },
+  sealer: { name: 'Sealer', pack: 'pail' },
+};
+
+/** One good: how much went on, is there, is still needed, and what to order. */
+export interface StockRow {
+  readonly good: Good;
+  readonly name: string;
+  readonly delivered: string;
+  readonly used: string;
+  readonly onHand: string;
+  /** More went on than was ever said to have come. */
+  readonly isShort: boolean;
+  readonly needed: string;
+  /** Packs to order, with their name; empty where it is enough. */
+  readonly order: string;
+  readonly lasts: string;
+  readonly found: string;
+}
+
+/** Of every good that the house takes, or of which anything was said: what is left of it, and what to order when. */
+export function stockRows(moves: readonly Moved[], load: LoadList, unit: LengthUnit, now: number): readonly StockRow[] {
+  const stocks = new Map(stockOf(moves, now).map((stock) => [stock.good, stock]));
+  return GOODS.flatMap((good): readonly StockRow[] => {
+    const { net, waste } = neededOf(good, load);
+    const stock = stocks.get(good);
+    if (!stock && net === 0) return [];
+    const { delivered, used, onHand, found, thrown, lastWeek } = stock ?? NOTHING;
+    const words = (amount: number) => amountWords(good, amount, unit);
+    const packs = Math.ceil(missingOf(net, waste, { used, onHand }) / packOfGood(good, unit) - 1e-6);
+    const { name, pack } = GOOD_WORDS[good];
+    const days = lastsDays({ onHand, lastWeek });
+    return [
+      {
+        good,
+        name,
+        delivered: words(delivered),
+        used: words(used),
+        onHand: words(Math.max(0, onHand)),
+        isShort: onHand < -1e-6,
+        needed: words(Math.max(0, net - used)),
+        order: packs > 0 ? `${packs} ${packs === 1 ? pack : `${pack}s`}` : '',
+        lasts: days === undefined ? '' : days >= 60 ? 'over two months' : `${Math.floor(days)} days`,
+        found: [
+          ...(thrown > 0 ? [`${words(thrown)} thrown away`] : []),
+          ...(Math.abs(found) > 1e-6 ? [`${found > 0 ? '+' : '−'}${words(Math.abs(found))} by count`] : []),
+        ].join(', '),
+      },
+    ];
+  });
+}
+
+const NOTHING = { delivered: 0, used: 0, onHand: 0, found: 0, thrown: 0, lastWeek: 0 };
+
+function amountWords(good: Good, amount: number, unit: LengthUnit): string {
+  if (good === 'paper' || good === 'mesh') return roughLength(amount, unit);
+  return unit === 'in' ? `${gallonsFromLitres(amount).toFixed(1)} gal` : `${amount.toFixed(1)} l`;
+}
+
+const WHAT_PAST = { delivered: 'came', thrown: 'thrown away', counted: 'counted' } as const;
+
+/** What was said of a good, in its packs: 3 pails of taping mud came. */
+export function stockWords(
+  { good, what, amount }: { readonly good: Good; readonly what: keyof typeof WHAT_PAST; readonly amount: number },
+  unit: LengthUnit,
+): string {
+  const { name, pack } = GOOD_WORDS[good];
+  const packs = Math.round((amount / packOfGood(good, unit)) * 100) / 100;
+  return `${packs} ${packs === 1 ? pack : `${pack}s`} of ${name.toLowerCase()} ${WHAT_PAST[what]}`;
+}

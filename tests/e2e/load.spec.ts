@@ -1,0 +1,60 @@
+import { expect, minutesBefore, test, untilTaken } from './site';
+
+test('what comes, goes on and is counted says what is left and what to order', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/load`);
+  const onHand = page.getByRole('region', { name: 'On hand' });
+  const taping = onHand.getByRole('row').filter({ hasText: 'Taping mud' });
+  await expect(taping).toContainText('more went on than came');
+  await onHand.getByRole('button', { name: 'Say it' }).click();
+  await expect(onHand).toContainText('how many pails?');
+  await onHand.getByLabel('How many pails').fill('3');
+  await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: 'Say it' }).click());
+  // Three pails of 4.5 gal came.
+  await expect(taping).toContainText('13.5 gal');
+  await expect(taping).not.toContainText('more went on than came');
+  // More than ever came is no count.
+  await onHand.getByLabel('How many pails').fill('4');
+  await onHand.getByLabel('What of it').selectOption({ label: 'is there, counted' });
+  await onHand.getByRole('button', { name: 'Say it' }).click();
+  await expect(onHand.getByRole('alert')).toContainText('more than was ever said to have come');
+  await onHand.getByLabel('How many pails').fill('1');
+  await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: 'Say it' }).click());
+  await expect(taping).toContainText('by count');
+  await expect(taping).toContainText('4.5 gal');
+  await expect(taping).toContainText(/\d days/);
+  await onHand.getByText('What was said last').click();
+  await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: /^Take back 1 pail/ }).click());
+  await expect(taping).not.toContainText('by count');
+  const negative = await page.request.post('/api/entries', {
+    data: {
+      house: house.split('/').at(-1),
+      entries: [
+        {
+          id: crypto.randomUUID(),
+          at: minutesBefore(1),
+          kind: 'stock',
+          payload: { good: 'taping', what: 'delivered', amount: -5 },
+        },
+      ],
+    },
+  });
+  expect([negative.status(), (await negative.json()).message]).toEqual([
+    400,
+    'entries[0].payload.amount: must be 0 or more',
+  ]);
+});
+
+test('bead is cut from sticks, each with its edges; a builder is not told what is in store', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Builder');
+  await page.goto(`${house}/load`);
+  const list = page.getByRole('region', { name: 'Cutting list' });
+  await expect(list).toContainText('no way of cutting takes less');
+  await list.getByText('Which edge each piece is for').first().click();
+  await expect(list.getByRole('listitem').filter({ hasText: 'Day room, ' }).first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'On hand' })).toHaveCount(0);
+});
