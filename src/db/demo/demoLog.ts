@@ -5,6 +5,7 @@ import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
+import { type Good, packOfGood } from '../../core/materials/goods';
 import type { Coat, CoatKey } from '../../core/method/coat';
 import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
@@ -71,6 +72,14 @@ const LATE = { room: 'hall', round: 'tape', class: 'fasteners' } as const;
 
 /** Rounds that were run by two: one ran the box, the other wiped. */
 const PAIRS: Readonly<Record<string, DemoName>> = { 'pantry fill': 'Ines', 'coat-closet fill': 'Osei' };
+
+/** What came before the first tape went on; packs. Taping mud is nearly used up. */
+const DELIVERED: readonly (readonly [good: Good, packs: number])[] = [
+  ['paper', 4],
+  ['taping', 2],
+  ['all-purpose', 3],
+  ['topping', 2],
+];
 
 /**
  * A week in the middle of the job, told relative to `now`: some rooms wet, some ready, one sanded, one held.
@@ -182,6 +191,14 @@ export function demoLog(
     kind: 'held',
     payload: { why: 'Electrician is in here until the lights are in' },
   });
+  for (const [good, packs] of DELIVERED)
+    write('Marit', {
+      id: randomUUID(),
+      room: null,
+      at: instant([7, 8]),
+      kind: 'stock',
+      payload: { good, what: 'delivered', amount: packs * packOfGood(good, house.unit) },
+    });
   write('Ines', { id: randomUUID(), room: 'pantry', at: instant([2, 11]), kind: 'sanded', payload: {} });
   write('Ines', { id: randomUUID(), room: 'coat-closet', at: instant([2, 12]), kind: 'sanded', payload: {} });
   write('Marit', {
