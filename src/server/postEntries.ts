@@ -1,21 +1,17 @@
 import { z } from 'zod';
-import { notSignedWords } from '../contract/signWords';
-import { whyNotSigned } from '../core/inspect/signOff';
-import { movedIn, STOCK } from '../core/inspect/stock';
-import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
+import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
-import { findHouse } from '../db/houses';
-import { loadSite } from './loadSite';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { refuse } from './refuse';
 import { signedIn } from './session';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
+import { toldFirst } from './toldFirst';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
@@ -59,48 +55,9 @@ export async function postEntries(request: Request): Promise<Response> {
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
   return inFirm(person.firm, async () => {
-    const unsigned = await toldFirst(house, entries);
-    return unsigned ?? answerTo(await appendEntries(house, person, entries, piecesOf));
+    const refusal = await toldFirst(house, entries);
+    return refusal ?? answerTo(await appendEntries(house, person, entries, piecesOf));
   });
-}
-
-/** A pail holds a little more than it says. */
-const COUNT_SLACK = 1.05;
-
-/**
- * A level is signed off for what is on, dry, sanded and mended only, and what somebody mended is mended once; sent again it is
- * what it was.
- */
-async function toldFirst(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
-  const checks = entries.flatMap((entry) => (entry.kind === 'checked' ? [entry] : []));
-  const mends = entries.flatMap((entry) => (entry.kind === 'itemClosed' ? [entry] : []));
-  const counts = entries.flatMap((entry) =>
-    entry.kind === 'stock' && entry.payload.what === 'counted' ? [entry] : [],
-  );
-  if (checks.length + mends.length + counts.length === 0 || !(await findHouse(house))) return undefined;
-  const { site, log, people } = await loadSite(house);
-  const known = new Set(log.entries().map(({ id }) => id));
-  for (const { id, payload } of counts) {
-    if (known.has(id)) continue;
-    const moves = movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)).filter(({ good }) => good === payload.good);
-    const came = moves.reduce((sum, { kind, amount }) => (kind === 'delivered' ? sum + amount : sum), 0);
-    if (payload.amount > came * COUNT_SLACK)
-      return refuse(409, 'That is more than was ever said to have come: say what was delivered first.');
-  }
-  for (const { id, room, payload } of mends) {
-    const { state } = site.rooms.find((candidate) => candidate.room.id === room) ?? {};
-    const closed = state?.items.find((item) => item.id === payload.item)?.closed;
-    if (!closed || known.has(id)) continue;
-    const names = people.filter((person) => closed.who.includes(person.id)).map(({ name }) => name);
-    return refuse(409, `${names.join(' and ') || 'Somebody'} has mended it already.`);
-  }
-  for (const { id, room, payload, at } of checks) {
-    const own = site.rooms.find((candidate) => candidate.room.id === room);
-    if (!own || known.has(id)) continue;
-    const not = whyNotSigned(own, payload.faces, payload.level, Date.parse(at));
-    if (not) return refuse(409, `${own.room.name} is not signed off. ${notSignedWords(not)}`);
-  }
-  return undefined;
 }
 
 function answerTo(result: AppendResult): Response {

@@ -1,16 +1,13 @@
 'use client';
 
-import { useRef } from 'react';
 import { isInside } from '@/core/measure/chords';
 import { distanceToStep } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
 import { SelectField } from '../SelectField';
-import { Label, LaidFaceDrawing } from './LaidFaceDrawing';
+import { LaidRoom } from './LaidRoom';
 import { clearance, offPage, onPage } from './pagePlace';
 import type { MappedPiece, PieceMap } from './pieceMap';
-import { usePanZoom } from './usePanZoom';
 import { usePieceMap } from './usePieceMap';
-import { ZoomButtons } from './ZoomButtons';
 
 /** A place in a room: its face, where on it (mm in its own coordinates), and the piece that lies there. */
 export interface PlaceInRoom {
@@ -48,69 +45,47 @@ function TappedPlace({
   chosen,
   onChange,
 }: Omit<Parameters<typeof PlaceChooser>[0], 'room'> & { readonly map: PieceMap }) {
-  const svg = useRef<SVGSVGElement>(null);
-  const margin = map.text * 1.2;
-  const { viewBox, scale, zoom, fit } = usePanZoom(svg, {
-    x: map.box.x - margin,
-    y: map.box.y - margin,
-    width: map.box.width + 2 * margin,
-    height: map.box.height + 2 * margin,
-  });
-  const text = map.text / scale ** 0.7;
   const own = map.faces.find(({ face }) => face.id === chosen?.face);
   const at = own && chosen?.place && onPage(own.place, chosen.place);
   return (
-    <div className="space-y-1">
-      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the faces below it are chosen by keys */}
-      <svg
-        ref={svg}
-        viewBox={viewBox}
-        className={`h-[34dvh] w-full cursor-crosshair rounded-2xl bg-base-200 sm:h-[42dvh] ${scale > 1 ? 'touch-none' : 'touch-pan-y'}`}
-        onClick={({ clientX, clientY }) => {
-          const matrix = svg.current?.getScreenCTM()?.inverse();
-          if (!matrix) return;
-          const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(matrix);
-          const place = placeAt(map, [x, y]);
-          if (place) onChange(place);
-        }}
-      >
-        <title>The room laid flat: tap the place</title>
-        {map.faces.map((laid) => (
-          <LaidFaceDrawing key={laid.face.id} laid={laid} text={text} />
-        ))}
-        {map.pieces.map(({ id, from, to }) => (
-          <line
-            key={`${id} ${from.join(' ')}`}
-            x1={from[0]}
-            y1={from[1]}
-            x2={to[0]}
-            y2={to[1]}
-            className={id === chosen?.piece?.id ? 'stroke-primary' : 'stroke-muted'}
-            strokeWidth={id === chosen?.piece?.id ? 5 : 1.2}
-            vectorEffect="non-scaling-stroke"
-          />
-        ))}
-        {map.faces.map((laid) =>
-          laid.clear > text ? <Label key={laid.face.id} at={laid.label} size={text * 0.9} words={laid.words} /> : null,
-        )}
-        {at && <Pin at={at} size={text} />}
-      </svg>
-      <div className="flex items-end gap-1">
-        <SelectField
-          label="Where"
-          className="flex-1"
-          value={chosen?.face ?? ''}
-          onChange={({ target: { value } }) => onChange(value === '' ? undefined : { face: value })}
-          options={[['', 'somewhere in the room'], ...map.faces.map(({ face, words }) => [face.id, words] as const)]}
-        />
-        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
-      </div>
-    </div>
+    <LaidRoom
+      map={map}
+      title="The room laid flat: tap the place"
+      className="h-[34dvh] cursor-crosshair sm:h-[42dvh]"
+      onPoint={(point) => {
+        const place = placeAt(map, point);
+        if (place) onChange(place);
+      }}
+      draw={(text) => (
+        <>
+          {map.pieces.map(({ id, from, to }) => (
+            <line
+              key={`${id} ${from.join(' ')}`}
+              x1={from[0]}
+              y1={from[1]}
+              x2={to[0]}
+              y2={to[1]}
+              className={id === chosen?.piece?.id ? 'stroke-primary' : 'stroke-muted'}
+              strokeWidth={id === chosen?.piece?.id ? 5 : 1.2}
+              vectorEffect="non-scaling-stroke"
+            />
+          ))}
+          {at && <Pin at={at} size={text} />}
+        </>
+      )}
+    >
+      <SelectField
+        label="Where"
+        value={chosen?.face ?? ''}
+        onChange={({ target: { value } }) => onChange(value === '' ? undefined : { face: value })}
+        options={[['', 'somewhere in the room'], ...map.faces.map(({ face, words }) => [face.id, words] as const)]}
+      />
+    </LaidRoom>
   );
 }
 
 /** Where something is wrong: a ring with a point in it. */
-export function Pin({ at, size }: { readonly at: Point; readonly size: number }) {
+function Pin({ at, size }: { readonly at: Point; readonly size: number }) {
   return (
     <g className="pointer-events-none">
       <circle

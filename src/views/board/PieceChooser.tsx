@@ -1,14 +1,11 @@
 'use client';
 
-import { useRef } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { roughLength } from '@/ui/lengthWords';
-import { Label, LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
+import { LaidRoom } from '@/ui/room/LaidRoom';
 import type { MappedPiece, PieceMap } from '@/ui/room/pieceMap';
-import { usePanZoom } from '@/ui/room/usePanZoom';
 import { usePieceMap } from '@/ui/room/usePieceMap';
-import { ZoomButtons } from '@/ui/room/ZoomButtons';
 
 /**
  * The room laid flat, on which the pieces are tapped that a coat lies on; a face takes all of its pieces. Where a coat covers
@@ -42,15 +39,6 @@ export function PieceChooser({
 type Tapping = Pick<Parameters<typeof PieceChooser>[0], 'coat' | 'unit' | 'chosen' | 'onChange'>;
 
 function TappedRoom({ map, coat, unit, chosen, onChange }: Tapping & { readonly map: PieceMap }) {
-  const svg = useRef<SVGSVGElement>(null);
-  const margin = map.text * 1.2;
-  const { viewBox, scale, zoom, fit } = usePanZoom(svg, {
-    x: map.box.x - margin,
-    y: map.box.y - margin,
-    width: map.box.width + 2 * margin,
-    height: map.box.height + 2 * margin,
-  });
-  const text = map.text / scale ** 0.7;
   const pieces = map.pieces.filter(
     (piece) => piece.class === coat.class && (coat.side === undefined || piece.sides.includes(coat.side)),
   );
@@ -69,25 +57,13 @@ function TappedRoom({ map, coat, unit, chosen, onChange }: Tapping & { readonly 
   const joints = new Map(own.map(({ joint, amount }) => [joint, amount]));
   const length = [...joints.values()].reduce((sum, amount) => sum + amount, 0);
   return (
-    <div className="space-y-1">
-      <svg
-        ref={svg}
-        viewBox={viewBox}
-        className={`h-[34dvh] w-full rounded-2xl bg-base-200 sm:h-[46dvh] ${scale > 1 ? 'touch-none' : 'touch-pan-y'}`}
-      >
-        <title>The room laid flat: tap what is done</title>
-        {map.faces.map((laid) => (
-          <LaidFaceDrawing
-            key={laid.face.id}
-            laid={laid}
-            text={text}
-            onOpen={() => toggle(pieces.filter(({ face }) => face === laid.face.id).flatMap(together))}
-          />
-        ))}
-        {map.faces.map((laid) =>
-          laid.clear > text ? <Label key={laid.face.id} at={laid.label} size={text * 0.9} words={laid.words} /> : null,
-        )}
-        {pieces.map((piece) => (
+    <LaidRoom
+      map={map}
+      title="The room laid flat: tap what is done"
+      className="h-[34dvh] sm:h-[46dvh]"
+      onFace={(face) => toggle(pieces.filter((piece) => piece.face === face).flatMap(together))}
+      draw={(text) =>
+        pieces.map((piece) => (
           <PieceLine
             key={`${piece.id} ${piece.from.join(' ')}`}
             piece={piece}
@@ -97,17 +73,15 @@ function TappedRoom({ map, coat, unit, chosen, onChange }: Tapping & { readonly 
             words={`${roughLength(piece.amount, unit)} on ${piece.where}`}
             toggle={() => toggle(together(piece))}
           />
-        ))}
-      </svg>
-      <div className="flex items-center gap-1">
-        <p role="status" className="flex-1 text-sm text-muted">
-          {joints.size === 0
-            ? 'Tap the joints that are done, or a whole face.'
-            : `${joints.size} of ${new Set(pieces.map(({ joint }) => joint)).size}, ${roughLength(length, unit)}`}
-        </p>
-        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
-      </div>
-    </div>
+        ))
+      }
+    >
+      <p role="status" className="text-sm text-muted">
+        {joints.size === 0
+          ? 'Tap the joints that are done, or a whole face.'
+          : `${joints.size} of ${new Set(pieces.map(({ joint }) => joint)).size}, ${roughLength(length, unit)}`}
+      </p>
+    </LaidRoom>
   );
 }
 

@@ -4,7 +4,8 @@ import { useEffect, useState } from 'react';
 import { plural } from '@/ui/plural';
 import { type GlyphLayer, SectionGlyph } from '@/ui/section/SectionGlyph';
 import { TextField } from '@/ui/TextField';
-import { cardsWith, type GuideCard } from './guideCards';
+import type { GuideCard } from './guideCard';
+import { cardsWith } from './guideCards';
 
 /** The field guide: a card for each class with its coats drawn one by one, and for what is around the work. */
 export function GuideView({ cards }: { readonly cards: readonly GuideCard[] }) {

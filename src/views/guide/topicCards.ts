@@ -1,5 +1,5 @@
 import type { LengthUnit } from '@/core/measure/unit';
-import type { GuideCard } from './guideCards';
+import type { GuideCard } from './guideCard';
 
 /** What else a crew is to know. Common practice, no source; product instructions, local codes and licensed practice come first. */
 export function topicCards(

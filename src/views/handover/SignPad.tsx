@@ -2,7 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { useLog } from '@/client/useLog';
-import { SIGN_AS } from '@/core/log/entry';
+import { SIGN_AS } from '@/core/log/payloads';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 

@@ -1,10 +1,7 @@
 'use client';
 
-import { useRef } from 'react';
-import { Label, LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
+import { LaidRoom } from '@/ui/room/LaidRoom';
 import type { MappedPiece, PieceMap } from '@/ui/room/pieceMap';
-import { usePanZoom } from '@/ui/room/usePanZoom';
-import { ZoomButtons } from '@/ui/room/ZoomButtons';
 import type { CoatToLog } from './jobCoats';
 
 /** The joints of a room that some coats go on now. */
@@ -32,15 +29,6 @@ export function JobPicture({
   /** Undefined where nothing is to be tapped. */
   readonly onTap: ((tapped: ReadonlySet<string>) => void) | undefined;
 }) {
-  const svg = useRef<SVGSVGElement>(null);
-  const margin = map.text * 1.2;
-  const { viewBox, scale, zoom, fit } = usePanZoom(svg, {
-    x: map.box.x - margin,
-    y: map.box.y - margin,
-    width: map.box.width + 2 * margin,
-    height: map.box.height + 2 * margin,
-  });
-  const text = map.text / scale ** 0.7;
   const bright = new Set(own.map(({ id }) => id));
   const turn = (some: readonly MappedPiece[]) => {
     if (!onTap || some.length === 0) return;
@@ -53,61 +41,48 @@ export function JobPicture({
     onTap(next);
   };
   return (
-    <div>
-      <svg
-        ref={svg}
-        viewBox={viewBox}
-        role="img"
-        aria-label={`The room laid flat: ${own.length} joints to run`}
-        className={`h-[38dvh] max-h-96 w-full rounded-2xl bg-base-200 ${scale > 1 ? 'touch-none' : 'touch-pan-y'}`}
-      >
-        {map.faces.map((laid) => (
-          <LaidFaceDrawing
-            key={laid.face.id}
-            laid={laid}
-            text={text}
-            {...(onTap ? { onOpen: () => turn(own.filter(({ face }) => face === laid.face.id)) } : {})}
-          />
-        ))}
-        {map.faces.map((laid) =>
-          laid.clear > text ? <Label key={laid.face.id} at={laid.label} size={text * 0.9} words={laid.words} /> : null,
-        )}
-        {map.pieces
-          .filter(({ id }) => !bright.has(id))
-          .map((piece) => (
-            <line
-              key={`${piece.id} ${piece.from.join(' ')}`}
-              {...lineOf(piece)}
-              className="stroke-base-content"
-              strokeWidth={1}
-              opacity={0.25}
-            />
+    <LaidRoom
+      map={map}
+      title={`The room laid flat: ${own.length} joints to run`}
+      className="h-[38dvh] max-h-96"
+      onFace={onTap && ((face) => turn(own.filter((piece) => piece.face === face)))}
+      draw={() => (
+        <>
+          {map.pieces
+            .filter(({ id }) => !bright.has(id))
+            .map((piece) => (
+              <line
+                key={`${piece.id} ${piece.from.join(' ')}`}
+                {...lineOf(piece)}
+                className="stroke-base-content"
+                strokeWidth={1}
+                opacity={0.25}
+              />
+            ))}
+          {own.map((piece) => (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the halves and the board beside it say the same by keys
+            <g key={`${piece.id} ${piece.from.join(' ')}`} onClick={() => turn([piece])} data-job-piece={piece.id}>
+              <line {...lineOf(piece)} stroke="transparent" strokeWidth={26} />
+              <line
+                {...lineOf(piece)}
+                className={tapped.has(piece.id) ? 'stroke-moss' : 'stroke-primary'}
+                strokeWidth={tapped.has(piece.id) ? 7 : 3}
+                strokeDasharray={tapped.has(piece.id) ? '2 9' : undefined}
+                strokeLinecap="round"
+              />
+            </g>
           ))}
-        {own.map((piece) => (
-          // biome-ignore lint/a11y/noStaticElementInteractions: the halves and the board beside it say the same by keys
-          <g key={`${piece.id} ${piece.from.join(' ')}`} onClick={() => turn([piece])} data-job-piece={piece.id}>
-            <line {...lineOf(piece)} stroke="transparent" strokeWidth={26} />
-            <line
-              {...lineOf(piece)}
-              className={tapped.has(piece.id) ? 'stroke-moss' : 'stroke-primary'}
-              strokeWidth={tapped.has(piece.id) ? 7 : 3}
-              strokeDasharray={tapped.has(piece.id) ? '2 9' : undefined}
-              strokeLinecap="round"
-            />
-          </g>
-        ))}
-      </svg>
-      <div className="mt-1 flex items-center gap-2">
-        <p className="flex-1 text-sm text-muted" role="status">
-          {tapped.size > 0
-            ? `${tapped.size} of ${own.length} tapped`
-            : onTap
-              ? 'Bright is for now. Tap what is done, if it is not all.'
-              : 'Bright is for now.'}
-        </p>
-        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
-      </div>
-    </div>
+        </>
+      )}
+    >
+      <p className="text-sm text-muted" role="status">
+        {tapped.size > 0
+          ? `${tapped.size} of ${own.length} tapped`
+          : onTap
+            ? 'Bright is for now. Tap what is done, if it is not all.'
+            : 'Bright is for now.'}
+      </p>
+    </LaidRoom>
   );
 }
 

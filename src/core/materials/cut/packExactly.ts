@@ -1,8 +1,6 @@
-import type { Achievable } from './cutStock';
+import { type Achievable, EPSILON } from './achievable';
 import type { LinearProgram, Pattern, StickKind } from './lowerBound';
 import type { Packing } from './packGreedily';
-
-const EPSILON = 1e-6;
 
 /**
  * Looks for a way that costs less than the best one, cost by cost from the bound up. A pattern that is worth less than its stick costs

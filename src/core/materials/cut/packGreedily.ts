@@ -1,3 +1,4 @@
+import { EPSILON } from './achievable';
 import type { LinearProgram, Pattern, StickKind } from './lowerBound';
 
 /** A way to cut everything. */
@@ -7,8 +8,6 @@ export interface Packing {
   /** No way costs less. */
   readonly isProven: boolean;
 }
-
-const EPSILON = 1e-6;
 
 /**
  * Ways of cutting that are found fast: whole patterns of the linear program first, then stick by stick the fullest one for the longest

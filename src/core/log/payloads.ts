@@ -1,0 +1,135 @@
+import { z } from 'zod';
+import { SUBSTRATES } from '../air/dryingHours';
+import { instantSchema } from '../measure/instant';
+import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
+import { DEFECT_KINDS } from '../method/defects';
+
+/** One thing is not shown by more. */
+export const MOST_PHOTOS = 6;
+
+/** Ids are compared as they are written: in small letters. */
+export const uuid = (error: string) => z.uuid(error).toLowerCase();
+export const someText = z.string().trim().min(1, 'needs some text').max(500, 'must be at most 500 characters');
+
+export const mudSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('drying') }),
+  z.strictObject({
+    kind: z.literal('setting'),
+    minutes: z.number().gt(0, 'must be greater than 0').max(360, 'must be at most 360'),
+  }),
+]);
+
+export const noTwice = (list: readonly string[] | undefined) => new Set(list).size === (list?.length ?? 0);
+export const shortText = (most: number) =>
+  z.string().trim().min(1, 'needs some text').max(most, `must be at most ${most} characters`);
+
+/** Who ran something, where that is not who writes it down, and from when to when, where somebody says so. */
+export const run = {
+  ranBy: z
+    .array(uuid('must be a person'))
+    .min(1, 'needs at least one person')
+    .max(6, 'are too many for one coat')
+    .refine(noTwice, 'name somebody twice')
+    .optional(),
+  begun: instantSchema.optional(),
+  ended: instantSchema.optional(),
+  /** Minutes in between in which nobody worked on it. */
+  paused: z.number().min(0, 'must be 0 or more').max(14_400, 'must be at most ten days').optional(),
+};
+
+/** A piece that a coat was put on, and how much of it where that is not the whole: mm, fasteners by count, mm² of surface. */
+const pieceSchema = z.strictObject({
+  id: z.string().min(1, 'must be a piece').max(160),
+  amount: z.number().gt(0, 'must be greater than 0').optional(),
+});
+
+export const someFaces = z
+  .array(z.string().min(1, 'must be a face').max(60))
+  .min(1, 'need at least one')
+  .max(200, 'are too many')
+  .refine(noTwice, 'name a face twice')
+  .optional();
+
+/**
+ * A coat was put on. It says by itself what was done, so that it stays true when the method changes. It lies on the pieces
+ * that it names, else on those of its class that are on its side and its faces; `part` of each.
+ */
+export const coatPayload = z.strictObject({
+  class: z.enum(COATED_CLASSES),
+  key: z.enum(COAT_KEYS),
+  side: z.enum(SIDES).optional(),
+  part: z.number().gt(0, 'must be greater than 0').max(1, 'must be at most the whole, 1').default(1),
+  pieces: z
+    .array(pieceSchema)
+    .min(1, 'need at least one')
+    .max(2000, 'are too many')
+    .refine((pieces) => noTwice(pieces.map(({ id }) => id)), 'name a piece twice')
+    .optional(),
+  /** On which faces, by id; everywhere where it does not say. */
+  faces: someFaces,
+  mud: mudSchema.default({ kind: 'drying' }),
+  /** mm */
+  thickness: z.number().gt(0, 'must be greater than 0').max(50, 'must be at most 50 mm').optional(),
+  substrate: z.enum(SUBSTRATES).optional(),
+  tool: z.string().trim().max(80).optional(),
+  /** What is on the bag or the pail. */
+  product: shortText(80).optional(),
+  mixedAt: instantSchema.optional(),
+  /** What was mixed at once carries one mark. */
+  batch: shortText(40).optional(),
+  /** The last entry that was seen: what somebody else put on after it is not put on again. */
+  seen: z.int().min(0).optional(),
+  ...run,
+});
+
+/** Kept beside the log before the entry that names them is recorded. */
+export const photos = z
+  .array(uuid('must be a photo'))
+  .min(1, 'needs at least one')
+  .max(MOST_PHOTOS, `must be at most ${MOST_PHOTOS}`)
+  .refine(noTwice, 'name a photo twice')
+  .optional();
+
+const onFace = z.number().min(-1e6).max(1e6);
+
+/** Something is wrong: what, and where on which face; words or a photo where there is no name for it. */
+export const itemPayload = z
+  .strictObject({
+    text: someText.optional(),
+    defect: z.enum(DEFECT_KINDS).optional(),
+    /** The face by id, and the place on it; mm in its own coordinates, see `Face`. */
+    face: z.string().min(1, 'must be a face').max(60).optional(),
+    place: z.tuple([onFace, onFace]).optional(),
+    /** The piece on which it lies. */
+    piece: z.string().min(1, 'must be a piece').max(160).optional(),
+    photos,
+  })
+  .refine(({ text, defect, photos: shown }) => text !== undefined || defect !== undefined || shown !== undefined, {
+    path: ['text'],
+    error: 'needs words, a kind or a photo',
+  })
+  .refine(({ face, place }) => place === undefined || face !== undefined, {
+    path: ['face'],
+    error: 'must say on which face the place is',
+  });
+
+/** With what a surface is sanded. */
+export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
+/** In which light a face was looked at. */
+export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
+
+/** Sanded: what of a room, all of it where it does not say, and with what. */
+export const sandedPayload = z.strictObject({
+  classes: z.array(z.enum(COATED_CLASSES)).min(1, 'need at least one').refine(noTwice, 'name a class twice').optional(),
+  faces: someFaces,
+  grit: z.int().min(40, 'must be 40 or more').max(600, 'must be at most 600').optional(),
+  with: z.enum(SANDED_WITH).optional(),
+  ...run,
+});
+
+/** What becomes of goods that nobody puts on a wall. */
+export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
+
+/** For whom somebody signs. */
+export const SIGN_AS = ['builder', 'lead'] as const;
+export const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');
