@@ -1,7 +1,7 @@
 import type { Transaction } from 'sequelize';
 import type { HouseHead } from '../core/house/schema';
 import type { Piece } from '../core/joints/pieces';
-import type { Covered, NewEntry } from '../core/log/entry';
+import type { Covered, NewEntry, PutOn } from '../core/log/entry';
 import { isInside } from '../core/measure/chords';
 import { distanceToStep, stepsOf } from '../core/measure/polygon';
 import type { Point } from '../core/measure/vector';
@@ -11,7 +11,7 @@ import type { Face } from '../core/room/faces/face';
 import { facesOf } from '../core/room/faces/facesOf';
 import type { Problem } from '../core/room/problem';
 import type { Room } from '../core/room/schema';
-import { coveredBy } from '../core/standing/coveredBy';
+import { coveredBy, putOnBy } from '../core/standing/coveredBy';
 import { type HouseRow, models } from './models';
 import { photosAmong } from './photos';
 import { readRoom } from './readRoom';
@@ -20,7 +20,7 @@ import { readRoom } from './readRoom';
 export type PiecesOf = (head: HouseHead, rooms: readonly Room[]) => Promise<ReadonlyMap<Room, readonly Piece[]>>;
 
 type Found =
-  | { readonly ok: true; readonly on?: readonly Covered[] }
+  | { readonly ok: true; readonly on?: readonly Covered[]; readonly put?: PutOn }
   | { readonly ok: false; readonly problem: Problem };
 
 const ranBy = ({ payload }: NewEntry): readonly string[] => ('ranBy' in payload ? payload.ranBy : undefined) ?? [];
@@ -61,7 +61,9 @@ export async function checkEntries(
         ? refused('payload.pieces', 'the room is too large to work out, so nobody knows its pieces')
         : { ok: true };
     }
-    return coveredBy(entry.payload, pieces, methodOfRoom(house.head, room, cachedMethod(house.head)), room.finish);
+    const method = methodOfRoom(house.head, room, cachedMethod(house.head));
+    const found = coveredBy(entry.payload, pieces, method, room.finish);
+    return found.ok ? { ...found, put: putOnBy(entry.payload, method) } : found;
   };
 }
 

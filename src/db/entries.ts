@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { Op, UniqueConstraintError } from 'sequelize';
 import { takeOff } from '../core/joints/takeOff';
-import { type Covered, ENTRY_KINDS, type Entry, type NewEntry } from '../core/log/entry';
+import { type Covered, ENTRY_KINDS, type Entry, type NewEntry, type PutOn } from '../core/log/entry';
 import { ENTRY_VERSION, liftPayload } from '../core/log/liftEntry';
 import type { Person, Role } from '../core/log/person';
 import { isInTime } from '../core/measure/instant';
@@ -12,6 +12,12 @@ import { handedSince } from './handedOut';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
 import { ranSince } from './ranSince';
+
+/** What was found out of a coat when it was recorded. */
+interface FoundOut {
+  readonly on: readonly Covered[] | undefined;
+  readonly put: PutOn | undefined;
+}
 
 /** What became of entries sent: all recorded (some perhaps before), or none of them. */
 export type AppendResult =
@@ -74,7 +80,7 @@ export async function appendEntries(
     const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};
-    const fresh = new Map<string, { readonly entry: NewEntry; readonly on: readonly Covered[] | undefined }>();
+    const fresh = new Map<string, { readonly entry: NewEntry; readonly found: FoundOut }>();
     for (const [index, entry] of entries.entries()) {
       const row = known.get(entry.id);
       const twin = fresh.get(entry.id)?.entry;
@@ -88,11 +94,11 @@ export async function appendEntries(
       const found = foundOf(entry);
       if (!found.ok)
         return { kind: 'wrong', problem: { ...found.problem, path: `entries[${index}].${found.problem.path}` } };
-      fresh.set(entry.id, { entry, on: found.on });
+      fresh.set(entry.id, { entry, found: { on: found.on, put: found.put } });
     }
 
-    const rows = [...fresh.values()].map(({ entry, on }, index) =>
-      rowOf(entry, on, houseId, house.nextSeq + index, by),
+    const rows = [...fresh.values()].map(({ entry, found }, index) =>
+      rowOf(entry, found, houseId, house.nextSeq + index, by),
     );
     await EntryRow.bulkCreate(rows, { transaction });
     await house.update({ nextSeq: house.nextSeq + rows.length }, { transaction });
@@ -114,7 +120,7 @@ const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>):
 
 function rowOf(
   entry: NewEntry,
-  on: readonly Covered[] | undefined,
+  found: FoundOut,
   houseId: string,
   seq: number,
   by: { readonly id: string; readonly role: Role },
@@ -129,7 +135,7 @@ function rowOf(
     deviceAt: entry.deviceAt === undefined ? null : new Date(entry.deviceAt),
     by: by.id,
     role: by.role,
-    payload: on ? { ...entry.payload, on } : entry.payload,
+    payload: found.on ? { ...entry.payload, on: found.on, put: found.put } : entry.payload,
     recordedAt: new Date(now()),
   };
 }
@@ -159,7 +165,7 @@ const withoutUndefined = (value: object): unknown => JSON.parse(JSON.stringify(v
 
 /** What was found out when it was recorded is no part of what was sent. */
 function withoutFound(payload: unknown): unknown {
-  const { on: _found, ...sent } = payload as Readonly<Record<string, unknown>>;
+  const { on: _on, put: _put, ...sent } = payload as Readonly<Record<string, unknown>>;
   return sent;
 }
 

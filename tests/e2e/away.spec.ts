@@ -201,7 +201,10 @@ test('signing out with something unsent warns, and takes what was kept of houses
   const phone = await browser.newContext(PHONE);
   const page = await openAndKeep(phone, 'Petra', away);
   await page.route('**/api/entries', (route) => route.abort());
+  // The device goes on by itself: the page is shown anew.
+  const shownAnew = page.waitForEvent('load');
   await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
+  await shownAnew;
   await expect(unsent(page)).toContainText('1 unsent');
   await page.getByRole('button', { name: 'Sign out Petra' }).click();
   const dialog = page.getByRole('dialog', { name: 'Sign out' });

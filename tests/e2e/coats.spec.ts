@@ -166,8 +166,13 @@ test('what contradicts itself is named, not kept, and mended with one touch', as
   await list.getByRole('button', { name: 'Setting mud for tape and fill' }).first().click();
   await expect(page.getByText('Not kept yet')).toHaveCount(0);
   await page.goto(`${house}/load`);
-  await expect(page.getByRole('row', { name: /Mesh tape/ })).toBeVisible();
-  await expect(page.getByRole('row', { name: /Setting mud/ })).toBeVisible();
+  const order = page.getByRole('table').first();
+  await expect(order.getByRole('row', { name: /Mesh tape/ })).toBeVisible();
+  await expect(order.getByRole('row', { name: /Setting mud/ })).toBeVisible();
+  // What was taped before stays what it was.
+  const onHand = page.getByRole('region', { name: 'On hand' });
+  await expect(onHand.getByRole('row', { name: /Paper tape.*1,\d{3} ft/ })).toBeVisible();
+  await expect(onHand.getByRole('row', { name: /Mesh tape 0 ft 0 ft/ })).toBeVisible();
 });
 
 test('the section follows its sliders, and what they show is taken over', async ({ page, signIn, house }) => {

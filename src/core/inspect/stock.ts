@@ -3,10 +3,9 @@ import { GOODS, type Good } from '../materials/goods';
 import { sealedArea } from '../materials/loadList';
 import { SEALER_MM2_PER_LITRE } from '../materials/packs';
 import type { Coat } from '../method/coat';
-import { isAccessory } from '../method/coatKeysFor';
 import type { RoomSite } from '../readiness/siteOf';
 import { litresPer, sectionFor } from '../section/sectionFor';
-import { lengthCovered } from '../standing/coveredBy';
+import { lengthCovered, putOnBy } from '../standing/coveredBy';
 
 /** Something came, was thrown away, was counted, or went on the walls; litres, of tape mm. */
 export interface Moved {
@@ -82,7 +81,7 @@ export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
 export function usedIn({ state, coats, method, tally }: RoomSite): readonly Moved[] {
   const used: Moved[] = [];
   for (const { at, payload } of state.applied) {
-    const { class: kind, key, side, on, mud } = payload;
+    const { class: kind, key, side, on } = payload;
     const coat =
       coats.find((own) => own.class === kind && own.key === key && own.side === side) ??
       coats.find((own) => own.class === kind && own.key === key) ??
@@ -90,9 +89,10 @@ export function usedIn({ state, coats, method, tally }: RoomSite): readonly Move
     if (!coat || !on) continue;
     const when = Date.parse(at);
     const litres = litresOn(coat, kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on), method);
-    used.push({ good: mud.kind === 'setting' ? 'setting' : coat.mud, at: when, kind: 'used', amount: litres });
-    if (key === 'tape' && !isAccessory(kind))
-      used.push({ good: coat.tape === 'mesh' ? 'mesh' : 'paper', at: when, kind: 'used', amount: lengthCovered(on) });
+    // By what was put on that day, whatever the method is by now.
+    const put = payload.put ?? putOnBy(payload, method);
+    used.push({ good: put.product, at: when, kind: 'used', amount: litres });
+    if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on) });
   }
   const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
   if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { FOUND } from '../drying/touch';
 import { GOODS } from '../materials/goods';
 import { daySchema, instantSchema } from '../measure/instant';
-import { COATED_CLASSES } from '../method/coat';
+import { COATED_CLASSES, type MudProduct } from '../method/coat';
 import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
 import { liftEntry } from './liftEntry';
@@ -226,9 +226,16 @@ export interface Covered {
   readonly amount: number;
   readonly of: number;
 }
-/** What of an entry is found out when it is recorded; undefined where the room could not be worked out, or before version 2. */
+/** With what a coat was put on, by the method of that day. */
+export interface PutOn {
+  readonly product: MudProduct;
+  /** What was laid in it. */
+  readonly tape?: 'paper' | 'mesh';
+}
+/** What of an entry is found out when it is recorded; undefined where the room could not be worked out, or before it was. */
 interface Found {
   readonly on?: readonly Covered[];
+  readonly put?: PutOn;
 }
 type Recorded<Sent> = Sent extends { readonly kind: 'coat'; readonly payload: infer Payload }
   ? Omit<Sent, 'payload'> & { readonly payload: Payload & Found }

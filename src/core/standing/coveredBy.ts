@@ -1,6 +1,8 @@
 import { jointOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
-import type { Covered, NewEntry } from '../log/entry';
+import type { Covered, NewEntry, PutOn } from '../log/entry';
+import { isAccessory } from '../method/coatKeysFor';
+import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
 import type { Problem } from '../room/problem';
 import type { Room } from '../room/schema';
@@ -50,6 +52,16 @@ export function coveredBy(
     on.push(covered(piece, Math.min(piece.amount, amount ?? piece.amount)));
   }
   return { ok: true, on };
+}
+
+/** With what a coat is put on by a method: what its coat of that name takes, else what its last one does. */
+export function putOnBy({ class: kind, key, side, mud }: CoatSaid, method: Method): PutOn {
+  const coats = coatsFor(kind, method);
+  const coat =
+    coats.find((own) => own.key === key && own.side === side) ?? coats.find((own) => own.key === key) ?? coats.at(-1);
+  const product = mud.kind === 'setting' ? 'setting' : (coat?.mud ?? 'all-purpose');
+  const isTaped = key === 'tape' && !isAccessory(kind) && kind !== 'surface';
+  return { product, ...(isTaped ? { tape: coat?.tape ?? 'paper' } : {}) };
 }
 
 /** The length that a coat covered; of an angle that was run on both sides, once. mm */
