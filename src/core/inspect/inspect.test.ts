@@ -11,6 +11,7 @@ import type { Coat } from '../method/coat';
 import type { DefectKind } from '../method/defects';
 import { siteOf } from '../readiness/siteOf';
 import { LEVELS } from '../room/level';
+import { beforeCoat } from './betweenCoats';
 import { causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandable } from './sandable';
@@ -171,6 +172,34 @@ describe('what a room is handed over with', () => {
       { key: 'bubble', minutes: 25, count: 1 },
       { key: 'dent', minutes: 10, count: 3 },
     ]);
+  });
+});
+
+describe('what comes before the next coat', () => {
+  const tape = coats(EMPTY.coats.filter(({ key }) => key === 'tape'));
+  const between = (at: number, classes?: ('flat' | 'angle')[]) =>
+    logEntry({ kind: 'between', at, payload: { how: 'scrape', ...(classes ? { classes } : {}) } });
+  const [fill] = coats(EMPTY.coats.filter((coat) => coat.class === 'flat' && coat.key === 'fill'));
+
+  it('is done when somebody said so after the coat that is on, for all of the classes', () => {
+    const at = (entries: readonly Entry[]) => beforeCoat(siteAt(entries, LATE), ['flat', 'angle']).done;
+    expect(at(tape)).toBeUndefined();
+    expect(at([...tape, between(LATE - HOUR)])).toBeDefined();
+    expect(at([...tape, between(LATE - HOUR, ['flat'])])).toBeUndefined();
+    expect(at([...tape, between(LATE - HOUR, ['flat', 'angle'])])).toBeDefined();
+    if (!fill) throw new Error('flats are filled');
+    const later = { ...fill, at: new Date(LATE - HOUR).toISOString() } as Entry;
+    expect(at([...tape, between(LATE - 2 * HOUR), later])).toBeUndefined();
+  });
+
+  it('names what shows through if it is covered, on those classes', () => {
+    const [flat] = off.pieces.filter((piece) => piece.class === 'flat');
+    const wrong = (defect: DefectKind, piece?: string) =>
+      logEntry({ kind: 'item', at: LATE - HOUR, payload: { defect, ...(piece ? { piece } : {}) } });
+    const marks = (...items: readonly Entry[]) =>
+      beforeCoat(siteAt([...tape, ...items], LATE), ['angle']).marks.map(({ defect }) => defect);
+    expect(marks(wrong('ridge'), wrong('heavyBottom'), wrong('hollow'))).toEqual(['ridge', 'heavyBottom']);
+    expect(marks(wrong('ridge', flat?.id))).toEqual([]);
   });
 });
 

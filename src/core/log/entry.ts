@@ -7,6 +7,7 @@ import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
 import { liftEntry } from './liftEntry';
 import {
+  betweenPayload,
   coatPayload,
   drawn,
   itemPayload,
@@ -71,6 +72,10 @@ const sentEntry = z.discriminatedUnion('kind', [
     .refine(byThen, BY_THEN),
   z
     .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: sandedPayload })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('between'), payload: betweenPayload })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
@@ -258,6 +263,7 @@ export const whoDid = (entry: Entry): readonly string[] =>
 export const FINISHER_KINDS: readonly EntryKind[] = [
   'coat',
   'sanded',
+  'between',
   'sealed',
   'fan',
   'touched',

@@ -41,6 +41,7 @@ export class HouseLog {
   states(): ReadonlyMap<string, RoomState> {
     const states = new Map<string, RoomState>();
     for (const [room, log] of this.#rooms) {
+      if (room === HOUSE) continue;
       log.state ??= stateOf(log.entries).get(room);
       if (log.state) states.set(room, log.state);
     }

@@ -127,6 +127,18 @@ export const sandedPayload = z.strictObject({
   ...run,
 });
 
+/** What is done between two coats. */
+export const BETWEEN_COATS = ['scrape', 'sand', 'spot', 'sponge'] as const;
+
+/** Scraped, sanded or wiped between two coats: what of a room, all of it where it does not say. */
+export const betweenPayload = z.strictObject({
+  how: z.enum(BETWEEN_COATS),
+  classes: z.array(z.enum(COATED_CLASSES)).min(1, 'need at least one').refine(noTwice, 'name a class twice').optional(),
+  faces: someFaces,
+  grit: z.int().min(40, 'must be 40 or more').max(600, 'must be at most 600').optional(),
+  ...run,
+});
+
 /** What becomes of goods that nobody puts on a wall. */
 export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
 

@@ -35,6 +35,11 @@ export interface Sanding extends Mark {
   readonly after: number;
 }
 
+/** Scraped, sanded or wiped before the next coat. */
+export interface Between extends Sanding {
+  readonly how: Extract<Entry, { kind: 'between' }>['payload']['how'];
+}
+
 /** A face that meets its level, or the whole room. */
 export interface Check extends Mark {
   readonly level: Level;
@@ -78,6 +83,8 @@ export interface RoomState {
   /** What was sanded and what was signed off, in order of time; whether it still counts is told by `finished`. */
   readonly sandings: readonly Sanding[];
   readonly checks: readonly Check[];
+  /** What was scraped, sanded or wiped between coats, in order of time. */
+  readonly betweens: readonly Between[];
   /** Who signed for the room as it is. */
   readonly signatures: readonly Signature[];
   readonly sealed: Mark | undefined;
@@ -98,6 +105,7 @@ export const NOTHING_YET: RoomState = {
   shown: [],
   sandings: [],
   checks: [],
+  betweens: [],
   signatures: [],
   sealed: undefined,
   handedOver: undefined,
@@ -187,6 +195,11 @@ function applied(state: RoomState, entry: Entry): RoomState {
           { ...mark, classes: entry.payload.classes, faces: entry.payload.faces, after: state.applied.length },
         ],
       };
+    case 'between': {
+      const { how, classes, faces } = entry.payload;
+      const between: Between = { ...mark, how, classes, faces, after: state.applied.length };
+      return { ...state, betweens: [...state.betweens, between] };
+    }
     case 'sealed':
       return { ...state, sealed: mark };
     case 'checked':
@@ -234,7 +247,10 @@ function applied(state: RoomState, entry: Entry): RoomState {
       const { item, minutes, photos = [] } = entry.payload;
       return {
         ...state,
-        items: state.items.map((own) => (own.id === item ? { ...own, closed: { ...mark, minutes, photos } } : own)),
+        // Who said it first has mended it.
+        items: state.items.map((own) =>
+          own.id === item && !own.closed ? { ...own, closed: { ...mark, minutes, photos } } : own,
+        ),
         photos: [...state.photos, ...photos.map((id) => ({ ...mark, id, text: undefined, item }))],
       };
     }

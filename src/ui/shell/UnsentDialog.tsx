@@ -67,6 +67,7 @@ function groupWords(entries: readonly NewEntry[]): string {
 
 const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = {
   sanded: 'Sanded',
+  between: 'Scraped or sanded',
   sealed: 'Sealed',
   checked: 'Checked',
   handedOver: 'Handed over',

@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { beforeCoat } from '@/core/inspect/betweenCoats';
 import type { Batch } from '@/core/log/batch';
 import { mudWithin } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -9,7 +10,7 @@ import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import type { Task } from '@/core/work/tasksOf';
-import { DEFECT_WORDS } from '@/ui/defectWords';
+import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
@@ -17,6 +18,8 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { inUnit, setBacks } from '@/ui/unitWords';
+import { timeOf } from '@/ui/when';
+import { BeforeCoat } from './BeforeCoat';
 import { JobDone } from './JobDone';
 import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
 import { coatAmount, facesOfPieces, listWords, sidesToRun, smallWorkWords } from './jobWords';
@@ -66,6 +69,9 @@ export function CurrentJob({
   const { name, id } = room.room;
   const first = coats[0]?.coat;
   const way = wayOfRooms(site)(room);
+  const { between } = room.method.all;
+  const kinds = [...new Set(coats.map(({ coat }) => coat.class))];
+  const before = task.pass !== 'tape' && task.pass !== 'skim' ? beforeCoat(room, kinds) : undefined;
   const pan = mudWorkOf(coats, room);
   const minutes = coats.find(({ coat }) => coat.settingMinutes !== undefined)?.coat.settingMinutes;
   const firming = task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0;
@@ -82,10 +88,17 @@ export function CurrentJob({
             : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map(({ coat }) => CLASS_NAMES[coat.class].toLowerCase()))}`}
         </h2>
       </div>
-      {first && task.pass !== 'tape' && task.pass !== 'skim' && (
-        <p className="font-medium">
-          First: {BETWEEN[room.method.all.between].name.toLowerCase()}: {BETWEEN[room.method.all.between].what}.
-        </p>
+      {first && before && (
+        <BeforeCoat
+          room={id}
+          how={between}
+          classes={kinds}
+          words={`${BETWEEN[between].name.toLowerCase()}: ${BETWEEN[between].what}`}
+          done={before.done && timeOf(Date.parse(before.done.at), timeZone)}
+          marks={before.marks.map((item) => itemWords(item, room.room, unit))}
+          now={now}
+          works={works}
+        />
       )}
       <ul className="space-y-3 font-medium">
         {coats.map((ready) => (

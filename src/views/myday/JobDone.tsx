@@ -4,6 +4,7 @@ import { useMemo, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { type Said, useLog } from '@/client/useLog';
 import { pausedUntil, useTimer } from '@/client/useTimer';
+import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
@@ -21,14 +22,23 @@ interface Run {
   readonly ended?: string;
   readonly paused?: number;
 }
+/** What was said to be done, when, and what was known of the house by then. */
+interface Press {
+  readonly at: number;
+  readonly coats: readonly CoatToLog[];
+  readonly seen: number;
+}
 /** What an entry says of the mud that was mixed. */
 interface Mixed {
   readonly mixedAt: string;
+  readonly mud?: WetMud['mud'];
   readonly batch?: string;
   readonly product?: string;
 }
-const mixedFrom = ({ at, product }: Batch, timeZone: string): Mixed => ({
+const mixedFrom = ({ at, minutes, product }: Batch, timeZone: string): Mixed => ({
   mixedAt: iso(at),
+  // By its own label, whatever the method asks for.
+  mud: { kind: 'setting', minutes },
   batch: `of ${timeOf(at, timeZone)}`,
   ...(product ? { product } : {}),
 });
@@ -79,13 +89,13 @@ export function JobDone({
   const [typed, setTyped] = useState('');
   const [problem, setProblem] = useState<string>();
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
-  const [pressed, setPressed] = useState<{ readonly at: number; readonly coats: readonly CoatToLog[] }>();
+  const [pressed, setPressed] = useState<Press>();
   const [tapped, setTapped] = useState<ReadonlySet<string>>(new Set());
   const { map } = usePieceMap(room, JSON.stringify(coats));
   const own = useMemo(() => (map ? jobPieces(map, coats) : []), [map, coats]);
   const asked = setting && !setting.batch ? pressed : undefined;
   const together = people.length > 1 ? { ranBy: [...people] } : {};
-  const said = (some: readonly CoatToLog[], run: Run, mixed?: Mixed): readonly Said[] =>
+  const said = ({ coats: some, seen: known }: Press, run: Run, mixed?: Mixed): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
       ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
       : some.map(
@@ -103,7 +113,7 @@ export function JobDone({
               tool: coat.tool,
               ...run,
               ...together,
-              seen,
+              seen: known,
             },
           }),
         );
@@ -117,11 +127,11 @@ export function JobDone({
     const hours = hoursTyped(typed);
     return hours === undefined ? undefined : { begun: iso(done - hours * 60 * MINUTE_MS), ended: iso(done) };
   };
-  const send = async (press: NonNullable<typeof pressed>, mixed?: Mixed) => {
+  const send = async (press: Press, mixed?: Mixed) => {
     const run = runUntil(press.at);
     if (!run) return setProblem('such as 1.5 or 1:30');
     setProblem(undefined);
-    if (!(await log.write(said(press.coats, run, mixed), { at: press.at }))) return;
+    if (!(await log.write(said(press, run, mixed), { at: press.at }))) return;
     setPressed(undefined);
     setTapped(new Set());
     setTyped('');
@@ -129,7 +139,7 @@ export function JobDone({
   };
   const press = (some: readonly CoatToLog[]) => {
     const isAgain = pressed && isSame(pressed.coats, some);
-    const next = isAgain ? pressed : { at: log.serverNow(), coats: some };
+    const next = isAgain ? pressed : { at: log.serverNow(), coats: some, seen };
     setPressed(next);
     if (!setting) void send(next);
     else if (setting.batch) void send(next, mixedFrom(setting.batch, timeZone));

@@ -54,7 +54,7 @@ export function SandPanel({
     setClasses(new Set());
     setOn(new Set());
   };
-  const isWhole = rows.every((row) => row.can || row.words.title === 'Sanded');
+  const isWhole = rows.every((row) => row.can || row.isSanded);
   return (
     <section className="space-y-3" aria-label={`Sanding of ${room.name}`}>
       <ul className="divide-y divide-base-300">

@@ -17,6 +17,7 @@ export interface SandRow {
   readonly amount: string;
   readonly words: StateWords;
   readonly can: boolean;
+  readonly isSanded: boolean;
   /** Hours and sheets of paper for what is left. */
   readonly takes: string;
 }
@@ -39,6 +40,7 @@ export function sandRows(room: RoomSite, unit: LengthUnit, now: number, timeZone
     amount: amountWords(own, unit),
     words: stateWords(own, now, timeZone),
     can: own.now.kind === 'go',
+    isSanded: own.now.kind === 'sanded',
     takes: own.now.kind === 'sanded' ? '' : `${spanWords(own.hours)}, ${Math.max(0.1, own.paper).toFixed(1)} sheets`,
   }));
 }
