@@ -50,7 +50,10 @@ export function ItemList({
                 {causeWords?.(item) && <p className="text-sm">{causeWords(item)}</p>}
                 {item.defect && (
                   <p className="text-sm text-muted first-letter:uppercase">
-                    <a href={`/h/${house}/guide#defect-${item.defect}`} className="link inline-block py-3 first-letter:uppercase">
+                    <a
+                      href={`/h/${house}/guide#defect-${item.defect}`}
+                      className="link inline-block py-3 first-letter:uppercase"
+                    >
                       {DEFECT_WORDS[item.defect].mend}; {MEND_WORDS[DEFECTS[item.defect].mend]}.
                     </a>
                   </p>

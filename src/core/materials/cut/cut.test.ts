@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { randomFrom } from '../../../../tests/houses/random';
+import { randomFrom } from '../../plan/improve';
 import { type CutList, type CutQuestion, cutStock, STEP_MM } from './cutStock';
 
 const INCH = 25.4;

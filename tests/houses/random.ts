@@ -1,1 +1,0 @@
-export { randomFrom } from '../../src/core/plan/improve';
