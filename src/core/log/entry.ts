@@ -5,18 +5,16 @@ import { daySchema, instantSchema } from '../measure/instant';
 import { COATED_CLASSES, type MudProduct } from '../method/coat';
 import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
+import { LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
 import { liftEntry } from './liftEntry';
 import {
   betweenPayload,
   coatPayload,
   drawn,
   itemPayload,
-  LIGHTS_OF_CHECK,
   noTwice,
   photos,
   run,
-  SIGN_AS,
-  STOCK_WHAT,
   sandedPayload,
   shortText,
   someFaces,

@@ -3,9 +3,7 @@ import { SUBSTRATES } from '../air/dryingHours';
 import { instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { DEFECT_KINDS } from '../method/defects';
-
-/** One thing is not shown by more. */
-export const MOST_PHOTOS = 6;
+import { BETWEEN_COATS, MOST_PHOTOS, SANDED_WITH } from './choices';
 
 /** Ids are compared as they are written: in small letters. */
 export const uuid = (error: string) => z.uuid(error).toLowerCase();
@@ -113,11 +111,6 @@ export const itemPayload = z
     error: 'must say on which face the place is',
   });
 
-/** With what a surface is sanded. */
-export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
-/** In which light a face was looked at. */
-export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
-
 /** Sanded: what of a room, all of it where it does not say, and with what. */
 export const sandedPayload = z.strictObject({
   classes: z.array(z.enum(COATED_CLASSES)).min(1, 'need at least one').refine(noTwice, 'name a class twice').optional(),
@@ -126,9 +119,6 @@ export const sandedPayload = z.strictObject({
   with: z.enum(SANDED_WITH).optional(),
   ...run,
 });
-
-/** What is done between two coats. */
-export const BETWEEN_COATS = ['scrape', 'sand', 'spot', 'sponge'] as const;
 
 /** Scraped, sanded or wiped between two coats: what of a room, all of it where it does not say. */
 export const betweenPayload = z.strictObject({
@@ -139,9 +129,4 @@ export const betweenPayload = z.strictObject({
   ...run,
 });
 
-/** What becomes of goods that nobody puts on a wall. */
-export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
-
-/** For whom somebody signs. */
-export const SIGN_AS = ['builder', 'lead'] as const;
 export const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');

@@ -4,7 +4,7 @@ import { Camera, X } from 'lucide-react';
 import { useEffect, useId, useMemo, useState } from 'react';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { shrinkPhoto } from '@/client/photo/shrinkPhoto';
-import { MOST_PHOTOS } from '@/core/log/payloads';
+import { MOST_PHOTOS } from '@/core/log/choices';
 import { plural } from '../plural';
 
 /** Photos that are taken or chosen, and made small here. */

@@ -1,7 +1,9 @@
 'use client';
 
-import { useState } from 'react';
-import { ProblemDialog } from './ProblemDialog';
+import { lazy, Suspense, useState } from 'react';
+
+/** Drawn when it is opened: most days nothing is wrong. A device keeps it with everything else that it needs without a server. */
+const ProblemDialog = lazy(async () => ({ default: (await import('./ProblemDialog')).ProblemDialog }));
 
 /** Says that something is wrong in a room, from wherever it is seen. */
 export function ProblemButton({
@@ -24,7 +26,11 @@ export function ProblemButton({
       <button type="button" className={className} aria-label={label} onClick={() => setOpen(true)}>
         Something is wrong
       </button>
-      {open && <ProblemDialog now={now} room={room} face={face} close={() => setOpen(false)} />}
+      {open && (
+        <Suspense fallback={<span className="loading loading-dots" role="status" aria-label="opening" />}>
+          <ProblemDialog now={now} room={room} face={face} close={() => setOpen(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

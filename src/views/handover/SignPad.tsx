@@ -2,7 +2,7 @@
 
 import { useRef, useState } from 'react';
 import { useLog } from '@/client/useLog';
-import { SIGN_AS } from '@/core/log/payloads';
+import { SIGN_AS } from '@/core/log/choices';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
-import { STOCK_WHAT } from '@/core/log/payloads';
+import { STOCK_WHAT } from '@/core/log/choices';
 import { GOODS, type Good, packOfGood } from '@/core/materials/goods';
 import type { LengthUnit } from '@/core/measure/unit';
 import { SelectField } from '@/ui/SelectField';

@@ -1,7 +1,7 @@
 'use client';
 
 import { useLog } from '@/client/useLog';
-import type { BETWEEN_COATS } from '@/core/log/payloads';
+import type { BETWEEN_COATS } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
 
 type How = (typeof BETWEEN_COATS)[number];

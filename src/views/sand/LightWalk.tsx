@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
-import type { LIGHTS_OF_CHECK } from '@/core/log/payloads';
+import type { LIGHTS_OF_CHECK } from '@/core/log/choices';
 import type { Level } from '@/core/room/level';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SelectField } from '@/ui/SelectField';

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
-import { SANDED_WITH } from '@/core/log/payloads';
+import { SANDED_WITH } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
 import { SelectField } from '@/ui/SelectField';
 import { StateMark } from '@/ui/state/StateMark';

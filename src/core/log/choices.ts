@@ -1,0 +1,17 @@
+/** One thing is not shown by more. */
+export const MOST_PHOTOS = 6;
+
+/** With what a surface is sanded. */
+export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
+
+/** In which light a face was looked at. */
+export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
+
+/** For whom somebody signs. */
+export const SIGN_AS = ['builder', 'lead'] as const;
+
+/** What becomes of goods that nobody puts on a wall. */
+export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
+
+/** What is done between two coats. */
+export const BETWEEN_COATS = ['scrape', 'sand', 'spot', 'sponge'] as const;
