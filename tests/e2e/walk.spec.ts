@@ -85,7 +85,7 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
 test('everything that is pressed on a phone is large enough for a glove', async ({ page, house, signIn }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  for (const path of ['/my-day', '/walk']) {
+  for (const path of ['/my-day', '/walk', '/board', '/guide']) {
     await page.goto(house + path);
     await expect(page.getByRole('main')).toBeVisible();
     const small = await page.evaluate(() =>

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../air/airClock';
+import { airClock, driedBetween } from '../air/airClock';
 import type { SourcedAir } from '../air/roomAir';
 import type { Found } from '../drying/touch';
 import { takeOff, whatIsKept } from '../joints/takeOff';
@@ -12,6 +12,7 @@ import { crewSchema } from '../work/crew';
 import { SKILLS } from '../work/workItem';
 import { planInputOf } from './planInputOf';
 import { siteOf } from './siteOf';
+import { boundsOf } from './touchesIn';
 
 const { house, room: made } = roomOf("A 12' x 10' x 8', door 32x80 wall 1 bead");
 const room = { ...made, id: 'room' };
@@ -100,6 +101,14 @@ describe('a thumb on a coat', () => {
     for (const [mud, { factor }] of both.felt.byMud)
       if (mud === mudOf('flat')) expect(factor).toBeCloseTo(felt.slowness.factor, 9);
       else expect(factor).toBeLessThan(1);
+  });
+
+  it('leaves a range, in which what is told lies', () => {
+    const { felt } = siteWith([...ON, touch('grey', hoursByTables * 1.2), touch('white', hoursByTables * 1.5)]);
+    const ready = (clock: typeof felt.clock) => driedBetween(clock, TAPED, TAPED + 24 * HOUR);
+    const [soonest, latest] = boundsOf(felt);
+    expect(ready(soonest)).toBeGreaterThan(ready(felt.clock));
+    expect(ready(felt.clock)).toBeGreaterThan(ready(latest));
   });
 
   it('on some joints speaks of what is on them', () => {

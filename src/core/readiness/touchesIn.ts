@@ -54,6 +54,15 @@ export const feltAir = memoizeLast(
   },
 );
 
+/** The clock at either end of what thumbs leave open: the soonest and the latest that things dry, four times out of five. */
+export function boundsOf({ plain, slowness, byMud }: FeltAir): readonly [soonest: RoomAirClock, latest: RoomAirClock] {
+  const at = (end: 'low' | 'high'): RoomAirClock => ({
+    ...slowed(plain, slowness[end]),
+    byMud: new Map([...byMud].map(([mud, own]) => [mud, slowed(plain, own[end])] as const)),
+  });
+  return [at('low'), at('high')];
+}
+
 function touchOf(
   touched: Touched,
   clock: AirClock,

@@ -73,7 +73,8 @@ export function CurrentJob({
   const kinds = [...new Set(coats.map(({ coat }) => coat.class))];
   const before = task.pass !== 'tape' && task.pass !== 'skim' ? beforeCoat(room, kinds) : undefined;
   const pan = mudWorkOf(coats, room);
-  const minutes = coats.find(({ coat }) => coat.settingMinutes !== undefined)?.coat.settingMinutes;
+  const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
+  const minutes = sets[0]?.coat.settingMinutes;
   const firming = task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0;
   return (
     <section className="sheet flex flex-col gap-4 p-5" aria-label="Now">
@@ -154,7 +155,7 @@ export function CurrentJob({
               ? undefined
               : {
                   minutes,
-                  most: mudWithin(pan, minutes),
+                  most: mudWithin(mudWorkOf(sets, room), minutes),
                   batch: batches[0],
                 }
           }

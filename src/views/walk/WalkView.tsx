@@ -168,10 +168,11 @@ export function WalkView({
   );
 }
 
-/** 10:30 → 12:10, or ready sooner or later than the tables say. */
-function movedWords({ from, to }: NonNullable<WalkClass['moved']>, now: number, timeZone: string): string {
+/** 10:30 → 12:10 (11:20 to 13:00), or ready sooner or later than the tables say. */
+function movedWords({ from, to, range }: NonNullable<WalkClass['moved']>, now: number, timeZone: string): string {
   const words = (at: number | undefined) => (at === undefined ? 'ready' : untilWords(at, now, timeZone));
-  return `${words(from)} → ${words(to)}`;
+  const [soonest, latest] = range.map(words);
+  return `${words(from)} → ${words(to)}${soonest === latest ? '' : ` (${soonest} to ${latest})`}`;
 }
 
 const foundWords = (

@@ -5,6 +5,7 @@ import { groupBy } from '@/core/measure/groupBy';
 import type { CoatedClass } from '@/core/method/coat';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { boundsOf } from '@/core/readiness/touchesIn';
 import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
 import type { Room } from '@/core/room/schema';
 import { passWords } from '@/ui/state/words';
@@ -14,7 +15,14 @@ export interface WalkClass {
   readonly class: CoatedClass;
   readonly now: ClassNow;
   /** What it would be by the tables, where thumbs moved it: ms since 1970, undefined where it would be ready. */
-  readonly moved: { readonly from: number | undefined; readonly to: number | undefined } | undefined;
+  readonly moved:
+    | {
+        readonly from: number | undefined;
+        readonly to: number | undefined;
+        /** Between these four times out of five. */
+        readonly range: readonly [number | undefined, number | undefined];
+      }
+    | undefined;
 }
 
 /** One room on the walk. */
@@ -53,8 +61,11 @@ export function walkRows(
     .filter(({ standing, applied }) => applied.stretches.length > 0 && ON_THE_WAY.includes(standing.now.kind))
     .map((site): WalkRow => {
       const { room, standing, felt, coats, method, state, applied } = site;
-      const before =
-        felt.touches.length > 0 ? whatNow(coats, method, state, applied, site.done, felt.plain, now) : standing;
+      const by = (clock: RoomSite['air']) => whatNow(coats, method, state, applied, site.done, clock, now);
+      const [before, soonest, latest] =
+        felt.touches.length > 0 ? [felt.plain, ...boundsOf(felt)].map(by) : [standing, standing, standing];
+      const nowOf = (of: typeof standing | undefined, kind: CoatedClass) =>
+        of?.classes.find((other) => other.class === kind)?.now;
       return {
         id: room.id,
         name: room.name,
@@ -68,7 +79,10 @@ export function walkRows(
           .map((kind) => ({
             class: kind.class,
             now: kind.now,
-            moved: movedFrom(before.classes.find((other) => other.class === kind.class)?.now, kind.now),
+            moved: movedFrom(nowOf(before, kind.class), kind.now, [
+              readyAt(nowOf(soonest, kind.class)),
+              readyAt(nowOf(latest, kind.class)),
+            ]),
           })),
         found: felt.touches.filter(({ touched }) => dayOf(Date.parse(touched.at), timeZone) === today),
         slowness: felt.slowness,
@@ -88,8 +102,12 @@ const ON_THE_WAY: readonly string[] = ['go', 'wet', 'stuck', 'sand'];
 const readyAt = (now: ClassNow | undefined): number | undefined => (now?.kind === 'wet' ? now.until : undefined);
 
 /** A change that is worth a word: five minutes or more. */
-function movedFrom(before: ClassNow | undefined, after: ClassNow): WalkClass['moved'] {
+function movedFrom(
+  before: ClassNow | undefined,
+  after: ClassNow,
+  range: NonNullable<WalkClass['moved']>['range'],
+): WalkClass['moved'] {
   const [from, to] = [readyAt(before), readyAt(after)];
   if (from === to || (from !== undefined && to !== undefined && Math.abs(from - to) < 300_000)) return undefined;
-  return { from, to };
+  return { from, to, range };
 }
