@@ -39,7 +39,7 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
               <th scope="row" className="space-y-1 align-top">
                 <button
                   type="button"
-                  className="link block text-left font-semibold whitespace-nowrap"
+                  className="link block min-h-11 text-left font-semibold whitespace-nowrap"
                   onClick={() => showDay(day)}
                 >
                   {day === today ? 'Today' : dayWords(day)}
