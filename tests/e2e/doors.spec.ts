@@ -86,7 +86,7 @@ test('nobody reads anything of a house that is not theirs, whatever the cookie a
         if (WITHIN.test(await answer.text())) read.push(`${kind}: ${path} ${Object.keys(headers).length}`);
       }
     }
-    for (const told of ['file', 'pieces?room=bath', 'plan', 'seen', 'record'])
+    for (const told of ['file', 'pieces?room=bath', 'plan', 'seen', 'record', 'csv?of=pieces'])
       expect((await outside.get(`${house}/${told}`)).status(), `${kind} ${told}`).toBe(file);
     expect(await (await outside.get('/api/live/marks')).text(), kind).not.toContain(house.slice('/h/'.length));
     await outside.dispose();

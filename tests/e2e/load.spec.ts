@@ -57,3 +57,13 @@ test('bead is cut from sticks, each with its edges; a builder is not told what i
   await expect(list.getByRole('listitem').filter({ hasText: 'Day room, ' }).first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'On hand' })).toHaveCount(0);
 });
+
+test('the tally is taken along as a table, by room or by piece', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?room=bath`);
+  const link = page.getByRole('link', { name: 'Pieces as a table' });
+  const answer = await page.request.get((await link.getAttribute('href')) ?? '');
+  expect(answer.headers()['content-type']).toContain('text/csv');
+  expect(await answer.text()).toMatch(/Bath,wall 1,Flats,[\d.]+,/);
+  expect((await page.request.get(`${house}/csv?of=nonsense`)).status()).toBe(404);
+});

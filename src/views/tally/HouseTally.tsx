@@ -1,6 +1,7 @@
 'use client';
 
 import { memo, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import type { JointClass } from '@/core/joints/joint';
 import type { Tally } from '@/core/joints/tally';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -28,6 +29,7 @@ export const HouseTally = memo(function HouseTally({
   readonly onLight: (kind: JointClass | undefined) => void;
   readonly onOnly: (kind: JointClass | undefined) => void;
 }) {
+  const { id: house } = useHouse();
   const [asked, ask] = useState('');
   const floor = floors.find((candidate) => candidate.floor === asked);
   return (
@@ -46,6 +48,14 @@ export const HouseTally = memo(function HouseTally({
         </label>
       )}
       <TallyTable title={floor?.floor ?? 'The whole house'} tally={floor?.tally ?? total} unit={unit} {...light} />
+      <p className="flex flex-wrap gap-2 print:hidden">
+        <a className="btn btn-sm" href={`/h/${house}/csv?of=rooms`}>
+          Rooms as a table
+        </a>
+        <a className="btn btn-sm" href={`/h/${house}/csv?of=pieces`}>
+          Pieces as a table
+        </a>
+      </p>
     </div>
   );
 });

@@ -1,0 +1,27 @@
+import type { Site } from '../core/readiness/siteOf';
+import { loadSite } from './loadSite';
+import { openHouse } from './openHouse';
+import { refuse } from './refuse';
+
+/**
+ * `GET …/csv?of=TABLE`: a house as a table, for those whose house it is.
+ *
+ * @param write the table as text; undefined where there is no such
+ */
+export const houseTable = (
+  house: string,
+  table: string,
+  write: (site: Site) => string | undefined,
+): Promise<Response> =>
+  openHouse(house, async ({ id }) => {
+    const { site } = await loadSite(id);
+    const text = write(site);
+    if (text === undefined) return refuse(404, 'There is no such table.');
+    return new Response(text, {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8',
+        'content-disposition': `attachment; filename="${table}.csv"`,
+        'cache-control': 'no-store',
+      },
+    });
+  });

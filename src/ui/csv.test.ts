@@ -1,0 +1,53 @@
+import Papa from 'papaparse';
+import { describe, expect, it } from 'vitest';
+import { airClock } from '@/core/air/airClock';
+import type { SourcedAir } from '@/core/air/roomAir';
+import { takeOff, whatIsKept } from '@/core/joints/takeOff';
+import { siteOf } from '@/core/readiness/siteOf';
+import { houseOf } from '../../tests/houses/readRooms';
+import { csvOf } from './csv';
+
+const house = houseOf(["A 12' x 10' x 8', door 32x80 wall 1 bead", "B 20' x 14' x 9'"]);
+const AIR = airClock<SourcedAir>([
+  { from: 0, air: { temperature: 21, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
+]);
+const siteWith = (name: string) => {
+  const rooms = house.rooms.map((room, index) => (index === 0 ? { ...room, name } : room));
+  return siteOf(
+    house,
+    rooms,
+    new Map(),
+    () => AIR,
+    0,
+    (room) => whatIsKept(takeOff(room, house)),
+  );
+};
+const read = (text: string) => Papa.parse<Record<string, string>>(text, { header: true }).data;
+
+describe('a house as a table', () => {
+  it('has a row for each room, and what its rows add up to is the tally', () => {
+    const site = siteWith('A');
+    const rows = read(csvOf('rooms', site));
+    expect(rows.map((row) => row.Room)).toEqual(['A', 'B']);
+    const flats = rows.reduce((sum, row) => sum + Number(row['Flats (in)']), 0);
+    expect(flats).toBeCloseTo(site.tally.classes.flat.length / 25.4, 6);
+  });
+
+  it('has a row for each piece: of a seam one, of an angle its two sides', () => {
+    const site = siteWith('A');
+    const rows = read(csvOf('pieces', site));
+    const sum = (kind: string) =>
+      rows.filter((row) => row.Class === kind).reduce((all, row) => all + Number(row['Length (in), or how many']), 0);
+    expect(sum('Flats')).toBeCloseTo(site.tally.classes.flat.length / 25.4, 4);
+    expect(sum('Inside angles')).toBeCloseTo((2 * site.tally.classes.angle.length) / 25.4, 4);
+    expect(sum('Fasteners')).toBe(site.tally.fasteners);
+  });
+
+  it('is text where a name looks like a formula, and holds commas and quotation marks', () => {
+    for (const name of ['=1+1', '@now', '-5', 'Hall, "upper"']) {
+      const [row] = read(csvOf('rooms', siteWith(name)));
+      expect(row?.Room?.replace(/^'/, '')).toBe(name);
+      if (/^[=@-]/.test(name)) expect(csvOf('rooms', siteWith(name))).toContain(`'${name}`);
+    }
+  });
+});
