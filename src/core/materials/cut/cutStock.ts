@@ -1,8 +1,9 @@
+import { groupBy } from '../../measure/groupBy';
 import { TOLERANCE_MM } from '../../measure/unit';
 import { achievable, EPSILON } from './achievable';
 import { lowerBound, type Pattern } from './lowerBound';
 import { packExactly } from './packExactly';
-import { packGreedily, packRoughly } from './packGreedily';
+import { packGreedily, packQuickly } from './packGreedily';
 
 /** What is cut and from what; mm, costs in any one money. */
 export interface CutQuestion {
@@ -46,13 +47,13 @@ export interface CutList {
 export const STEP_MM = { in: 25.4 / 16, mm: 1 } as const;
 
 /** So many steps of the exact search; what is not decided by then is as good as was found. */
-const PATIENCE = 120_000;
-/** More sizes than these are not searched to the end. */
-const MANY = 100;
+const PATIENCE = 50_000;
+/** More sizes than these are taken together, a little shorter than they are, for the bound, and are not searched to the end. */
+const MANY = 64;
 /** More pieces than these are filled stick by stick only where patterns leave some. */
 const LARGE = 600;
-const FEW_ROUNDS = 120;
 const MOST_ROUNDS = 800;
+const FEW_ROUNDS = 250;
 
 /**
  * The cheapest way to cut pieces from sticks of several lengths. What is longer than every stick is spliced of whole ones and a rest;
@@ -80,27 +81,36 @@ export function cutStock({ pieces, sticks, kerf = 0, offcuts = [], step = 1 }: C
   const open = parts.map((part) => ({ ...part, size: size(part.length) })).sort((a, b) => b.size - a.size);
   const used: CutStick[] = [];
   const rest = fromOffcuts(open, offcuts, lost, step, used);
-  const sizes = [...new Set(rest.map((part) => part.size))].sort((a, b) => b - a);
-  const counts = sizes.map((own) => rest.filter((part) => part.size === own).length);
+  const bySize = groupBy(rest, (part) => part.size);
+  const sizes = [...bySize.keys()].sort((a, b) => b - a);
+  const counts = sizes.map((own) => bySize.get(own)?.length ?? 0);
   if (sizes.length === 0) return { sticks: used, cost: 0, bound: 0, spliced };
   const kinds = stock.map(({ room, cost }) => ({ room, cost }));
   const costs = achievable(kinds.map(({ cost }) => cost));
   // However it is cut, the sticks have room for all of it: with many pieces that is all there is to know.
   const cheapest = Math.min(...kinds.map(({ room, cost }) => cost / room));
   let bound = costs.atLeast(cheapest * rest.reduce((sum, part) => sum + part.size, 0));
-  const isLarge = rest.length > LARGE;
-  let best = isLarge
-    ? packRoughly(sizes, counts, kinds, bound)
-    : packGreedily(sizes, counts, kinds, undefined, bound, sizes.length > MANY ? 2 : 20);
-  if (!best.isProven && !(isLarge && sizes.length > MANY)) {
-    const linear = lowerBound(sizes, counts, kinds, sizes.length > MANY ? FEW_ROUNDS : MOST_ROUNDS);
+  const isMany = sizes.length > MANY;
+  let best =
+    isMany || rest.length > LARGE
+      ? packQuickly(sizes, counts, kinds, bound)
+      : packGreedily(sizes, counts, kinds, undefined, bound, 20);
+  if (!best.isProven && isMany) {
+    if (rest.length <= LARGE) {
+      const next = packGreedily(sizes, counts, kinds, undefined, bound, 2);
+      if (next.cost < best.cost - EPSILON) best = next;
+    }
+    const [coarse, asked] = coarser(sizes, counts);
+    bound = Math.max(bound, costs.atLeast(lowerBound(coarse, asked, kinds, FEW_ROUNDS).bound));
+    best = { ...best, isProven: best.cost <= bound + EPSILON };
+  } else if (!best.isProven) {
+    const linear = lowerBound(sizes, counts, kinds, MOST_ROUNDS);
     bound = Math.max(bound, costs.atLeast(linear.bound));
-    const next = packGreedily(sizes, counts, kinds, linear, bound, sizes.length > MANY ? 3 : isLarge ? 1 : 40);
+    const next = packGreedily(sizes, counts, kinds, linear, bound, rest.length > LARGE ? 1 : 20);
     if (next.cost < best.cost - EPSILON || next.isProven) best = next;
     if (best.cost <= bound + EPSILON) best = { ...best, isProven: true };
-    else if (sizes.length <= MANY && !isLarge) best = packExactly(sizes, counts, kinds, linear, costs, best, PATIENCE);
+    else if (rest.length <= LARGE) best = packExactly(sizes, counts, kinds, linear, costs, best, PATIENCE);
   }
-  const bySize = new Map(sizes.map((own) => [own, rest.filter((part) => part.size === own)]));
   const cut = best.patterns.map((pattern) => cutFrom(pattern, sizes, bySize, stock[pattern.kind]?.length ?? 0, kerf));
   return {
     sticks: [...used, ...cut.sort((a, b) => b.length - a.length || a.left - b.left)],
@@ -108,6 +118,18 @@ export function cutStock({ pieces, sticks, kerf = 0, offcuts = [], step = 1 }: C
     bound: best.isProven ? best.cost : bound,
     spliced,
   };
+}
+
+/** Sizes made a little shorter until few are left: no way of cutting the real ones costs less than the cheapest of these. */
+function coarser(sizes: readonly number[], counts: readonly number[]): readonly [readonly number[], readonly number[]] {
+  const grain = Math.ceil((sizes[0] ?? 1) / MANY);
+  const asked = new Map<number, number>();
+  for (const [index, size] of sizes.entries()) {
+    const own = Math.max(1, Math.floor(size / grain) * grain);
+    asked.set(own, (asked.get(own) ?? 0) + (counts[index] ?? 0));
+  }
+  const coarse = [...asked.keys()].sort((a, b) => b - a);
+  return [coarse, coarse.map((size) => asked.get(size) ?? 0)];
 }
 
 interface Part {
@@ -165,8 +187,11 @@ function cutFrom(
   length: number,
   kerf: number,
 ): CutStick {
-  const cuts = counts.flatMap((count, index) =>
-    (bySize.get(sizes[index] ?? 0) ?? []).splice(0, count).map(({ piece, length: own }) => ({ piece, length: own })),
-  );
+  const cuts: CutStick['cuts'][number][] = [];
+  for (const [index, count] of counts.entries()) {
+    if (count === 0) continue;
+    for (const { piece, length: own } of (bySize.get(sizes[index] ?? 0) ?? []).splice(0, count))
+      cuts.push({ piece, length: own });
+  }
   return { length, isOffcut: false, cuts, left: leftOf(length, cuts, kerf) };
 }

@@ -57,39 +57,70 @@ export function packGreedily(
   return best;
 }
 
-/** First-fit from the longest into the longest sticks, each then as short as what is cut from it allows: for thousands of pieces. */
-export function packRoughly(
+/** So many of the longest that still fit are tried beside the first piece of a stick. */
+const LOOKED_AT = 40;
+
+/**
+ * Stick by stick from the longest piece: beside it the two others that fill some kind of stick best, and whatever fits after them. For
+ * thousands of pieces of hundreds of lengths.
+ */
+export function packQuickly(
   sizes: readonly number[],
   counts: readonly number[],
   kinds: readonly StickKind[],
   bound: number,
 ): Packing {
-  const room = Math.max(...kinds.map((kind) => kind.room));
-  const open: { left: number; counts: number[] }[] = [];
-  let full = 0;
-  for (const [index, size] of sizes.entries())
-    for (let count = counts[index] ?? 0; count > 0; count -= 1) {
-      const least = sizes.at(-1) ?? 0;
-      while (full < open.length && (open[full]?.left ?? 0) < least) full += 1;
-      let found: (typeof open)[number] | undefined;
-      for (let at = full; at < open.length && !found; at += 1) {
-        const stick = open[at];
-        if (stick && stick.left >= size) found = stick;
-      }
-      if (!found) {
-        found = { left: room, counts: sizes.map(() => 0) };
-        open.push(found);
-      }
-      found.left -= size;
-      found.counts[index] = (found.counts[index] ?? 0) + 1;
+  const left = [...counts];
+  /** The next size at or after one, the longest first, of which some are left. */
+  const next = sizes.map((_, index) => index);
+  const from = (index: number): number => {
+    let at = index;
+    while (at < sizes.length && (left[at] ?? 0) === 0) at = Math.max(at + 1, next[at] ?? at + 1);
+    if (index < sizes.length) next[index] = at;
+    return at;
+  };
+  /** The longest size that fits. */
+  const fitting = (room: number): number => {
+    let [low, high] = [0, sizes.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((sizes[middle] ?? 0) > room) low = middle + 1;
+      else high = middle;
     }
-  const patterns = open.map(({ left, counts: own }): Pattern => {
-    const [kind] = kinds
-      .map((one, index) => ({ ...one, index }))
-      .filter((one) => one.room >= room - left)
-      .sort((a, b) => a.cost - b.cost);
-    return { kind: kind?.index ?? 0, counts: own };
-  });
+    return from(low);
+  };
+  const patterns: Pattern[] = [];
+  for (let first = from(0); first < sizes.length; first = from(0)) {
+    let best: { kind: number; own: number[]; rate: number } | undefined;
+    left[first] = (left[first] ?? 0) - 1;
+    for (const [kind, { room, cost }] of kinds.entries()) {
+      const space = room - (sizes[first] ?? 0);
+      if (space < 0) continue;
+      let [fill, own]: [number, number[]] = [0, []];
+      for (let one = fitting(space), looked = 0; one < sizes.length && looked < LOOKED_AT; looked += 1) {
+        const size = sizes[one] ?? 0;
+        const beside = fitting(space - size);
+        const other = beside === one && (left[one] ?? 0) < 2 ? from(one + 1) : beside;
+        const sum = size + (sizes[other] ?? 0);
+        if (sum > fill) [fill, own] = [sum, other < sizes.length ? [one, other] : [one]];
+        if (fill === space) break;
+        one = from(one + 1);
+      }
+      const rate = cost / (room - space + fill);
+      if (!best || rate < best.rate) best = { kind, own, rate };
+    }
+    if (!best) throw new RangeError('a piece is longer than every stick');
+    const pattern = sizes.map((_, index) => (index === first ? 1 : 0) as number);
+    let space = (kinds[best.kind]?.room ?? 0) - (sizes[first] ?? 0);
+    const take = (index: number) => {
+      left[index] = (left[index] ?? 0) - 1;
+      pattern[index] = (pattern[index] ?? 0) + 1;
+      space -= sizes[index] ?? 0;
+    };
+    for (const index of best.own) take(index);
+    for (let more = fitting(space); more < sizes.length; more = fitting(space)) take(more);
+    patterns.push({ kind: best.kind, counts: pattern });
+  }
   const cost = patterns.reduce((sum, { kind }) => sum + (kinds[kind]?.cost ?? 0), 0);
   return { patterns, cost, isProven: cost <= bound + EPSILON };
 }
