@@ -106,7 +106,7 @@ export function cutStock({ pieces, sticks, kerf = 0, offcuts = [], step = 1 }: C
   } else if (!best.isProven) {
     const linear = lowerBound(sizes, counts, kinds, MOST_ROUNDS);
     bound = Math.max(bound, costs.atLeast(linear.bound));
-    const next = packGreedily(sizes, counts, kinds, linear, bound, rest.length > LARGE ? 1 : 20);
+    const next = packGreedily(sizes, counts, kinds, linear, bound, rest.length > LARGE ? 1 : 40);
     if (next.cost < best.cost - EPSILON || next.isProven) best = next;
     if (best.cost <= bound + EPSILON) best = { ...best, isProven: true };
     else if (rest.length <= LARGE) best = packExactly(sizes, counts, kinds, linear, costs, best, PATIENCE);
