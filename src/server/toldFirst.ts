@@ -21,9 +21,8 @@ export async function toldFirst(house: string, entries: readonly NewEntry[]): Pr
   );
   if (checks.length + mends.length + counts.length === 0 || !(await findHouse(house))) return undefined;
   const { site, log, people } = await loadSite(house);
-  const known = new Set(log.entries().map(({ id }) => id));
   for (const { id, payload } of counts) {
-    if (known.has(id)) continue;
+    if (log.has(id)) continue;
     const moves = movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)).filter(({ good }) => good === payload.good);
     const came = moves.reduce((sum, { kind, amount }) => (kind === 'delivered' ? sum + amount : sum), 0);
     if (payload.amount > came * COUNT_SLACK)
@@ -32,13 +31,13 @@ export async function toldFirst(house: string, entries: readonly NewEntry[]): Pr
   for (const { id, room, payload } of mends) {
     const { state } = site.rooms.find((candidate) => candidate.room.id === room) ?? {};
     const closed = state?.items.find((item) => item.id === payload.item)?.closed;
-    if (!closed || known.has(id)) continue;
+    if (!closed || log.has(id)) continue;
     const names = people.filter((person) => closed.who.includes(person.id)).map(({ name }) => name);
     return refuse(409, `${names.join(' and ') || 'Somebody'} has mended it already.`);
   }
   for (const { id, room, payload, at } of checks) {
     const own = site.rooms.find((candidate) => candidate.room.id === room);
-    if (!own || known.has(id)) continue;
+    if (!own || log.has(id)) continue;
     const not = whyNotSigned(own, payload.faces, payload.level, Date.parse(at));
     if (not) return refuse(409, `${own.room.name} is not signed off. ${notSignedWords(not)}`);
   }

@@ -14,6 +14,7 @@ describe('words of the trade in a metric house', () => {
     ['gaps over 1/8 in and broken board', 'gaps over 3 mm and broken board'],
     ['setting mud is better over 1/8 in', 'setting mud is better over 3 mm'],
     ['fill with 14 and 16 in trowels', 'fill with 350 and 400 mm trowels'],
+    ['it ends 10 to 12 in wide, a bad one 36 in;', 'it ends 250 to 300 mm wide, a bad one 900 mm;'],
     ['1,200 ft of tape: below 141 ft setting up', '366 m of tape: below 43 m setting up'],
     ['finishing needs 10 °C (50 °F)', 'finishing needs 10 °C'],
     ['two wet sides meet in 8 three-ways when', 'two wet sides meet in 8 three-ways when'],

@@ -14,6 +14,7 @@ export function inUnit(words: string, unit: LengthUnit): string {
     .replace(/(-?\d+) °C \(-?\d+ °F\)/g, '$1 °C')
     .replace(/(\d[\d,]*) ft\b/g, (_, feet: string) => `${Math.round((number(feet) * MM_PER_FOOT) / 1000)} m`)
     .replace(/(\d+) and (\d+) in(?= \w)/g, (_, one: string, other: string) => `${inches(one)} and ${inches(other)} mm`)
+    .replace(/(\d+) to (\d+) in\b/g, (_, one: string, other: string) => `${inches(one)} to ${inches(other)} mm`)
     .replace(
       /(\d+\/\d+|\d+) in(?= (?:knife|trowel|flat box|and)|$|[,.;:)])/g,
       (_, length: string) => `${inches(length)} mm`,

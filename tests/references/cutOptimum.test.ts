@@ -32,7 +32,7 @@ function leastCost(instance: Instance): number {
 }
 
 describe('a cutting list', () => {
-  it('costs as little as any, and its bound says so, in 220 instances', () => {
+  it('costs no more than the least there is, and its bound says so, in 220 instances', () => {
     let proven = 0;
     for (let seed = 1; seed <= 220; seed += 1) {
       const instance = anyInstance(seed);

@@ -1,5 +1,6 @@
 import { type CoatEntry, whoDid } from '../log/entry';
 import type { OpenItem } from '../log/stateOf';
+import { coatNamed } from '../method/coatNamed';
 import { type Account, DEFECTS, type DefectKind } from '../method/defects';
 import { coatClock } from '../readiness/coatClock';
 import type { RoomSite } from '../readiness/siteOf';
@@ -35,7 +36,7 @@ export function causeOf(
   const coat = inTape ? on.find(({ payload }) => payload.key === 'tape') : on.at(-1);
   if (!coat) return nobody;
   const next = on[on.indexOf(coat) + 1];
-  const planned = coats.find((own) => own.class === coat.payload.class && own.key === coat.payload.key);
+  const planned = coatNamed(coats, coat.payload);
   const asked = planned && coatClock(coat, planned, method, air).recoatAt - Date.parse(coat.at);
   const waited = next && Date.parse(next.at) - Date.parse(coat.at);
   return {

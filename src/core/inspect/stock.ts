@@ -1,10 +1,9 @@
 import type { Entry } from '../log/entry';
 import { GOODS, type Good } from '../materials/goods';
-import { sealedArea } from '../materials/loadList';
+import { mudOf, sealedArea } from '../materials/loadList';
 import { SEALER_MM2_PER_LITRE } from '../materials/packs';
-import type { Coat } from '../method/coat';
+import { coatNamed } from '../method/coatNamed';
 import type { RoomSite } from '../readiness/siteOf';
-import { litresPer, sectionFor } from '../section/sectionFor';
 import { lengthCovered, putOnBy } from '../standing/coveredBy';
 
 /** Something came, was thrown away, was counted, or went on the walls; litres, of tape mm. */
@@ -81,17 +80,14 @@ export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
 export function usedIn({ state, coats, method, tally }: RoomSite): readonly Moved[] {
   const used: Moved[] = [];
   for (const { at, payload } of state.applied) {
-    const { class: kind, key, side, on } = payload;
-    const coat =
-      coats.find((own) => own.class === kind && own.key === key && own.side === side) ??
-      coats.find((own) => own.class === kind && own.key === key) ??
-      coats.findLast((own) => own.class === kind);
+    const { class: kind, on } = payload;
+    const coat = coatNamed(coats, payload) ?? coats.findLast((own) => own.class === kind);
     if (!coat || !on) continue;
     const when = Date.parse(at);
-    const litres = litresOn(coat, kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on), method);
+    const amount = kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on);
     // By what was put on that day, whatever the method is by now.
     const put = payload.put ?? putOnBy(payload, method);
-    used.push({ good: put.product, at: when, kind: 'used', amount: litres });
+    used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method) });
     if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on) });
   }
   const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
@@ -100,12 +96,6 @@ export function usedIn({ state, coats, method, tally }: RoomSite): readonly Move
 }
 
 const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
-
-function litresOn(coat: Coat, amount: number, method: RoomSite['method']): number {
-  const per = litresPer(coat.id, sectionFor(coat.class, method));
-  if (coat.class === 'fasteners') return per * amount;
-  return coat.class === 'surface' ? (per * amount) / 1e6 : (per * amount) / 1000;
-}
 
 /** How much more goes on than is there, with what is lost on the way; litres, of tape mm. */
 export const missingOf = (needed: number, waste: number, { used, onHand }: Pick<Stock, 'used' | 'onHand'>): number =>

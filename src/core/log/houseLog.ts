@@ -48,6 +48,11 @@ export class HouseLog {
     return states;
   }
 
+  /** Whether an entry has come, taken back or not; voids aside. */
+  has(id: string): boolean {
+    return this.#roomOf.has(id);
+  }
+
   /** All that has come, room by room. */
   entries(): readonly Entry[] {
     return [...this.#rooms.values()].flatMap(({ entries }) => entries);
@@ -76,7 +81,8 @@ export class HouseLog {
   #addVoid(entry: Extract<Entry, { kind: 'void' }>): void {
     const { target } = entry.payload;
     this.#voids.set(target, [...(this.#voids.get(target) ?? []), entry]);
-    const log = this.#rooms.get(this.#roomOf.get(target) ?? '');
+    const room = this.#roomOf.get(target);
+    const log = room === undefined ? undefined : this.#rooms.get(room);
     if (!log) {
       this.#waiting.set(target, [...(this.#waiting.get(target) ?? []), entry]);
       return;

@@ -6,6 +6,7 @@ import type { CoatEntry } from '../log/entry';
 import type { RoomState, Touched } from '../log/stateOf';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { MudProduct } from '../method/coat';
+import { coatNamed } from '../method/coatNamed';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { applicationOf } from './coatClock';
@@ -81,9 +82,7 @@ function touchOf(
   }
   const muds = new Set<MudProduct>();
   const dried = [...last.values()].flatMap((entry) => {
-    const { class: kind, key, side } = entry.payload;
-    const own = coats.find((coat) => coat.class === kind && coat.key === key && coat.side === side);
-    const coat = own ?? coats.find((one) => one.class === kind && one.key === key);
+    const coat = coatNamed(coats, entry.payload);
     if (!coat) return [];
     const on = applicationOf(entry, coat, method);
     muds.add(coat.mud);

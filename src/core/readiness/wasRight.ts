@@ -18,8 +18,6 @@ export interface RoomRight extends Right {
   readonly slowness: Slowness;
   /** How many of them lay within the range that was learned. */
   readonly covered: number;
-  /** By how much the tables were off, as a thumb has it: what dried sooner than they say is below 0. */
-  readonly bias: number;
 }
 
 /** Dry is white, whatever else is not. */
@@ -42,7 +40,6 @@ export function wasRight({ rooms }: Pick<Site, 'rooms'>): readonly RoomRight[] {
         covered: count(({ dried, found }) =>
           found === 'white' ? dried / slowness.low >= 1 : dried / slowness.high < 1,
         ),
-        bias: slowness.factor - 1,
       };
     }),
   );

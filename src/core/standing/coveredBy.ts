@@ -2,6 +2,7 @@ import { jointOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { Covered, NewEntry, PutOn } from '../log/entry';
 import { isAccessory } from '../method/coatKeysFor';
+import { coatNamed } from '../method/coatNamed';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
 import type { Problem } from '../room/problem';
@@ -55,10 +56,10 @@ export function coveredBy(
 }
 
 /** With what a coat is put on by a method: what its coat of that name takes, else what its last one does. */
-export function putOnBy({ class: kind, key, side, mud }: CoatSaid, method: Method): PutOn {
+export function putOnBy(said: Pick<CoatSaid, 'class' | 'key' | 'side' | 'mud'>, method: Method): PutOn {
+  const { class: kind, key, mud } = said;
   const coats = coatsFor(kind, method);
-  const coat =
-    coats.find((own) => own.key === key && own.side === side) ?? coats.find((own) => own.key === key) ?? coats.at(-1);
+  const coat = coatNamed(coats, said) ?? coats.at(-1);
   const product = mud.kind === 'setting' ? 'setting' : (coat?.mud ?? 'all-purpose');
   const isTaped = key === 'tape' && !isAccessory(kind) && kind !== 'surface';
   return { product, ...(isTaped ? { tape: coat?.tape ?? 'paper' } : {}) };

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { type Said, useLog } from '@/client/useLog';
 import type { Piece } from '@/core/joints/pieces';
+import { minutesTyped } from './minutesTyped';
 
 /** Says that something is mended; with the minutes that it took, where somebody types them first. */
 export function MendedButton({
@@ -20,12 +21,13 @@ export function MendedButton({
   const log = useLog(now);
   const [typed, setTyped] = useState('');
   const [mud, setMud] = useState(!item.dry);
-  const minutes = typed.trim() === '' ? undefined : Number(typed.replace(',', '.'));
-  const isWrong = minutes !== undefined && !(minutes >= 0 && minutes <= 1440);
+  const minutes = minutesTyped(typed);
+  const isWrong = minutes === 'wrong';
+  const message = log.message ?? (isWrong ? 'how many minutes?' : undefined);
   const closed: Said = {
     kind: 'itemClosed',
     room,
-    payload: { item: item.id, ...(minutes === undefined ? {} : { minutes }) },
+    payload: { item: item.id, ...(typeof minutes === 'number' ? { minutes } : {}) },
   };
   return (
     <div>
@@ -60,9 +62,9 @@ export function MendedButton({
           with mud: it dries again
         </label>
       )}
-      {(log.message ?? (isWrong ? 'how many minutes?' : undefined)) && (
+      {message && (
         <p role="alert" className="text-sm text-error">
-          {log.message ?? 'how many minutes?'}
+          {message}
         </p>
       )}
     </div>

@@ -10,6 +10,7 @@ import { PhotoField } from '../photo/PhotoField';
 import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
 import { CLASS_NAMES } from '../state/words';
 import { TextField } from '../TextField';
+import { minutesTyped } from './minutesTyped';
 
 /** What is wrong, where, with a photo, and what it took where it was mended at once. */
 export function ProblemDialog({
@@ -36,9 +37,8 @@ export function ProblemDialog({
   const send = async () => {
     if (!defect && text.trim() === '' && photos.length === 0)
       return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
-    const took = minutes.trim() === '' ? undefined : Number(minutes.replace(',', '.'));
-    if (mended && took !== undefined && !(took >= 0 && took <= 1440))
-      return setFault({ field: 'minutes', reason: 'how many minutes?' });
+    const took = minutesTyped(minutes);
+    if (mended && took === 'wrong') return setFault({ field: 'minutes', reason: 'how many minutes?' });
     setFault(undefined);
     const item: Said = {
       kind: 'item',
@@ -56,7 +56,7 @@ export function ProblemDialog({
     const mend: Said = {
       kind: 'itemClosed',
       room: room.id,
-      payload: { item: id, ...(took === undefined ? {} : { minutes: took }) },
+      payload: { item: id, ...(typeof took === 'number' ? { minutes: took } : {}) },
     };
     if (await log.write(mended ? [item, mend] : [item], { photos })) close();
   };

@@ -34,7 +34,7 @@ export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
           </tr>
         </thead>
         <tbody>
-          {rooms.map(({ room, mud, touches, plain, learned, covered, bias, slowness }) => (
+          {rooms.map(({ room, mud, touches, plain, learned, covered, slowness }) => (
             <tr key={`${room.id} ${mud}`}>
               <th scope="row" className="font-semibold">
                 {room.name}
@@ -45,7 +45,7 @@ export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
               <td className="text-right">{learned} right</td>
               <td className="text-right">{Math.round((covered / touches) * 100)} %</td>
               <td className="text-right whitespace-nowrap">
-                {biasWords(bias)}
+                {biasWords(slowness.factor - 1)}
                 <span className="text-muted">
                   {' '}
                   ({slowness.low.toFixed(2)}–{slowness.high.toFixed(2)})

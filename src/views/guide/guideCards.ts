@@ -42,13 +42,13 @@ export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[]
         id: kind,
         title: CLASS_NAMES[kind],
         kind,
-        what: [widthsIn(ABOUT[kind], house.unit)],
+        what: [say(ABOUT[kind])],
         steps: steps.map((step): GuideStep => {
           if (step.kind !== 'coat')
             return {
               name: step.name,
               layers: [],
-              lines: [`${capital(say(widthsIn(step.what, house.unit)))}.`],
+              lines: [`${capital(say(step.what))}.`],
               mistakes: [],
             };
           const { coat } = step;
@@ -97,21 +97,6 @@ const defectCard = (): GuideCard => ({
     mistakes: [],
   })),
 });
-
-/** Lengths within a sentence, by the inch: 10 to 12 in. */
-function widthsIn(words: string, unit: Site['house']['unit']): string {
-  if (unit === 'in') return words;
-  const mm = (inches: string) => {
-    const [over = 0, under = 1] = inches.split('/').map(Number);
-    return String(Math.round(((over / under) * 25.4) / (over / under < 1 ? 1 : 10)) * (over / under < 1 ? 1 : 10));
-  };
-  return words
-    .replace(/(\d+) to (\d+) in\b/g, (_, one: string, other: string) => `${mm(one)} to ${mm(other)} mm`)
-    .replace(
-      /(\d+(?:\/\d+)?) in\b(?! (?:the|a|an|it|this|that|which|time|and)\b)/g,
-      (_, one: string) => `${mm(one)} mm`,
-    );
-}
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -3,10 +3,11 @@ import type { Tally } from '@/core/joints/tally';
 import type { BeadCuts } from '@/core/materials/cut/cutBead';
 import type { LoadList, Order } from '@/core/materials/loadList';
 import { WASTE } from '@/core/materials/packs';
-import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import { smallHours } from '@/core/work/tasksOf';
 import { roughLength, sizeWords } from '@/ui/lengthWords';
+import { packVolumeWords, quartsWords, roughMudWords } from '@/ui/mudWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
 import { CuttingList, sticksWords } from './CuttingList';
@@ -130,17 +131,13 @@ function SmallWorkTable({ small, unit }: { readonly small: LoadList['small']; re
             </th>
             <td className="text-right whitespace-nowrap">{smallAmount(work, unit)}</td>
             <td className="text-right whitespace-nowrap">{spanWords(smallHours(work))}</td>
-            <td className="text-right whitespace-nowrap">{smallMud(work.litres, unit)}</td>
+            <td className="text-right whitespace-nowrap">{quartsWords(work.litres, unit)}</td>
           </tr>
         ))}
       </tbody>
     </table>
   );
 }
-
-/** Quarts where it is less than a gallon. */
-const smallMud = (litres: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${(gallonsFromLitres(litres) * 4).toFixed(1)} qt` : `${litres.toFixed(1)} l`;
 
 function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): readonly Line[] {
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });
@@ -154,10 +151,10 @@ function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): r
   });
   const wet = (item: string, order: Order, pack: string, waste: number): Line => ({
     item,
-    net: mudWords(order.net, unit),
-    gross: mudWords(order.gross, unit),
+    net: roughMudWords(order.net, unit),
+    gross: roughMudWords(order.gross, unit),
     packs: packsOf(order, pack),
-    pack: `${packWords(order.pack, unit)}, ${percent(waste)}`,
+    pack: `${packVolumeWords(order.pack, unit)}, ${percent(waste)}`,
   });
   return [
     tape('Paper tape', load.tape, WASTE.tape),
@@ -195,15 +192,6 @@ const MUD_NAMES = {
 } as const;
 const packsOf = ({ packs }: Order, name: string): string =>
   `${packs} ${packs === 1 ? name : name === 'box' ? 'boxes' : `${name}s`}`;
-/** A pack's size to the tenth, where there is one: 4.5 gal, 17 l. */
-const packWords = (litres: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${Number(gallonsFromLitres(litres).toFixed(1))} gal` : `${litres} l`;
-/** To the tenth of a gallon, or the litre; what is less is said to be so. */
-const mudWords = (litres: number, unit: LengthUnit): string => {
-  const least = unit === 'in' ? litresFromGallons(0.1) : 1;
-  if (litres > 0 && litres < least / 2) return unit === 'in' ? 'under 0.1 gal' : 'under 1 l';
-  return unit === 'in' ? `${gallonsFromLitres(litres).toFixed(1)} gal` : `${litres.toFixed(0)} l`;
-};
 
 function MudBars({
   coats,
@@ -224,7 +212,7 @@ function MudBars({
             className="h-4 rounded-sm border border-board-line bg-board"
             style={{ width: `${(litres / most) * 100}%` }}
           />
-          <dd className="text-right">{mudWords(litres, unit)}</dd>
+          <dd className="text-right">{roughMudWords(litres, unit)}</dd>
         </div>
       ))}
     </dl>

@@ -1,8 +1,9 @@
 import { lastsDays, type Moved, missingOf, stockOf } from '@/core/inspect/stock';
 import { GOODS, type Good, neededOf, packOfGood } from '@/core/materials/goods';
 import type { LoadList } from '@/core/materials/loadList';
-import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
+import { storeVolumeWords } from '@/ui/mudWords';
 
 /** What goods are called, and what they are bought in. */
 export const GOOD_WORDS: Readonly<Record<Good, { readonly name: string; readonly pack: string }>> = {
@@ -66,10 +67,8 @@ export function stockRows(moves: readonly Moved[], load: LoadList, unit: LengthU
 
 const NOTHING = { delivered: 0, used: 0, onHand: 0, found: 0, thrown: 0, lastWeek: 0 };
 
-function amountWords(good: Good, amount: number, unit: LengthUnit): string {
-  if (good === 'paper' || good === 'mesh') return roughLength(amount, unit);
-  return unit === 'in' ? `${gallonsFromLitres(amount).toFixed(1)} gal` : `${amount.toFixed(1)} l`;
-}
+const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
+  good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : storeVolumeWords(amount, unit);
 
 const WHAT_PAST = { delivered: 'came', thrown: 'thrown away', counted: 'counted' } as const;
 

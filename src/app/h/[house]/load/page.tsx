@@ -20,9 +20,9 @@ export default async function LoadPage({ params }: { readonly params: Promise<{ 
   const { unit } = site.house;
   const names = new Map(site.rooms.map(({ room }) => [room.id, room.name]));
   const bead = site.rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
-  const said = log.last(STOCK, MOST_SAID);
+  const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
-  const moves = [...movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)), ...site.rooms.flatMap(usedIn)];
+  const moves = [...movedIn(said), ...site.rooms.flatMap(usedIn)];
   return (
     <LoadView
       load={site.load}
@@ -35,7 +35,7 @@ export default async function LoadPage({ params }: { readonly params: Promise<{ 
         mayAct(person, 'finisher') ? (
           <StockPanel
             rows={stockRows(moves, site.load, unit, now)}
-            last={said.flatMap((entry) =>
+            last={said.slice(0, MOST_SAID).flatMap((entry) =>
               entry.kind === 'stock'
                 ? [
                     {
