@@ -6,6 +6,7 @@ import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import { isHalf, workAnywhere } from '@/core/work/block';
+import { scrapeApart } from '@/core/work/scrapeApart';
 import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
@@ -147,7 +148,7 @@ export function usePlan(
 /** What is planned with what was moved: it stays where the lead put it, half an item without its other half. */
 export function withMoves(input: PlanInput, moved: Moved): PlanInput {
   const halves = Object.keys(moved).filter(isHalf);
-  const items = splitItems(input.items, new Set(halves.map(workAnywhere)));
+  const items = splitItems(scrapeApart(input.items, new Set(Object.keys(moved))), new Set(halves.map(workAnywhere)));
   const all = { ...input.handed, ...moved };
   const inherited = items.flatMap(({ id }): readonly [string, Handed][] => {
     const given = isHalf(id) && !all[id] ? all[workAnywhere(id)] : undefined;

@@ -1,7 +1,7 @@
 import { Op, QueryTypes, type Transaction } from 'sequelize';
 import type { NewEntry } from '../core/log/entry';
 import { liftPayload } from '../core/log/liftEntry';
-import { PASSES } from '../core/work/tasksOf';
+import { COAT_KEYS } from '../core/method/coat';
 import { firm } from './firm';
 import { EntryRow, models } from './models';
 
@@ -38,13 +38,13 @@ export async function handedSince(
   )?.room;
 }
 
-const isPass = (work: string | undefined): boolean => PASSES.some((pass) => pass === work);
+const isRound = (work: string | undefined): boolean => COAT_KEYS.some((key) => key === work);
 
-/** A whole pass may hold any kind of its work: a kind does not say of which pass it is. The walls are not the ceiling. */
+/** A whole round may hold any kind of its work: a kind does not say of which round it is. The walls are not the ceiling. */
 function isSameWork(a: string, b: string): boolean {
   const [[one, here], [other, there]] = [a.split('@'), b.split('@')];
   if (here !== undefined && there !== undefined && here !== there) return false;
-  return one === other || isPass(one) || isPass(other);
+  return one === other || isRound(one) || isRound(other);
 }
 
 /** Days from a day on, on which people of the firm have work in other houses; by person. */

@@ -6,6 +6,8 @@ import { randomFrom } from '@/core/plan/improve';
 import type { Handed, PlanInput, PlanPerson, PlanRoom } from '@/core/plan/planInput';
 import type { MethodChoices } from '@/core/room/methodSchema';
 import { crewSchema } from '@/core/work/crew';
+import { BETWEEN_PASSES } from '@/core/work/pass';
+import { scrapeApart } from '@/core/work/scrapeApart';
 import { spaceOf } from '@/core/work/spaceOf';
 import { splitItems } from '@/core/work/splitItems';
 import { SKILLS } from '@/core/work/workItem';
@@ -31,6 +33,9 @@ const AIRS: readonly Air[] = [
   { temperature: 26, humidity: 35 },
   { temperature: 14, humidity: 70 },
 ];
+
+/** What a mended place dries like. */
+const MENDED = { mud: { kind: 'drying' }, thickness: 1.5, substrate: 'mud' } as const;
 
 /** Rooms of every kind under every school, taken off once. */
 const KINDS = LINES.flatMap((line) => {
@@ -84,6 +89,15 @@ export function anyPlan(seed: number): AnyPlan {
       elsewhere: often(0.2) ? [dayAfter(upTo(3))] : [],
     };
   });
+  const mend = () =>
+    often(0.7)
+      ? []
+      : Array.from({ length: 1 + upTo(2) }, () => ({
+          hours: 0.05 + random() / 2,
+          class: often(0.5) ? ('flat' as const) : undefined,
+          first: often(0.5),
+          mud: often(0.5) ? MENDED : undefined,
+        }));
   const rooms: PlanRoom[] = [];
   const items: PlanInput['items'][number][] = [];
   for (let index = 0; index <= upTo(3); index += 1) {
@@ -111,16 +125,20 @@ export function anyPlan(seed: number): AnyPlan {
         return [coat.id, { part, from, sandAt: part < 1 ? at : undefined, blocks }] as const;
       }),
     );
+    const scraped = often(0.2);
     const open = workOf({
       id,
       ...kind,
       left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
+      scraped: () => scraped,
+      mend: mend(),
       sanded: false,
       checked: false,
       sealed: often(0.3),
     });
     const halved = open.filter(() => often(0.15)).map((item) => item.id);
-    items.push(...splitItems(open, new Set(halved)));
+    const apart = BETWEEN_PASSES.filter(() => often(0.15)).map((pass) => `${id}/${pass}`);
+    items.push(...splitItems(scrapeApart(open, new Set(apart)), new Set(halved)));
   }
   const handed: Record<string, Handed> = {};
   for (const item of items) {

@@ -1,9 +1,10 @@
 import type { Between, OpenItem } from '../log/stateOf';
-import type { CoatedClass } from '../method/coat';
+import type { Coat } from '../method/coat';
 import { DEFECTS } from '../method/defects';
+import { scrapedFor } from '../readiness/scrapedFor';
 import type { RoomSite } from '../readiness/siteOf';
 
-/** What is to be done before the next coat of some classes, and whether it was. */
+/** What is to be done before some coats, and whether it was. */
 export interface BeforeCoat {
   /** Who did it last, after the coats that are on; undefined while nobody did. */
   readonly done: Between | undefined;
@@ -17,17 +18,15 @@ export interface BeforeCoat {
  */
 export function beforeCoat(
   { state, pieces }: Pick<RoomSite, 'state' | 'pieces'>,
-  classes: readonly CoatedClass[],
+  coats: readonly Pick<Coat, 'class' | 'key'>[],
 ): BeforeCoat {
-  const last = state.applied.findLastIndex(({ payload }) => classes.includes(payload.class));
-  const done = state.betweens.findLast(
-    ({ after, classes: own }) => after > last && (own === undefined || classes.every((kind) => own.includes(kind))),
-  );
+  const scraped = coats.map((coat) => scrapedFor(state, coat));
+  const classes = new Set(coats.map((coat) => coat.class));
   const classOf = new Map(pieces.map((piece) => [piece.id, piece.class]));
   const marks = state.items.filter(({ closed, defect, piece }) => {
     if (closed || defect === undefined || !DEFECTS[defect].dry || DEFECTS[defect].mend !== 'next') return false;
     const kind = piece === undefined ? undefined : classOf.get(piece);
-    return kind === undefined || classes.includes(kind);
+    return kind === undefined || classes.has(kind);
   });
-  return { done, marks };
+  return { done: scraped.every((one) => one !== undefined) ? scraped.at(-1) : undefined, marks };
 }

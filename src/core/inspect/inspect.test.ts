@@ -182,14 +182,18 @@ describe('what comes before the next coat', () => {
   const [fill] = coats(EMPTY.coats.filter((coat) => coat.class === 'flat' && coat.key === 'fill'));
 
   it('is done when somebody said so after the coat that is on, for all of the classes', () => {
-    const at = (entries: readonly Entry[]) => beforeCoat(siteAt(entries, LATE), ['flat', 'angle']).done;
+    const before = (key: 'fill' | 'finish') => (['flat', 'angle'] as const).map((kind) => ({ class: kind, key }));
+    const at = (entries: readonly Entry[], key: 'fill' | 'finish' = 'fill') =>
+      beforeCoat(siteAt(entries, LATE), before(key)).done;
     expect(at(tape)).toBeUndefined();
     expect(at([...tape, between(LATE - HOUR)])).toBeDefined();
     expect(at([...tape, between(LATE - HOUR, ['flat'])])).toBeUndefined();
     expect(at([...tape, between(LATE - HOUR, ['flat', 'angle'])])).toBeDefined();
     if (!fill) throw new Error('flats are filled');
     const later = { ...fill, at: new Date(LATE - HOUR).toISOString() } as Entry;
-    expect(at([...tape, between(LATE - 2 * HOUR), later])).toBeUndefined();
+    // What of that coat is on does not ask for it again; the next coat does.
+    expect(at([...tape, between(LATE - 2 * HOUR), later])).toBeDefined();
+    expect(at([...tape, between(LATE - 2 * HOUR), later], 'finish')).toBeUndefined();
   });
 
   it('names what shows through if it is covered, on those classes', () => {
@@ -197,7 +201,9 @@ describe('what comes before the next coat', () => {
     const wrong = (defect: DefectKind, piece?: string) =>
       logEntry({ kind: 'item', at: LATE - HOUR, payload: { defect, ...(piece ? { piece } : {}) } });
     const marks = (...items: readonly Entry[]) =>
-      beforeCoat(siteAt([...tape, ...items], LATE), ['angle']).marks.map(({ defect }) => defect);
+      beforeCoat(siteAt([...tape, ...items], LATE), [{ class: 'angle', key: 'fill' }]).marks.map(
+        ({ defect }) => defect,
+      );
     expect(marks(wrong('ridge'), wrong('heavyBottom'), wrong('hollow'))).toEqual(['ridge', 'heavyBottom']);
     expect(marks(wrong('ridge', flat?.id))).toEqual([]);
   });

@@ -3,10 +3,13 @@ import type { RoomCoat } from '../method/roomCoats';
 import type { SmallWork } from '../method/smallWork';
 import { BLOCKS, type Block } from '../work/block';
 import type { HandedPass } from '../work/dayListOf';
-import { type Pass, partOfTask, type Task } from '../work/tasksOf';
+import { betweenBefore, isBetween, type Pass } from '../work/pass';
+import { betweenHours, partOfTask, type Task } from '../work/tasksOf';
 import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
 import { blocksIn } from './inBlocks';
+import { dueItems, mendsIn } from './mending';
+import { scrapedFor } from './scrapedFor';
 import type { RoomSite } from './siteOf';
 
 /** Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. */
@@ -52,19 +55,36 @@ function handedInRoom(room: RoomSite): readonly HandedPass<RoomSite>[] {
     for (const coat of task.coats) addCoat(coat, task.pass);
     for (const work of task.small) partFor(workOfSmall(work), task.pass)?.small.push(work);
     if (task.coats.length === 0) partFor(task.pass, task.pass);
+    const before = betweenBefore(task.pass);
+    if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));
   }
-  if (room.tasks.length > 0) for (const pass of ['check', 'seal'] as const) partFor(pass, pass);
+  if (room.tasks.length > 0) for (const pass of ['mend', 'check', 'seal'] as const) partFor(pass, pass);
   return [...parts.values()].map(({ pass, people, day, block, coats, small }) => ({
     room,
     people,
     day,
     block,
-    task:
-      coats.length + small.length > 0
-        ? partOfTask({ pass, coats, small }, room.coats, room.method)
-        : (whole.get(pass) ?? { pass, coats, small, hours: ROOM_HOURS, parts: [] }),
+    task: taskOf({ pass, coats, small }, room, whole.get(pass)),
   }));
 }
+
+/** Some of the work of a pass, with its hours. */
+function taskOf(part: Pick<Part, 'pass' | 'coats' | 'small'>, room: RoomSite, whole: Task | undefined): Task {
+  const { pass, coats, small } = part;
+  const plain = (hours: number): Task => ({ pass, coats, small, hours: ROOM_HOURS + hours, parts: [] });
+  if (isBetween(pass)) return plain(coats.reduce((sum, coat) => sum + hoursBefore(coat, room), 0));
+  if (pass === 'mend') return plain(mendsIn(room).reduce((sum, { hours }) => sum + hours, 0));
+  if (coats.length + small.length === 0) return whole ?? plain(0);
+  const before = betweenBefore(pass);
+  const apart = before !== undefined && handedIn(room.state, before, before) !== undefined;
+  return partOfTask(part, room.coats, room.method, apart);
+}
+
+const hoursBefore = (coat: RoomCoat, { coats, method }: RoomSite): number => betweenHours(coat, coats, method);
+
+/** Nobody scrapes under what is on. */
+const isScraped = (coat: RoomCoat, { state, applied }: RoomSite): boolean =>
+  scrapedFor(state, coat) !== undefined || (applied.coats.get(coat.id)?.share ?? 0) > 0;
 
 /** Factory edges are filled with the angles that they lie in. */
 function workOfSmall({ kind, round }: SmallWork): string {
@@ -75,6 +95,8 @@ function workOfSmall({ kind, round }: SmallWork): string {
 /** The part of a handed pass that is done, 0–1. */
 export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>, 'people' | 'day'>): number {
   const { state, applied, done } = site;
+  if (task.pass === 'mend') return dueItems(site).length === 0 ? 1 : 0;
+  if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, site)) ? 1 : 0;
   if (task.pass === 'sand') return done.sanded ? 1 : 0;
   if (task.pass === 'check') return done.checked ? 1 : 0;
   if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;

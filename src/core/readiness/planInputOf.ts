@@ -5,6 +5,8 @@ import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
 import { BLOCKS, type Block, workAnywhere } from '../work/block';
 import { dateFor, type PaintersDates } from '../work/painters';
+import { BETWEEN_PASSES } from '../work/pass';
+import { scrapeApart } from '../work/scrapeApart';
 import { instantOn } from '../work/shifts';
 import { spaceOf } from '../work/spaceOf';
 import { splitItems } from '../work/splitItems';
@@ -12,6 +14,8 @@ import type { WorkItem } from '../work/workItem';
 import { type BlockLeft, type CoatLeft, UNTOUCHED, type WorkRoom, workOf } from '../work/workOf';
 import { progressClock } from './coatClock';
 import { blocksIn, type RoomBlocks } from './inBlocks';
+import { mendsIn } from './mending';
+import { scrapedFor } from './scrapedFor';
 import type { RoomSite, Site } from './siteOf';
 import { stretchNow } from './whatNow';
 
@@ -40,7 +44,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
   const handed: Record<string, Handed> = {};
   const planned = rooms.map((site, index) => {
     const { room, state } = site;
-    const own = splitWhereHanded(openWork(site, now), state);
+    const own = splitWhereHanded(scrapedApart(openWork(site, now), room.id, state), state);
     items.push(...own);
     for (const item of own) {
       const given = givenTo(item, state);
@@ -80,6 +84,15 @@ function givenTo({ work, pass, block, blocks }: WorkItem, state: RoomState): Han
   const given = handedIn(state, workAnywhere(work), pass, block ?? (blocks && 'walls'));
   return given && { people: given.people, day: given.day };
 }
+
+/** What somebody is sent to scrape by itself, before the rounds for which that was handed out. */
+const scrapedApart = (items: readonly WorkItem[], room: string, state: RoomState): readonly WorkItem[] =>
+  state.handed === 0
+    ? items
+    : scrapeApart(
+        items,
+        new Set(BETWEEN_PASSES.filter((pass) => handedIn(state, pass, pass)).map((pass) => `${room}/${pass}`)),
+      );
 
 /** Work of which the walls and the ceiling were not given to the same people for the same day is in two. */
 function splitWhereHanded(items: readonly WorkItem[], state: RoomState): readonly WorkItem[] {
@@ -131,6 +144,8 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
     method,
     coats,
     left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
+    scraped: (coat) => scrapedFor(state, coat) !== undefined,
+    mend: mendsIn(site),
     sanded: done.sanded !== undefined,
     checked: done.checked !== undefined,
     sealed: state.sealed !== undefined,

@@ -1,10 +1,11 @@
 import type { Tally } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
-import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from '../method/coat';
+import type { Coat, CoatedClass, CoatKey } from '../method/coat';
 import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
 import { type SmallWork, smallWorkOf } from '../method/smallWork';
+import type { Pass } from './pass';
 import { rateOfCoat } from './rateOfCoat';
 import {
   betweenRate,
@@ -15,10 +16,6 @@ import {
   SKIM_SAND_FT2_PER_HOUR,
   SMALL_PER_HOUR,
 } from './usualRates';
-
-/** The passes through a room that are handed to people: a round of coats, sanding, the walk with the lamp, sealing. */
-export const PASSES = [...COAT_KEYS, 'sand', 'check', 'seal'] as const;
-export type Pass = (typeof PASSES)[number];
 
 /** One pass through one room. */
 export interface Task {
@@ -53,6 +50,7 @@ function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly S
  * Some of the work of a pass, with its hours.
  *
  * @param all the coats of the room
+ * @param apart whether somebody else scrapes before it
  */
 export function partOfTask(
   {
@@ -62,10 +60,11 @@ export function partOfTask(
   }: { readonly pass: Pass; readonly coats: readonly RoomCoat[]; readonly small: readonly SmallWork[] },
   all: readonly RoomCoat[],
   method: Method,
+  apart = false,
 ): Task {
   const parts = coats.map((coat) => ({
     rate: rateOfCoat(coat),
-    hours: coatHours(coat, method) + betweenHours(coat, all, method),
+    hours: coatHours(coat, method) + (apart ? 0 : betweenHours(coat, all, method)),
   }));
   const hours = parts.reduce(
     (sum, part) => sum + part.hours,

@@ -1,5 +1,6 @@
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
+import type { DefectKind } from '../method/defects';
 import type { ClassChoices } from '../method/resolveMethod';
 import type { SmallWorkKind } from '../method/smallWork';
 
@@ -25,6 +26,36 @@ export const RATES_PER_HOUR: Readonly<
 /** Square feet of a level 5 skim, and of its sanding, in an hour. Common practice, no source. */
 export const SKIM_FT2_PER_HOUR = 150;
 export const SKIM_SAND_FT2_PER_HOUR = 300;
+
+/**
+ * Minutes to mend what is wrong, walking to it included; what nobody gave a name to takes as long as most. Common practice, no
+ * source.
+ */
+export const MEND_MINUTES: Readonly<Record<DefectKind | 'unnamed', number>> = {
+  bubble: 15,
+  tapeShows: 10,
+  ridge: 3,
+  crown: 20,
+  hollow: 10,
+  gouged: 8,
+  rounded: 10,
+  streak: 5,
+  pinholes: 8,
+  furred: 5,
+  crack: 15,
+  beadOut: 30,
+  screwPop: 5,
+  torn: 8,
+  edgeShows: 10,
+  cutLine: 8,
+  heavyBottom: 3,
+  showThrough: 15,
+  gap: 10,
+  dent: 8,
+  unnamed: 10,
+};
+/** Sanding one mended place. Common practice, no source. */
+export const SAND_MENDED_HOURS = 3 / 60;
 
 /** What one person seals in an hour: 400 ft². Common practice, no source. */
 export const SEAL_MM2_PER_HOUR = 400 * MM_PER_FOOT ** 2;

@@ -1,14 +1,15 @@
 import type { WetMud } from '../drying/wetMud';
-import type { CoatId, CoatKey } from '../method/coat';
+import type { CoatId } from '../method/coat';
 import type { RunGroup } from '../method/passOrder';
 import type { Block } from './block';
+import type { Pass } from './pass';
 
 /** What somebody has to be able to do. */
 export const SKILLS = ['tape', 'coat', 'box', 'angles', 'sand', 'check', 'seal'] as const;
 export type Skill = (typeof SKILLS)[number];
 
 /** The kinds of work that are handed out. */
-export type WorkKind = RunGroup | 'prefill' | 'threeWay' | 'centring' | 'sand' | 'check' | 'seal';
+export type WorkKind = RunGroup | 'prefill' | 'threeWay' | 'centring' | 'between' | 'mend' | 'sand' | 'check' | 'seal';
 
 /** What comes before an item: all of it must have ended, and its mud be firm, ready for a coat, or ready for sanding. */
 export interface After {
@@ -19,7 +20,7 @@ export interface After {
 }
 
 /** What of an item lies in one block: a part of the whole, 0–1, its person-hours, and when what lies there lets it begin. */
-export type OfBlock = Pick<WorkItem, 'part' | 'hours' | 'from'>;
+export type OfBlock = Pick<WorkItem, 'part' | 'hours' | 'between' | 'from'>;
 
 /** What one person or a pair can be sent to do in one go: one kind of work of one coat in one room. */
 export interface WorkItem {
@@ -29,13 +30,15 @@ export interface WorkItem {
   /** Within its room: what is handed out carries it. */
   readonly work: string;
   readonly kind: WorkKind;
-  /** The round through the room, or what comes after the last. */
-  readonly pass: CoatKey | 'sand' | 'check' | 'seal';
+  /** The round through the room, or what comes before it or after the last. */
+  readonly pass: Pass;
   readonly coats: readonly CoatId[];
   /** The part that is still to do, 0–1. */
   readonly part: number;
   /** Person-hours of what is left, by the usual rates. */
   readonly hours: number;
+  /** What of these is scraping, sanding or wiping before the coats go on; see `scrapeApart`. */
+  readonly between: number;
   /** At what people differ: the class and the coat. */
   readonly rate: string;
   /** Two for a box: one runs it, one wipes. */

@@ -1,7 +1,7 @@
 import { COAT_KEYS, type Coat, SIDES } from '../method/coat';
 import { RUN_GROUPS, runGroupOf } from '../method/passOrder';
 import { BLOCKS, workOn } from './block';
-import { PASSES } from './tasksOf';
+import { PASSES } from './pass';
 
 /**
  * What coats of a room are run in one go: those for one purpose, of one kind, on one side.

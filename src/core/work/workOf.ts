@@ -9,9 +9,10 @@ import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
 import { BLOCKS, type Block } from './block';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
+import { type Mend, mendedBefore, mendOf, mudsOfMend } from './mend';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
-import { ROOM_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
+import { ROOM_HOURS, SAND_MENDED_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
 import type { After, OfBlock, WorkItem, WorkKind } from './workItem';
 
 /** How far one coat of a room is. */
@@ -39,6 +40,10 @@ export interface WorkRoom {
   readonly method: Method;
   readonly coats: readonly RoomCoat[];
   readonly left: (coat: Coat) => CoatLeft;
+  /** Whether what lies under a coat was scraped, sanded or wiped for it. */
+  readonly scraped: (coat: Coat) => boolean;
+  /** What is wrong and has to be mended by itself; see `dueItems`. */
+  readonly mend: readonly Mend[];
   readonly sanded: boolean;
   readonly checked: boolean;
   readonly sealed: boolean;
@@ -47,6 +52,8 @@ export interface WorkRoom {
 /** A room of which nothing was run yet. */
 export const UNTOUCHED = {
   left: () => ({ part: 1, from: undefined, sandAt: undefined }),
+  scraped: () => false,
+  mend: [],
   sanded: false,
   checked: false,
   sealed: false,
@@ -79,6 +86,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   const base = {
     room: room.id,
     people: 1,
+    between: 0,
     tool: undefined,
     from: undefined,
     run: undefined,
@@ -104,10 +112,15 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       after: [],
     });
 
+  const mending = mendOf(room.mend);
+  if (mending) add({ ...base, ...mending, from: undefined, after: [] });
+
   for (const group of open) {
     const left = group.coats.filter((coat) => room.left(coat).part > 0);
     const after: After[] = [];
     if (prefill && group.pass === 'tape') after.push({ item: prefill, until: 'firm', muds: [] });
+    const mended = mendedBefore(left, room.mend);
+    if (mended.length > 0) after.push({ item: `${room.id}/mend`, until: 'recoat', muds: mudsOfMend(mended) });
     if (group.key === 'tape')
       for (const before of open)
         if (before.key === 'tape' && before.place < group.place && isRunInOrder(before.kind, group.kind))
@@ -128,7 +141,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       ({ kind, round }) => kind === 'factoryEdge' && group.kind === 'angle' && round === group.pass,
     );
     const parts = left.reduce((sum, coat) => sum + room.left(coat).part, 0);
-    const wholeHours = (coat: RoomCoat) => coatHours(coat, method) + betweenHours(coat, coats, method);
+    const before = (coat: RoomCoat) => (room.scraped(coat) ? 0 : betweenHours(coat, coats, method));
+    const hoursOf: HoursOf = { before, all: (coat) => coatHours(coat, method) + before(coat) };
     const beside = extra.reduce((all, one) => all + smallHours(one), 0);
     add({
       ...base,
@@ -137,8 +151,9 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       pass: group.pass,
       coats: left.map(({ id }) => id),
       part: parts / group.coats.length,
-      hours: left.reduce((all, coat) => all + wholeHours(coat) * room.left(coat).part, beside),
-      ...inBlocks(left, group, wholeHours, beside, room),
+      hours: left.reduce((all, coat) => all + hoursOf.all(coat) * room.left(coat).part, beside),
+      between: left.reduce((all, coat) => all + before(coat) * room.left(coat).part, 0),
+      ...inBlocks(left, group, hoursOf, beside, room),
       rate: rateOfCoat(group.coats[0]),
       people: left.some(({ toolKind }) => toolKind === 'box') ? 2 : 1,
       skill: skillOf(group),
@@ -174,21 +189,33 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   const sealed = sealedArea(room.tally, coats, method);
   const ended = (work: string): readonly After[] =>
     items.some((item) => item.work === work) ? [{ item: `${room.id}/${work}`, until: 'ended', muds: [] }] : [];
+  // What was sanded is sanded once more only where it was mended.
+  const again = room.sanded && wet.every(({ kind }) => kind === 'mend');
   if (sand && (!room.sanded || wet.length > 0))
     add({
       ...base,
-      ...last('sand', sand.hours - ROOM_HOURS),
+      ...last('sand', again ? room.mend.length * SAND_MENDED_HOURS : sand.hours - ROOM_HOURS),
       from: latest(coats.map((coat) => room.left(coat).sandAt)),
       after: wet.map(({ work, muds: own }) => ({ item: `${room.id}/${work}`, until: 'sand' as const, muds: own })),
     });
   if (!room.checked || items.length > 0)
-    add({ ...base, ...last('check', room.tally.paintedArea / CHECK_MM2_PER_HOUR), after: ended('sand') });
+    add({
+      ...base,
+      ...last('check', room.tally.paintedArea / CHECK_MM2_PER_HOUR),
+      after: [...ended('sand'), ...ended('mend')],
+    });
   if (sealed > 0 && (!room.sealed || items.length > 0))
     add({ ...base, ...last('seal', sealed / SEAL_MM2_PER_HOUR), after: ended('check') });
   return finished(room.id, items);
 }
 
 type Draft = Omit<WorkItem, 'id'>;
+
+/** Person-hours that a whole coat takes, and what of it comes before it. */
+interface HoursOf {
+  readonly all: (coat: RoomCoat) => number;
+  readonly before: (coat: RoomCoat) => number;
+}
 
 const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
   ({
@@ -206,7 +233,7 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
 function inBlocks(
   left: readonly RoomCoat[],
   group: Group,
-  wholeHours: (coat: RoomCoat) => number,
+  hoursOf: HoursOf,
   beside: number,
   room: WorkRoom,
 ): Pick<WorkItem, 'block' | 'blocks'> {
@@ -217,7 +244,8 @@ function inBlocks(
     });
     return {
       part: own.reduce((sum, { part }) => sum + part, 0) / group.coats.length,
-      hours: own.reduce((sum, { coat, part }) => sum + wholeHours(coat) * part, 0),
+      hours: own.reduce((sum, { coat, part }) => sum + hoursOf.all(coat) * part, 0),
+      between: own.reduce((sum, { coat, part }) => sum + hoursOf.before(coat) * part, 0),
       from: latest(own.map(({ from }) => from)),
     };
   };

@@ -12,8 +12,8 @@ import { roomCoats } from '../../core/method/roomCoats';
 import { LEVELS } from '../../core/room/level';
 import type { MethodChoices } from '../../core/room/methodSchema';
 import type { Room } from '../../core/room/schema';
+import type { Pass } from '../../core/work/pass';
 import { SHIFT } from '../../core/work/shift';
-import type { Pass } from '../../core/work/tasksOf';
 import type { DemoName } from './demoPeople';
 
 /** An entry with the name of who wrote it. */

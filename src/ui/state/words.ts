@@ -6,7 +6,7 @@ import type { SmallWorkKind } from '@/core/method/smallWork';
 import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
 import type { EdgeProfile } from '@/core/room/kinds';
 import type { Block } from '@/core/work/block';
-import type { Pass } from '@/core/work/tasksOf';
+import type { Pass } from '@/core/work/pass';
 import { roughLength } from '../lengthWords';
 import { untilWords } from '../when';
 
@@ -69,6 +69,11 @@ export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   extra: 'Extra',
   sides: 'Last sides',
   skim: 'Skim',
+  'between.fill': 'Scrape before fill',
+  'between.finish': 'Scrape before finish',
+  'between.extra': 'Scrape before the extra coat',
+  'between.sides': 'Scrape before the last sides',
+  mend: 'Mend',
   sand: 'Sand',
   check: 'Check',
   seal: 'Seal',

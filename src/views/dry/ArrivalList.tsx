@@ -1,8 +1,8 @@
 'use client';
 
 import { useState } from 'react';
+import { PASSES, type Pass } from '@/core/work/pass';
 import { SHIFT } from '@/core/work/shift';
-import { PASSES, type Pass } from '@/core/work/tasksOf';
 import { nextAt } from '@/ui/houseHours';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
 import { untilWords } from '@/ui/when';

@@ -6,9 +6,11 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
 import { usualMistakes } from '@/core/method/defects';
 import { BETWEEN } from '@/core/method/ladderFor';
+import { dueItems } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
+import { isBetween } from '@/core/work/pass';
 import type { Task } from '@/core/work/tasksOf';
 import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
 import { mudVolumeWords } from '@/ui/mudWords';
@@ -71,11 +73,19 @@ export function CurrentJob({
   const way = wayOfRooms(site)(room);
   const { between } = room.method.all;
   const kinds = [...new Set(coats.map(({ coat }) => coat.class))];
-  const before = task.pass !== 'tape' && task.pass !== 'skim' ? beforeCoat(room, kinds) : undefined;
+  const scrapes = isBetween(task.pass);
+  const before =
+    task.pass !== 'tape' && task.pass !== 'skim'
+      ? beforeCoat(
+          room,
+          coats.map(({ coat }) => coat),
+        )
+      : undefined;
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
   const minutes = sets[0]?.coat.settingMinutes;
-  const firming = task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0;
+  const firming =
+    task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0 && !scrapes;
   return (
     <section className="sheet flex flex-col gap-4 p-5" aria-label="Now">
       <div>
@@ -86,7 +96,7 @@ export function CurrentJob({
         <h2 className="text-2xl">
           {isAfterCoats(task.pass)
             ? AFTER_COATS[task.pass].title
-            : `${PASS_NAMES[task.pass]} coat on ${listWords(coats.map(({ coat }) => CLASS_NAMES[coat.class].toLowerCase()))}`}
+            : `${scrapes ? BETWEEN[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
         </h2>
       </div>
       {first && before && (
@@ -105,7 +115,11 @@ export function CurrentJob({
         {coats.map((ready) => (
           <li key={`${ready.coat.class} ${ready.coat.side}`} className="grid grid-cols-[6rem_1fr] items-start gap-3">
             <ClassGlyph kind={ready.coat.class} room={room} way={way} />
-            <CoatLine ready={ready} room={room} unit={unit} block={block} houseId={houseId} />
+            {scrapes ? (
+              <p>{coatAmount(ready.coat, room, unit, ready.part)}</p>
+            ) : (
+              <CoatLine ready={ready} room={room} unit={unit} block={block} houseId={houseId} />
+            )}
           </li>
         ))}
         {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
@@ -126,7 +140,7 @@ export function CurrentJob({
       {task.small.length > 0 && (
         <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWorkWords(work, unit)))}.</p>
       )}
-      {pan.litres > 0 && minutes === undefined && (
+      {pan.litres > 0 && !scrapes && minutes === undefined && (
         <p className="text-sm">
           In the pan: {mudVolumeWords(mudWithin(pan, MINUTES_PER_HOUR), unit)} for the next hour
           {pan.hours > 1 ? `, ${mudVolumeWords(pan.litres, unit)} in all` : ''}. What is left in it is thrown away.
@@ -143,7 +157,7 @@ export function CurrentJob({
           Check and sign off
         </Link>
       )}
-      {works && task.pass !== 'check' && (
+      {works && task.pass !== 'check' && task.pass !== 'mend' && !scrapes && (
         <JobDone
           room={id}
           pass={task.pass}
@@ -174,7 +188,7 @@ export function CurrentJob({
         house={houseId}
         room={room.room}
         pieces={room.pieces}
-        items={room.state.items.filter(({ closed }) => !closed)}
+        items={task.pass === 'mend' ? dueItems(room) : room.state.items.filter(({ closed }) => !closed)}
         unit={unit}
         now={now}
         works={works}
@@ -231,8 +245,9 @@ function CoatLine({
   );
 }
 
-/** What comes after the coats of a room. */
+/** What is not a coat. */
 const AFTER_COATS = {
+  mend: { title: 'Mend what is wrong' },
   sand: { title: 'Sand the room' },
   check: { title: 'Check the room under the lamp' },
   seal: { title: 'Seal the room' },

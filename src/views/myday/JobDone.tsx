@@ -8,7 +8,7 @@ import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
-import type { Pass } from '@/core/work/tasksOf';
+import type { Pass } from '@/core/work/pass';
 import { usePieceMap } from '@/ui/room/usePieceMap';
 import { timeOf } from '@/ui/when';
 import { BatchClock } from './BatchClock';

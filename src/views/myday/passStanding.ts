@@ -13,6 +13,8 @@ export type PassStanding =
 /** How a handed pass of a room stands, from what can be done with its classes. */
 export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassStanding {
   const { standing } = room;
+  // Whether it is dry enough to mend is seen on the place.
+  if (task.pass === 'mend') return { kind: 'go', coats: [] };
   if (task.pass === 'sand') {
     if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };

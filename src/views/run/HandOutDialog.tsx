@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import type { Block } from '@/core/work/block';
+import { scrapingIn } from '@/core/work/scrapeApart';
 import { itemsIn } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
@@ -141,5 +142,6 @@ function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
   for (const item of items) add(item.pass, `${cardWords({ pass: item.pass, items: [] })}: everything`, item);
   for (const item of items)
     if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ pass: item.pass, items: [item] }), item);
+  for (const item of scrapingIn(items)) add(item.pass, cardWords({ pass: item.pass, items: [] }), item);
   return [...kinds].map(([key, own]) => ({ key, ...own }));
 }

@@ -116,7 +116,7 @@ export function handings(
     const given = new Set(own.map(({ id }) => id));
     // What is let go was perhaps given by its kinds and not by the round, or the other way round.
     const whole = open.every(({ id }) => given.has(id)) ? [first.pass] : [];
-    const works = whole.length > 0 && people.length > 0 ? whole : [...whole, ...each];
+    const works = whole.length > 0 && people.length > 0 ? whole : [...new Set([...whole, ...each])];
     return works.map((work) => ({
       house: room.house,
       entry: {

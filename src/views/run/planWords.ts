@@ -13,6 +13,8 @@ const KINDS: Readonly<Record<WorkKind, string>> = {
   prefill: 'gaps',
   threeWay: 'three-ways',
   centring: 'butts centred',
+  between: '',
+  mend: '',
   sand: '',
   check: '',
   seal: '',
