@@ -444,3 +444,53 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
       .first(),
   ).toBeVisible();
 });
+
+test('scraping before a round and mending are handed out by themselves, and done on their own cards', async ({
+  page,
+  browser,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  await handOut(page, house, 'Scrape before fill', 'Tobin');
+  await handOut(page, house, 'Mend', 'Petra');
+  await expect(
+    week(page)
+      .getByRole('button', { name: /Scrape before fill.*handed out/ })
+      .first(),
+  ).toBeVisible();
+  const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  const now = phone.getByRole('region', { name: 'Now' });
+  await signIn(phone, 'Tobin');
+  await phone.goto(`${house}/my-day`);
+  const scrape = now.getByRole('heading', { name: /^Scrape and dust off / });
+  while ((await scrape.count()) === 0) {
+    await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
+    await phone.reload();
+  }
+  const where = (await now.getByText(/^Now, /).textContent())?.replace('Now, ', '') ?? '';
+  await expect(now.getByRole('button', { name: 'Done', exact: true })).toHaveCount(0);
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Scraped and dusted' }).click());
+  await phone.reload();
+  // What is not dry yet is scraped later; what is dry is not asked for twice.
+  await expect(phone.getByRole('main')).toContainText('My day');
+  await expect(now.filter({ hasText: `Now, ${where}` }).filter({ has: scrape })).toHaveCount(0);
+  await expect(phone.getByRole('main')).toContainText(`${where}, scrape before fill`);
+
+  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await signIn(other, 'Petra');
+  await other.goto(`${house}/my-day`);
+  const wrong = other.getByRole('region', { name: 'Now' });
+  while (!(await wrong.textContent())?.includes('Mend what is wrong')) {
+    await untilTaken(other, '/api/entries', () => wrong.getByRole('button', { name: 'Done', exact: true }).click());
+    await other.reload();
+  }
+  const mended = wrong.getByRole('button', { name: /^Mended: / });
+  const room = (await wrong.getByText(/^Now, /).textContent())?.replace('Now, ', '') ?? '';
+  while ((await wrong.textContent())?.includes(`Now, ${room}`) && (await mended.count()) > 0) {
+    await untilTaken(other, '/api/entries', () => mended.first().click());
+    await other.reload();
+  }
+  await expect(other.getByText(/^Done: /)).toContainText(`${room} mend`);
+});

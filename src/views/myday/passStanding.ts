@@ -1,8 +1,10 @@
 import { blocksIn, type RoomBlocks } from '@/core/readiness/inBlocks';
+import { scrapedFor } from '@/core/readiness/scrapedFor';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import type { HandedPass } from '@/core/work/dayListOf';
+import { isBetween } from '@/core/work/pass';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. */
 export type PassStanding =
@@ -28,14 +30,18 @@ export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassS
       ? { kind: 'go', coats: [] }
       : { kind: 'stuck', why: 'it is not checked yet' };
   }
-  const wanted = new Set(task.coats.map(({ id }) => id));
+  // Somebody who only scrapes is done with what is scraped, before the rest is ready.
+  const open = isBetween(task.pass)
+    ? task.coats.filter((coat) => scrapedFor(room.state, coat) === undefined)
+    : task.coats;
+  const wanted = new Set(open.map(({ id }) => id));
   const ready = standing.classes.flatMap(({ now }) =>
     now.kind === 'go' ? now.ready.filter(({ coat }) => wanted.has(coat.id)) : [],
   );
   const blocks = block && blocksIn(room);
   const coats = blocks ? ready.flatMap((coat) => readyIn(coat, block, blocks)) : ready;
   if (coats.length > 0) return { kind: 'go', coats };
-  const classes = standing.classes.filter((kind) => task.coats.some((coat) => coat.class === kind.class));
+  const classes = standing.classes.filter((kind) => open.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   if (until.length > 0) return { kind: 'wet', until: Math.min(...until) };
   const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [now.why] : []));

@@ -3,11 +3,13 @@
 import { useState } from 'react';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
 import type { Block } from '@/core/work/block';
+import { PASSES } from '@/core/work/pass';
 import { scrapingIn } from '@/core/work/scrapeApart';
 import { itemsIn } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { SelectField } from '@/ui/SelectField';
+import { PASS_NAMES } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
 import { cardWords } from './planWords';
 import { Where, WhoAndWhen } from './WhoAndWhen';
@@ -131,7 +133,7 @@ interface Kind {
   readonly items: readonly WorkItem[];
 }
 
-/** The kinds of work that are open, whole rounds first. */
+/** The kinds of work that are open, whole rounds first, in the order of the work. */
 function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
   const kinds = new Map<string, { words: string; items: WorkItem[] }>();
   const add = (key: string, words: string, item: WorkItem) => {
@@ -139,9 +141,13 @@ function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
     known.items.push(item);
     kinds.set(key, known);
   };
-  for (const item of items) add(item.pass, `${cardWords({ pass: item.pass, items: [] })}: everything`, item);
+  const scraping = scrapingIn(items);
+  for (const pass of PASSES) {
+    const words = `${PASS_NAMES[pass]}${items.some((item) => item.pass === pass && item.coats.length > 0) ? ': everything' : ''}`;
+    for (const item of items) if (item.pass === pass) add(pass, words, item);
+    for (const item of scraping) if (item.pass === pass) add(pass, words, item);
+  }
   for (const item of items)
     if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ pass: item.pass, items: [item] }), item);
-  for (const item of scrapingIn(items)) add(item.pass, cardWords({ pass: item.pass, items: [] }), item);
   return [...kinds].map(([key, own]) => ({ key, ...own }));
 }
