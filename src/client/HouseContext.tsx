@@ -1,10 +1,13 @@
 'use client';
 
 import { createContext, type ReactNode, useContext } from 'react';
+import type { LengthUnit } from '@/core/measure/unit';
 
 /** The house that a page is about. */
 interface PageHouse {
   readonly id: string;
+  /** In which lengths are typed. */
+  readonly unit: LengthUnit;
   /** Shows the page anew where the server does not. */
   readonly showAnew?: () => void;
 }

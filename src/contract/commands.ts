@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
+import { SHOWN } from '../core/log/choices';
 import { ROLES, type Role } from '../core/log/person';
 import { daySchema } from '../core/measure/instant';
 import { MIRRORINGS } from '../core/room/copyRoom';
@@ -142,10 +143,14 @@ export const COMMANDS = {
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
   dropCalendar: plain('finisher', z.strictObject({})),
-  /** A secret address under which a hand-over is shown for some days, in the answer this once; taken back it ends. */
+  /** A secret address under which a hand-over, or the list of the hanger, is shown for some days, in the answer this once; taken back it ends. */
   showHouse: command<{ readonly secret: string }>()(
     'lead',
-    z.strictObject({ house, days: z.int().min(1, 'must be at least a day').max(365, 'must be at most a year') }),
+    z.strictObject({
+      house,
+      what: z.enum(SHOWN),
+      days: z.int().min(1, 'must be at least a day').max(365, 'must be at most a year'),
+    }),
   ),
   hideHouse: plain('lead', z.strictObject({ house, address: z.uuid('must be an address').toLowerCase() })),
   /** When the painters come to the house, or to one room; null when nobody knows. */

@@ -16,6 +16,7 @@ import * as crew from './migrations/0012-crew';
 import * as calendars from './migrations/0013-calendars';
 import * as photos from './migrations/0014-photos';
 import * as shownHouses from './migrations/0015-shown-houses';
+import * as shownWhat from './migrations/0016-shown-what';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -35,6 +36,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0013-calendars': calendars,
   '0014-photos': photos,
   '0015-shown-houses': shownHouses,
+  '0016-shown-what': shownWhat,
 };
 
 /**

@@ -1,13 +1,15 @@
 import { randomBytes, randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
+import type { Shown } from '../core/log/choices';
 import { now } from './clock';
 import { acrossFirms, firm } from './firm';
 import { models } from './models';
 import { secretHash } from './secretHash';
 
-/** An address under which a hand-over is shown, without its secret. */
+/** An address under which something of a house is shown, without its secret. */
 export interface ShownMark {
   readonly id: string;
+  readonly what: Shown;
   /** ms since 1970 */
   readonly madeAt: number;
   readonly endsAt: number;
@@ -18,16 +20,16 @@ const DAY_MS = 86_400_000;
 const MOST_PER_HOUSE = 20;
 
 /**
- * Makes an address under which the hand-over of a house is shown for some days.
+ * Makes an address under which the hand-over of a house, or the list of its hanger, is shown for some days.
  *
  * @returns the secret part of it, this once; undefined where the house has too many, or is none
  */
-export async function showHouse(houseId: string, by: string, days: number): Promise<string | undefined> {
+export async function showHouse(houseId: string, by: string, what: Shown, days: number): Promise<string | undefined> {
   const token = randomBytes(24).toString('base64url');
   const instant = now();
   const rows = await models().sequelize.query(
-    `INSERT INTO shown_houses (firm, id, house_id, hash, made_by, made_at, ends_at)
-     SELECT $1, $2, $3, $4, $5, $6, $7 WHERE EXISTS (SELECT FROM houses WHERE firm = $1 AND id = $3)
+    `INSERT INTO shown_houses (firm, id, house_id, hash, made_by, made_at, ends_at, what)
+     SELECT $1, $2, $3, $4, $5, $6, $7, $8 WHERE EXISTS (SELECT FROM houses WHERE firm = $1 AND id = $3)
         AND (SELECT count(*) FROM shown_houses WHERE firm = $1 AND house_id = $3 AND ends_at > $6) < ${MOST_PER_HOUSE}
      RETURNING id`,
     {
@@ -40,6 +42,7 @@ export async function showHouse(houseId: string, by: string, days: number): Prom
         by,
         new Date(instant),
         new Date(instant + days * DAY_MS),
+        what,
       ],
     },
   );
@@ -57,19 +60,21 @@ export async function hideHouse(houseId: string, id: string): Promise<boolean> {
 
 /** The addresses of a house that have not ended. */
 export async function listShown(houseId: string): Promise<readonly ShownMark[]> {
-  const rows = await models().sequelize.query<{ id: string; madeAt: Date; endsAt: Date }>(
-    `SELECT id, made_at AS "madeAt", ends_at AS "endsAt" FROM shown_houses
+  const rows = await models().sequelize.query<{ id: string; what: Shown; madeAt: Date; endsAt: Date }>(
+    `SELECT id, what, made_at AS "madeAt", ends_at AS "endsAt" FROM shown_houses
       WHERE firm = $1 AND house_id = $2 AND ends_at > $3 ORDER BY made_at`,
     { type: QueryTypes.SELECT, bind: [firm(), houseId, new Date(now())] },
   );
-  return rows.map(({ id, madeAt, endsAt }) => ({ id, madeAt: madeAt.getTime(), endsAt: endsAt.getTime() }));
+  return rows.map(({ id, what, madeAt, endsAt }) => ({ id, what, madeAt: madeAt.getTime(), endsAt: endsAt.getTime() }));
 }
 
-/** The house that a secret shows; none when it has ended or was taken back. */
-export async function findShown(token: string): Promise<{ readonly firm: string; readonly house: string } | undefined> {
+/** The house that a secret shows, and what of it; none when it has ended or was taken back. */
+export async function findShown(
+  token: string,
+): Promise<{ readonly firm: string; readonly house: string; readonly what: Shown } | undefined> {
   const [row] = await acrossFirms(() =>
-    models().sequelize.query<{ firm: string; house: string }>(
-      'SELECT firm, house_id AS house FROM shown_houses WHERE hash = $1 AND ends_at > $2',
+    models().sequelize.query<{ firm: string; house: string; what: Shown }>(
+      'SELECT firm, house_id AS house, what FROM shown_houses WHERE hash = $1 AND ends_at > $2',
       { type: QueryTypes.SELECT, bind: [secretHash(token), new Date(now())] },
     ),
   );

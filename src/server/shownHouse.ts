@@ -1,6 +1,8 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { recordOf } from '../core/inspect/handOver';
+import { hangersItems } from '../core/inspect/hangersList';
+import type { Shown } from '../core/log/choices';
 import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
@@ -10,20 +12,25 @@ import { photoAnswer } from './photos';
 import { refuse } from './refuse';
 
 /** The house that a secret address shows; an address that has ended, was taken back or is guessed is the not-found page. */
-export const shownHouse = cache(async (secret: string): Promise<LoadedSite> => {
+export const shownHouse = cache(async (secret: string): Promise<LoadedSite & { readonly what: Shown }> => {
   const shown = await findShown(secret);
   if (!shown) notFound();
-  return inFirm(shown.firm, () => loadSite(shown.house));
+  const { firm, house, what } = shown;
+  return { ...(await inFirm(firm, () => loadSite(house))), what };
 });
 
-/** `GET /api/shown/SECRET/PHOTO`: a photo that a lead chose for the hand-over, and no other. */
+/** `GET /api/shown/SECRET/PHOTO`: a photo that a lead chose for the hand-over, or of what the hanger has to mend, and no other. */
 export async function shownPhoto(secret: string, photo: string): Promise<Response> {
   const shown = await findShown(secret);
   const id = photo.toLowerCase();
   if (!shown) return refuse(404, 'There is no such photo.');
   return inFirm(shown.firm, async () => {
     const { site } = await loadSite(shown.house);
-    const isChosen = site.rooms.some(({ state }) => state.shown.includes(id));
+    const isChosen = site.rooms.some((room) =>
+      shown.what === 'hanger'
+        ? hangersItems(room).some(({ photos }) => photos.includes(id))
+        : room.state.shown.includes(id),
+    );
     const bytes = isChosen ? await findPhoto(shown.house, id) : undefined;
     return bytes ? photoAnswer(bytes) : refuse(404, 'There is no such photo.');
   });

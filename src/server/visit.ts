@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
+import type { Shown } from '../core/log/choices';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
@@ -73,9 +74,9 @@ export const keptMethods = ({ person }: HouseVisit) => inFirm(person.firm, listM
 export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
   inFirm(person.firm, () => hasCalendar(person.id));
 
-/** The addresses under which the hand-over of a house is shown; for leads only. */
-export const shownIn = ({ person, id }: HouseVisit): Promise<readonly ShownMark[]> =>
-  mayAct(person, 'lead') ? inFirm(person.firm, () => listShown(id)) : Promise.resolve([]);
+/** The addresses under which something of a house is shown; for leads only. */
+export const shownIn = async ({ person, id }: HouseVisit, what: Shown): Promise<readonly ShownMark[]> =>
+  mayAct(person, 'lead') ? (await inFirm(person.firm, () => listShown(id))).filter((mark) => mark.what === what) : [];
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -1,9 +1,10 @@
 import type { OpenItem } from '@/core/log/stateOf';
+
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Account, Defect, DefectKind } from '@/core/method/defects';
 import { placesIn } from '@/core/room/ids';
 import type { Room } from '@/core/room/schema';
-import { roughLength } from './lengthWords';
+import { lengthWords, roughLength } from './lengthWords';
 import { faceWords } from './room/faceWords';
 
 interface DefectWords {
@@ -82,6 +83,12 @@ export const DEFECT_WORDS: Readonly<Record<DefectKind, DefectWords>> = {
     mend: 'seal corner to corner',
   },
   gap: { name: 'Gap in the board', cause: 'board cut short or broken', mend: 'fill it with setting mud, then tape' },
+  ragged: {
+    name: 'Ragged edge',
+    cause: 'cut edge not dressed, paper furred',
+    mend: 'trim it back with a sharp knife before the tape',
+  },
+  loose: { name: 'Loose board', cause: 'not screwed to its framing', mend: 'screw it until it is tight' },
   dent: { name: 'Dent by others', cause: 'another trade', mend: 'fill it; tell the lead whose it is' },
 };
 
@@ -103,7 +110,7 @@ export const ACCOUNT_WORDS: Readonly<Record<Account, string>> = {
  * @example itemWords(item, room, 'in')  // 'Screw pop, wall 2, 4′ 3″ along, 5′ down: by the switch'
  */
 export function itemWords(
-  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text'>,
+  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text' | 'length'>,
   room: Room,
   unit: LengthUnit,
 ): string {
@@ -114,7 +121,8 @@ export function itemWords(
         `${roughLength(item.place[1], unit)} ${isWall(where[0]) ? 'down' : 'across'}`,
       ]
     : [];
-  const what = [...(item.defect ? [DEFECT_WORDS[item.defect].name] : []), ...where, ...spot].join(', ');
+  const long = item.length === undefined ? [] : [`${lengthWords(item.length, unit)} long`];
+  const what = [...(item.defect ? [DEFECT_WORDS[item.defect].name] : []), ...long, ...where, ...spot].join(', ');
   const text = item.text ?? (what === '' ? 'See the photo' : undefined);
   return text === undefined ? what : what === '' ? text : `${what}: ${text}`;
 }

@@ -70,3 +70,12 @@ export function spanWords(hours: number): string {
   const rest = minutes % 60;
   return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${String(rest).padStart(2, '0')}`;
 }
+
+/** An address that shows something of a house, in a list: when it was made and when it ends. */
+export const shownWords = (
+  { id, madeAt, endsAt }: { readonly id: string; readonly madeAt: number; readonly endsAt: number },
+  timeZone: string,
+): { readonly id: string; readonly words: string } => ({
+  id,
+  words: `Made ${instantWords(madeAt, timeZone)}, ends ${instantWords(endsAt, timeZone)}`,
+});

@@ -17,6 +17,7 @@ const VIEWS = [
   '/hand-over/coat-closet',
   '/my-day',
   '/walk',
+  '/hanger',
   '/guide',
 ];
 

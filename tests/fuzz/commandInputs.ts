@@ -42,7 +42,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     trustSensor: { house, device: id },
     setWeather: { house, url: '' },
     setPainters: { house, room: 'bath', day: '2031-06-01' },
-    showHouse: { house, days: 7 },
+    showHouse: { house, what: 'hanger', days: 7 },
     hideHouse: { house, address: id },
   };
 }

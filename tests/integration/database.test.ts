@@ -63,6 +63,7 @@ describe('migrations', () => {
       { name: '0013-calendars' },
       { name: '0014-photos' },
       { name: '0015-shown-houses' },
+      { name: '0016-shown-what' },
     ]);
   });
 });

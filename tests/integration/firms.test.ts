@@ -60,7 +60,7 @@ async function furnish(): Promise<Belongings> {
       { bytes: Buffer.from('x'), width: 1, height: 1 },
     );
     expect(kept).toBe('kept');
-    const shown = await showHouse(house, lead.id, 7);
+    const shown = await showHouse(house, lead.id, 'handOver', 7);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     await makeCalendar(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
@@ -188,7 +188,7 @@ describe('a firm', () => {
         select<{ id: string }>('SELECT id FROM shown_houses WHERE firm = $1', [theirs.lead.firm]),
       );
       expect(await hideHouse(house, address[0]?.id ?? '')).toBe(false);
-      expect(await showHouse(house, ours.lead.id, 7)).toBeUndefined();
+      expect(await showHouse(house, ours.lead.id, 'hanger', 7)).toBeUndefined();
       expect(await savePainters(house, null, '2031-06-01')).toBe(false);
       expect(await saveCrew(1, crewSchema.parse({ tools: { lamp: 2 } }))).toBe(2);
     });

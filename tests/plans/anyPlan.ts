@@ -130,6 +130,7 @@ export function anyPlan(seed: number): AnyPlan {
       id,
       ...kind,
       left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
+      begun: kind.coats.some((coat) => coat.key === 'tape' && (left.get(coat.id)?.part ?? 1) < 1),
       scraped: () => scraped,
       mend: mend(),
       sanded: false,

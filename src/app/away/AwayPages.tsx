@@ -10,6 +10,7 @@ import { GuideView } from '@/views/guide/GuideView';
 import { guideCards } from '@/views/guide/guideCards';
 import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
+import { acceptRows } from '@/views/walk/acceptRows';
 import { WalkView } from '@/views/walk/WalkView';
 import { walkRows } from '@/views/walk/walkRows';
 
@@ -51,6 +52,7 @@ const Walk = ({ house: { id, me, timeZone, people }, site, now }: AwayHousePage)
   <WalkView
     houseId={id}
     rows={walkRows(site, now, timeZone, new Map(people.map((person) => [person.id, person.name])))}
+    accepts={acceptRows(site)}
     right={rightInAll(wasRight(site))}
     unit={site.house.unit}
     now={now}

@@ -15,6 +15,12 @@ export interface Cause {
   readonly coatedAfter: { readonly waited: number; readonly asked: number } | undefined;
 }
 
+/** By whose account something is wrong: before any coat is on, nothing is the crew's. Undefined where nobody gave it a name since. */
+export function accountOf({ defect, after }: Pick<OpenItem, 'defect' | 'after'>): Account | undefined {
+  const account = defect && DEFECTS[defect].account;
+  return after === 0 && account !== 'others' ? 'hanger' : account;
+}
+
 /** What is wrong with the tape; all else lies in the coat that was put on last. */
 const IN_TAPE: ReadonlySet<DefectKind> = new Set(['bubble', 'tapeShows']);
 
@@ -23,10 +29,10 @@ const IN_TAPE: ReadonlySet<DefectKind> = new Set(['bubble', 'tapeShows']);
  * the hanger's or another trade's, there is no coat.
  */
 export function causeOf(
-  item: Pick<OpenItem, 'defect' | 'piece' | 'at'>,
+  item: Pick<OpenItem, 'defect' | 'piece' | 'at' | 'after'>,
   { state, coats, method, air }: Pick<RoomSite, 'state' | 'coats' | 'method' | 'air'>,
 ): Cause {
-  const account = item.defect ? DEFECTS[item.defect].account : 'crew';
+  const account = accountOf(item) ?? 'crew';
   const nobody: Cause = { account, coat: undefined, who: [], coatedAfter: undefined };
   if (account !== 'crew' || item.piece === undefined) return nobody;
   const on = state.applied.filter(

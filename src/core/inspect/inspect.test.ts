@@ -12,7 +12,7 @@ import type { DefectKind } from '../method/defects';
 import { siteOf } from '../readiness/siteOf';
 import { LEVELS } from '../room/level';
 import { beforeCoat } from './betweenCoats';
-import { causeOf } from './causeOf';
+import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandable } from './sandable';
 import { whyNotSigned } from './signOff';
@@ -156,6 +156,7 @@ describe('what a room is handed over with', () => {
   it('tells the minutes of mending by what it was', () => {
     const item = (defect: DefectKind, minutes: number | undefined): OpenItem => ({
       id: defect,
+      after: 3,
       at: '',
       who: [],
       defect,
@@ -219,7 +220,12 @@ describe('what something that is wrong comes from', () => {
       ...(by ? { by } : {}),
       payload: { class: 'flat', key, part: 1, mud: { kind: 'drying' }, on: [{ id: flat, amount: 1, of: 1 }] },
     });
-  const seen = (defect: DefectKind, hour: number) => ({ defect, piece: flat, at: new Date(hour * HOUR).toISOString() });
+  const seen = (defect: DefectKind, hour: number) => ({
+    defect,
+    piece: flat,
+    at: new Date(hour * HOUR).toISOString(),
+    after: 1,
+  });
 
   it('is the tape coat for a bubble, and that it was coated too soon where it was', () => {
     const soon = siteAt([on('tape', 0), on('fill', 5, INES)], LATE);
@@ -237,5 +243,16 @@ describe('what something that is wrong comes from', () => {
     expect(causeOf(seen('ridge', 20), site).coat?.payload.key).toBe('tape');
     expect(causeOf(seen('dent', 50), site)).toMatchObject({ account: 'others', coat: undefined });
     expect(causeOf({ ...seen('ridge', 50), piece: undefined }, site).coat).toBeUndefined();
+  });
+
+  it('is the hanger’s account before anything is on, but for what another trade did', () => {
+    const site = siteAt([], LATE);
+    expect(causeOf({ ...seen('beadOut', 0), after: 0 }, site).account).toBe('hanger');
+    expect(causeOf({ ...seen('beadOut', 0), after: 1 }, site).account).toBe('crew');
+    expect(accountOf({ defect: 'dent', after: 0 })).toBe('others');
+    expect([accountOf({ defect: undefined, after: 0 }), accountOf({ defect: undefined, after: 1 })]).toEqual([
+      'hanger',
+      undefined,
+    ]);
   });
 });

@@ -68,7 +68,7 @@ function nowOf(
 ): Sandable['now'] {
   if (left <= 0) return { kind: 'sanded' };
   const own = nows.filter(({ stretch }) => stretch.class === kind).map(({ now }) => now);
-  if (own.length === 0 || own.some((now) => now.kind === 'go' || now.kind === 'after')) return { kind: 'coats' };
+  if (own.length === 0 || own.some((now) => ['go', 'after', 'held'].includes(now.kind))) return { kind: 'coats' };
   const wet = own.flatMap((now) => (now.kind === 'wet' ? [now] : []));
   if (wet.some(({ next }) => next !== undefined)) return { kind: 'coats' };
   if (wet.length > 0) return { kind: 'wet', until: Math.max(...wet.map(({ until }) => until)) };

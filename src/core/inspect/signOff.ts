@@ -25,7 +25,7 @@ export function whyNotSigned(
 ): NotSigned | undefined {
   const { applied, coats, method, air: clock, done, state } = room;
   if (level > room.level) return { why: 'tooHigh', level: room.level };
-  if (applied.stretches.length === 0) return { why: 'nothing' };
+  if (applied.coats.size === 0) return { why: 'nothing' };
   const isAsked = (face: string | undefined) => faces === undefined || face === undefined || faces.includes(face);
   for (const stretch of applied.stretches) {
     const pieces = stretch.pieces.filter(({ face }) => isAsked(face));

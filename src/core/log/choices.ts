@@ -4,8 +4,15 @@ export const MOST_PHOTOS = 6;
 /** With what a surface is sanded. */
 export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
 
+/** How a face was found before it is taped. */
+export const HUNG = ['good', 'held'] as const;
+
 /** In which light a face was looked at. */
 export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
+
+/** What is shown to somebody who is not signed in: the hand-over, or what the hanger has to mend. */
+export const SHOWN = ['handOver', 'hanger'] as const;
+export type Shown = (typeof SHOWN)[number];
 
 /** For whom somebody signs. */
 export const SIGN_AS = ['builder', 'lead'] as const;

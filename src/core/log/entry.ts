@@ -5,7 +5,7 @@ import { daySchema, instantSchema } from '../measure/instant';
 import { COATED_CLASSES, type MudProduct } from '../method/coat';
 import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
-import { LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
+import { HUNG, LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
 import { liftEntry } from './liftEntry';
 import {
   betweenPayload,
@@ -86,6 +86,12 @@ const sentEntry = z.discriminatedUnion('kind', [
     payload: z.strictObject({ level: levelSchema, faces: someFaces, light: z.enum(LIGHTS_OF_CHECK).optional() }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('handedOver'), payload: nothing }),
+  /** How the boards of faces are hung: good to be taped, or held until the hanger was there again. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('accepted'),
+    payload: z.strictObject({ faces: someFaces, found: z.enum(HUNG) }),
+  }),
   /** Somebody signed for a room on the screen: what they drew, in thousandths of its width and height. */
   z.strictObject({
     ...inRoom,

@@ -100,6 +100,8 @@ export const itemPayload = z
     place: z.tuple([onFace, onFace]).optional(),
     /** The piece on which it lies. */
     piece: z.string().min(1, 'must be a piece').max(160).optional(),
+    /** How long it is, mm: gaps are filled by the length. */
+    length: z.number().gt(0, 'must be greater than 0').max(30_000, 'must be at most 30 m').optional(),
     photos,
   })
   .refine(({ text, defect, photos: shown }) => text !== undefined || defect !== undefined || shown !== undefined, {

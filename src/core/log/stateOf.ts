@@ -15,6 +15,8 @@ export interface Mark {
 export interface OpenItem extends Mark, Omit<ItemPayload, 'photos'> {
   readonly id: string;
   readonly photos: readonly string[];
+  /** How many coats had been put on by then. */
+  readonly after: number;
   readonly closed: (Mark & { readonly minutes: number | undefined; readonly photos: readonly string[] }) | undefined;
 }
 type ItemPayload = Extract<Entry, { kind: 'item' }>['payload'];
@@ -38,6 +40,12 @@ export interface Sanding extends Mark {
 /** Scraped, sanded or wiped before the next coat. */
 export interface Between extends Sanding {
   readonly how: Extract<Entry, { kind: 'between' }>['payload']['how'];
+}
+
+/** How faces, or all of them, were found before they were taped. */
+export interface Acceptance extends Mark {
+  readonly faces: readonly string[] | undefined;
+  readonly found: Extract<Entry, { kind: 'accepted' }>['payload']['found'];
 }
 
 /** A face that meets its level, or the whole room. */
@@ -85,6 +93,8 @@ export interface RoomState {
   readonly checks: readonly Check[];
   /** What was scraped, sanded or wiped between coats, in order of time. */
   readonly betweens: readonly Between[];
+  /** How its faces were found before tape, in order of time. */
+  readonly acceptances: readonly Acceptance[];
   /** Who signed for the room as it is. */
   readonly signatures: readonly Signature[];
   readonly sealed: Mark | undefined;
@@ -106,6 +116,7 @@ export const NOTHING_YET: RoomState = {
   sandings: [],
   checks: [],
   betweens: [],
+  acceptances: [],
   signatures: [],
   sealed: undefined,
   handedOver: undefined,
@@ -200,6 +211,10 @@ function applied(state: RoomState, entry: Entry): RoomState {
       const between: Between = { ...mark, how, classes, faces, after: state.applied.length };
       return { ...state, betweens: [...state.betweens, between] };
     }
+    case 'accepted': {
+      const { faces, found } = entry.payload;
+      return { ...state, acceptances: [...state.acceptances, { ...mark, faces, found }] };
+    }
     case 'sealed':
       return { ...state, sealed: mark };
     case 'checked':
@@ -236,7 +251,7 @@ function applied(state: RoomState, entry: Entry): RoomState {
       };
     case 'item': {
       const { photos = [], ...said } = entry.payload;
-      const item: OpenItem = { ...mark, ...said, id: entry.id, photos, closed: undefined };
+      const item: OpenItem = { ...mark, ...said, id: entry.id, photos, after: state.applied.length, closed: undefined };
       return {
         ...state,
         items: [...state.items, item],

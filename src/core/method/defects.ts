@@ -21,6 +21,8 @@ export const DEFECT_KINDS = [
   'heavyBottom',
   'showThrough',
   'gap',
+  'ragged',
+  'loose',
   'dent',
 ] as const;
 export type DefectKind = (typeof DEFECT_KINDS)[number];
@@ -63,6 +65,8 @@ export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
   heavyBottom: { mend: 'next', account: 'crew', dry: true },
   showThrough: { mend: 'seal', account: 'crew', dry: true },
   gap: { mend: 'now', account: 'hanger' },
+  ragged: { mend: 'now', account: 'hanger', dry: true },
+  loose: { mend: 'now', account: 'hanger', dry: true },
   dent: { mend: 'now', account: 'others' },
 };
 

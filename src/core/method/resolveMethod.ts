@@ -142,6 +142,7 @@ function firstOf<Value>(
 
 function answersIn(said: readonly Said[]): Choices {
   return {
+    acceptance: firstOf(said, ({ acceptance }) => acceptance) ?? USUAL_CHOICES.acceptance,
     tools: firstOf(said, ({ tools }) => tools) ?? USUAL_CHOICES.tools,
     laying: firstOf(said, ({ laying }) => laying) ?? USUAL_CHOICES.laying,
     cover: firstOf(said, ({ cover }) => cover) ?? USUAL_CHOICES.cover,

@@ -29,15 +29,23 @@ const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, 
  * pointed with the coats of the angles, boxed butts centred. Setting the beads is their coat of the tape round. Common
  * practice, no source.
  *
+ * @param gaps what was found to pre-fill where somebody looked, mm; a part of the joints that gape most where nobody did
  * @example smallWorkOf(tally, coats, method).find(({ kind }) => kind === 'threeWay')?.amount  // 8
  */
-export function smallWorkOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly SmallWork[] {
-  return [...prefill(coats), ...inAngles(tally, coats), ...centring(coats, method)].filter(({ amount }) => amount > 0);
+export function smallWorkOf(
+  tally: Tally,
+  coats: readonly RoomCoat[],
+  method: Method,
+  gaps?: number,
+): readonly SmallWork[] {
+  return [...prefill(coats, gaps), ...inAngles(tally, coats), ...centring(coats, method)].filter(
+    ({ amount }) => amount > 0,
+  );
 }
 
-function prefill(coats: readonly RoomCoat[]): readonly SmallWork[] {
+function prefill(coats: readonly RoomCoat[], gaps: number | undefined): readonly SmallWork[] {
   const open = coats.filter(({ key, class: kind }) => key === 'tape' && GAPPING.includes(kind));
-  const amount = GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
+  const amount = gaps ?? GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
   return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: (amount / 1000) * LITRES.prefill }];
 }
 

@@ -19,6 +19,8 @@ export interface PlanRoom {
   readonly due: number | undefined;
   /** It is held: until an instant, or nobody knows how long. */
   readonly held: { readonly until: number | undefined } | undefined;
+  /** So many of its faces wait for the hanger: what lies on them is not planned. */
+  readonly heldFaces?: number | undefined;
 }
 
 /** Somebody of the crew. */

@@ -5,13 +5,14 @@ import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import type { Mend } from '../work/mend';
 import { MEND_MINUTES } from '../work/usualRates';
+import { isGap } from './gapsFound';
 import type { RoomSite } from './siteOf';
 
-type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied'>;
+type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'gaps'>;
 
 /**
  * What is wrong with a room and is mended by itself: what must not be covered, and what no coat to come takes along any more. What
- * has no name waits for the coats too. What sealing mends is left to it.
+ * has no name waits for the coats too. What sealing mends is left to it, and gaps to the pre-fill while that is to come.
  */
 export function dueItems(room: Wrong): readonly OpenItem[] {
   const open = room.state.items.filter(({ closed }) => !closed);
@@ -21,7 +22,9 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
     room.coats.every(
       (coat) => (kind !== undefined && coat.class !== kind) || (room.applied.coats.get(coat.id)?.share ?? 0) >= 1,
     );
+  const prefills = room.gaps !== undefined && room.state.applied.length === 0;
   return open.filter((item) => {
+    if (prefills && isGap(item)) return false;
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
     return mend === 'now' || (mend === 'next' && isOn(classOf(item)));
   });

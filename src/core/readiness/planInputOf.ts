@@ -53,6 +53,7 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
     const due = dateFor(dates, room.id);
     const held = heldAt(state, now);
     const until = held?.until;
+    const waits = waitsForHanger(site);
     return {
       id: room.id,
       house: ground.house,
@@ -63,7 +64,12 @@ export function planInputOf({ rooms, house }: Site, ground: PlanGround, now: num
       space: spaceOf(room, house.unit),
       // Finished the evening before they come.
       due: due === undefined ? undefined : instantOn(due, 0, timeZone),
-      held: held ? { until: until === undefined ? undefined : Date.parse(until) } : undefined,
+      held: held
+        ? { until: until === undefined ? undefined : Date.parse(until) }
+        : waits === 'all'
+          ? { until: undefined }
+          : undefined,
+      heldFaces: waits === 'some' ? site.held.size : 0,
     };
   });
   return {
@@ -112,14 +118,15 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
   const { room, tally, method, coats, state, applied, done, air: clock } = site;
   const blocks = blocksIn(site);
   const left = new Map<string, CoatLeft>();
+  const heldOf = heldShares(site, blocks);
   for (const coat of coats) {
     const progress = applied.coats.get(coat.id);
     const sandAt = progress && Math.min(LAST_INSTANT, progressClock(progress, coat, method, clock).sandAt);
     left.set(coat.id, {
-      part: 1 - (progress?.share ?? 0),
+      part: lessHeld(1 - (progress?.share ?? 0), heldOf(coat.id)),
       from: undefined,
       sandAt: sandAt !== undefined && sandAt > now ? sandAt : undefined,
-      blocks: blocks && leftIn(blocks, coat.id),
+      blocks: blocks && leftIn(blocks, coat.id, heldOf),
     });
   }
   for (const stretch of applied.stretches) {
@@ -144,19 +151,55 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
     method,
     coats,
     left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
+    begun: coats.some(({ id, key }) => key === 'tape' && applied.coats.has(id)),
     scraped: (coat) => scrapedFor(state, coat) !== undefined,
     mend: mendsIn(site),
+    gaps: site.gaps,
     sanded: done.sanded !== undefined,
     checked: done.checked !== undefined,
     sealed: state.sealed !== undefined,
   };
 }
 
+/** Whether the tape of a room waits for its hanger or for being accepted: all of it, some, or nothing. */
+function waitsForHanger({ applied, held }: RoomSite): 'all' | 'some' | undefined {
+  if (held.size === 0) return undefined;
+  const waiting = applied.stretches.filter((stretch) => stretch.held);
+  if (waiting.length === 0) return undefined;
+  return waiting.length === applied.stretches.length ? 'all' : 'some';
+}
+
+/** How much of a coat, or of what of it lies in one block, is on held faces, 0–1. */
+type HeldOf = (coat: CoatId, block?: Block) => number;
+
+/** What is held beside what is not is left out of the plan; where all of it is held, the room is. */
+function heldShares(site: RoomSite, blocks: RoomBlocks | undefined): HeldOf {
+  if (waitsForHanger(site) !== 'some') return () => 0;
+  const sums = new Map<string, { held: number; all: number }>();
+  const add = (key: string, amount: number, isHeld: boolean) => {
+    const sum = sums.get(key) ?? { held: 0, all: 0 };
+    sums.set(key, { held: sum.held + (isHeld ? amount : 0), all: sum.all + amount });
+  };
+  for (const { pieces, coats, held } of site.applied.stretches)
+    for (const { coat } of coats)
+      for (const piece of pieces) {
+        add(coat.id, piece.amount, held);
+        if (blocks) add(`${coat.id} ${blocks.of(piece)}`, piece.amount, held);
+      }
+  return (coat, block) => {
+    const sum = sums.get(block ? `${coat} ${block}` : coat);
+    return sum ? sum.held / sum.all : 0;
+  };
+}
+
+/** The part that is left, less what is held. */
+const lessHeld = (part: number, held: number): number => (part - held < 1e-9 ? 0 : part - held);
+
 /** How far a coat is on the walls and on the ceiling. */
-function leftIn(blocks: RoomBlocks, coat: CoatId): Readonly<Record<Block, BlockLeft>> {
+function leftIn(blocks: RoomBlocks, coat: CoatId, heldOf: HeldOf): Readonly<Record<Block, BlockLeft>> {
   const of = (block: Block): BlockLeft => {
     const own = blocks.coat(coat, block);
-    return { share: own?.share ?? 0, part: own ? 1 - own.done : 0, from: undefined };
+    return { share: own?.share ?? 0, part: own ? lessHeld(1 - own.done, heldOf(coat, block)) : 0, from: undefined };
   };
   return { walls: of('walls'), ceiling: of('ceiling') };
 }

@@ -14,7 +14,9 @@ import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { type Finished, finished } from '../standing/finished';
+import { heldFaces } from '../standing/heldFaces';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
+import { gapsFound } from './gapsFound';
 import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
 
@@ -27,6 +29,10 @@ export interface RoomSite {
   readonly faces: readonly KeptFace[];
   /** What was put on, beside what is asked for. */
   readonly applied: AppliedCoats;
+  /** The faces, by id, whose tape waits for the hanger or for being accepted. */
+  readonly held: ReadonlySet<string>;
+  /** What was found to pre-fill, mm; undefined where nobody looked. */
+  readonly gaps: number | undefined;
   /** Whether it cannot be worked out: then its tally is empty. */
   readonly tooLarge: boolean;
   readonly method: Method;
@@ -74,9 +80,11 @@ export function siteOf(
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, cachedMethod);
-    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const applied = cachedCoats(state.applied, pieces, method, room.finish);
+    const gaps = gapsFound(state, pieces);
+    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, gaps);
+    const held = heldFaces(pieces, state.acceptances, method.all);
+    const applied = cachedCoats(pieces, state.applied, method, room.finish, held);
     const done = finished(state, pieces);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
@@ -94,6 +102,8 @@ export function siteOf(
       pieces,
       faces,
       applied,
+      held,
+      gaps,
       tooLarge: worked === undefined,
       method,
       coats,
@@ -123,9 +133,9 @@ const TOO_LARGE: RoomStanding = {
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 
 /** The coats and passes of a room, and the hours of each coat. */
-const cachedPlan = memoizeLast((tally: Tally, method: Method, finish: Room['finish']) => {
+const cachedPlan = memoizeLast((tally: Tally, method: Method, finish: Room['finish'], gaps: number | undefined) => {
   const coats = roomCoats(tally, method, finish);
-  return { coats, tasks: tasksOf(tally, coats, method), hours: coats.map((coat) => coatHours(coat, method)) };
+  return { coats, tasks: tasksOf(tally, coats, method, gaps), hours: coats.map((coat) => coatHours(coat, method)) };
 });
 
 interface Sums {

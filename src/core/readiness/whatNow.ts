@@ -161,10 +161,11 @@ const isSanded = (coat: Coat, { stretches }: AppliedCoats, done: Finished): bool
       .filter((stretch) => stretch.class === coat.class)
       .every((stretch) => stretch.pieces.every(({ id }) => done.sandedPieces.has(id))));
 
-/** What can be done with pieces that are alike; `after` waits for another side that is not on yet. */
+/** What can be done with pieces that are alike; `after` waits for another side that is not on yet, `held` for its face. */
 export type StretchNow =
   | { readonly kind: 'go'; readonly coat: Coat }
   | { readonly kind: 'after'; readonly coat: Coat }
+  | { readonly kind: 'held'; readonly coat: Coat }
   | {
       readonly kind: 'wet';
       readonly coat: Coat;
@@ -193,6 +194,7 @@ export function stretchNow(
     if (until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
   }
   if (!next) return { kind: 'done' };
+  if (stretch.held) return { kind: 'held', coat: next };
   const place = own.findIndex(({ id }) => id === next.id);
   const others =
     next.side === undefined ? [] : stretch.beside.flatMap((other) => applied.stretches[other]?.coats ?? []);
@@ -226,8 +228,13 @@ function classNow(
     return { kind: 'go', coat: first.coat, share, ready };
   }
   const wet = nows.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until)[0];
+  const held = nows.find(({ now }) => now.kind === 'held')?.now;
+  if (!wet && held?.kind === 'held') return { kind: 'stuck', coat: held.coat, why: blocked ?? NOT_ACCEPTED };
   return wet ?? { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
 }
+
+/** Why a held face waits. */
+const NOT_ACCEPTED = 'the hanging is not accepted';
 
 function readyCoats(
   own: readonly Coat[],
@@ -260,5 +267,7 @@ function roomNow(
   if (classes.some(({ now }) => now.kind === 'go')) return { kind: 'go' };
   if (blocked !== undefined) return { kind: 'stuck', why: blocked };
   const wet = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-  return wet.length > 0 ? { kind: 'wet', until: Math.min(...wet) } : { kind: 'sand' };
+  if (wet.length > 0) return { kind: 'wet', until: Math.min(...wet) };
+  const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [now.why] : []));
+  return stuck[0] === undefined ? { kind: 'sand' } : { kind: 'stuck', why: stuck[0] };
 }

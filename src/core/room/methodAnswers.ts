@@ -2,6 +2,7 @@ import { JOINT_CLASSES } from './kinds';
 
 /** The questions on which crews differ, with the answers that can be chosen; the first is the usual one. */
 export const ANSWERS = {
+  acceptance: ['none', 'walk'],
   tools: ['knives', 'trowel', 'boxes'],
   laying: ['belt', 'dispenser', 'applicator', 'taper'],
   cover: ['wipe', 'skim', 'oneSide'],

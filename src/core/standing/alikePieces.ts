@@ -4,6 +4,7 @@ import type { CoatEntry } from '../log/entry';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
 import type { Room } from '../room/schema';
+import { isHeld } from './heldFaces';
 import { isCeilingFirst, liesOn } from './liesOn';
 
 /** Pieces that no entry, no coat and no neighbour tells apart. */
@@ -22,13 +23,14 @@ export interface Alike {
 
 /**
  * Gathers the pieces of a room so that each of a group stands as the others do: of one class, on the same side, by the same
- * method, under the same entries, and so what lies beside them and what they run over.
+ * method, under the same entries, held or not, and so what lies beside them and what they run over.
  */
 export function alikePieces(
   pieces: readonly Piece[],
   applied: readonly CoatEntry[],
   method: Method,
   finish: Room['finish'],
+  held: ReadonlySet<string>,
 ): readonly Alike[] {
   const parts = partsOf(pieces, applied, method, finish);
   const byJoint = new Map<string, number[]>();
@@ -44,7 +46,7 @@ export function alikePieces(
     const { left, first, ceilingFirst } = piece.lies ?? {};
     const said = [...(parts[index] ?? [])].map(([entry, part]) => `${entry}:${part}`).join(' ');
     return number(
-      `${piece.class} ${methodOn(piece.faces, method, finish).level} ${left} ${first} ${ceilingFirst} ${said}`,
+      `${piece.class} ${methodOn(piece.faces, method, finish).level} ${left} ${first} ${ceilingFirst} ${isHeld(piece, held)} ${said}`,
     );
   });
   const among = (others: readonly number[]) => [...new Set(others.map((other) => base[other]))].sort().join(' ');

@@ -6,6 +6,7 @@ import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
 import { type Alike, alikePieces } from './alikePieces';
+import { isHeld } from './heldFaces';
 import { isCeilingFirst, liesOn } from './liesOn';
 
 /**
@@ -23,6 +24,8 @@ export interface Stretch {
   readonly pieces: readonly Piece[];
   /** Of all of them: mm, fasteners by count, mm² of surface. */
   readonly amount: number;
+  /** Nothing is on them yet, and the faces on which they lie are held. */
+  readonly held: boolean;
   readonly coats: readonly ({ readonly coat: Coat } & CoatProgress)[];
   /** The other sides of their joints, by number. */
   readonly beside: readonly number[];
@@ -35,9 +38,11 @@ export interface AppliedCoats {
   readonly coats: ReadonlyMap<CoatId, CoatProgress>;
   /** What is on beyond what is asked for now, or has no place any more, as it was logged. */
   readonly more: readonly CoatEntry[];
-  /** The same piece by piece, those alike together; none where nothing is on. */
+  /** The same piece by piece, those alike together; none where nothing is on and nothing is held. */
   readonly stretches: readonly Stretch[];
 }
+
+const NOTHING_HELD: ReadonlySet<string> = new Set();
 
 export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
@@ -58,15 +63,17 @@ export const wholeIfNearly = (share: number): number => (share > 0.999 ? 1 : sha
  *
  * @param pieces of the room, see `piecesOf`
  * @param applied the coats that were logged in the room, in the order in which they were put on
+ * @param held the faces whose tape waits, see `heldFaces`
  */
 export function appliedCoats(
   pieces: readonly Piece[],
   method: Method,
   applied: readonly CoatEntry[],
   finish?: Room['finish'],
+  held: ReadonlySet<string> = NOTHING_HELD,
 ): AppliedCoats {
-  if (applied.length === 0) return NOTHING_APPLIED;
-  const groups = alikePieces(pieces, applied, method, finish).map((alike): Group => ({ alike, layers: [] }));
+  if (applied.length === 0 && held.size === 0) return NOTHING_APPLIED;
+  const groups = alikePieces(pieces, applied, method, finish, held).map((alike): Group => ({ alike, layers: [] }));
   for (const [index, entry] of applied.entries()) putOn(entry, index, groups);
   const sums = new Map<CoatId, { covered: number; whole: number; readonly entries: Set<CoatEntry> }>();
   const placed = new Set<CoatEntry>();
@@ -96,7 +103,15 @@ export function appliedCoats(
         last?.applications.push(entry);
         sums.get(last?.coat.id ?? '')?.entries.add(entry);
       }
-    return { class: piece.class, pieces: alike.pieces, amount, coats, beside: alike.beside, across: alike.across };
+    return {
+      class: piece.class,
+      pieces: alike.pieces,
+      amount,
+      held: layers.length === 0 && isHeld(piece, held),
+      coats,
+      beside: alike.beside,
+      across: alike.across,
+    };
   });
   const coats = new Map<CoatId, CoatProgress>();
   for (const [id, { covered, whole, entries }] of sums) {
@@ -109,8 +124,13 @@ export function appliedCoats(
 
 /** `appliedCoats`, for a room of which nothing changed since it was asked last: not one piece, choice or entry. */
 export const cachedCoats = memoizeLast(
-  (applied: readonly CoatEntry[], pieces: readonly Piece[], method: Method, finish: Room['finish']): AppliedCoats =>
-    appliedCoats(pieces, method, applied, finish),
+  (
+    pieces: readonly Piece[],
+    applied: readonly CoatEntry[],
+    method: Method,
+    finish: Room['finish'],
+    held: ReadonlySet<string>,
+  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held),
 );
 
 interface Group {

@@ -112,6 +112,7 @@ describe('what is wrong, as work', () => {
   it('opens sanding and the walk again where everything was signed off, for the mended places alone', () => {
     const done = {
       left: () => ({ part: 0, from: undefined, sandAt: undefined }),
+      begun: true,
       sanded: true,
       checked: true,
       sealed: true,

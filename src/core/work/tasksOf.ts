@@ -29,9 +29,13 @@ export interface Task {
   readonly parts: readonly { readonly rate: string; readonly hours: number }[];
 }
 
-/** The passes of one room that are priced, in order, sanding last; a room without coats has none. */
-export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method): readonly Task[] {
-  const small = smallWorkOf(tally, coats, method);
+/**
+ * The passes of one room that are priced, in order, sanding last; a room without coats has none.
+ *
+ * @param gaps see `smallWorkOf`
+ */
+export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method, gaps?: number): readonly Task[] {
+  const small = smallWorkOf(tally, coats, method, gaps);
   const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
   if (rounds.length === 0) return [];
   const sanding = sandingHours(tally, coats, method);

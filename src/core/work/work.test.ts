@@ -75,7 +75,10 @@ describe('the work of a room', () => {
     expect(left?.hours).toBeCloseTo(whole / 2, 9);
     if (!fill) throw new Error('flats get a fill coat');
     expect(whole).toBeGreaterThan(coatHours(fill, own.method));
-    const done = workRoom({}, { left: () => ({ part: 0, from: undefined, sandAt: 5 }), sanded: true, checked: true });
+    const done = workRoom(
+      {},
+      { left: () => ({ part: 0, from: undefined, sandAt: 5 }), begun: true, sanded: true, checked: true },
+    );
     expect(workOf(done).map(({ work }) => work)).toEqual(['seal']);
     expect(named(workRoom({}, { left: done.left })).get('sand')).toMatchObject({ from: 5, after: [] });
   });
@@ -86,6 +89,7 @@ describe('the work of a room', () => {
       {},
       {
         left: ({ id }) => ({ part: id === 'flat.finish' ? 1 : 0, from: undefined, sandAt: undefined }),
+        begun: true,
         sanded: true,
         checked: true,
         sealed: true,

@@ -40,8 +40,12 @@ export interface WorkRoom {
   readonly method: Method;
   readonly coats: readonly RoomCoat[];
   readonly left: (coat: Coat) => CoatLeft;
+  /** Whether some tape is on: then nothing is pre-filled any more. */
+  readonly begun: boolean;
   /** Whether what lies under a coat was scraped, sanded or wiped for it. */
   readonly scraped: (coat: Coat) => boolean;
+  /** What was found to pre-fill, mm; undefined where nobody looked. */
+  readonly gaps?: number | undefined;
   /** What is wrong and has to be mended by itself; see `dueItems`. */
   readonly mend: readonly Mend[];
   readonly sanded: boolean;
@@ -52,6 +56,7 @@ export interface WorkRoom {
 /** A room of which nothing was run yet. */
 export const UNTOUCHED = {
   left: () => ({ part: 1, from: undefined, sandAt: undefined }),
+  begun: false,
   scraped: () => false,
   mend: [],
   sanded: false,
@@ -80,7 +85,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   for (const group of open)
     for (const coat of group.coats) if (room.left(coat).part > 0) itemOf.set(coat.id, `${room.id}/${group.work}`);
   const muds = new Map(coats.map((coat) => [coat.id, wetMudOf(coat, method)]));
-  const small = smallWorkOf(room.tally, coats, method);
+  const small = smallWorkOf(room.tally, coats, method, room.gaps);
   const items: Draft[] = [];
   const add = (draft: Draft) => items.push(draft);
   const base = {
@@ -96,9 +101,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
     blocks: undefined,
   } as const;
 
-  const tapeBegun = coats.some((coat) => coat.key === 'tape' && room.left(coat).part < 1);
   const gaps = small.find(({ kind }) => kind === 'prefill');
-  const prefill = gaps && !tapeBegun ? `${room.id}/prefill` : undefined;
+  const prefill = gaps && !room.begun ? `${room.id}/prefill` : undefined;
   if (gaps && prefill)
     add({
       ...base,

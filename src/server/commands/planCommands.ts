@@ -22,9 +22,9 @@ export const planCommands: Handlers<
     return granted(null);
   },
 
-  showHouse: async ({ house, days }, person) => {
+  showHouse: async ({ house, what, days }, person) => {
     if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
-    const secret = await showHouse(house, person.id, days);
+    const secret = await showHouse(house, person.id, what, days);
     return secret
       ? granted({ secret })
       : refused('tooMany', 'There are twenty addresses of this house already: end one of them first.');

@@ -1,8 +1,10 @@
 'use client';
 
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
+import { parseLength } from '@/core/measure/parseLength';
 import { DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
 import { Dialog } from '../Dialog';
 import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
@@ -11,6 +13,9 @@ import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
 import { CLASS_NAMES } from '../state/words';
 import { TextField } from '../TextField';
 import { minutesTyped } from './minutesTyped';
+
+/** What is longer was typed wrong. */
+const LONGEST_GAP_MM = 30_000;
 
 /** What is wrong, where, with a photo, and what it took where it was mended at once. */
 export function ProblemDialog({
@@ -31,13 +36,19 @@ export function ProblemDialog({
   const [photos, setPhotos] = useState<readonly UnsentPhoto[]>([]);
   const [mended, setMended] = useState(false);
   const [minutes, setMinutes] = useState('');
-  const [fault, setFault] = useState<{ readonly field: 'what' | 'minutes'; readonly reason: string }>();
+  const { unit } = useHouse();
+  const [long, setLong] = useState('');
+  const [fault, setFault] = useState<{ readonly field: 'what' | 'minutes' | 'length'; readonly reason: string }>();
   // Known before it is sent, so that what mends it can name it.
   const [id] = useState(() => crypto.randomUUID());
   const send = async () => {
     if (!defect && text.trim() === '' && photos.length === 0)
       return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
     const took = minutesTyped(minutes);
+    const length = defect === 'gap' && long.trim() !== '' ? parseLength(long, unit) : undefined;
+    if (length && !length.ok) return setFault({ field: 'length', reason: length.reason });
+    if (length?.ok && (length.mm <= 0 || length.mm > LONGEST_GAP_MM))
+      return setFault({ field: 'length', reason: 'no gap is that long' });
     if (mended && took === 'wrong') return setFault({ field: 'minutes', reason: 'how many minutes?' });
     setFault(undefined);
     const item: Said = {
@@ -46,6 +57,7 @@ export function ProblemDialog({
       id,
       payload: {
         ...(defect ? { defect } : {}),
+        ...(length?.ok ? { length: length.mm } : {}),
         ...(text.trim() ? { text: text.trim() } : {}),
         ...(place ? { face: place.face } : {}),
         ...(place?.place ? { place: [place.place[0], place.place[1]] } : {}),
@@ -86,6 +98,15 @@ export function ProblemDialog({
           It comes from: {DEFECT_WORDS[defect].cause}. Mend: {DEFECT_WORDS[defect].mend};{' '}
           {MEND_WORDS[DEFECTS[defect].mend]}.
         </p>
+      )}
+      {defect === 'gap' && (
+        <TextField
+          label={unit === 'in' ? 'How long: 3 ft, 40 in' : 'How long: 900, 1.2 m'}
+          className="w-52"
+          value={long}
+          error={fault?.field === 'length' ? fault.reason : undefined}
+          onChange={(event) => setLong(event.target.value)}
+        />
       )}
       <TextField
         label="In words, if you want"

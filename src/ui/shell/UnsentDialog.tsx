@@ -71,6 +71,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   sealed: 'Sealed',
   checked: 'Checked',
   handedOver: 'Handed over',
+  accepted: 'Accepted or held',
   assigned: 'Handed out',
   held: 'Held',
   released: 'Released',

@@ -114,7 +114,7 @@ function HousePage({
     },
     [worked, house],
   );
-  const context = useMemo(() => ({ id: house.id, showAnew }), [house, showAnew]);
+  const context = useMemo(() => ({ id: house.id, unit: house.head.unit, showAnew }), [house, showAnew]);
   return (
     <HouseProvider house={context}>
       <GlyphParts sections={sectionsOf(worked.site)} />

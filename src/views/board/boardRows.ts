@@ -179,6 +179,10 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       return entry.kind;
     case 'checked':
       return `checked, level ${entry.payload.level}`;
+    case 'accepted': {
+      const { found, faces } = entry.payload;
+      return `${found === 'good' ? 'hanging accepted' : 'held for the hanger'}${faces ? `, ${facesWords(faces, room)}` : ''}`;
+    }
     case 'handedOver':
       return 'handed over';
     case 'held':

@@ -9,6 +9,10 @@ type Words = {
 
 /** The questions and answers in words. */
 export const QUESTION_WORDS: Words = {
+  acceptance: {
+    asks: 'The hanging, before tape',
+    answers: { none: 'Taped as it is', walk: 'Accepted face by face' },
+  },
   tape: {
     asks: 'Tape',
     answers: {
@@ -91,6 +95,7 @@ export const QUESTION_WORDS: Words = {
 
 /** The questions as they are asked, in the order of the work. */
 export const GROUPS: readonly { readonly name: string; readonly questions: readonly Question[] }[] = [
+  { name: 'Before tape', questions: ['acceptance'] },
   { name: 'Tape and bead', questions: ['tape', 'laying', 'cover', 'beads', 'beadStrip'] },
   { name: 'Mud', questions: ['mud', 'product', 'consistency'] },
   { name: 'Coats', questions: ['tools', 'coats', 'lastPass', 'angles', 'angleTool', 'centring', 'order', 'between'] },
@@ -102,6 +107,7 @@ export function asksOfClass(question: Question, kind: MethodClass): boolean {
   const angle = kind === 'angle' || kind === 'offAngle';
   const accessory = kind === 'bead' || kind === 'trim' || kind === 'fasteners';
   switch (question) {
+    case 'acceptance':
     case 'order':
     case 'beads':
     case 'last':

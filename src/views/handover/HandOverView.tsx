@@ -73,7 +73,7 @@ export function HandOverView({
           </tbody>
         </table>
       </section>
-      {leads && <ShowLinks house={houseId} shown={shown} />}
+      {leads && <ShowLinks house={houseId} what="handOver" shown={shown} />}
       {leads && (
         <ReworkPanel
           rooms={site.rooms}

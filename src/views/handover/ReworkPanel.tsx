@@ -1,7 +1,6 @@
-import { causeOf } from '@/core/inspect/causeOf';
+import { accountOf, causeOf } from '@/core/inspect/causeOf';
 import { type Rework, reworkBy } from '@/core/inspect/handOver';
 import type { OpenItem } from '@/core/log/stateOf';
-import { DEFECTS } from '@/core/method/defects';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/ui/defectWords';
 import { plural } from '@/ui/plural';
@@ -19,7 +18,10 @@ export function ReworkPanel({
   const items = rooms.flatMap(({ state }) => state.items);
   if (items.length === 0) return null;
   const byKind = reworkBy(items, ({ defect }) => (defect ? DEFECT_WORDS[defect].name : 'In words only'));
-  const byAccount = reworkBy(items, ({ defect }) => (defect ? ACCOUNT_WORDS[DEFECTS[defect].account] : 'not said'));
+  const byAccount = reworkBy(items, (item) => {
+    const account = accountOf(item);
+    return account ? ACCOUNT_WORDS[account] : 'not said';
+  });
   const causes = new Map(rooms.flatMap((room) => room.state.items.map((item) => [item, causeOf(item, room)] as const)));
   const coatOf = (item: OpenItem) => causes.get(item)?.coat;
   const byCoat = reworkBy(

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
+import type { Shown } from '@/core/log/choices';
 import { SelectField } from '@/ui/SelectField';
 
 const DAYS = [
@@ -10,28 +11,39 @@ const DAYS = [
   ['180', 'half a year'],
 ] as const;
 
-/** Secret addresses under which a builder sees the hand-over and nothing else: made, listed, taken back. */
+/** Who is shown what. */
+const WORDS: Readonly<Record<Shown, { readonly title: string; readonly sees: string }>> = {
+  handOver: {
+    title: 'For the builder',
+    sees: 'Who has this address sees the cover and the sheets of all rooms, with the photos that were chosen, and nothing else',
+  },
+  hanger: {
+    title: 'For the hanger',
+    sees: 'Who has this address sees this list as it stands by then, and nothing else',
+  },
+};
+
+/** Secret addresses under which somebody sees one thing of a house and nothing else: made, listed, taken back. */
 export function ShowLinks({
   house,
+  what,
   shown,
 }: {
   readonly house: string;
+  readonly what: Shown;
   readonly shown: readonly { readonly id: string; readonly words: string }[];
 }) {
   const command = useCommand();
   const [days, setDays] = useState('30');
   const [address, setAddress] = useState<string>();
   const make = async () => {
-    const made = await command.run('showHouse', { house, days: Number(days) });
+    const made = await command.run('showHouse', { house, what, days: Number(days) });
     if (made) setAddress(`${window.location.origin}/shown/${made.secret}`);
   };
   return (
-    <section className="sheet no-print space-y-3 p-4" aria-label="For the builder">
-      <h2>For the builder</h2>
-      <p className="text-muted">
-        Who has this address sees the cover and the sheets of all rooms, with the photos that were chosen, and nothing
-        else; without signing in, until it ends or is taken back.
-      </p>
+    <section className="sheet no-print space-y-3 p-4" aria-label={WORDS[what].title}>
+      <h2>{WORDS[what].title}</h2>
+      <p className="text-muted">{WORDS[what].sees}; without signing in, until it ends or is taken back.</p>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
           label="For"
@@ -43,9 +55,11 @@ export function ShowLinks({
         <button type="button" className="btn btn-primary" disabled={command.busy} onClick={() => void make()}>
           Make an address
         </button>
-        <a className="btn" href={`/h/${house}/record`}>
-          The record as a file
-        </a>
+        {what === 'handOver' && (
+          <a className="btn" href={`/h/${house}/record`}>
+            The record as a file
+          </a>
+        )}
       </div>
       {address && (
         <p role="status">

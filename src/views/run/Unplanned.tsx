@@ -7,7 +7,8 @@ import { itemWords, LEFT_OUT } from './planWords';
 export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly input: PlanInput }) {
   const names = plan.last.flatMap((id) => input.rooms.find((room) => room.id === id)?.name ?? []);
   const late = input.rooms.flatMap((room) => (lateBy(room, roomEnd(room, plan, input)) > 0 ? [room.name] : []));
-  if (plan.leftOut.length === 0 && names.length === 0 && late.length === 0) return null;
+  const partly = input.rooms.filter(({ heldFaces = 0 }) => heldFaces > 0);
+  if (plan.leftOut.length + names.length + late.length + partly.length === 0) return null;
   return (
     <section className="sheet space-y-2 p-4" aria-label="Not as it should be">
       {late.length > 0 && (
@@ -18,6 +19,12 @@ export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly 
       {names.length > 0 && (
         <p>
           <strong>Planned last, since nobody knows how long they are held:</strong> {names.join(', ')}
+        </p>
+      )}
+      {partly.length > 0 && (
+        <p>
+          <strong>Without the faces that wait for the hanger:</strong>{' '}
+          {partly.map(({ name, heldFaces = 0 }) => `${name} (${heldFaces})`).join(', ')}
         </p>
       )}
       {plan.leftOut.length > 0 && (

@@ -9,6 +9,8 @@ import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES, classWords } from '@/ui/state/words';
 import { timeOf, untilWords } from '@/ui/when';
+import type { AcceptRow } from './acceptRows';
+import { BeforeTape } from './BeforeTape';
 import { FOUND_WORDS } from './foundWords';
 import { HoldRoom } from './HoldRoom';
 import { TouchButtons } from './TouchButtons';
@@ -19,6 +21,7 @@ import type { WalkClass, WalkRow } from './walkRows';
 export function WalkView({
   houseId,
   rows,
+  accepts,
   right,
   unit,
   now,
@@ -28,6 +31,8 @@ export function WalkView({
 }: {
   readonly houseId: string;
   readonly rows: readonly WalkRow[];
+  /** Rooms whose hanging is looked at before tape. */
+  readonly accepts: readonly AcceptRow[];
   readonly right: Right;
   readonly unit: LengthUnit;
   readonly now: number;
@@ -45,7 +50,7 @@ export function WalkView({
           that room, for what is on its walls and for what is planned.
         </p>
       </header>
-      {rows.length === 0 && (
+      {rows.length === 0 && accepts.length === 0 && (
         <p className="sheet p-6 text-center text-lg">Nothing is drying, and nothing waits for a coat.</p>
       )}
       <ol className="space-y-4">
@@ -123,6 +128,7 @@ export function WalkView({
           </li>
         ))}
       </ol>
+      <BeforeTape houseId={houseId} rows={accepts} unit={unit} now={now} leads={leads} works={works} />
       <section className="sheet space-y-2 p-4" aria-label="What changed for today">
         <h2>What changed for today</h2>
         {touched.every(({ classes }) => classes.every(({ moved }) => !moved)) && (

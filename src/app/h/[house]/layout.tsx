@@ -28,7 +28,7 @@ export default async function HouseLayout({
   const { person, site, inside, timeZone, now, mark, changesAt, unreadable } = visit;
   after(() => refreshWeather(visit));
   return (
-    <HouseFrame house={house}>
+    <HouseFrame house={house} unit={site.house.unit}>
       <Header
         house={{ id: house, name: site.house.name, unit: site.house.unit }}
         air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}

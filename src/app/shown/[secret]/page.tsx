@@ -2,13 +2,24 @@ import type { Metadata } from 'next';
 import { shownHouse } from '@/server/shownHouse';
 import { HouseCover } from '@/views/handover/HouseCover';
 import { RoomSheet } from '@/views/handover/RoomSheet';
+import { HangersList } from '@/views/hanger/HangersList';
 
-export const metadata: Metadata = { title: 'Hand-over', robots: { index: false, follow: false } };
+/** What it is about is nobody's business who only sees its address. */
+export const metadata: Metadata = { title: 'Shown to you', robots: { index: false, follow: false } };
 
-/** A hand-over for somebody who is not signed in: its cover and a sheet of each room, and nothing else. */
+/**
+ * What is shown to somebody who is not signed in, and nothing else: a hand-over with its cover and a sheet of each room, or the
+ * list of the hanger.
+ */
 export default async function ShownPage({ params }: { readonly params: Promise<{ secret: string }> }) {
   const { secret } = await params;
-  const { site, people, now, timeZone } = await shownHouse(secret);
+  const { site, what, people, now, timeZone } = await shownHouse(secret);
+  if (what === 'hanger')
+    return (
+      <main className="mx-auto w-full max-w-4xl flex-1 p-4">
+        <HangersList site={site} photos={`/api/shown/${secret}`} now={now} timeZone={timeZone} />
+      </main>
+    );
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-6 p-4">
       <HouseCover site={site} now={now} timeZone={timeZone} />

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
 import { shownIn, visitHouse } from '@/server/visit';
-import { instantWords } from '@/ui/when';
+import { shownWords } from '@/ui/when';
 import { HandOverView } from '@/views/handover/HandOverView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
@@ -10,7 +10,7 @@ export default async function HandOverPage({ params }: { readonly params: Promis
   const { house } = await params;
   const visit = await visitHouse(house);
   const { site, now, timeZone, person, people } = visit;
-  const shown = await shownIn(visit);
+  const shown = await shownIn(visit, 'handOver');
   return (
     <HandOverView
       houseId={house}
@@ -19,10 +19,7 @@ export default async function HandOverPage({ params }: { readonly params: Promis
       timeZone={timeZone}
       leads={mayAct(person, 'lead')}
       people={people}
-      shown={shown.map(({ id, madeAt, endsAt }) => ({
-        id,
-        words: `Made ${instantWords(madeAt, timeZone)}, ends ${instantWords(endsAt, timeZone)}`,
-      }))}
+      shown={shown.map((mark) => shownWords(mark, timeZone))}
     />
   );
 }

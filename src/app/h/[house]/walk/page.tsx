@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { rightInAll, wasRight } from '@/core/readiness/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
+import { acceptRows } from '@/views/walk/acceptRows';
 import { WalkView } from '@/views/walk/WalkView';
 import { walkRows } from '@/views/walk/walkRows';
 
@@ -17,6 +18,7 @@ export default async function WalkPage({ params }: { readonly params: Promise<{ 
     <WalkView
       houseId={house}
       rows={walkRows(site, now, timeZone, names)}
+      accepts={acceptRows(site)}
       right={rightInAll(wasRight(site))}
       unit={site.house.unit}
       now={now}

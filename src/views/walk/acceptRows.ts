@@ -1,0 +1,57 @@
+import { hangersItems } from '@/core/inspect/hangersList';
+import type { OpenItem } from '@/core/log/stateOf';
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { placesIn } from '@/core/room/ids';
+import type { Room } from '@/core/room/schema';
+import { acceptanceOf } from '@/core/standing/heldFaces';
+import { faceWords } from '@/ui/room/faceWords';
+
+/** One face before it is taped. */
+export interface AcceptFace {
+  readonly id: string;
+  readonly name: string;
+  /** What was said of it last. */
+  readonly found: 'good' | 'held' | undefined;
+  /** How much is wrong on it. */
+  readonly open: number;
+}
+
+/** One room whose hanging is looked at before it is taped. */
+export interface AcceptRow {
+  readonly id: string;
+  readonly name: string;
+  readonly room: Room;
+  readonly pieces: RoomSite['pieces'];
+  readonly items: readonly OpenItem[];
+  /** In the order in which one walks past them: the walls, then the ceiling. */
+  readonly faces: readonly AcceptFace[];
+}
+
+/** The rooms whose hanging is to be accepted, or waits for the hanger, in the order of the house. */
+export const acceptRows = ({ rooms }: Site): readonly AcceptRow[] => rooms.filter(isToAccept).map(acceptRow);
+
+const isToAccept = ({ method, state, held, applied }: RoomSite): boolean =>
+  !state.handedOver && (held.size > 0 || (applied.coats.size === 0 && method.all.acceptance === 'walk'));
+
+function acceptRow(site: RoomSite): AcceptRow {
+  const { room, pieces, faces, state } = site;
+  const place = placesIn(room);
+  const items = hangersItems(site);
+  const boarded = new Set(pieces.map(({ face }) => face));
+  const ordered = [...faces].filter(({ id }) => boarded.has(id)).sort((a, b) => later(a.kind) - later(b.kind));
+  return {
+    id: room.id,
+    name: room.name,
+    room,
+    pieces,
+    items,
+    faces: ordered.map(({ id }) => ({
+      id,
+      name: faceWords(place(id)),
+      found: acceptanceOf(state.acceptances, id)?.found,
+      open: items.filter(({ face }) => face === id).length,
+    })),
+  };
+}
+
+const later = (kind: RoomSite['faces'][number]['kind']): number => (kind === 'ceiling' ? 1 : 0);

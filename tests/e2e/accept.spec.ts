@@ -1,0 +1,61 @@
+import { expect, keepRoom, startHouse, test, untilTaken } from './site';
+
+test('hanging is accepted face by face before tape; the hanger has a list, and an address that ends', async ({
+  page,
+  browser,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const house = await startHouse(page, 'House to accept');
+  await keepRoom(page, "Den 12' x 10' x 8', door 32x80 wall 1");
+  await page.goto(`${house}/coats`);
+  await untilTaken(page, '/commands/saveMethod', () =>
+    page
+      .getByRole('group', { name: 'The hanging, before tape' })
+      .getByRole('radio', { name: /Accepted face by face/ })
+      .check(),
+  );
+  await page.goto(`${house}/board`);
+  await expect(page.getByText('the hanging is not accepted').first()).toBeVisible();
+
+  const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await signIn(phone, 'Marit');
+  await phone.goto(`${house}/walk`);
+  const den = phone.getByRole('region', { name: 'Hanging of Den' });
+  await expect(den).toContainText('0 of 5 faces good');
+  await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'Hold: wall 2 of Den' }).click());
+  await expect(den).toContainText('held for the hanger');
+  await den.getByRole('button', { name: 'Something is wrong on wall 2' }).click();
+  const dialog = phone.getByRole('dialog', { name: 'Something is wrong in Den' });
+  await dialog.getByRole('button', { name: 'Gap in the board' }).click();
+  await dialog.getByLabel('How long').fill('40q');
+  await dialog.getByRole('button', { name: 'Note it' }).click();
+  await expect(dialog.getByText(/does not belong in a length/)).toBeVisible();
+  await dialog.getByLabel('How long').fill('3 ft 4');
+  await untilTaken(phone, '/api/entries', () => dialog.getByRole('button', { name: 'Note it' }).click());
+  await expect(den).toContainText('1 to mend');
+  await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'Good: wall 1 of Den' }).click());
+  await expect(den).toContainText('1 of 5 faces good');
+
+  await phone.getByRole('link', { name: 'The hanger’s list' }).click();
+  const list = phone.getByRole('article', { name: 'The hanger’s list' });
+  await expect(list).toContainText(/Gap in the board, 3′.* long, wall 2/);
+  await expect(list).toContainText('held until mended: wall 2');
+  await phone.getByRole('button', { name: 'Make an address' }).click();
+  const address = (await phone.getByRole('status').locator('code').textContent()) ?? '';
+  const stranger = await (await browser.newContext()).newPage();
+  await stranger.goto(address);
+  await expect(stranger.getByRole('article', { name: 'The hanger’s list' })).toContainText(/3′.* of gaps/);
+  await expect(stranger.getByRole('link')).toHaveCount(0);
+  await untilTaken(phone, '/commands/hideHouse', () => phone.getByRole('button', { name: /^Take back/ }).click());
+  await stranger.reload();
+  await expect(stranger.getByRole('article')).toHaveCount(0);
+
+  await phone.goto(`${house}/walk`);
+  await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'The rest of Den is good' }).click());
+  await expect(den).toContainText('5 of 5 faces good');
+  await page.goto(`${house}/board`);
+  await expect(page.getByText('the hanging is not accepted')).toHaveCount(0);
+  await page.goto(`${house}/load`);
+  await expect(page.getByRole('main')).toContainText(/Gaps to pre-fill/);
+});
