@@ -30,4 +30,18 @@ const worker = new Serwist({
   ],
   fallbacks: { entries: [{ url: '/away', matcher: ({ request }) => request.destination === 'document' }] },
 });
+/**
+ * A worker is told which scripts it consists of behind the `#` of its address, and takes its address from the answer: one that
+ * was kept has lost that part, one without an address leaves it as it was asked for.
+ */
+async function workerScript(request: Request): Promise<Response> {
+  const kept = await caches.match(request, { ignoreVary: true });
+  const { body, headers, status } = kept ?? (await fetch(request));
+  return new Response(body, { headers, status });
+}
+self.addEventListener('fetch', (event) => {
+  if (event.request.destination !== 'worker') return;
+  event.respondWith(workerScript(event.request));
+  event.stopImmediatePropagation();
+});
 worker.addEventListeners();

@@ -11,7 +11,7 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await page.goto(`${house}/coats`);
   await untilTaken(page, '/commands/saveMethod', () =>
     page
-      .getByRole('group', { name: 'The hanging, before tape' })
+      .getByRole('group', { name: 'The hanging', exact: true })
       .getByRole('radio', { name: /Accepted face by face/ })
       .check(),
   );

@@ -306,3 +306,16 @@ test('a browser that keeps nothing sends at once, and says what did not go', asy
   expect(sent[1]).toEqual(sent[0]);
   expect(await count()).toBe(before + (sent[0]?.length ?? 0));
 });
+
+test('workers run in a browser whose device answers by itself: the plan is made', async ({ browser, away }) => {
+  const desk = await browser.newContext();
+  const page = await openAndKeep(desk, 'Marit', away);
+  const wrong: string[] = [];
+  page.on('console', (message) => message.type() === 'error' && wrong.push(message.text()));
+  await page.goto(`${away.house}/run`);
+  await expect(page.getByRole('region', { name: 'The plan' })).toContainText(/Finish /);
+  await page.goto(`${away.house}/tally`);
+  await expect(page.getByRole('main')).toBeVisible();
+  expect(wrong).toEqual([]);
+  await desk.close();
+});

@@ -10,7 +10,7 @@ type Words = {
 /** The questions and answers in words. */
 export const QUESTION_WORDS: Words = {
   acceptance: {
-    asks: 'The hanging, before tape',
+    asks: 'The hanging',
     answers: { none: 'Taped as it is', walk: 'Accepted face by face' },
   },
   tape: {
