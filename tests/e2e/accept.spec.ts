@@ -23,6 +23,8 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await phone.goto(`${house}/walk`);
   const den = phone.getByRole('region', { name: 'Hanging of Den' });
   await expect(den).toContainText('0 of 5 faces good');
+  // Nothing is on its walls that a thumb could correct.
+  await expect(phone.getByRole('button', { name: /^All of Den:|grey/ })).toHaveCount(0);
   await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'Hold: wall 2 of Den' }).click());
   await expect(den).toContainText('held for the hanger');
   await den.getByRole('button', { name: 'Something is wrong on wall 2' }).click();

@@ -82,6 +82,9 @@ export function usualMistakes({ class: kind, key }: Pick<Coat, 'class' | 'key'>)
   return key === 'fill' ? ['ridge', 'hollow'] : ['streak', 'pinholes'];
 }
 
+/** What is looked for before anything is on: how the boards hang and the beads stand. */
+export const BEFORE_TAPE: readonly DefectKind[] = ['screwPop', 'torn', 'ragged', 'loose', 'gap', 'beadOut', 'dent'];
+
 /** The kinds that are found on a class: those of that class first, then those that are found anywhere. */
 export function defectsOn(kind: CoatedClass | undefined): readonly DefectKind[] {
   if (kind === undefined) return DEFECT_KINDS;

@@ -179,6 +179,13 @@ describe('gaps that were found', () => {
     expect(siteWith(found).load.small).toContainEqual({ kind: 'prefill', amount: 1500, litres: 0.12 });
   });
 
+  it('are the hanger’s for as long as their face is held, and the crew’s once it is accepted', () => {
+    const work = (entries: readonly Entry[]) => inputWith(entries).items.map((item) => item.work);
+    expect(work([said('good', FACES.slice(1)), wrong('loose')])).not.toContain('mend');
+    expect(work([said('good'), said('held', [wall]), wrong('loose')])).not.toContain('mend');
+    expect(work([said('good'), wrong('loose')])).toContain('mend');
+  });
+
   it('without a length, and what else is wrong with the hanging, is mended', () => {
     const items = inputWith([said('good'), wrong('gap'), wrong('loose')]).items;
     expect(items.find(({ work }) => work === 'mend')?.hours).toBeGreaterThan(0.2);

@@ -8,7 +8,7 @@ import { MEND_MINUTES } from '../work/usualRates';
 import { isGap } from './gapsFound';
 import type { RoomSite } from './siteOf';
 
-type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'gaps'>;
+type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'gaps' | 'held'>;
 
 /**
  * What is wrong with a room and is mended by itself: what must not be covered, and what no coat to come takes along any more. What
@@ -25,6 +25,8 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
   const prefills = room.gaps !== undefined && room.state.applied.length === 0;
   return open.filter((item) => {
     if (prefills && isGap(item)) return false;
+    // What was found before tape is the hanger's for as long as its face waits for him.
+    if (item.after === 0 && item.face !== undefined && room.held.has(item.face)) return false;
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
     return mend === 'now' || (mend === 'next' && isOn(classOf(item)));
   });

@@ -10,6 +10,7 @@ export function ProblemButton({
   now,
   room,
   face,
+  early = false,
   label = `Something is wrong in ${room.name}`,
   className = 'btn btn-lg',
 }: {
@@ -17,6 +18,8 @@ export function ProblemButton({
   readonly room: { readonly id: string; readonly name: string };
   /** Where it is looked for first. */
   readonly face?: string;
+  /** Before anything is on: only what is looked for then. */
+  readonly early?: boolean;
   readonly label?: string;
   readonly className?: string;
 }) {
@@ -28,7 +31,7 @@ export function ProblemButton({
       </button>
       {open && (
         <Suspense fallback={<span className="loading loading-dots" role="status" aria-label="opening" />}>
-          <ProblemDialog now={now} room={room} face={face} close={() => setOpen(false)} />
+          <ProblemDialog now={now} room={room} face={face} early={early} close={() => setOpen(false)} />
         </Suspense>
       )}
     </>

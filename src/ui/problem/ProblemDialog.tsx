@@ -5,7 +5,7 @@ import { useHouse } from '@/client/HouseContext';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
 import { parseLength } from '@/core/measure/parseLength';
-import { DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
+import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
 import { Dialog } from '../Dialog';
 import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
 import { PhotoField } from '../photo/PhotoField';
@@ -22,11 +22,14 @@ export function ProblemDialog({
   now,
   room,
   face,
+  early,
   close,
 }: {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
   readonly face: string | undefined;
+  /** Before anything is on. */
+  readonly early: boolean;
   readonly close: () => void;
 }) {
   const log = useLog(now);
@@ -80,7 +83,7 @@ export function ProblemDialog({
           What{place?.piece ? `, on ${CLASS_NAMES[place.piece.class].toLowerCase()}` : ''}
         </legend>
         <div className="grid grid-cols-2 gap-2 sm:grid-cols-4">
-          {defectsOn(place?.piece?.class).map((kind) => (
+          {(early ? BEFORE_TAPE : defectsOn(place?.piece?.class)).map((kind) => (
             <button
               key={kind}
               type="button"

@@ -67,6 +67,7 @@ export function AcceptRoom({
                 now={now}
                 room={row}
                 face={face.id}
+                early
                 label={`Something is wrong on ${face.name}`}
                 className="btn btn-lg col-span-2"
               />

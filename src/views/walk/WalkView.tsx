@@ -45,7 +45,7 @@ export function WalkView({
     <main className="gloves mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>Morning walk</h1>
-        <p className="text-muted">
+        <p className={rows.length === 0 ? 'hidden' : 'text-muted'}>
           Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock of
           that room, for what is on its walls and for what is planned.
         </p>

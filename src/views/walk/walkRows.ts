@@ -58,7 +58,7 @@ export function walkRows(
     ({ room }) => room.room.id,
   );
   return rooms
-    .filter(({ standing, applied }) => applied.stretches.length > 0 && ON_THE_WAY.includes(standing.now.kind))
+    .filter(({ standing, applied }) => applied.coats.size > 0 && ON_THE_WAY.includes(standing.now.kind))
     .map((site): WalkRow => {
       const { room, standing, felt, coats, method, state, applied } = site;
       const by = (clock: RoomSite['air']) => whatNow(coats, method, state, applied, site.done, clock, now);
