@@ -288,3 +288,33 @@ function smallTargets(): readonly string[] {
     .filter(({ height }) => height > 0 && height < 44)
     .map(({ element, height }) => `${element.outerHTML.slice(0, 120)} ${height}`);
 }
+
+test('a finger moves a card to another day on a tablet', async ({ browser, house, signIn }) => {
+  const tablet = await (
+    await browser.newContext({ viewport: { width: 1180, height: 820 }, hasTouch: true, isMobile: true })
+  ).newPage();
+  await signIn(tablet, 'Marit');
+  await tablet.goto(`${house}/run`);
+  await expect(tablet.getByRole('button', { name: 'Propose anew' })).toBeVisible();
+  const week = tablet.getByRole('region', { name: 'The week' });
+  const card = week.getByRole('button', { name: /proposed$/ }).first();
+  const target = week.locator('tbody tr').nth(2).locator('td').nth(3);
+  await card.scrollIntoViewIfNeeded();
+  const [from, to] = [await card.boundingBox(), await target.boundingBox()];
+  if (!from || !to) throw new Error('card and cell are drawn');
+  const finger = await tablet.context().newCDPSession(tablet);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: readonly [number, number]) =>
+    finger.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [{ x: at[0], y: at[1] }] : [] });
+  const [x, y] = [from.x + 20, from.y + 20];
+  await touch('touchStart', [x, y]);
+  // A finger that rests on a card takes it up; one that passes scrolls the page.
+  await expect(async () => {
+    await touch('touchMove', [x + 1, y + 1]);
+    await expect(tablet.getByRole('img', { name: /in the hand$/ })).toHaveCount(1, { timeout: 200 });
+  }).toPass();
+  const end: readonly [number, number] = [to.x + 30, Math.min(to.y + 20, 790)];
+  for (const part of [0.3, 0.6, 1]) await touch('touchMove', [x + (end[0] - x) * part, y + (end[1] - y) * part]);
+  await expect(tablet.getByText(/^(same finish|.* (later|sooner)|cannot be run there)$/)).toBeVisible();
+  await touch('touchEnd');
+  await expect(week.getByRole('button', { name: /moved, not handed out$/ }).first()).toBeVisible();
+});

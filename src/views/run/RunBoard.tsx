@@ -1,6 +1,6 @@
 'use client';
 
-import { DndContext, DragOverlay, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { useMemo, useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import type { Said } from '@/client/useLog';
@@ -73,7 +73,11 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     const found = await standing.price(withMoves(ground.input, { ...moved, ...there }));
     return found && costWords(found, plan, items);
   };
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const sensors = useSensors(
+    useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
+    // A finger that passes scrolls, one that rests takes the card up.
+    useSensor(TouchSensor, { activationConstraint: { delay: 250, tolerance: 8 } }),
+  );
   const { dragged, handlers } = useDraggedCard(
     cards,
     (card, given) => priceOf(card.items, given),
@@ -171,7 +175,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           )}
           <DragOverlay dropAnimation={null}>
             {dragged && (
-              <div className="w-56 rotate-1">
+              <div className="w-56 rotate-1" role="img" aria-label={`${dragged.card.room.name} in the hand`}>
                 <PlanCardBox card={dragged.card} timeZone={timeZone} ways={ways} />
                 {dragged.over && (
                   <p className="mt-1 rounded-md bg-neutral px-2 py-1 text-sm text-neutral-content">
