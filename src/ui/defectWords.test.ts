@@ -50,6 +50,20 @@ describe('what can be wrong', () => {
       'See the photo',
     );
   });
+
+  it('says what a knife found on that joint: half of what its end lifts, and 340 times that in width', () => {
+    const { room } = roomOf("Pantry 7'6 x 5' x 8'");
+    const item = { defect: 'crown', face: 'w1', place: undefined, text: undefined } as const;
+    // A 12 in knife rocks on its middle and lifts by 1/8 in: a hump of 1/16 in, lost in 170 times that on each side.
+    const rocks = { length: 304.8, width: 304.8, seen: { kind: 'rocks', lift: 3.175, pivot: 152.4 } } as const;
+    expect(itemWords({ ...item, knife: rocks }, room, 'in')).toBe(
+      'Crowned joint, 1/16 in high: 21 in wide over all, wall 2',
+    );
+    const light = { length: 304.8, width: 304.8, seen: { kind: 'light', gap: 1.5875 } } as const;
+    expect(itemWords({ ...item, defect: 'hollow', knife: light }, room, 'in')).toBe('Hollow, 1/16 in deep, wall 2');
+    const high = { length: 304.8, width: 304.8, seen: { kind: 'ends', gap: 6.35 } } as const;
+    expect(itemWords({ ...item, knife: high }, room, 'in')).toContain('1/4 in high: too much for any width');
+  });
 });
 
 describe('a place on the room laid flat', () => {

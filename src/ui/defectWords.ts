@@ -4,8 +4,11 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { Account, Defect, DefectKind } from '@/core/method/defects';
 import { placesIn } from '@/core/room/ids';
 import type { Room } from '@/core/room/schema';
-import { lengthWords, roughLength } from './lengthWords';
+import { type KnifeFinding, knifeCheck } from '@/core/section/knifeCheck';
+import { toleranceFor } from '@/core/section/tolerance';
+import { lengthWords, roughLength, smallWords } from './lengthWords';
 import { faceWords } from './room/faceWords';
+import { widthWords } from './section/sectionWords';
 
 interface DefectWords {
   readonly name: string;
@@ -110,7 +113,7 @@ export const ACCOUNT_WORDS: Readonly<Record<Account, string>> = {
  * @example itemWords(item, room, 'in')  // 'Screw pop, wall 2, 4′ 3″ along, 5′ down: by the switch'
  */
 export function itemWords(
-  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text' | 'length'>,
+  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text' | 'length' | 'knife'>,
   room: Room,
   unit: LengthUnit,
 ): string {
@@ -122,9 +125,23 @@ export function itemWords(
       ]
     : [];
   const long = item.length === undefined ? [] : [`${lengthWords(item.length, unit)} long`];
-  const what = [...(item.defect ? [DEFECT_WORDS[item.defect].name] : []), ...long, ...where, ...spot].join(', ');
+  const knife = item.knife && knifeCheck(item.knife.seen, item.knife.length, item.knife.width, toleranceFor());
+  const what = [
+    ...(item.defect ? [DEFECT_WORDS[item.defect].name] : []),
+    ...long,
+    ...(knife ? [knifeWords(knife, unit)] : []),
+    ...where,
+    ...spot,
+  ].join(', ');
   const text = item.text ?? (what === '' ? 'See the photo' : undefined);
   return text === undefined ? what : what === '' ? text : `${what}: ${text}`;
+}
+
+/** What a knife found, within a sentence: 1/8 in high, 30 in wide over all. */
+function knifeWords({ kind, height, width, tooMuch }: KnifeFinding, unit: LengthUnit): string {
+  const deep = `${smallWords(height, unit)} ${kind === 'hump' ? 'high' : 'deep'}`;
+  if (tooMuch) return `${deep}: too much for any width`;
+  return kind === 'hump' ? `${deep}: ${widthWords(width, unit)} wide over all` : deep;
 }
 
 const isWall = (face: string | undefined): boolean => face?.startsWith('wall') ?? false;

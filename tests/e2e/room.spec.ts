@@ -318,3 +318,45 @@ test('a finger moves a card to another day on a tablet', async ({ browser, house
   await touch('touchEnd');
   await expect(week.getByRole('button', { name: /moved, not handed out$/ }).first()).toBeVisible();
 });
+
+test('a knife across one joint says what is wrong with that one, and its next coat is told', async ({
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  const phone = await browser.newPage({ viewport: PHONE });
+  await signIn(phone, 'Petra');
+  await phone.goto(`${house}/my-day`);
+  const now = jobNow(phone);
+  await now.getByRole('button', { name: /^Something is wrong in / }).click();
+  const wrong = phone.getByRole('dialog');
+  const drawing = wrong.locator('svg').filter({ hasText: 'tap the place' });
+  const joints = drawing.locator('line');
+  await expect(joints.first()).toBeAttached();
+  const across = wrong.getByRole('checkbox', { name: 'Lay a knife across it' });
+  // Joints are tapped one after the other until a knife can be laid across one.
+  for (let index = 0; (await across.count()) === 0; index += 1) {
+    const box = await joints.nth(index).boundingBox();
+    if (!box) throw new Error('some joint lies in one plane');
+    await phone.mouse.click(box.x + box.width / 2, box.y + box.height / 2);
+  }
+  await across.check();
+  await wrong.getByLabel('Knife', { exact: true }).fill('2');
+  await wrong.getByRole('button', { name: 'Note it' }).click();
+  await expect(wrong.getByText('a knife is 4 to 48 in long')).toBeVisible();
+  await wrong.getByLabel('Knife', { exact: true }).fill('12');
+  await wrong.getByLabel('It lifts by').fill('1/8');
+  await expect(wrong).toContainText('A hump of 1/16 in.');
+  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  const [item] = await payloadsOf('item', house, site.database);
+  expect(item?.payload).toMatchObject({
+    defect: 'crown',
+    piece: expect.any(String),
+    knife: {
+      length: expect.closeTo(304.8, 6),
+      seen: { kind: 'rocks', lift: expect.closeTo(3.175, 6), pivot: expect.closeTo(152.4, 6) },
+    },
+  });
+  await expect(phone.getByRole('list', { name: /^Open items of / })).toContainText('Crowned joint, 1/16 in high');
+});

@@ -88,6 +88,7 @@ export const photos = z
   .refine(noTwice, 'name a photo twice')
   .optional();
 
+const seenMm = z.number().gt(0, 'must be greater than 0').max(40, 'must be at most 40 mm');
 const onFace = z.number().min(-1e6).max(1e6);
 
 /** Something is wrong: what, and where on which face; words or a photo where there is no name for it. */
@@ -102,7 +103,27 @@ export const itemPayload = z
     piece: z.string().min(1, 'must be a piece').max(160).optional(),
     /** How long it is, mm: gaps are filled by the length. */
     length: z.number().gt(0, 'must be greater than 0').max(30_000, 'must be at most 30 m').optional(),
+    /** A knife that was laid across it: its length, how wide the joint was finished then, and what was seen; mm. */
+    knife: z
+      .strictObject({
+        length: z.number().min(100, 'must be 100 mm or more').max(1220, 'must be at most 1,220 mm'),
+        width: z.number().min(1, 'must be 1 mm or more').max(3000, 'must be at most 3 m'),
+        seen: z.discriminatedUnion('kind', [
+          z.strictObject({ kind: z.literal('rocks'), lift: seenMm, pivot: z.number().gt(0, 'must be greater than 0') }),
+          z.strictObject({ kind: z.literal('light'), gap: seenMm }),
+          z.strictObject({ kind: z.literal('ends'), gap: seenMm }),
+        ]),
+      })
+      .refine(({ length, seen }) => seen.kind !== 'rocks' || seen.pivot <= length, {
+        path: ['seen', 'pivot'],
+        error: 'must lie under the knife',
+      })
+      .optional(),
     photos,
+  })
+  .refine(({ knife, piece }) => knife === undefined || piece !== undefined, {
+    path: ['piece'],
+    error: 'must say across which piece the knife lay',
   })
   .refine(({ text, defect, photos: shown }) => text !== undefined || defect !== undefined || shown !== undefined, {
     path: ['text'],

@@ -32,6 +32,25 @@ describe('something that is wrong', () => {
     ]);
     expect(problemOf({ photos: [PHOTO, PHOTO] })?.[1]).toBe('name a photo twice');
     expect(problemOf({ defect: 'wobble' })?.[0]).toBe('payload.defect');
+    expect(problemOf({ defect: 'gap', length: 0 })).toEqual(['payload.length', 'must be greater than 0']);
+  });
+
+  it('may be read with a knife, which lay across a piece and rocks on what is under it', () => {
+    const knife = { length: 305, width: 610, seen: { kind: 'rocks', lift: 4, pivot: 152 } };
+    const crown = { defect: 'crown', piece: 'w0#v1219.0@w0' };
+    expect(sent({ ...crown, knife }).success).toBe(true);
+    expect(problemOf({ defect: 'crown', knife })).toEqual([
+      'payload.piece',
+      'must say across which piece the knife lay',
+    ]);
+    expect(problemOf({ ...crown, knife: { ...knife, seen: { kind: 'rocks', lift: 4, pivot: 306 } } })).toEqual([
+      'payload.knife.seen.pivot',
+      'must lie under the knife',
+    ]);
+    expect(problemOf({ ...crown, knife: { ...knife, seen: { kind: 'flat' } } })?.[0]).toBe('payload.knife.seen.kind');
+    expect(problemOf({ ...crown, knife: { ...knife, seen: { kind: 'ends', gap: 41 } } })?.[1]).toBe(
+      'must be at most 40 mm',
+    );
     expect(problemOf({ item: ITEM, minutes: -1 }, 'itemClosed')).toEqual(['payload.minutes', 'must be 0 or more']);
   });
 

@@ -6,10 +6,15 @@ import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
 import { parseLength } from '@/core/measure/parseLength';
 import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
+import { knifeCheck } from '@/core/section/knifeCheck';
+import { toleranceFor } from '@/core/section/tolerance';
 import { Dialog } from '../Dialog';
 import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
 import { PhotoField } from '../photo/PhotoField';
 import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
+import { KnifeFields } from '../section/KnifeFields';
+import { findingTitle, findingWords } from '../section/knifeWords';
+import { useKnife } from '../section/useKnife';
 import { CLASS_NAMES } from '../state/words';
 import { TextField } from '../TextField';
 import { minutesTyped } from './minutesTyped';
@@ -41,11 +46,21 @@ export function ProblemDialog({
   const [minutes, setMinutes] = useState('');
   const { unit } = useHouse();
   const [long, setLong] = useState('');
+  const [measured, setMeasured] = useState(false);
+  const knife = useKnife(unit);
+  const across = place?.piece?.width;
+  const reading = measured && across !== undefined ? knife.reading : undefined;
+  const finding =
+    reading && across !== undefined ? knifeCheck(reading.seen, reading.length, across, toleranceFor()) : undefined;
   const [fault, setFault] = useState<{ readonly field: 'what' | 'minutes' | 'length'; readonly reason: string }>();
   // Known before it is sent, so that what mends it can name it.
   const [id] = useState(() => crypto.randomUUID());
   const send = async () => {
-    if (!defect && text.trim() === '' && photos.length === 0)
+    if (measured && across !== undefined && !finding)
+      return setFault({ field: 'what', reason: 'What the knife shows cannot be read.' });
+    if (finding?.kind === 'flat') return setFault({ field: 'what', reason: 'It is flat: nothing is wrong with it.' });
+    const found = finding ? (finding.kind === 'hump' ? 'crown' : 'hollow') : defect;
+    if (!found && text.trim() === '' && photos.length === 0)
       return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
     const took = minutesTyped(minutes);
     const length = defect === 'gap' && long.trim() !== '' ? parseLength(long, unit) : undefined;
@@ -59,7 +74,10 @@ export function ProblemDialog({
       room: room.id,
       id,
       payload: {
-        ...(defect ? { defect } : {}),
+        ...(found ? { defect: found } : {}),
+        ...(reading && reading.seen.kind !== 'flat' && across !== undefined
+          ? { knife: { length: reading.length, width: across, seen: reading.seen } }
+          : {}),
         ...(length?.ok ? { length: length.mm } : {}),
         ...(text.trim() ? { text: text.trim() } : {}),
         ...(place ? { face: place.face } : {}),
@@ -101,6 +119,25 @@ export function ProblemDialog({
           It comes from: {DEFECT_WORDS[defect].cause}. Mend: {DEFECT_WORDS[defect].mend};{' '}
           {MEND_WORDS[DEFECTS[defect].mend]}.
         </p>
+      )}
+      {across !== undefined && !early && (
+        <div className="space-y-3">
+          <label className="flex min-h-12 items-center gap-3 font-semibold">
+            <input
+              type="checkbox"
+              className="checkbox checkbox-lg"
+              checked={measured}
+              onChange={(event) => setMeasured(event.target.checked)}
+            />
+            Lay a knife across it
+          </label>
+          {measured && <KnifeFields {...knife} />}
+          {finding && place?.piece && (
+            <p className="rounded-lg bg-base-200 p-3" aria-live="polite">
+              <strong>{findingTitle(finding, unit)}</strong> {findingWords(finding, place.piece.class, unit)}
+            </p>
+          )}
+        </div>
       )}
       {defect === 'gap' && (
         <TextField

@@ -13,7 +13,7 @@ import { usePieceMap } from './usePieceMap';
 export interface PlaceInRoom {
   readonly face: string;
   readonly place?: readonly [number, number];
-  readonly piece?: Pick<MappedPiece, 'id' | 'class'>;
+  readonly piece?: Pick<MappedPiece, 'id' | 'class' | 'width'>;
 }
 
 /** So near to a joint a finger means it; mm. */
@@ -101,6 +101,8 @@ function Pin({ at, size }: { readonly at: Point; readonly size: number }) {
   );
 }
 
+const pieceOf = ({ id, class: kind, width }: MappedPiece): PlaceInRoom['piece'] => ({ id, class: kind, width });
+
 /** What lies at a point of the page; a little beside a face it is still that face. */
 export function placeAt({ faces, pieces, text }: PieceMap, point: Point): PlaceInRoom | undefined {
   const hit =
@@ -117,7 +119,5 @@ export function placeAt({ faces, pieces, text }: PieceMap, point: Point): PlaceI
     .sort((a, b) => a.far - b.far);
   const place = [Math.round(u), Math.round(v)] as const;
   const { id } = hit.face;
-  return nearest && nearest.far <= NEAR_MM
-    ? { face: id, place, piece: { id: nearest.piece.id, class: nearest.piece.class } }
-    : { face: id, place };
+  return nearest && nearest.far <= NEAR_MM ? { face: id, place, piece: pieceOf(nearest.piece) } : { face: id, place };
 }

@@ -3,6 +3,9 @@ import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';
 import { SIDES, type Side } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
+import { judgeSection } from '@/core/section/judgeSection';
+import { sectionFor } from '@/core/section/sectionFor';
+import { toleranceFor } from '@/core/section/tolerance';
 import { isCeilingFirst, liesOn } from '@/core/standing/liesOn';
 import { faceWords } from './faceWords';
 import type { DrawnFace } from './LaidFaceDrawing';
@@ -19,6 +22,8 @@ export interface MappedPiece {
   readonly amount: number;
   /** The sides that it is, by what schools call them; every one where it is none of an angle. */
   readonly sides: readonly Side[];
+  /** How wide its joint is finished by the method, both sides together, mm; undefined for what no knife is laid across. */
+  readonly width: number | undefined;
   /** The coats that are on it whole. */
   readonly has: readonly string[];
   readonly from: Point;
@@ -38,6 +43,16 @@ export interface PieceMap {
   readonly pieces: readonly MappedPiece[];
 }
 
+/** Joints that lie in one plane, across which a knife is laid. */
+const ACROSS = ['flat', 'butt', 'backedButt', 'mixed', 'existing'] as const;
+const isAcross = (kind: Piece['class']): kind is (typeof ACROSS)[number] => ACROSS.some((own) => own === kind);
+
+/** How wide a joint is finished, mm; undefined where it gets no coat. */
+const finishedWidth = (kind: (typeof ACROSS)[number], method: RoomSite['method']): number | undefined => {
+  const { width } = judgeSection(sectionFor(kind, method), toleranceFor());
+  return width > 0 ? width : undefined;
+};
+
 /** The pieces of a room on its faces laid flat, each with the coats that are on it. */
 export function pieceMap({ room, method, applied: { stretches } }: RoomSite, takenOff: TakeOff): PieceMap {
   const { faces, sides, text, box } = unrollRoom(takenOff);
@@ -48,6 +63,11 @@ export function pieceMap({ room, method, applied: { stretches } }: RoomSite, tak
       return stretch.pieces.map(({ id }) => [id, whole] as const);
     }),
   );
+  const widths = new Map<Piece['class'], number | undefined>();
+  const widthOf = (kind: Piece['class']) => {
+    if (!widths.has(kind)) widths.set(kind, isAcross(kind) ? finishedWidth(kind, method) : undefined);
+    return widths.get(kind);
+  };
   const ceilings = faces.filter(({ face }) => face.kind === 'ceiling').length;
   const laid = new Map(faces.map((own) => [own.face.id, own]));
   return {
@@ -68,6 +88,7 @@ export function pieceMap({ room, method, applied: { stretches } }: RoomSite, tak
           where: faceWords(own.face.place, ceilings),
           amount: piece.amount,
           sides: SIDES.filter((name) => liesOn(piece, name, ceilingFirst)),
+          width: widthOf(piece.class),
           has: has.get(piece.id) ?? [],
           from: side.from,
           to: side.to,

@@ -4,9 +4,9 @@ import { ladderFor } from '@/core/method/ladderFor';
 import type { Method } from '@/core/method/resolveMethod';
 import { sectionFor } from '@/core/section/sectionFor';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
+import { perLengthWords } from '@/ui/section/sectionWords';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { inUnit } from '@/ui/unitWords';
-import { perLengthWords } from './sectionWords';
 
 /** The ladder of a class: its coats, what is done between them, and what to look at before the next. */
 export function Ladder({

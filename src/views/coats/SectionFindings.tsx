@@ -8,9 +8,9 @@ import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
 import { smallWords } from '@/ui/lengthWords';
+import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
 import { inUnit } from '@/ui/unitWords';
 import { spanWords } from '@/ui/when';
-import { adviceWords, perLengthWords, widthWords } from './sectionWords';
 
 /** What a section takes coat by coat, what it is like in the end, whether it shows, and what to do. */
 export function SectionFindings({

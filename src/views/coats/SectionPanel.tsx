@@ -13,11 +13,11 @@ import { foundIn } from '@/core/section/sectionFor';
 import { type Surface, toleranceFor } from '@/core/section/tolerance';
 import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
+import { widthWords } from '@/ui/section/sectionWords';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { SectionDrawing } from './SectionDrawing';
 import { SectionFindings } from './SectionFindings';
 import { Slider } from './Slider';
-import { widthWords } from './sectionWords';
 import { definedIn, patchFrom, type Trial, tryOut } from './trial';
 
 /** What can be found of a joint, and how far it goes; mm. */

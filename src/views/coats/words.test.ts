@@ -3,10 +3,10 @@ import type { Price } from '@/core/estimate/priceOf';
 import { usualMethod } from '@/core/method/resolveMethod';
 import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
 import { smallWords } from '@/ui/lengthWords';
+import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
 import { sortedText } from '@/ui/sortedText';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
-import { adviceWords, perLengthWords, widthWords } from './sectionWords';
 import { patchFrom, tryOut } from './trial';
 
 const PRICE: Price = { hours: 100, sandingHours: 12, litres: 150, rounds: 4, visits: 40, waitHours: 30, nights: 2 };

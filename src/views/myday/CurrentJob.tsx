@@ -4,7 +4,7 @@ import type { Batch } from '@/core/log/batch';
 import { mudWithin } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
-import { usualMistakes } from '@/core/method/defects';
+import { DEFECTS, usualMistakes } from '@/core/method/defects';
 import { BETWEEN } from '@/core/method/ladderFor';
 import { dueItems } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
@@ -211,6 +211,15 @@ function CoatLine({
   readonly block: Block | undefined;
   readonly houseId: string;
 }) {
+  const own = new Set(room.pieces.filter((piece) => piece.class === coat.class).map(({ id }) => id));
+  const marks = room.state.items.filter(
+    ({ closed, defect, piece }) =>
+      !closed &&
+      defect !== undefined &&
+      DEFECTS[defect].mend === 'next' &&
+      !DEFECTS[defect].dry &&
+      own.has(piece ?? ''),
+  );
   const label = coat.settingMinutes === undefined ? coat.mud : `${coat.settingMinutes} min setting`;
   return (
     <div>
@@ -225,6 +234,11 @@ function CoatLine({
         <p className="text-sm">
           Only on {facesOfPieces(pieces, room)}
           {block ? '' : ': the rest is not ready'}.
+        </p>
+      )}
+      {marks.length > 0 && (
+        <p className="text-sm font-semibold text-warning">
+          Here more: {marks.map((item) => itemWords(item, room.room, unit)).join('; ')}.
         </p>
       )}
       {coat.side && <p className="text-sm">{capital(sidesToRun(coat, room) ?? '')}</p>}
