@@ -22,3 +22,7 @@ export function notSignedWords(not: NotSigned, nameOf: (kind: CoatedClass) => st
       return 'Nothing is on it yet.';
   }
 }
+
+/** Why something is not sanded, in a sentence. */
+export const wetWords = (kind: CoatedClass, nameOf: (kind: CoatedClass) => string = (own) => own): string =>
+  `${nameOf(kind)}: still wet by the clock. Whoever finds it dry says white on the morning walk first.`;

@@ -1,4 +1,5 @@
-import { notSignedWords } from '../contract/signWords';
+import { notSignedWords, wetWords } from '../contract/signWords';
+import { wetWhenSanded } from '../core/inspect/sandable';
 import { whyNotSigned } from '../core/inspect/signOff';
 import { movedIn, STOCK } from '../core/inspect/stock';
 import type { NewEntry } from '../core/log/entry';
@@ -10,16 +11,18 @@ import { refuse } from './refuse';
 const COUNT_SLACK = 1.05;
 
 /**
- * A level is signed off for what is on, dry, sanded and mended only, and what somebody mended is mended once; sent again it is
- * what it was.
+ * A level is signed off for what is on, dry, sanded and mended only, what is wet is not sanded, and what somebody mended is mended
+ * once; sent again it is what it was.
  */
 export async function toldFirst(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
   const checks = entries.flatMap((entry) => (entry.kind === 'checked' ? [entry] : []));
+  const sandings = entries.flatMap((entry) => (entry.kind === 'sanded' ? [entry] : []));
   const mends = entries.flatMap((entry) => (entry.kind === 'itemClosed' ? [entry] : []));
   const counts = entries.flatMap((entry) =>
     entry.kind === 'stock' && entry.payload.what === 'counted' ? [entry] : [],
   );
-  if (checks.length + mends.length + counts.length === 0 || !(await findHouse(house))) return undefined;
+  if (checks.length + sandings.length + mends.length + counts.length === 0 || !(await findHouse(house)))
+    return undefined;
   const { site, log, people } = await loadSite(house);
   for (const { id, payload } of counts) {
     if (log.has(id)) continue;
@@ -34,6 +37,12 @@ export async function toldFirst(house: string, entries: readonly NewEntry[]): Pr
     if (!closed || log.has(id)) continue;
     const names = people.filter((person) => closed.who.includes(person.id)).map(({ name }) => name);
     return refuse(409, `${names.join(' and ') || 'Somebody'} has mended it already.`);
+  }
+  for (const { id, room, payload, at } of sandings) {
+    const own = site.rooms.find((candidate) => candidate.room.id === room);
+    const wet =
+      own && !log.has(id) && wetWhenSanded(own, { classes: payload.classes, faces: payload.faces }, Date.parse(at));
+    if (wet) return refuse(409, `${own.room.name} is not sanded. ${wetWords(wet)}`);
   }
   for (const { id, room, payload, at } of checks) {
     const own = site.rooms.find((candidate) => candidate.room.id === room);

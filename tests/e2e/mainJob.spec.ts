@@ -1,9 +1,10 @@
 import type { Page } from '@playwright/test';
 import { expect, handOut, startHouse, test, watchErrors } from './site';
 
-/** The lead hands a pass to Tobin for today. */
-async function hand(page: Page, house: string, pass: string): Promise<void> {
-  await handOut(page, house, `${pass}: everything`, 'Tobin');
+/** The lead hands all work of a pass to Tobin for today. */
+async function hand(page: Page, house: string, work: string): Promise<void> {
+  await handOut(page, house, work, 'Tobin');
+  const [pass] = work.split(':');
   const card = page.getByRole('button', { name: new RegExp(`Chart room.*${pass}.*handed out`) });
   await expect(card.first()).toBeVisible();
 }
@@ -33,7 +34,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await expect(lead).toHaveURL(/room=chart-room/);
 
   // The lead hands the tape round to a finisher, who logs it on his phone.
-  await hand(lead, house, 'Tape');
+  await hand(lead, house, 'Tape: everything');
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Tobin');
   await done(phone, house, /Tape coat on flats, inside angles and fasteners/);
@@ -52,10 +53,10 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await expect(flats).toHaveAccessibleName(/Go: fill coat/);
 
   // Fill, then finish with the second sides of the angles, each after a day.
-  await hand(lead, house, 'Fill');
+  await hand(lead, house, 'Fill: everything');
   await done(phone, house, /Fill coat on flats, inside angles and fasteners/);
   moveClock(48);
-  await hand(lead, house, 'Finish');
+  await hand(lead, house, 'Finish: everything');
   await done(phone, house, /Finish coat on flats, inside angles and fasteners/);
   moveClock(72);
   await hand(lead, house, 'Sand');

@@ -14,7 +14,7 @@ import { LEVELS } from '../room/level';
 import { beforeCoat } from './betweenCoats';
 import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
-import { sandable } from './sandable';
+import { sandable, wetWhenSanded } from './sandable';
 import { whyNotSigned } from './signOff';
 
 const HOUR = 3_600_000;
@@ -173,6 +173,30 @@ describe('what a room is handed over with', () => {
       { key: 'bubble', minutes: 25, count: 1 },
       { key: 'dent', minutes: 10, count: 3 },
     ]);
+  });
+});
+
+describe('what is said to be sanded', () => {
+  const flats = coats(EMPTY.coats.filter((coat) => coat.class === 'flat'));
+  const last = Date.parse(flats.at(-1)?.at ?? '');
+  const wet = (entries: readonly Entry[], at: number, classes?: readonly ('flat' | 'angle')[]) =>
+    wetWhenSanded(siteAt(entries, LATE), { classes, faces: undefined }, at);
+
+  it('was wet for some hours after its last coat, and then no more', () => {
+    expect(wet(flats, last + HOUR)).toBe('flat');
+    expect(wet(flats, last + HOUR, ['flat'])).toBe('flat');
+    expect(wet(flats, last + HOUR, ['angle'])).toBeUndefined();
+    expect(wet(flats, last + 200 * HOUR)).toBeUndefined();
+  });
+
+  it('is not wet by what went on after it was said, nor where a thumb found it white', () => {
+    expect(wet(flats, last - HOUR)).toBeUndefined();
+    const soon = last + 10 * HOUR;
+    expect(wet(flats, soon)).toBe('flat');
+    const white = [1, 2, 3].map((minutes) =>
+      logEntry({ kind: 'touched', at: soon - minutes * 60_000, payload: { class: 'flat', found: 'white' } }),
+    );
+    expect(wet([...flats, ...white], soon)).toBeUndefined();
   });
 });
 

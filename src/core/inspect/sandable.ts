@@ -1,3 +1,4 @@
+import type { Sanding } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { CoatedClass } from '../method/coat';
 import { isFloated } from '../method/tools';
@@ -58,6 +59,31 @@ export function sandable(
       paper: areaOf(kind, left, width) / MM2_PER_SHEET,
     };
   });
+}
+
+/**
+ * What of that which is said to be sanded was wet then by its clock; undefined where nothing was. What went on later was not there.
+ *
+ * @param at ms since 1970
+ */
+export function wetWhenSanded(
+  { applied, coats, method, air: clock }: Pick<RoomSite, 'applied' | 'coats' | 'method' | 'air'>,
+  { classes, faces }: Pick<Sanding, 'classes' | 'faces'>,
+  at: number,
+): CoatedClass | undefined {
+  const wet = applied.stretches.find((stretch) => {
+    if (classes && !classes.includes(stretch.class)) return false;
+    if (faces && !stretch.pieces.some(({ face }) => faces.includes(face))) return false;
+    if (stretch.coats.some(({ applications }) => applications.some((entry) => Date.parse(entry.at) > at))) return false;
+    const own = coats.filter((coat) => coat.class === stretch.class);
+    const then = stretchNow(stretch, own, { method, applied, clock, now: at });
+    // Its own mud, not what lies beside it or under it.
+    return (
+      then.kind === 'wet' &&
+      stretch.coats.some(({ coat, applications }) => coat.id === then.coat.id && applications.length > 0)
+    );
+  });
+  return wet?.class;
 }
 
 function nowOf(
