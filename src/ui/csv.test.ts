@@ -33,6 +33,20 @@ describe('a house as a table', () => {
     expect(flats).toBeCloseTo(site.tally.classes.flat.length / 25.4, 6);
   });
 
+  it('has what each room takes, which adds up to what the house takes', () => {
+    const site = siteWith('A');
+    const rows = read(csvOf('load', site));
+    expect(rows.map((row) => row.Room)).toEqual(['A', 'B']);
+    const sum = (field: string) => rows.reduce((all, row) => all + Number(row[field]), 0);
+    expect(sum('Paper tape (ft)')).toBeCloseTo(site.load.tape.net / 304.8, 1);
+    expect(sum('Screws')).toBeCloseTo(site.load.screws.net, 6);
+    const taping = site.load.mud.find(({ product }) => product === 'taping');
+    expect(taping?.net).toBeGreaterThan(0);
+    expect(sum('Taping mud (gal)')).toBeCloseTo((taping?.net ?? 0) / 3.785411784, 1);
+    const bead = site.load.bead.reduce((all, { net }) => all + net, 0);
+    expect(sum('Bead and trim (ft)')).toBeCloseTo(bead / 304.8, 1);
+  });
+
   it('has a row for each piece: of a seam one, of an angle its two sides', () => {
     const site = siteWith('A');
     const rows = read(csvOf('pieces', site));

@@ -1,24 +1,61 @@
 import Papa from 'papaparse';
 import { JOINT_CLASSES } from '@/core/joints/joint';
-import { fromMm, type LengthUnit } from '@/core/measure/unit';
+import { loadList } from '@/core/materials/loadList';
+import { fromMm, gallonsFromLitres, type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
+import { MUD_PRODUCTS } from '@/core/method/coat';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import { faceWords } from './room/faceWords';
 import { CLASS_NAMES } from './state/words';
 
 /** The tables that a house is told as. */
-export const CSV_TABLES = ['rooms', 'pieces'] as const;
+export const CSV_TABLES = ['rooms', 'pieces', 'load'] as const;
 export type CsvTable = (typeof CSV_TABLES)[number];
 
 /** A table of a house as comma separated values; lengths are numbers in the house's unit, which its head names. */
 export function csvOf(table: CsvTable, { house, rooms }: Pick<Site, 'house' | 'rooms'>): string {
-  const rows = table === 'rooms' ? roomRows(rooms, house.unit) : rooms.flatMap((room) => pieceRows(room, house.unit));
+  const { unit } = house;
+  const tables: Readonly<Record<CsvTable, () => { fields: string[]; data: (string | number)[][] }>> = {
+    rooms: () => ({ fields: ROOM_FIELDS(unit), data: roomRows(rooms, unit) }),
+    pieces: () => ({ fields: PIECE_FIELDS(unit), data: rooms.flatMap((room) => pieceRows(room, unit)) }),
+    load: () => ({ fields: LOAD_FIELDS(unit), data: rooms.map((room) => loadRow(room, unit)) }),
+  };
   // What begins as a formula of a spreadsheet is text.
-  return Papa.unparse(
-    { fields: table === 'rooms' ? ROOM_FIELDS(house.unit) : PIECE_FIELDS(house.unit), data: rows },
-    { escapeFormulae: true },
-  );
+  return Papa.unparse(tables[table](), { escapeFormulae: true });
 }
+
+/** Without waste and not in packs: those are bought for the house. */
+const LOAD_FIELDS = (unit: LengthUnit): string[] => {
+  const [length, volume] = unit === 'in' ? ['ft', 'gal'] : ['m', 'l'];
+  return [
+    'Room',
+    'Floor',
+    `Paper tape (${length})`,
+    `Mesh tape (${length})`,
+    ...MUD_PRODUCTS.map((product) => `${product.charAt(0).toUpperCase()}${product.slice(1)} mud (${volume})`),
+    `Sealer (${volume})`,
+    'Screws',
+    `Bead and trim (${length})`,
+  ];
+};
+
+function loadRow(site: RoomSite, unit: LengthUnit): (string | number)[] {
+  const load = loadList([site], unit);
+  const long = (mm: number) => rounded(unit === 'in' ? mm / MM_PER_FOOT : mm / 1000);
+  const volume = (litres: number) => rounded(unit === 'in' ? gallonsFromLitres(litres) : litres);
+  return [
+    site.room.name,
+    site.room.floor,
+    long(load.tape.net),
+    long(load.mesh.net),
+    ...MUD_PRODUCTS.map((product) => volume(load.mud.find((mud) => mud.product === product)?.net ?? 0)),
+    volume(load.sealer.net),
+    load.screws.net,
+    long(load.bead.reduce((sum, { net }) => sum + net, 0)),
+  ];
+}
+
+const rounded = (value: number): number => Math.round(value * 100) / 100;
 
 const ROOM_FIELDS = (unit: LengthUnit): string[] => [
   'Room',

@@ -67,3 +67,32 @@ test('the tally is taken along as a table, by room or by piece', async ({ page, 
   expect(await answer.text()).toMatch(/Bath,wall 1,Flats,[\d.]+,/);
   expect((await page.request.get(`${house}/csv?of=nonsense`)).status()).toBe(404);
 });
+
+test('the load is told for a floor or a room, by room as a table, and for the days that are handed out', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/load`);
+  const screws = page
+    .getByRole('row', { name: /^Screws/ })
+    .getByRole('cell')
+    .first();
+  const count = async () => Number((await screws.textContent())?.replaceAll(',', ''));
+  const whole = await count();
+  await page.getByLabel('For', { exact: true }).selectOption({ label: 'Bath' });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('To order for Bath');
+  const bath = await count();
+  expect(bath).toBeGreaterThan(0);
+  expect(bath).toBeLessThan(whole / 2);
+  const bring = page.getByRole('region', { name: 'To bring' });
+  await expect(bring.getByRole('heading', { level: 3 }).first()).toBeVisible();
+  await expect(bring).toContainText(/ mud [\d.]+ gal \([\d¼½¾]+ pails?\)/);
+  const table = await page.request.get(
+    (await page.getByRole('link', { name: 'By room as a table' }).getAttribute('href')) ?? '',
+  );
+  expect(await table.text()).toMatch(/^Room,Floor,Paper tape \(ft\),/);
+  await page.goto(`${house}/load?for=room:nonsense`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('To order for the whole house');
+});

@@ -20,14 +20,16 @@ interface Line {
   readonly pack: string;
 }
 
-/** What to order: tape, mud by product and by coat, bead, screws and sheets, with waste and in whole packs. */
+/** What to order, for the house or a part of it: tape, mud by product and by coat, bead, screws and sheets, with waste and in whole packs. */
 export function LoadView({
   load,
   bead,
   nameOf,
   tally,
   unit,
-  stock,
+  title,
+  scope,
+  beside,
 }: {
   readonly load: LoadList;
   /** Which sticks the bead is cut from. */
@@ -36,18 +38,27 @@ export function LoadView({
   readonly nameOf: (room: string) => string;
   readonly tally: Tally;
   readonly unit: LengthUnit;
-  /** What is on hand, for those who are told. */
-  readonly stock: ReactNode;
+  /** For what it is: the whole house, a floor, a room. */
+  readonly title: string;
+  /** How that is chosen. */
+  readonly scope: ReactNode;
+  /** What is told of the house as a whole, for those who are told. */
+  readonly beside: ReactNode;
 }) {
   const lines = linesOf(load, bead, unit);
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
       <section className="sheet p-4 sm:p-5">
-        <h1>To order for the whole house</h1>
-        <p className="mb-3 text-muted">
-          From the tally and the coats, mud by the section of each joint; packs are rounded up once for the house.
-        </p>
+        <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1>To order for {title}</h1>
+            <p className="text-muted">
+              From the tally and the coats, mud by the section of each joint; packs are rounded up once for all of it.
+            </p>
+          </div>
+          {scope}
+        </div>
         <div className="overflow-x-auto">
           <table className="table">
             <thead>
@@ -112,7 +123,7 @@ export function LoadView({
           </table>
         </section>
       </div>
-      {stock}
+      {beside}
       {bead.length > 0 && <CuttingList bead={bead} nameOf={nameOf} unit={unit} />}
     </main>
   );

@@ -1,0 +1,52 @@
+import { GOODS, type Good } from '../materials/goods';
+import { mudOf, sealedArea } from '../materials/loadList';
+import { SEALER_MM2_PER_LITRE } from '../materials/packs';
+import { handedPasses, passDone } from '../readiness/handedPasses';
+import type { RoomSite } from '../readiness/siteOf';
+import { isBetween } from '../work/pass';
+
+/** What is handed out for one day and what it takes of each good; litres, of tape mm, without waste. */
+export interface DayLoad {
+  /** YYYY-MM-DD */
+  readonly day: string;
+  /** By id, in the order of the house. */
+  readonly rooms: readonly string[];
+  readonly goods: readonly { readonly good: Good; readonly amount: number }[];
+}
+
+/**
+ * What to bring for each day from one on, for what is handed out and not done: the part of each coat that is not on yet, with what
+ * is done beside it.
+ *
+ * @param from YYYY-MM-DD
+ */
+export function bringFrom(rooms: readonly RoomSite[], from: string): readonly DayLoad[] {
+  const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
+  for (const handed of handedPasses(rooms)) {
+    const { room, task, day } = handed;
+    if (day < from || passDone(handed) >= 1) continue;
+    const own = days.get(day) ?? { rooms: new Set(), goods: new Map() };
+    days.set(day, own);
+    own.rooms.add(room.room.id);
+    const add = (good: Good, amount: number) => own.goods.set(good, (own.goods.get(good) ?? 0) + amount);
+    // Whoever scrapes before a round brings no mud for it.
+    for (const coat of isBetween(task.pass) ? [] : task.coats) {
+      const left = 1 - (room.applied.coats.get(coat.id)?.share ?? 0);
+      if (left <= 0) continue;
+      add(coat.mud, mudOf(coat, room.method) * left);
+      if (coat.tape) add(coat.tape, coat.amount * left);
+    }
+    for (const { mud, litres } of task.small) add(mud, litres);
+    if (task.pass === 'seal') add('sealer', sealedArea(room.tally, room.coats, room.method) / SEALER_MM2_PER_LITRE);
+  }
+  return [...days]
+    .sort(([a], [b]) => a.localeCompare(b))
+    .map(([day, { rooms: ids, goods }]) => ({
+      day,
+      rooms: [...ids],
+      goods: GOODS.flatMap((good) => {
+        const amount = goods.get(good) ?? 0;
+        return amount > 0 ? [{ good, amount }] : [];
+      }),
+    }));
+}

@@ -1,0 +1,63 @@
+import type { RoundBatches } from '@/core/inspect/batchesFor';
+import type { LengthUnit } from '@/core/measure/unit';
+import { mudVolumeWords } from '@/ui/mudWords';
+import { PASS_NAMES } from '@/ui/state/words';
+import { spanWords } from '@/ui/when';
+
+/** How setting mud is mixed, round after round through the rooms. */
+export function BatchPanel({
+  batches,
+  nameOf,
+  unit,
+}: {
+  readonly batches: readonly RoundBatches[];
+  readonly nameOf: (room: string) => string;
+  readonly unit: LengthUnit;
+}) {
+  if (batches.length === 0) return null;
+  return (
+    <section className="sheet p-4 sm:p-5" aria-label="Batches">
+      <h2>Batches of setting mud</h2>
+      <p className="mb-2 text-sm text-muted">
+        No more at once than one person puts on within the label; the pan is cleaned between two.
+      </p>
+      <div className="overflow-x-auto">
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th scope="col">Room</th>
+              <th scope="col">Round</th>
+              <th scope="col" className="text-right">
+                Label
+              </th>
+              <th scope="col" className="text-right">
+                In all
+              </th>
+              <th scope="col" className="text-right">
+                Takes
+              </th>
+              <th scope="col">Mix</th>
+            </tr>
+          </thead>
+          <tbody>
+            {batches.map(({ room, round, label, litres, hours, most, count }) => (
+              <tr key={`${room} ${round} ${label}`}>
+                <th scope="row" className="font-semibold">
+                  {nameOf(room)}
+                </th>
+                <td>{PASS_NAMES[round]}</td>
+                <td className="text-right whitespace-nowrap">{label} min</td>
+                <td className="text-right whitespace-nowrap">{mudVolumeWords(litres, unit)}</td>
+                <td className="text-right whitespace-nowrap">{spanWords(hours)}</td>
+                <td>
+                  {count === 1 ? 'once' : `${count} times`}, {mudVolumeWords(count === 1 ? litres : most, unit)}
+                  {count > 1 && <span className="block text-sm text-warning">longer than the label lasts</span>}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

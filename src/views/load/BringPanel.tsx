@@ -1,0 +1,59 @@
+import type { DayLoad } from '@/core/inspect/bringFor';
+import { packOfGood } from '@/core/materials/goods';
+import { WASTE } from '@/core/materials/packs';
+import type { LengthUnit } from '@/core/measure/unit';
+import { dayWords } from '@/ui/when';
+import { amountWords, GOOD_WORDS } from './stockRows';
+
+/** What to bring on the days that are handed out: with waste, and in what it is bought. */
+export function BringPanel({
+  days,
+  nameOf,
+  unit,
+}: {
+  readonly days: readonly DayLoad[];
+  readonly nameOf: (room: string) => string;
+  readonly unit: LengthUnit;
+}) {
+  return (
+    <section className="sheet space-y-3 p-4 sm:p-5" aria-label="To bring">
+      <div>
+        <h2>To bring</h2>
+        <p className="text-sm text-muted">For what is handed out and not done, day by day, with waste.</p>
+      </div>
+      {days.length === 0 && <p className="text-muted">Nothing is handed out from today on.</p>}
+      <ol className="space-y-3">
+        {days.map(({ day, rooms, goods }) => (
+          <li key={day}>
+            <h3 className="font-semibold">{dayWords(day)}</h3>
+            <p className="text-sm text-muted">{rooms.map(nameOf).join(', ')}</p>
+            {goods.length === 0 ? (
+              <p>Nothing: it is scraped, sanded or looked at.</p>
+            ) : (
+              <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
+                {goods.map(({ good, amount }) => (
+                  <li key={good}>
+                    {GOOD_WORDS[good].name} <b>{amountWords(good, amount * (1 + wasteOf(good)), unit)}</b>{' '}
+                    <span className="text-sm text-muted">
+                      ({packsOf((amount * (1 + wasteOf(good))) / packOfGood(good, unit), GOOD_WORDS[good].pack)})
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+const wasteOf = (good: DayLoad['goods'][number]['good']): number =>
+  good === 'paper' ? WASTE.tape : good === 'mesh' ? WASTE.mesh : good === 'sealer' ? WASTE.sealer : WASTE.mud;
+
+/** Parts of a pack, to the quarter, as one carries it: ½ pail, 1¼ pails. */
+function packsOf(packs: number, pack: string): string {
+  const quarters = Math.max(1, Math.ceil(packs * 4 - 1e-9));
+  const [whole, part] = [Math.floor(quarters / 4), ['', '¼', '½', '¾'][quarters % 4] ?? ''];
+  return `${whole > 0 ? whole : ''}${part} ${quarters > 4 ? `${pack}s` : pack}`;
+}
