@@ -88,7 +88,7 @@ test('the load is told for a floor or a room, by room as a table, and for the da
   expect(bath).toBeLessThan(whole / 2);
   const bring = page.getByRole('region', { name: 'To bring' });
   await expect(bring.getByRole('heading', { level: 3 }).first()).toBeVisible();
-  await expect(bring).toContainText(/ mud [\d.]+ gal \([\d¼½¾]+ pails?\)/);
+  await expect(bring).toContainText(/ mud [\d.]+ (gal|qt) \([\d¼½¾]+ pails?\)/);
   const table = await page.request.get(
     (await page.getByRole('link', { name: 'By room as a table' }).getAttribute('href')) ?? '',
   );

@@ -1,9 +1,11 @@
 import type { DayLoad } from '@/core/inspect/bringFor';
-import { packOfGood } from '@/core/materials/goods';
+import { type Good, packOfGood } from '@/core/materials/goods';
 import { WASTE } from '@/core/materials/packs';
 import type { LengthUnit } from '@/core/measure/unit';
+import { roughLength } from '@/ui/lengthWords';
+import { mudVolumeWords } from '@/ui/mudWords';
 import { dayWords } from '@/ui/when';
-import { amountWords, GOOD_WORDS } from './stockRows';
+import { GOOD_WORDS } from './stockRows';
 
 /** What to bring on the days that are handed out: with waste, and in what it is bought. */
 export function BringPanel({
@@ -33,7 +35,7 @@ export function BringPanel({
               <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
                 {goods.map(({ good, amount }) => (
                   <li key={good}>
-                    {GOOD_WORDS[good].name} <b>{amountWords(good, amount * (1 + wasteOf(good)), unit)}</b>{' '}
+                    {GOOD_WORDS[good].name} <b>{carriedWords(good, amount * (1 + wasteOf(good)), unit)}</b>{' '}
                     <span className="text-sm text-muted">
                       ({packsOf((amount * (1 + wasteOf(good))) / packOfGood(good, unit), GOOD_WORDS[good].pack)})
                     </span>
@@ -48,7 +50,10 @@ export function BringPanel({
   );
 }
 
-const wasteOf = (good: DayLoad['goods'][number]['good']): number =>
+const carriedWords = (good: Good, amount: number, unit: LengthUnit): string =>
+  good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : mudVolumeWords(amount, unit);
+
+const wasteOf = (good: Good): number =>
   good === 'paper' ? WASTE.tape : good === 'mesh' ? WASTE.mesh : good === 'sealer' ? WASTE.sealer : WASTE.mud;
 
 /** Parts of a pack, to the quarter, as one carries it: ½ pail, 1¼ pails. */

@@ -49,50 +49,53 @@ export function LoadView({
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
-      <section className="sheet p-4 sm:p-5">
-        <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
-          <div>
-            <h1>To order for {title}</h1>
-            <p className="text-muted">
-              From the tally and the coats, mud by the section of each joint; packs are rounded up once for all of it.
-            </p>
+      <div className="space-y-5">
+        <section className="sheet p-4 sm:p-5">
+          <div className="mb-3 flex flex-wrap items-end justify-between gap-3">
+            <div>
+              <h1>To order for {title}</h1>
+              <p className="text-muted">
+                From the tally and the coats, mud by the section of each joint; packs are rounded up once for all of it.
+              </p>
+            </div>
+            {scope}
           </div>
-          {scope}
-        </div>
-        <div className="overflow-x-auto">
-          <table className="table">
-            <thead>
-              <tr>
-                <th scope="col">Item</th>
-                <th scope="col" className="text-right">
-                  Goes on
-                </th>
-                <th scope="col" className="text-right">
-                  With waste
-                </th>
-                <th scope="col" className="text-right">
-                  To order
-                </th>
-                <th scope="col">Pack</th>
-              </tr>
-            </thead>
-            <tbody>
-              {lines.map(({ item, net, gross, packs, pack }) => (
-                <tr key={item}>
-                  <th scope="row" className="font-semibold">
-                    {item}
+          <div className="overflow-x-auto">
+            <table className="table">
+              <thead>
+                <tr>
+                  <th scope="col">Item</th>
+                  <th scope="col" className="text-right">
+                    Goes on
                   </th>
-                  <td className="text-right whitespace-nowrap">{net}</td>
-                  <td className="text-right whitespace-nowrap">{gross}</td>
-                  <td className="text-right text-lg font-bold whitespace-nowrap">{packs}</td>
-                  <td className="text-muted">{pack}</td>
+                  <th scope="col" className="text-right">
+                    With waste
+                  </th>
+                  <th scope="col" className="text-right">
+                    To order
+                  </th>
+                  <th scope="col">Pack</th>
                 </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
-      </section>
-      <div className="space-y-5 lg:row-span-2">
+              </thead>
+              <tbody>
+                {lines.map(({ item, net, gross, packs, pack }) => (
+                  <tr key={item}>
+                    <th scope="row" className="font-semibold">
+                      {item}
+                    </th>
+                    <td className="text-right whitespace-nowrap">{net}</td>
+                    <td className="text-right whitespace-nowrap">{gross}</td>
+                    <td className="text-right text-lg font-bold whitespace-nowrap">{packs}</td>
+                    <td className="text-muted">{pack}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+        {beside}
+      </div>
+      <div className="space-y-5">
         <section className="sheet p-4 sm:p-5">
           <h2>Mud by coat</h2>
           <MudBars coats={coats.map((key) => ({ name: PASS_NAMES[key], litres: load.mudByCoat[key] }))} unit={unit} />
@@ -123,8 +126,11 @@ export function LoadView({
           </table>
         </section>
       </div>
-      {beside}
-      {bead.length > 0 && <CuttingList bead={bead} nameOf={nameOf} unit={unit} />}
+      {bead.length > 0 && (
+        <div className="lg:col-span-2">
+          <CuttingList bead={bead} nameOf={nameOf} unit={unit} />
+        </div>
+      )}
     </main>
   );
 }

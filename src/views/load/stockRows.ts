@@ -67,8 +67,7 @@ export function stockRows(moves: readonly Moved[], load: LoadList, unit: LengthU
 
 const NOTHING = { delivered: 0, used: 0, onHand: 0, found: 0, thrown: 0, lastWeek: 0 };
 
-/** How much there is of a good: of tape a length, else a volume. */
-export const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
+const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
   good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : storeVolumeWords(amount, unit);
 
 const WHAT_PAST = { delivered: 'came', thrown: 'thrown away', counted: 'counted' } as const;
