@@ -122,8 +122,11 @@ test('the keyboard opens stations, the quick line, a new room and the keys', asy
   await expect(page.getByRole('dialog')).toContainText('The quick line');
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
-  await page.keyboard.press('6');
-  await page.waitForURL(/\/board$/);
+  // The page takes keys again once its script has heard that the dialog is gone.
+  await expect(async () => {
+    await page.keyboard.press('6');
+    await page.waitForURL(/\/board$/, { timeout: 10_000 });
+  }).toPass();
 });
 
 test('a window that is taken away leaves its trim to no other, and ids stay through the quick line', async ({

@@ -1,13 +1,14 @@
 'use client';
 
-import { memo, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { LengthUnit } from '@/core/measure/unit';
-import { FaceSheet } from '@/ui/room/FaceSheet';
 import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
+
+const FaceSheet = lazy(async () => ({ default: (await import('@/ui/room/FaceSheet')).FaceSheet }));
 
 /** The room laid flat, with a list of its faces of which each can be opened large. */
 export const RoomPicture = memo(function RoomPicture({
@@ -56,7 +57,11 @@ export const RoomPicture = memo(function RoomPicture({
           </select>
         </label>
       </UnrolledRoom>
-      {opened && <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />}
+      {opened && (
+        <Suspense fallback={<span className="loading loading-dots" role="status" aria-label="opening" />}>
+          <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />
+        </Suspense>
+      )}
     </div>
   );
 });

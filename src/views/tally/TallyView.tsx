@@ -2,6 +2,8 @@
 
 import { useRouter } from 'next/navigation';
 import {
+  lazy,
+  Suspense,
   startTransition,
   useCallback,
   useDeferredValue,
@@ -24,13 +26,9 @@ import type { QuickRoom, Room } from '@/core/room/schema';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
 import { floorsOf, type ListedRoom } from './arrange';
-import { FloorPlan } from './FloorPlan';
-import { HouseHang } from './HouseHang';
 import { type FloorTally, HouseTally } from './HouseTally';
-import { LayoutsPanel } from './LayoutsPanel';
 import { QuickLine } from './QuickLine';
 import { RemovedNotice } from './RemovedNotice';
-import { RoomForm } from './RoomForm';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
 import { RoomTools } from './RoomTools';
@@ -38,6 +36,12 @@ import { StaleNotice } from './StaleNotice';
 import { TallyTable } from './TallyTable';
 import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
+
+// What is opened by a press comes when it is.
+const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
+const HouseHang = lazy(async () => ({ default: (await import('./HouseHang')).HouseHang }));
+const LayoutsPanel = lazy(async () => ({ default: (await import('./LayoutsPanel')).LayoutsPanel }));
+const RoomForm = lazy(async () => ({ default: (await import('./RoomForm')).RoomForm }));
 
 interface TallyViewProps {
   readonly houseVersion: number;
@@ -172,22 +176,30 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
             onTheirs={() => state.takeTheirs()}
           />
         )}
-        {asForm && <RoomForm draft={draft} house={house} />}
-        {layouts && mayEdit && <HouseHang version={houseVersion} house={house} />}
+        {asForm && (
+          <Suspense fallback={<Opening />}>
+            <RoomForm draft={draft} house={house} />
+          </Suspense>
+        )}
         {layouts && (
-          <LayoutsPanel
-            house={house}
-            room={asked}
-            rooms={stored}
-            onChoose={
-              mayEdit && draft.room
-                ? (aim) => draft.room && draft.open({ ...draft.room, hang: { ...draft.room.hang, aim } })
-                : undefined
-            }
-          />
+          <Suspense fallback={<Opening />}>
+            {mayEdit && <HouseHang version={houseVersion} house={house} />}
+            <LayoutsPanel
+              house={house}
+              room={asked}
+              rooms={stored}
+              onChoose={
+                mayEdit && draft.room
+                  ? (aim) => draft.room && draft.open({ ...draft.room, hang: { ...draft.room.hang, aim } })
+                  : undefined
+              }
+            />
+          </Suspense>
         )}
         {onPlan && floor ? (
-          <FloorPlan floor={floor.floor} rooms={floor.rooms} opened={opened} unit={house.unit} onPlace={place} />
+          <Suspense fallback={<Opening />}>
+            <FloorPlan floor={floor.floor} rooms={floor.rooms} opened={opened} unit={house.unit} onPlace={place} />
+          </Suspense>
         ) : (
           <RoomPicture result={result} name={draft.room?.name ?? ''} unit={house.unit} {...light} />
         )}
@@ -207,6 +219,8 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
     </main>
   );
 }
+
+const Opening = () => <span className="loading loading-dots" role="status" aria-label="opening" />;
 
 function Toggle({
   words,
