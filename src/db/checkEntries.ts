@@ -51,11 +51,11 @@ export async function checkEntries(
     const there = entry.room === null ? undefined : rooms.get(entry.room);
     if (!there) return { ok: true };
     if (entry.kind === 'item') return placeIn(entry.payload, there, refused);
-    if (entry.kind !== 'coat') return { ok: true };
     const { room, faces, pieces } = there;
-    const named = entry.payload.faces ?? [];
+    const named = facesOn(entry);
     const strange = named.findIndex((face) => !faces().has(face));
     if (strange >= 0) return refused(`payload.faces[${strange}]`, `the room has no face "${named[strange]}"`);
+    if (entry.kind !== 'coat') return { ok: true };
     if (!pieces) {
       return entry.payload.pieces
         ? refused('payload.pieces', 'the room is too large to work out, so nobody knows its pieces')
@@ -67,8 +67,13 @@ export async function checkEntries(
   };
 }
 
-const asksForRoom = (entry: NewEntry): entry is Extract<NewEntry, { kind: 'coat' | 'item' }> =>
-  entry.kind === 'coat' || (entry.kind === 'item' && (entry.payload.face ?? entry.payload.piece) !== undefined);
+const asksForRoom = (entry: NewEntry): boolean =>
+  entry.kind === 'coat' ||
+  facesOn(entry).length > 0 ||
+  (entry.kind === 'item' && (entry.payload.face ?? entry.payload.piece) !== undefined);
+
+/** The faces on which something was done or found, where an entry names them. */
+const facesOn = (entry: NewEntry): readonly string[] => ('faces' in entry.payload && entry.payload.faces) || [];
 
 /** Of the people who ran something by these entries those who work in this firm, or did. */
 async function crewAmong(entries: readonly NewEntry[], transaction: Transaction): Promise<ReadonlySet<string>> {
@@ -105,14 +110,14 @@ const RIM_MM = 100;
 const farFrom = ({ loops }: Face, place: Point): number =>
   Math.min(...loops.flatMap((loop) => stepsOf(loop).map((step) => distanceToStep(place, step))));
 
-/** The rooms that something was put on in, or is wrong in, by these entries, with their faces and pieces as they are now. */
+/** The rooms of whose faces or pieces something is said by these entries, with their faces and pieces as they are now. */
 async function roomsNamed(
   entries: readonly NewEntry[],
   { id: houseId, head }: HouseRow,
   piecesOf: PiecesOf,
   transaction: Transaction,
 ): Promise<ReadonlyMap<string, Named>> {
-  const id = [...new Set(entries.flatMap((entry) => (asksForRoom(entry) ? [entry.room] : [])))];
+  const id = [...new Set(entries.flatMap((entry) => (asksForRoom(entry) && entry.room !== null ? [entry.room] : [])))];
   if (id.length === 0) return new Map();
   const rows = await models().RoomRow.findAll({ where: { houseId, id }, transaction });
   const rooms = rows.flatMap((row) => readRoom(row.room, head.unit) ?? []);

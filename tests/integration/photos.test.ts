@@ -104,6 +104,19 @@ describe('something that is wrong', () => {
     );
   });
 
+  it('is said, as what is sanded, checked or accepted is, of faces that the room has', async () => {
+    const saying = (kind: NewEntry['kind'], payload: object, faces = ['w0', 'w9']) =>
+      ({ ...item({}), kind, payload: { ...payload, faces } }) as NewEntry;
+    for (const entry of [
+      saying('accepted', { found: 'good' }),
+      saying('between', { how: 'scrape' }),
+      saying('sanded', {}),
+      saying('checked', { level: 4 }),
+    ])
+      expect(await problemOf(entry), entry.kind).toBe('entries[0].payload.faces[1]: the room has no face "w9"');
+    expect(await problemOf(saying('accepted', { found: 'held' }, ['w0']))).toBe('recorded');
+  });
+
   it('keeps what the clock of the phone said, and is the same entry when it comes again', async () => {
     const entry = { ...item({ text: 'Ridge' }), deviceAt: '2031-05-06T12:10:00.000Z' };
     expect(await said(entry)).toEqual(await said(entry));

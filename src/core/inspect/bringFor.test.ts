@@ -1,33 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES, TOBIN } from '../../../tests/houses/logEntry';
-import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../air/airClock';
-import type { SourcedAir } from '../air/roomAir';
-import { takeOff, whatIsKept } from '../joints/takeOff';
+import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, stateOf } from '../log/stateOf';
 import type { Good } from '../materials/goods';
-import { siteOf } from '../readiness/siteOf';
 import type { MethodChoices } from '../room/methodSchema';
 import { batchesFor } from './batchesFor';
 import { bringFrom } from './bringFor';
 
-const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead");
-const TAKEN = whatIsKept(takeOff(room, house));
-const READ: SourcedAir = { from: 0, air: { temperature: 20, humidity: 50 }, source: { kind: 'house' }, readAt: 0 };
 const NOW = Date.parse('2031-05-06T11:00:00Z');
-
-function roomsWith(entries: readonly Entry[], method: MethodChoices = {}) {
-  const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-  return siteOf(
-    { ...house, method: { ...house.method, level: 4, ...method } },
-    [room],
-    states,
-    () => airClock([READ]),
-    NOW,
-    () => TAKEN,
-  );
-}
+const own = oneRoomSite("A 20' x 14' x 8', door 32x80 wall 1 bead", NOW);
+const roomsWith = (entries: readonly Entry[], method: MethodChoices = {}) =>
+  own.siteWith(entries, { level: 4, ...method });
 let seconds = 0;
 const hand = (work: string, day: string, who = INES) => {
   seconds += 1;

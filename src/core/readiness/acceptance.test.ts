@@ -1,58 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry } from '../../../tests/houses/logEntry';
-import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../air/airClock';
-import type { SourcedAir } from '../air/roomAir';
+import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import { hangersRoom } from '../inspect/hangersList';
-import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, stateOf } from '../log/stateOf';
 import type { DefectKind } from '../method/defects';
 import type { AnswerTo } from '../room/methodAnswers';
-import { crewSchema } from '../work/crew';
 import { SMALL_PER_HOUR } from '../work/usualRates';
-import { planInputOf } from './planInputOf';
-import { siteOf } from './siteOf';
 
-const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
-const TAKEN = whatIsKept(takeOff(room, house));
-const READ: SourcedAir = { from: 0, air: { temperature: 20, humidity: 50 }, source: { kind: 'house' }, readAt: 0 };
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const HOUR = 3_600_000;
+const own = oneRoomSite("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along", NOW);
+const { room, taken: TAKEN } = own;
 const FACES = [...new Set(TAKEN.pieces.map(({ face }) => face))];
 const [wall = ''] = FACES;
 const ceiling = TAKEN.faces.find(({ kind }) => kind === 'ceiling')?.id ?? '';
 
 type Asks = AnswerTo<'acceptance'>;
-function siteWith(entries: readonly Entry[], acceptance: Asks = 'walk') {
-  const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-  return siteOf(
-    { ...house, method: { ...house.method, level: 4, acceptance } },
-    [room],
-    states,
-    () => airClock([READ]),
-    NOW,
-    () => TAKEN,
-  );
-}
-const roomWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => {
-  const [own] = siteWith(entries, acceptance).rooms;
-  if (!own) throw new Error('the house has its room');
-  return own;
-};
-const inputWith = (entries: readonly Entry[], acceptance: Asks = 'walk') =>
-  planInputOf(
-    siteWith(entries, acceptance),
-    {
-      crew: crewSchema.parse({}),
-      people: [],
-      timeZone: 'UTC',
-      house: 'h',
-      dates: { house: undefined, rooms: {} },
-    },
-    NOW,
-  );
+const asking = (acceptance: Asks) => ({ level: 4, acceptance }) as const;
+const siteWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.siteWith(entries, asking(acceptance));
+const roomWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.roomWith(entries, asking(acceptance));
+const inputWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.inputWith(entries, asking(acceptance));
 let seconds = 0;
 const said = (found: 'good' | 'held', faces?: readonly string[]) => {
   seconds += 1;

@@ -1,53 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES, TOBIN } from '../../../tests/houses/logEntry';
-import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../air/airClock';
-import type { SourcedAir } from '../air/roomAir';
-import { takeOff, whatIsKept } from '../joints/takeOff';
+import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, stateOf } from '../log/stateOf';
 import { DEFECT_KINDS, DEFECTS, type DefectKind } from '../method/defects';
-import { crewSchema } from '../work/crew';
 import { MEND_MINUTES, ROOM_HOURS } from '../work/usualRates';
 import { handedPasses, passDone } from './handedPasses';
 import { dueItems } from './mending';
-import { planInputOf } from './planInputOf';
-import { siteOf } from './siteOf';
 
-const { house, room } = roomOf("A 12' x 10' x 8', door 32x80 wall 1 bead");
-const TAKEN = whatIsKept(takeOff(room, house));
-const READ: SourcedAir = { from: 0, air: { temperature: 20, humidity: 50 }, source: { kind: 'house' }, readAt: 0 };
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const DAY_MS = 86_400_000;
-
-function siteWith(entries: readonly Entry[]) {
-  const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-  return siteOf(
-    house,
-    [room],
-    states,
-    () => airClock([READ]),
-    NOW,
-    () => TAKEN,
-  );
-}
-const roomWith = (entries: readonly Entry[]) => {
-  const [own] = siteWith(entries).rooms;
-  if (!own) throw new Error('the house has its room');
-  return own;
-};
-const itemsWith = (entries: readonly Entry[]) =>
-  planInputOf(
-    siteWith(entries),
-    {
-      crew: crewSchema.parse({}),
-      people: [],
-      timeZone: 'UTC',
-      house: 'h',
-      dates: { house: undefined, rooms: {} },
-    },
-    NOW,
-  );
+const {
+  room,
+  taken: TAKEN,
+  siteWith,
+  roomWith,
+  inputWith: itemsWith,
+} = oneRoomSite("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
 const hoursOf = (entries: readonly Entry[], work: string) =>
   itemsWith(entries).items.find((item) => item.work === work)?.hours;
 
