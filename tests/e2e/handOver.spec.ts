@@ -168,4 +168,11 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
   await untilTaken(page, '/api/entries', () => item.getByRole('button', { name: /^Mended: Hollow/ }).click());
   await expect(pantry).toContainText(/Wet\s*until/);
   await expect(pantry.getByRole('listitem').filter({ hasText: 'Flats' })).toContainText('% sanded');
+  // Whoever says all the same that it is sanded is told why not; what is dry may be.
+  const sanded = await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['flat'] } });
+  expect([sanded.status(), (await sanded.json()).message]).toEqual([
+    409,
+    'Pantry is not sanded. flat: still wet by the clock. Whoever finds it dry says white on the morning walk first.',
+  ]);
+  expect((await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['angle'] } })).status()).toBe(200);
 });

@@ -363,7 +363,7 @@ test('a room that is held until a time is planned after it', async ({ page, hous
     await expect(rowOf(day)).not.toContainText('Boot room');
 });
 
-test('what two run together is written down for both', async ({ page, browser, house, signIn }) => {
+test('what two run together is written down for both', async ({ page, browser, house, site, signIn }) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/run`);
   await page.getByRole('button', { name: 'Hand out several' }).click();
@@ -388,11 +388,17 @@ test('what two run together is written down for both', async ({ page, browser, h
     await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
     await phone.reload();
   }
+  // Handed to both; who came instead of one of them is said with a press.
+  const partner = now.getByLabel('With');
+  await expect(partner.locator('option:checked')).toHaveText('Ines');
+  await partner.selectOption({ label: 'Petra' });
   const sent = phone.waitForRequest((request) => request.url().endsWith('/api/entries'));
   await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   const { entries } = (await sent).postDataJSON();
   expect(entries.map(({ payload }: { payload: { class: string } }) => payload.class)).toEqual(['flat']);
-  expect(entries[0].payload.ranBy).toHaveLength(2);
+  const people = await query<{ id: string; name: string }>('SELECT id, name FROM people', site.database);
+  const names = entries[0].payload.ranBy.map((id: string) => people.find((person) => person.id === id)?.name);
+  expect(names).toEqual(['Osei', 'Petra']);
 });
 
 test('a ceiling goes to one and the walls to another, each logs their own', async ({

@@ -19,7 +19,7 @@ export const AwayPages = () => <AwayView pages={{ 'my-day': MyDay, board: Board,
 
 const Guide = ({ site }: AwayHousePage) => <GuideView cards={guideCards(site)} />;
 
-const MyDay = ({ house: { id, me, timeZone, hasCalendar, entries }, site, log, now }: AwayHousePage) => (
+const MyDay = ({ house: { id, me, people, timeZone, hasCalendar, entries }, site, log, now }: AwayHousePage) => (
   <MyDayView
     houseId={id}
     site={site}
@@ -29,6 +29,7 @@ const MyDay = ({ house: { id, me, timeZone, hasCalendar, entries }, site, log, n
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
     last={lastDone(log, site.rooms, me.id, now)}
+    crew={crewOf(people)}
     seen={entries.at(-1)?.seq ?? 0}
     batches={batchesOf(log.last(MIXED, 20), me.id, now)}
   />

@@ -1,6 +1,7 @@
 import Link from 'next/link';
 import { beforeCoat } from '@/core/inspect/betweenCoats';
 import type { Batch } from '@/core/log/batch';
+import type { Person } from '@/core/log/person';
 import { mudWithin } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
@@ -39,6 +40,8 @@ export function CurrentJob({
   task,
   coats,
   people,
+  me,
+  crew,
   seen,
   block,
   batches,
@@ -55,6 +58,9 @@ export function CurrentJob({
   readonly coats: readonly ReadyCoat[];
   /** To whom it was handed. */
   readonly people: readonly string[];
+  /** Whose list it is, and with whom it may be run. */
+  readonly me: string;
+  readonly crew: readonly Pick<Person, 'id' | 'name'>[];
   /** The last entry that this page knows of. */
   readonly seen: number;
   /** Only what lies there. */
@@ -173,7 +179,11 @@ export function CurrentJob({
                   batch: batches[0],
                 }
           }
+          // Another job may be another pair's.
+          key={`${id} ${task.pass} ${people.join(' ')}`}
           people={people}
+          me={me}
+          crew={crew}
           seen={seen}
           unit={unit}
           now={now}

@@ -6,10 +6,12 @@ import { type Said, useLog } from '@/client/useLog';
 import { pausedUntil, useTimer } from '@/client/useTimer';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
+import type { Person } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/pass';
 import { usePieceMap } from '@/ui/room/usePieceMap';
+import { SelectField } from '@/ui/SelectField';
 import { timeOf } from '@/ui/when';
 import { BatchClock } from './BatchClock';
 import { goesOn, JobPicture, jobPieces } from './JobPicture';
@@ -63,6 +65,8 @@ export function JobDone({
   halves,
   setting,
   people,
+  me,
+  crew,
   seen,
   unit,
   now,
@@ -77,6 +81,9 @@ export function JobDone({
   readonly setting: { readonly minutes: number; readonly most: number; readonly batch: Batch | undefined } | undefined;
   /** To whom it was handed: two who run it together are both written down. */
   readonly people: readonly string[];
+  /** Whose list it is, and with whom it may have been run instead. */
+  readonly me: string;
+  readonly crew: readonly Pick<Person, 'id' | 'name'>[];
   /** The last entry that this page knows of. */
   readonly seen: number;
   readonly unit: LengthUnit;
@@ -94,7 +101,8 @@ export function JobDone({
   const { map } = usePieceMap(room, JSON.stringify(coats));
   const own = useMemo(() => (map ? jobPieces(map, coats) : []), [map, coats]);
   const asked = setting && !setting.batch ? pressed : undefined;
-  const together = people.length > 1 ? { ranBy: [...people] } : {};
+  const [partner, setPartner] = useState(crew.find(({ id }) => id !== me && people.includes(id))?.id ?? '');
+  const together = partner === '' ? {} : { ranBy: [me, partner] };
   const said = ({ coats: some, seen: known }: Press, run: Run, mixed?: Mixed): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
       ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
@@ -163,6 +171,15 @@ export function JobDone({
           timeZone={timeZone}
         />
       )}
+      <SelectField
+        label="With"
+        value={partner}
+        onChange={(event) => setPartner(event.target.value)}
+        options={[
+          ['', 'nobody else'],
+          ...crew.filter((person) => person.id !== me).map(({ id, name }) => [id, name] as const),
+        ]}
+      />
       <TimeOfJob
         timer={timer}
         keep={keep}

@@ -1,4 +1,5 @@
 import type { Batch } from '@/core/log/batch';
+import type { Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
 import type { RunGroup } from '@/core/method/passOrder';
 import { learn, type Paces } from '@/core/rates/learn';
@@ -31,6 +32,7 @@ export function MyDayView({
   hasCalendar,
   last,
   batches,
+  crew,
   seen,
 }: {
   readonly houseId: string;
@@ -44,6 +46,8 @@ export function MyDayView({
   readonly last: LastDone | undefined;
   /** Setting mud that this person mixed and may be using. */
   readonly batches: readonly Batch[];
+  /** With whom one may run something. */
+  readonly crew: readonly Pick<Person, 'id' | 'name'>[];
   /** The last entry that this page knows of. */
   readonly seen: number;
 }) {
@@ -82,6 +86,8 @@ export function MyDayView({
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
           people={current.handed.people}
+          me={person.id}
+          crew={crew}
           seen={seen}
           block={current.handed.block}
           batches={batches}

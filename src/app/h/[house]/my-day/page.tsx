@@ -4,6 +4,7 @@ import { mayAct } from '@/server/mayAct';
 import { hasOwnCalendar, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
+import { crewOf } from '@/views/board/boardRows';
 import { lastDone } from '@/views/myday/lastDone';
 import { MyDayView } from '@/views/myday/MyDayView';
 
@@ -12,7 +13,7 @@ export const metadata: Metadata = { title: 'My day' };
 export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, site, log, now, timeZone } = visit;
+  const { person, people, site, log, now, timeZone } = visit;
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
@@ -25,6 +26,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
         last={lastDone(log, site.rooms, person.id, now)}
+        crew={crewOf(people)}
         seen={log.seq}
         batches={batchesOf(log.last(MIXED, 20), person.id, now)}
       />
