@@ -143,7 +143,10 @@ export const COMMANDS = {
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
   dropCalendar: plain('finisher', z.strictObject({})),
-  /** A secret address under which a hand-over, or the list of the hanger, is shown for some days, in the answer this once; taken back it ends. */
+  /**
+   * A secret address under which a hand-over, or the list of the hanger, is shown for some days, in the answer this once; taken
+   * back it ends.
+   */
   showHouse: command<{ readonly secret: string }>()(
     'lead',
     z.strictObject({

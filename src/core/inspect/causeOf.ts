@@ -15,7 +15,10 @@ export interface Cause {
   readonly coatedAfter: { readonly waited: number; readonly asked: number } | undefined;
 }
 
-/** By whose account something is wrong: before any coat is on, nothing is the crew's. Undefined where nobody gave it a name since. */
+/**
+ * By whose account something is wrong: before any coat is on, nothing is the crew's. Undefined where nobody gave it a name after
+ * that.
+ */
 export function accountOf({ defect, after }: Pick<OpenItem, 'defect' | 'after'>): Account | undefined {
   const account = defect && DEFECTS[defect].account;
   return after === 0 && account !== 'others' ? 'hanger' : account;

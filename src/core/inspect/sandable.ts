@@ -62,7 +62,8 @@ export function sandable(
 }
 
 /**
- * What of that which is said to be sanded was wet then by its clock; undefined where nothing was. What went on later was not there.
+ * What of that which is said to be sanded was wet then by its clock; undefined where nothing was. What went on later was not
+ * there.
  *
  * @param at ms since 1970
  */

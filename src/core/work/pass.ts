@@ -4,7 +4,10 @@ import { COAT_KEYS, type CoatKey } from '../method/coat';
 export const BETWEEN_PASSES = ['between.fill', 'between.finish', 'between.extra', 'between.sides'] as const;
 export type BetweenPass = (typeof BETWEEN_PASSES)[number];
 
-/** The passes through a room that are handed to people: a round of coats and what comes before it, mending, sanding, the walk with the lamp, sealing. */
+/**
+ * The passes through a room that are handed to people: a round of coats and what comes before it, mending, sanding, the walk with
+ * the lamp, sealing.
+ */
 export const PASSES = [...COAT_KEYS, ...BETWEEN_PASSES, 'mend', 'sand', 'check', 'seal'] as const;
 export type Pass = (typeof PASSES)[number];
 

@@ -20,7 +20,10 @@ interface Line {
   readonly pack: string;
 }
 
-/** What to order, for the house or a part of it: tape, mud by product and by coat, bead, screws and sheets, with waste and in whole packs. */
+/**
+ * What to order, for the house or a part of it: tape, mud by product and by coat, bead, screws and sheets, with waste and in
+ * whole packs.
+ */
 export function LoadView({
   load,
   bead,
