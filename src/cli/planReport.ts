@@ -9,7 +9,8 @@ import { crewSchema } from '../core/work/crew';
 import { instantOn, workDays } from '../core/work/shifts';
 import { spaceOf } from '../core/work/spaceOf';
 import { SKILLS } from '../core/work/workItem';
-import { UNTOUCHED, workOf } from '../core/work/workOf';
+import { workOf } from '../core/work/workOf';
+import { UNTOUCHED } from '../core/work/workRoom';
 import { Refusal, takeOffOnce } from './commands';
 
 /** The options of `oak plan`, as written. */

@@ -11,7 +11,8 @@ import { scrapeApart } from '@/core/work/scrapeApart';
 import { spaceOf } from '@/core/work/spaceOf';
 import { splitItems } from '@/core/work/splitItems';
 import { SKILLS } from '@/core/work/workItem';
-import { type CoatLeft, workOf } from '@/core/work/workOf';
+import { workOf } from '@/core/work/workOf';
+import type { CoatLeft } from '@/core/work/workRoom';
 import { roomOf } from '../houses/readRooms';
 
 const LINES = [

@@ -1,6 +1,7 @@
 import type { Between, OpenItem } from '../log/stateOf';
 import type { Coat } from '../method/coat';
 import { DEFECTS } from '../method/defects';
+import { classesOf } from '../readiness/mending';
 import { scrapedFor } from '../readiness/scrapedFor';
 import type { RoomSite } from '../readiness/siteOf';
 
@@ -22,11 +23,25 @@ export function beforeCoat(
 ): BeforeCoat {
   const scraped = coats.map((coat) => scrapedFor(state, coat));
   const classes = new Set(coats.map((coat) => coat.class));
-  const classOf = new Map(pieces.map((piece) => [piece.id, piece.class]));
-  const marks = state.items.filter(({ closed, defect, piece }) => {
-    if (closed || defect === undefined || !DEFECTS[defect].dry || DEFECTS[defect].mend !== 'next') return false;
-    const kind = piece === undefined ? undefined : classOf.get(piece);
-    return kind === undefined || classes.has(kind);
+  const classOf = classesOf({ pieces });
+  const marks = state.items.filter((item) => {
+    const kind = classOf(item);
+    return waitsAs(item) === 'dry' && (kind === undefined || classes.has(kind));
   });
   return { done: scraped.every((one) => one !== undefined) ? scraped.at(-1) : undefined, marks };
+}
+
+/** What is wrong with a class and is mended by its next coat: widened, filled in the middle, gone over once more. */
+export function takenAlong(
+  { state, pieces }: Pick<RoomSite, 'state' | 'pieces'>,
+  kind: Coat['class'],
+): readonly OpenItem[] {
+  const classOf = classesOf({ pieces });
+  return state.items.filter((item) => waitsAs(item) === 'mud' && classOf(item) === kind);
+}
+
+/** How something waits for the next coat, where it does: to be taken off before it, or to be mended with its mud. */
+function waitsAs({ closed, defect }: OpenItem): 'dry' | 'mud' | undefined {
+  if (closed || defect === undefined || DEFECTS[defect].mend !== 'next') return undefined;
+  return DEFECTS[defect].dry ? 'dry' : 'mud';
 }

@@ -55,6 +55,20 @@ describe('what to bring for a day', () => {
     expect(amounts([hand('tape.flat', '2031-05-05')])).toEqual([]);
   });
 
+  it('is of the walls what the walls lack, whatever is on the ceiling', () => {
+    const ceiling = own.taken.faces.find(({ kind }) => kind === 'ceiling')?.id ?? '';
+    const given = hand('tape.flat@walls', '2031-05-07');
+    const [before] = amounts([given]);
+    const done = entry({
+      kind: 'coat',
+      at: NOW - 9e7,
+      payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' }, faces: [ceiling] },
+    });
+    const [after] = amounts([done, given]);
+    expect(before?.[1].get('paper')).toBeGreaterThan(0);
+    expect(after?.[1].get('paper')).toBeCloseTo(before?.[1].get('paper') ?? 0, 6);
+  });
+
   it('is no mud for whoever scrapes before a round', () => {
     const days = amounts([
       coated('flat', 'tape'),

@@ -1,7 +1,7 @@
 import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
 import { SEALER_MM2_PER_LITRE } from '../materials/packs';
-import { handedPasses, passDone } from '../readiness/handedPasses';
+import { coatDone, handedPasses, passDone } from '../readiness/handedPasses';
 import type { RoomSite } from '../readiness/siteOf';
 import { isBetween } from '../work/pass';
 
@@ -23,20 +23,22 @@ export interface DayLoad {
 export function bringFrom(rooms: readonly RoomSite[], from: string): readonly DayLoad[] {
   const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
   for (const handed of handedPasses(rooms)) {
-    const { room, task, day } = handed;
-    if (day < from || passDone(handed) >= 1) continue;
+    const { room, task, day, block } = handed;
+    const done = passDone(handed);
+    if (day < from || done >= 1) continue;
     const own = days.get(day) ?? { rooms: new Set(), goods: new Map() };
     days.set(day, own);
     own.rooms.add(room.room.id);
     const add = (good: Good, amount: number) => own.goods.set(good, (own.goods.get(good) ?? 0) + amount);
     // Whoever scrapes before a round brings no mud for it.
     for (const coat of isBetween(task.pass) ? [] : task.coats) {
-      const left = 1 - (room.applied.coats.get(coat.id)?.share ?? 0);
+      const left = 1 - coatDone(room, coat.id, block);
       if (left <= 0) continue;
       add(coat.mud, mudOf(coat, room.method) * left);
       if (coat.tape) add(coat.tape, coat.amount * left);
     }
-    for (const { mud, litres } of task.small) add(mud, litres);
+    // Small work is done with its coats.
+    for (const { mud, litres } of task.small) add(mud, litres * (1 - done));
     if (task.pass === 'seal') add('sealer', sealedArea(room.tally, room.coats, room.method) / SEALER_MM2_PER_LITRE);
   }
   return [...days]

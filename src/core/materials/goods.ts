@@ -15,10 +15,19 @@ export function packOfGood(good: Good, unit: LengthUnit): number {
   return good === 'sealer' ? packs.sealerPail : packOf(good, unit);
 }
 
+/** The part of a good that is lost on the way. */
+export function wasteOf(good: Good): number {
+  if (good === 'paper') return WASTE.tape;
+  return good === 'mesh' || good === 'sealer' ? WASTE[good] : WASTE.mud;
+}
+
 /** How much of a good goes on in all, and the part that is lost on the way. */
 export function neededOf(good: Good, load: LoadList): { readonly net: number; readonly waste: number } {
-  if (good === 'paper') return { net: load.tape.net, waste: WASTE.tape };
-  if (good === 'mesh') return { net: load.mesh.net, waste: WASTE.mesh };
-  if (good === 'sealer') return { net: load.sealer.net, waste: WASTE.sealer };
-  return { net: load.mud.find(({ product }) => product === good)?.net ?? 0, waste: WASTE.mud };
+  const order =
+    good === 'paper'
+      ? load.tape
+      : good === 'mesh' || good === 'sealer'
+        ? load[good]
+        : load.mud.find(({ product }) => product === good);
+  return { net: order?.net ?? 0, waste: wasteOf(good) };
 }

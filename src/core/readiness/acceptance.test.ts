@@ -100,6 +100,25 @@ describe('acceptance before tape', () => {
   });
 });
 
+describe('a house that begins to accept in the middle', () => {
+  it('asks for nothing that is taped, and leaves what is wrong there to the crew', () => {
+    const all = roomWith([], 'none').coats.filter(({ key }) => key === 'tape');
+    const on = all.map(({ class: kind }) =>
+      entry({
+        kind: 'coat',
+        at: NOW - 10 * HOUR,
+        payload: { class: kind, key: 'tape', part: 1, mud: { kind: 'drying' } },
+      }),
+    );
+    const early = entry({ kind: 'item', at: NOW - 20 * HOUR, payload: { defect: 'loose', face: wall } });
+    expect(roomWith([]).held.size).toBe(FACES.length);
+    expect(roomWith([early, ...on]).held.size).toBe(0);
+    expect(inputWith([early, ...on]).items.some(({ work }) => work === 'mend')).toBe(true);
+    // Of a room that is taped in part the rest waits.
+    expect(roomWith([taped([wall])]).held.size).toBeGreaterThan(0);
+  });
+});
+
 describe('the plan of a room that waits for its hanger', () => {
   it('plans all of it last while all of it is held', () => {
     const { rooms, items } = inputWith([]);

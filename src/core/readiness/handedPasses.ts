@@ -1,4 +1,5 @@
 import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
+import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
 import type { SmallWork } from '../method/smallWork';
 import { BLOCKS, type Block } from '../work/block';
@@ -82,6 +83,12 @@ function taskOf(part: Pick<Part, 'pass' | 'coats' | 'small'>, room: RoomSite, wh
 
 const hoursBefore = (coat: RoomCoat, { coats, method }: RoomSite): number => betweenHours(coat, coats, method);
 
+/** The part of a coat that is on, in the block for which it was handed out, 0–1. */
+export function coatDone(site: RoomSite, coat: CoatId, block: Block | undefined): number {
+  const blocks = block && blocksIn(site);
+  return blocks ? (blocks.coat(coat, block)?.done ?? 1) : (site.applied.coats.get(coat)?.share ?? 0);
+}
+
 /** Nobody scrapes under what is on. */
 const isScraped = (coat: RoomCoat, { state, applied }: RoomSite): boolean =>
   scrapedFor(state, coat) !== undefined || (applied.coats.get(coat.id)?.share ?? 0) > 0;
@@ -102,9 +109,6 @@ export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>,
   if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;
   // Small work is done with its coats.
   if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;
-  const blocks = block && blocksIn(site);
-  const shares = task.coats.map(({ id }) =>
-    blocks ? (blocks.coat(id, block)?.done ?? 1) : (applied.coats.get(id)?.share ?? 0),
-  );
+  const shares = task.coats.map(({ id }) => coatDone(site, id, block));
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;
 }

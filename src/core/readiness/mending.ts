@@ -57,8 +57,8 @@ export function mendsIn(room: Wrong): readonly Mend[] {
   });
 }
 
-/** On which class something lies, by its piece. */
-function classesOf({ pieces }: Pick<RoomSite, 'pieces'>): (item: OpenItem) => CoatedClass | undefined {
+/** On which class something lies, by its piece; undefined where it names none. */
+export function classesOf({ pieces }: Pick<RoomSite, 'pieces'>): (item: OpenItem) => CoatedClass | undefined {
   const classes = new Map(pieces.map((piece) => [piece.id, piece.class]));
   return ({ piece }) => (piece === undefined ? undefined : classes.get(piece));
 }

@@ -11,8 +11,10 @@ import { instantOn } from '../work/shifts';
 import { spaceOf } from '../work/spaceOf';
 import { splitItems } from '../work/splitItems';
 import type { WorkItem } from '../work/workItem';
-import { type BlockLeft, type CoatLeft, UNTOUCHED, type WorkRoom, workOf } from '../work/workOf';
+import { workOf } from '../work/workOf';
+import { type BlockLeft, type CoatLeft, UNTOUCHED, type WorkRoom } from '../work/workRoom';
 import { progressClock } from './coatClock';
+import { type HeldOf, heldShares, lessHeld, waitsForHanger } from './heldShares';
 import { blocksIn, type RoomBlocks } from './inBlocks';
 import { mendsIn } from './mending';
 import { scrapedFor } from './scrapedFor';
@@ -160,40 +162,6 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
     sealed: state.sealed !== undefined,
   };
 }
-
-/** Whether the tape of a room waits for its hanger or for being accepted: all of it, some, or nothing. */
-function waitsForHanger({ applied, held }: RoomSite): 'all' | 'some' | undefined {
-  if (held.size === 0) return undefined;
-  const waiting = applied.stretches.filter((stretch) => stretch.held);
-  if (waiting.length === 0) return undefined;
-  return waiting.length === applied.stretches.length ? 'all' : 'some';
-}
-
-/** How much of a coat, or of what of it lies in one block, is on held faces, 0–1. */
-type HeldOf = (coat: CoatId, block?: Block) => number;
-
-/** What is held beside what is not is left out of the plan; where all of it is held, the room is. */
-function heldShares(site: RoomSite, blocks: RoomBlocks | undefined): HeldOf {
-  if (waitsForHanger(site) !== 'some') return () => 0;
-  const sums = new Map<string, { held: number; all: number }>();
-  const add = (key: string, amount: number, isHeld: boolean) => {
-    const sum = sums.get(key) ?? { held: 0, all: 0 };
-    sums.set(key, { held: sum.held + (isHeld ? amount : 0), all: sum.all + amount });
-  };
-  for (const { pieces, coats, held } of site.applied.stretches)
-    for (const { coat } of coats)
-      for (const piece of pieces) {
-        add(coat.id, piece.amount, held);
-        if (blocks) add(`${coat.id} ${blocks.of(piece)}`, piece.amount, held);
-      }
-  return (coat, block) => {
-    const sum = sums.get(block ? `${coat} ${block}` : coat);
-    return sum ? sum.held / sum.all : 0;
-  };
-}
-
-/** The part that is left, less what is held. */
-const lessHeld = (part: number, held: number): number => (part - held < 1e-9 ? 0 : part - held);
 
 /** How far a coat is on the walls and on the ceiling. */
 function leftIn(blocks: RoomBlocks, coat: CoatId, heldOf: HeldOf): Readonly<Record<Block, BlockLeft>> {

@@ -14,7 +14,7 @@ import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { type Finished, finished } from '../standing/finished';
-import { heldFaces } from '../standing/heldFaces';
+import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
 import { gapsFound } from './gapsFound';
 import { type FeltAir, feltAir } from './touchesIn';
@@ -83,8 +83,8 @@ export function siteOf(
     const state = states.get(room.id) ?? NOTHING_YET;
     const gaps = gapsFound(state, pieces);
     const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, gaps);
-    const held = heldFaces(pieces, state.acceptances, method.all);
-    const applied = cachedCoats(pieces, state.applied, method, room.finish, held);
+    const untaped = heldFaces(pieces, state.acceptances, method.all);
+    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped);
     const done = finished(state, pieces);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
@@ -102,7 +102,7 @@ export function siteOf(
       pieces,
       faces,
       applied,
-      held,
+      held: waitingFaces(applied.stretches, untaped),
       gaps,
       tooLarge: worked === undefined,
       method,

@@ -228,9 +228,10 @@ function classNow(
     return { kind: 'go', coat: first.coat, share, ready };
   }
   const wet = nows.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until)[0];
-  const held = nows.find(({ now }) => now.kind === 'held')?.now;
-  if (!wet && held?.kind === 'held') return { kind: 'stuck', coat: held.coat, why: blocked ?? NOT_ACCEPTED };
-  return wet ?? { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
+  if (wet) return wet;
+  const [held] = nows.flatMap(({ now }) => (now.kind === 'held' ? [now] : []));
+  if (held) return { kind: 'stuck', coat: held.coat, why: blocked ?? NOT_ACCEPTED };
+  return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
 }
 
 /** Why a held face waits. */

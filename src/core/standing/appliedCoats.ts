@@ -24,7 +24,7 @@ export interface Stretch {
   readonly pieces: readonly Piece[];
   /** Of all of them: mm, fasteners by count, mm² of surface. */
   readonly amount: number;
-  /** Nothing is on them yet, and the faces on which they lie are held. */
+  /** They get coats of which nothing is on yet, and the faces on which they lie are held. */
   readonly held: boolean;
   readonly coats: readonly ({ readonly coat: Coat } & CoatProgress)[];
   /** The other sides of their joints, by number. */
@@ -107,7 +107,7 @@ export function appliedCoats(
       class: piece.class,
       pieces: alike.pieces,
       amount,
-      held: layers.length === 0 && isHeld(piece, held),
+      held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
       coats,
       beside: alike.beside,
       across: alike.across,

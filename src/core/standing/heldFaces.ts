@@ -29,6 +29,15 @@ export const heldFaces = memoizeLast(
   },
 );
 
+/** Of held faces those on which something waits: what is taped already waits for nobody. */
+export const waitingFaces = memoizeLast(
+  (stretches: readonly { readonly held: boolean; readonly pieces: readonly Piece[] }[], held: ReadonlySet<string>) => {
+    if (held.size === 0) return held;
+    const waiting = stretches.filter((stretch) => stretch.held).flatMap(({ pieces }) => pieces);
+    return new Set(waiting.flatMap(({ faces }) => faces.filter((face) => held.has(face))));
+  },
+);
+
 /** Whether some piece lies on a held face, or its tape would. */
 export const isHeld = ({ faces }: Pick<Piece, 'faces'>, held: ReadonlySet<string>): boolean =>
   held.size > 0 && faces.some((face) => held.has(face));

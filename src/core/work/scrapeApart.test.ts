@@ -8,7 +8,8 @@ import { scrapeApart, scrapingIn } from './scrapeApart';
 import { splitItems } from './splitItems';
 import { ROOM_HOURS, SAND_MENDED_HOURS } from './usualRates';
 import type { WorkItem } from './workItem';
-import { UNTOUCHED, type WorkRoom, workOf } from './workOf';
+import { workOf } from './workOf';
+import { UNTOUCHED, type WorkRoom } from './workRoom';
 
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
 const { tally } = takeOff(room, house);

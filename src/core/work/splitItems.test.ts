@@ -7,7 +7,8 @@ import { coatPieces } from '../standing/coatPieces';
 import { blockOf } from './block';
 import { itemsIn, splitItems } from './splitItems';
 import { ROOM_HOURS } from './usualRates';
-import { UNTOUCHED, workOf } from './workOf';
+import { workOf } from './workOf';
+import { UNTOUCHED } from './workRoom';
 
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
 const { tally, pieces } = takeOff(room, house);

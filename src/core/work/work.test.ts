@@ -5,7 +5,8 @@ import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import type { MethodChoices } from '../room/methodSchema';
 import { coatHours } from './tasksOf';
-import { UNTOUCHED, type WorkRoom, workOf } from './workOf';
+import { workOf } from './workOf';
+import { UNTOUCHED, type WorkRoom } from './workRoom';
 
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
 const { tally } = takeOff(room, house);

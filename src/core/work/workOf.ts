@@ -1,5 +1,4 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
-import type { Tally } from '../joints/tally';
 import { sealedArea } from '../materials/loadList';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatId } from '../method/coat';
@@ -7,62 +6,14 @@ import type { RunGroup } from '../method/passOrder';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
-import { BLOCKS, type Block } from './block';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
-import { type Mend, mendedBefore, mendOf, mudsOfMend } from './mend';
+import { fromOf, type HoursOf, inBlocks, latest } from './itemBlocks';
+import { mendedBefore, mendOf, mudsOfMend } from './mend';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SAND_MENDED_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
 import type { After, OfBlock, WorkItem, WorkKind } from './workItem';
-
-/** How far one coat of a room is. */
-export interface CoatLeft {
-  /** The part that is still to be put on, 0–1. */
-  readonly part: number;
-  /** When what lies under it lets the rest go on, ms since 1970; undefined where nothing holds it up. */
-  readonly from: number | undefined;
-  /** When what is on of it may be sanded. */
-  readonly sandAt: number | undefined;
-  /** The same of its walls and its ceiling; undefined where nobody asks. */
-  readonly blocks?: Readonly<Record<Block, BlockLeft>> | undefined;
-}
-
-/** How far a coat is in one block of the room. */
-export interface BlockLeft extends Pick<CoatLeft, 'part' | 'from'> {
-  /** How much of the coat lies there, 0–1. */
-  readonly share: number;
-}
-
-/** A room as far as its work matters. */
-export interface WorkRoom {
-  readonly id: string;
-  readonly tally: Tally;
-  readonly method: Method;
-  readonly coats: readonly RoomCoat[];
-  readonly left: (coat: Coat) => CoatLeft;
-  /** Whether some tape is on: then nothing is pre-filled any more. */
-  readonly begun: boolean;
-  /** Whether what lies under a coat was scraped, sanded or wiped for it. */
-  readonly scraped: (coat: Coat) => boolean;
-  /** What was found to pre-fill, mm; undefined where nobody looked. */
-  readonly gaps?: number | undefined;
-  /** What is wrong and has to be mended by itself; see `dueItems`. */
-  readonly mend: readonly Mend[];
-  readonly sanded: boolean;
-  readonly checked: boolean;
-  readonly sealed: boolean;
-}
-
-/** A room of which nothing was run yet. */
-export const UNTOUCHED = {
-  left: () => ({ part: 1, from: undefined, sandAt: undefined }),
-  begun: false,
-  scraped: () => false,
-  mend: [],
-  sanded: false,
-  checked: false,
-  sealed: false,
-} satisfies Partial<WorkRoom>;
+import type { WorkRoom } from './workRoom';
 
 /** A walk with the lamp past so much wall in an hour: 1,200 ft². Common practice, no source. */
 const CHECK_MM2_PER_HOUR = 1200 * MM_PER_FOOT ** 2;
@@ -215,12 +166,6 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
 
 type Draft = Omit<WorkItem, 'id'>;
 
-/** Person-hours that a whole coat takes, and what of it comes before it. */
-interface HoursOf {
-  readonly all: (coat: RoomCoat) => number;
-  readonly before: (coat: RoomCoat) => number;
-}
-
 const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
   ({
     work: kind,
@@ -232,38 +177,6 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
     skill: kind,
     ...(kind === 'check' ? { tool: 'lamp' } : {}),
   }) as const;
-
-/** What of an item lies on the walls and what on the ceiling: both, or on which of them all of it lies. */
-function inBlocks(
-  left: readonly RoomCoat[],
-  group: Group,
-  hoursOf: HoursOf,
-  beside: number,
-  room: WorkRoom,
-): Pick<WorkItem, 'block' | 'blocks'> {
-  const of = (block: Block): OfBlock => {
-    const own = left.flatMap((coat) => {
-      const known = room.left(coat).blocks?.[block];
-      return known && known.part > 0 ? [{ coat, from: fromOf(coat, room, block), part: known.share * known.part }] : [];
-    });
-    return {
-      part: own.reduce((sum, { part }) => sum + part, 0) / group.coats.length,
-      hours: own.reduce((sum, { coat, part }) => sum + hoursOf.all(coat) * part, 0),
-      between: own.reduce((sum, { coat, part }) => sum + hoursOf.before(coat) * part, 0),
-      from: latest(own.map(({ from }) => from)),
-    };
-  };
-  const [walls, ceiling] = [of('walls'), of('ceiling')];
-  if (walls.hours === 0 || ceiling.hours === 0) {
-    const block = BLOCKS.find((_, index) => ([walls, ceiling][index]?.hours ?? 0) > 0);
-    return { block, blocks: undefined };
-  }
-  const withBeside = (one: OfBlock) => ({
-    ...one,
-    hours: one.hours + (beside * one.hours) / (walls.hours + ceiling.hours),
-  });
-  return { block: undefined, blocks: { walls: withBeside(walls), ceiling: withBeside(ceiling) } };
-}
 
 /** Walking in and setting up is done once a round, with what is run first of it; by two in two blocks, twice. */
 function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
@@ -298,14 +211,6 @@ function gapBetween(
     : { until: 'ended', muds: [] };
 }
 
-/** A skim waits for everything that lies on the wall too. */
-function fromOf(coat: RoomCoat, room: WorkRoom, block?: Block): number | undefined {
-  const left = room.left(coat);
-  const own = block === undefined ? left.from : left.blocks?.[block].from;
-  if (coat.class !== 'surface') return own;
-  return latest([own, ...room.coats.map((other) => room.left(other).sandAt)]);
-}
-
 const mudsOf = (coats: readonly Coat[], muds: ReadonlyMap<CoatId, WetMud>): readonly WetMud[] =>
   coats.flatMap(({ id }) => muds.get(id) ?? []);
 
@@ -318,9 +223,4 @@ function joined(after: readonly After[]): readonly After[] {
     known.set(key, before ? { ...before, muds: [...new Set([...before.muds, ...one.muds])] } : one);
   }
   return [...known.values()];
-}
-
-function latest(instants: readonly (number | undefined)[]): number | undefined {
-  const known = instants.filter((at) => at !== undefined);
-  return known.length > 0 ? Math.max(...known) : undefined;
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { lazy, Suspense, useState } from 'react';
+import { Opening } from '../Opening';
 
 /** Drawn when it is opened: most days nothing is wrong. A device keeps it with everything else that it needs without a server. */
 const ProblemDialog = lazy(async () => ({ default: (await import('./ProblemDialog')).ProblemDialog }));
@@ -30,7 +31,7 @@ export function ProblemButton({
         Something is wrong
       </button>
       {open && (
-        <Suspense fallback={<span className="loading loading-dots" role="status" aria-label="opening" />}>
+        <Suspense fallback={<Opening />}>
           <ProblemDialog now={now} room={room} face={face} early={early} close={() => setOpen(false)} />
         </Suspense>
       )}

@@ -3,9 +3,7 @@ import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';
 import { SIDES, type Side } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { judgeSection } from '@/core/section/judgeSection';
-import { sectionFor } from '@/core/section/sectionFor';
-import { toleranceFor } from '@/core/section/tolerance';
+import { finishedWidth } from '@/core/section/finishedWidth';
 import { isCeilingFirst, liesOn } from '@/core/standing/liesOn';
 import { faceWords } from './faceWords';
 import type { DrawnFace } from './LaidFaceDrawing';
@@ -47,12 +45,6 @@ export interface PieceMap {
 const ACROSS = ['flat', 'butt', 'backedButt', 'mixed', 'existing'] as const;
 const isAcross = (kind: Piece['class']): kind is (typeof ACROSS)[number] => ACROSS.some((own) => own === kind);
 
-/** How wide a joint is finished, mm; undefined where it gets no coat. */
-const finishedWidth = (kind: (typeof ACROSS)[number], method: RoomSite['method']): number | undefined => {
-  const { width } = judgeSection(sectionFor(kind, method), toleranceFor());
-  return width > 0 ? width : undefined;
-};
-
 /** The pieces of a room on its faces laid flat, each with the coats that are on it. */
 export function pieceMap({ room, method, applied: { stretches } }: RoomSite, takenOff: TakeOff): PieceMap {
   const { faces, sides, text, box } = unrollRoom(takenOff);
@@ -65,7 +57,7 @@ export function pieceMap({ room, method, applied: { stretches } }: RoomSite, tak
   );
   const widths = new Map<Piece['class'], number | undefined>();
   const widthOf = (kind: Piece['class']) => {
-    if (!widths.has(kind)) widths.set(kind, isAcross(kind) ? finishedWidth(kind, method) : undefined);
+    if (!widths.has(kind)) widths.set(kind, isAcross(kind) ? finishedWidth(kind, method) || undefined : undefined);
     return widths.get(kind);
   };
   const ceilings = faces.filter(({ face }) => face.kind === 'ceiling').length;

@@ -4,9 +4,8 @@ import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
 import type { MethodClass } from '@/core/room/methodAnswers';
-import { judgeSection } from '@/core/section/judgeSection';
+import { finishedWidth } from '@/core/section/finishedWidth';
 import { type KnifeFinding, knifeCheck } from '@/core/section/knifeCheck';
-import { sectionFor } from '@/core/section/sectionFor';
 import { toleranceFor } from '@/core/section/tolerance';
 import { KnifeFields } from '@/ui/section/KnifeFields';
 import { findingTitle, findingWords } from '@/ui/section/knifeWords';
@@ -31,9 +30,8 @@ export function KnifeCheck({
   readonly use: (patch: MethodPatch) => void;
 }) {
   const knife = useKnife(unit);
-  const tolerance = toleranceFor();
-  const now = judgeSection(sectionFor(kind, method), tolerance).width;
-  const finding = knife.reading && knifeCheck(knife.reading.seen, knife.reading.length, now, tolerance);
+  const now = finishedWidth(kind, method);
+  const finding = knife.reading && knifeCheck(knife.reading.seen, knife.reading.length, now, toleranceFor());
   return (
     <section className="sheet space-y-3 p-4" aria-label="Knife check">
       <h2>Knife check</h2>

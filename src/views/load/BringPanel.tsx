@@ -1,6 +1,5 @@
 import type { DayLoad } from '@/core/inspect/bringFor';
-import { type Good, packOfGood } from '@/core/materials/goods';
-import { WASTE } from '@/core/materials/packs';
+import { type Good, packOfGood, wasteOf } from '@/core/materials/goods';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { mudVolumeWords } from '@/ui/mudWords';
@@ -52,9 +51,6 @@ export function BringPanel({
 
 const carriedWords = (good: Good, amount: number, unit: LengthUnit): string =>
   good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : mudVolumeWords(amount, unit);
-
-const wasteOf = (good: Good): number =>
-  good === 'paper' ? WASTE.tape : good === 'mesh' ? WASTE.mesh : good === 'sealer' ? WASTE.sealer : WASTE.mud;
 
 /** Parts of a pack, to the quarter, as one carries it: ½ pail, 1¼ pails. */
 function packsOf(packs: number, pack: string): string {

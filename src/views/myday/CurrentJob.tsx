@@ -1,11 +1,11 @@
 import Link from 'next/link';
-import { beforeCoat } from '@/core/inspect/betweenCoats';
+import { beforeCoat, takenAlong } from '@/core/inspect/betweenCoats';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import { mudWithin } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
-import { DEFECTS, usualMistakes } from '@/core/method/defects';
+import { usualMistakes } from '@/core/method/defects';
 import { BETWEEN } from '@/core/method/ladderFor';
 import { dueItems } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
@@ -221,15 +221,7 @@ function CoatLine({
   readonly block: Block | undefined;
   readonly houseId: string;
 }) {
-  const own = new Set(room.pieces.filter((piece) => piece.class === coat.class).map(({ id }) => id));
-  const marks = room.state.items.filter(
-    ({ closed, defect, piece }) =>
-      !closed &&
-      defect !== undefined &&
-      DEFECTS[defect].mend === 'next' &&
-      !DEFECTS[defect].dry &&
-      own.has(piece ?? ''),
-  );
+  const marks = takenAlong(room, coat.class);
   const label = coat.settingMinutes === undefined ? coat.mud : `${coat.settingMinutes} min setting`;
   return (
     <div>

@@ -4,6 +4,7 @@ import { lazy, memo, Suspense, useMemo, useState } from 'react';
 import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { LengthUnit } from '@/core/measure/unit';
+import { Opening } from '@/ui/Opening';
 import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
@@ -58,7 +59,7 @@ export const RoomPicture = memo(function RoomPicture({
         </label>
       </UnrolledRoom>
       {opened && (
-        <Suspense fallback={<span className="loading loading-dots" role="status" aria-label="opening" />}>
+        <Suspense fallback={<Opening />}>
           <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />
         </Suspense>
       )}

@@ -23,6 +23,7 @@ import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
 import { effortOf } from '@/core/room/checks/effortOf';
 import type { QuickRoom, Room } from '@/core/room/schema';
+import { Opening } from '@/ui/Opening';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
 import { floorsOf, type ListedRoom } from './arrange';
@@ -219,8 +220,6 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
     </main>
   );
 }
-
-const Opening = () => <span className="loading loading-dots" role="status" aria-label="opening" />;
 
 function Toggle({
   words,

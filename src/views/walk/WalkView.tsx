@@ -45,10 +45,12 @@ export function WalkView({
     <main className="gloves mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>Morning walk</h1>
-        <p className={rows.length === 0 ? 'hidden' : 'text-muted'}>
-          Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock of
-          that room, for what is on its walls and for what is planned.
-        </p>
+        {rows.length > 0 && (
+          <p className="text-muted">
+            Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock
+            of that room, for what is on its walls and for what is planned.
+          </p>
+        )}
       </header>
       {rows.length === 0 && accepts.length === 0 && (
         <p className="sheet p-6 text-center text-lg">Nothing is drying, and nothing waits for a coat.</p>

@@ -1,0 +1,55 @@
+import type { Tally } from '../joints/tally';
+import type { Coat } from '../method/coat';
+import type { Method } from '../method/resolveMethod';
+import type { RoomCoat } from '../method/roomCoats';
+import type { Block } from './block';
+import type { Mend } from './mend';
+
+/** How far one coat of a room is. */
+export interface CoatLeft {
+  /** The part that is still to be put on, 0–1. */
+  readonly part: number;
+  /** When what lies under it lets the rest go on, ms since 1970; undefined where nothing holds it up. */
+  readonly from: number | undefined;
+  /** When what is on of it may be sanded. */
+  readonly sandAt: number | undefined;
+  /** The same of its walls and its ceiling; undefined where nobody asks. */
+  readonly blocks?: Readonly<Record<Block, BlockLeft>> | undefined;
+}
+
+/** How far a coat is in one block of the room. */
+export interface BlockLeft extends Pick<CoatLeft, 'part' | 'from'> {
+  /** How much of the coat lies there, 0–1. */
+  readonly share: number;
+}
+
+/** A room as far as its work matters. */
+export interface WorkRoom {
+  readonly id: string;
+  readonly tally: Tally;
+  readonly method: Method;
+  readonly coats: readonly RoomCoat[];
+  readonly left: (coat: Coat) => CoatLeft;
+  /** Whether some tape is on: then nothing is pre-filled any more. */
+  readonly begun: boolean;
+  /** Whether what lies under a coat was scraped, sanded or wiped for it. */
+  readonly scraped: (coat: Coat) => boolean;
+  /** What was found to pre-fill, mm; undefined where nobody looked. */
+  readonly gaps?: number | undefined;
+  /** What is wrong and has to be mended by itself; see `dueItems`. */
+  readonly mend: readonly Mend[];
+  readonly sanded: boolean;
+  readonly checked: boolean;
+  readonly sealed: boolean;
+}
+
+/** A room of which nothing was run yet. */
+export const UNTOUCHED = {
+  left: () => ({ part: 1, from: undefined, sandAt: undefined }),
+  begun: false,
+  scraped: () => false,
+  mend: [],
+  sanded: false,
+  checked: false,
+  sealed: false,
+} satisfies Partial<WorkRoom>;
