@@ -37,6 +37,7 @@ await runScript(async () => {
   await benchCompiled('tests/bench/plan.ts');
   // The solver beside it brings a file of its own, which a bundle would lose.
   await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/cut.ts')], { show: true, cwd: root });
+  await run(process.execPath, ['--import', 'tsx', join(root, 'tests/bench/cold.ts')], { show: true, cwd: root });
   const cluster = await startTemporaryCluster();
   const env = { ...process.env, DATABASE_URL: cluster.url('postgres') };
   const bench = (file, port, more) =>

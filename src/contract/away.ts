@@ -1,5 +1,6 @@
 import type { SourcedAir } from '../core/air/roomAir';
 import type { HouseHead } from '../core/house/schema';
+import type { TakenOff } from '../core/joints/takeOff';
 import type { Entry } from '../core/log/entry';
 import type { Person, Role } from '../core/log/person';
 import type { Room } from '../core/room/schema';
@@ -15,8 +16,11 @@ export interface AwayHouse {
   readonly people: readonly Person[];
   readonly head: HouseHead;
   readonly rooms: readonly Room[];
-  /** Rooms that were too large to be worked out. */
-  readonly tooLarge: readonly string[];
+  /**
+   * What is kept of the take-off of each room, but of those that are too large to be worked out; undefined in a house that a
+   * device keeps since before they were sent along.
+   */
+  readonly takeOffs?: Readonly<Record<string, TakenOff>>;
   /** What of the log still counts, in the order of recording. */
   readonly entries: readonly Entry[];
   /** The air of rooms, and which of them is whose. */

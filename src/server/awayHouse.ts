@@ -29,7 +29,11 @@ export const awayHouse = (house: string): Promise<Response> =>
       people,
       head: site.house,
       rooms: site.rooms.map(({ room }) => room),
-      tooLarge: site.rooms.flatMap(({ room, tooLarge }) => (tooLarge ? [room.id] : [])),
+      takeOffs: Object.fromEntries(
+        site.rooms.flatMap(({ room, tooLarge, tally, pieces, faces }) =>
+          tooLarge ? [] : [[room.id, { tally, pieces, faces }] as const],
+        ),
+      ),
       entries: entriesThatCount(log.entries()),
       airs: airs.values,
       airOf: Object.fromEntries(site.rooms.map(({ room }, index) => [room.id, airs.places[index] ?? 0])),

@@ -40,7 +40,7 @@ const seen = (entries: readonly Entry[]): AwayHouse => ({
   people: [],
   head,
   rooms: [room],
-  tooLarge: [],
+  takeOffs: { [room.id]: whatIsKept(takeOff(room, head)) },
   entries: entriesThatCount(entries),
   airs: [AIR],
   airOf: { [room.id]: 0 },
@@ -90,6 +90,22 @@ describe('a house that a device works out', () => {
     const all = [...LOG, ...said, late];
     expect(away(seen(LOG), [unsent([...said, late])], NOW)).toEqual(served(all, NOW));
     expect(away(seen(LOG), [unsent(said)], NOW)).not.toEqual(served(LOG, NOW));
+  });
+
+  it('stands the same as text, and where it is kept since before take-offs were sent along', () => {
+    const { takeOffs, ...before } = seen(LOG);
+    expect(takeOffs?.[room.id]?.pieces.length).toBeGreaterThan(0);
+    for (const kept of [JSON.parse(JSON.stringify(seen(LOG))), before])
+      expect(away(kept, [], NOW)).toEqual(served(LOG, NOW));
+  });
+
+  it('may be worked out in the rooms alone in which something was handed to somebody', () => {
+    const hall = { ...room, id: 'hall' };
+    const house = { ...seen(LOG), rooms: [hall, room], airOf: { hall: 0, [room.id]: 0 } };
+    const own = awaySite(house, [], NOW, 'own').site.rooms;
+    expect(own.map(({ room: { id } }) => id)).toEqual([room.id]);
+    expect(own[0]?.standing).toEqual(awaySite(house, [], NOW).site.rooms[1]?.standing);
+    expect(awaySite({ ...house, me: { ...house.me, id: 'ines' } }, [], NOW, 'own').site.rooms).toEqual([]);
   });
 
   it('counts once what was recorded and whose answer was lost', () => {

@@ -1,12 +1,14 @@
 import type { AwayHouse } from '@/contract/away';
 import { airClock } from '@/core/air/airClock';
 import { type FanFrom, type SourcedAir, withFans } from '@/core/air/roomAir';
-import { type TakenOff, takeOff, whatIsKept } from '@/core/joints/takeOff';
+import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry, NewEntry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
 import { liftEntry } from '@/core/log/liftEntry';
+import type { Assigned, RoomState } from '@/core/log/stateOf';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import { type Site, siteOf } from '@/core/readiness/siteOf';
+import { effortOf } from '@/core/room/checks/effortOf';
 import type { Room } from '@/core/room/schema';
 import type { SeenHouse } from '../outbox/deviceStore';
 import type { UnsentGroup } from '../outbox/outbox';
@@ -25,7 +27,15 @@ export interface AwaySite {
  */
 export const serverTime = ({ house, seenAt }: SeenHouse, at: number): number => house.made + Math.max(0, at - seenAt);
 
-const takenOff = new WeakMap<Room, TakenOff | undefined>();
+/** The take-offs of a house that came without them. */
+const ownTakeOffs = memoizeLast(
+  ({ head, rooms }: AwayHouse): NonNullable<AwayHouse['takeOffs']> =>
+    Object.fromEntries(
+      rooms
+        .filter((room) => effortOf(room, head) !== undefined)
+        .map((room) => [room.id, whatIsKept(takeOff(room, head))] as const),
+    ),
+);
 
 /** A log is folded again when something was said, not because time goes on. */
 const cachedLog = memoizeLast((seen: AwayHouse, unsent: readonly UnsentGroup[]) => {
@@ -39,13 +49,28 @@ const cachedClock = memoizeLast((_room: Room, steps: readonly SourcedAir[], fans
   airClock(withFans(steps, fans)),
 );
 
+/** All rooms of a house, or those in which something was handed to whom it is kept for. */
+export type AwayPart = 'all' | 'own';
+
+const partOf = ({ rooms, me }: AwayHouse, states: ReadonlyMap<string, RoomState>, part: AwayPart): readonly Room[] => {
+  if (part === 'all') return rooms;
+  const isOwn = ({ people }: Assigned) => people.includes(me.id);
+  return rooms.filter(({ id }) => [...(states.get(id)?.assignments.values() ?? [])].some(isOwn));
+};
+
 /**
  * A house as it was seen last, with what was said on this device since, at an instant: by the same computation as on the server.
  *
  * @param unsent what waits on this device, of any house
  * @param now ms since 1970, by the server's clock
+ * @param part its rooms that are worked out
  */
-export function awaySite(seen: AwayHouse, unsent: readonly UnsentGroup[], now: number): AwaySite {
+export function awaySite(
+  seen: AwayHouse,
+  unsent: readonly UnsentGroup[],
+  now: number,
+  part: AwayPart = 'all',
+): AwaySite {
   const { log, states } = cachedLog(seen, unsent);
   const rooms = new Map(seen.rooms.map((room) => [room.id, room]));
   const clockOf = (id: string, fans: readonly FanFrom[]) => {
@@ -53,16 +78,14 @@ export function awaySite(seen: AwayHouse, unsent: readonly UnsentGroup[], now: n
     if (!room || !steps) throw new Error('a house is kept with the air of its rooms');
     return cachedClock(room, steps, fans);
   };
-  const site = siteOf(seen.head, seen.rooms, states, clockOf, now, (room) => {
-    if (!takenOff.has(room))
-      takenOff.set(room, seen.tooLarge.includes(room.id) ? undefined : whatIsKept(takeOff(room, seen.head)));
-    return takenOff.get(room);
-  });
+  const takeOffs = seen.takeOffs ?? ownTakeOffs(seen);
+  const site = siteOf(seen.head, partOf(seen, states, part), states, clockOf, now, ({ id }) => takeOffs[id]);
   return { site, log };
 }
 
 /** What was said here and was not refused, as it will be recorded; it comes after all that the server had. */
 function unsentEntries({ id, me, entries }: AwayHouse, unsent: readonly UnsentGroup[]): readonly Entry[] {
+  if (unsent.length === 0) return [];
   const known = new Set(entries.map((entry) => entry.id));
   const last = entries.at(-1)?.seq ?? 0;
   return unsent

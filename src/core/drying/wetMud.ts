@@ -1,4 +1,5 @@
 import { type Lies, type Substrate, USUAL_THICKNESS_MM } from '../air/dryingHours';
+import { memoizeLast } from '../measure/memoizeLast';
 import { type Coat, type CoatedClass, mudKind } from '../method/coat';
 import { isAccessory, isAngle } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
@@ -21,12 +22,12 @@ export interface WetMud {
 const HEAVY_SPOT = 1.5;
 
 /** A coat as its method would put it on: its thickness from the section, what it lies on from what comes before it. */
-export function wetMudOf(coat: Coat, method: Method): WetMud {
+export const wetMudOf = memoizeLast((coat: Coat, method: Method): WetMud => {
   const own = thickestOf(coat.class, coat, method) ?? USUAL_THICKNESS_MM;
   // Mud gathers in a corner: there it is at least as thick as the same coat on a flat.
   const beside = isAngle(coat.class) ? (thickestOf('flat', coat, method) ?? 0) : 0;
   return wetMudFrom(coat, Math.max(own, beside));
-}
+});
 
 function thickestOf(kind: CoatedClass, { key, side }: Coat, method: Method): number | undefined {
   const coats = sectionFor(kind, method).coats.filter((own) => own.coat.key === key);

@@ -160,10 +160,11 @@ export const isGivenAlike = (
  * in which they were recorded; voided ones do not count, whether the void came before or after its target.
  */
 export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomState> {
-  const rooms = new Map<string, RoomState>();
+  const rooms = new Map<string, Folding>();
   for (const entry of standing(entries)) {
     if (entry.room === null) continue;
-    rooms.set(entry.room, applied(rooms.get(entry.room) ?? NOTHING_YET, entry));
+    const before = rooms.get(entry.room) ?? { ...NOTHING_YET, applied: [] };
+    rooms.set(entry.room, applied(before, entry));
   }
   return rooms;
 }
@@ -176,7 +177,9 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
   }
   return entries
     .filter((entry) => entry.kind !== 'void' && !isVoided(entry, voids.get(entry.id)))
-    .sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || a.seq - b.seq);
+    .map((entry) => ({ entry, at: Date.parse(entry.at) }))
+    .sort((a, b) => a.at - b.at || a.entry.seq - b.entry.seq)
+    .map(({ entry }) => entry);
 }
 
 /**
@@ -186,18 +189,22 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
 export const isVoided = (entry: Entry, voids: readonly Entry[] | undefined): boolean =>
   voids?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
 
-function applied(state: RoomState, entry: Entry): RoomState {
+/** A room while its log is folded. Its coats, of which there are most, are written on; nobody else has them yet. */
+interface Folding extends RoomState {
+  readonly applied: CoatEntry[];
+}
+
+function applied(state: Folding, entry: Entry): Folding {
+  if (entry.kind === 'coat') {
+    state.applied.push(entry);
+    const { signatures, sealed, handedOver } = state;
+    // New mud on a room that was handed over opens it again.
+    return signatures.length > 0 || sealed || handedOver
+      ? { ...state, signatures: [], sealed: undefined, handedOver: undefined }
+      : state;
+  }
   const mark: Mark = { at: entry.at, who: whoDid(entry) };
   switch (entry.kind) {
-    case 'coat':
-      // New mud on a room that was handed over opens it again.
-      return {
-        ...state,
-        applied: [...state.applied, entry],
-        signatures: [],
-        sealed: undefined,
-        handedOver: undefined,
-      };
     case 'sanded':
       return {
         ...state,

@@ -20,19 +20,25 @@ export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Me
 }
 
 /** When the coat that an entry put on is set, may be coated again, sanded, and is dry, in the air of its room. */
-export function coatClock(entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Milestones {
+export const coatClock = (entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Milestones =>
+  clockOf(entry, coat, method, air).times;
+
+function clockOf(entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Known {
   const clock = air.byMud?.get(coat.mud) ?? air;
   const inThisAir = known.get(clock) ?? new WeakMap<CoatEntry, Known>();
   known.set(clock, inThisAir);
-  const on = applicationOf(entry, coat, method);
   const before = inThisAir.get(entry);
-  if (before && isSame(before.on, on)) return before.times;
-  const times = milestones(on, clock);
-  inThisAir.set(entry, { on, times });
-  return times;
+  if (before?.coat.id === coat.id && before.coat.mud === coat.mud && before.method === method) return before;
+  const on = applicationOf(entry, coat, method);
+  const times = before && isSame(before.on, on) ? before.times : milestones(on, clock);
+  const now: Known = { coat, method, on, times };
+  inThisAir.set(entry, now);
+  return now;
 }
 
 interface Known {
+  readonly coat: Coat;
+  readonly method: Method;
   readonly on: Application;
   readonly times: Milestones;
 }
@@ -56,13 +62,13 @@ export interface ProgressClock extends Pick<Milestones, 'recoatAt' | 'sandAt'> {
 export function progressClock(progress: CoatProgress, coat: Coat, method: Method, clock: AirClock): ProgressClock {
   const before = progressClocks.get(progress);
   if (before?.clock === clock) return before.times;
-  const all = progress.applications.map((entry) => ({ entry, times: coatClock(entry, coat, method, clock) }));
-  const latest = (instants: readonly number[]) =>
-    instants.reduce((last, at) => Math.max(last, at), Number.NEGATIVE_INFINITY);
+  const all = progress.applications.map((entry) => clockOf(entry, coat, method, clock));
+  const latest = (of: (one: Known) => number) =>
+    all.reduce((last, one) => Math.max(last, of(one)), Number.NEGATIVE_INFINITY);
   const times: ProgressClock = {
-    recoatAt: latest(all.map((one) => one.times.recoatAt)),
-    sandAt: latest(all.map((one) => one.times.sandAt)),
-    firmAt: latest(all.map((one) => one.times.setAt ?? Date.parse(one.entry.at) + FIRM_MINUTES * 60_000)),
+    recoatAt: latest((one) => one.times.recoatAt),
+    sandAt: latest((one) => one.times.sandAt),
+    firmAt: latest((one) => one.times.setAt ?? one.on.at + FIRM_MINUTES * 60_000),
     setAt: all.at(-1)?.times.setAt,
     troubles: [...new Set(all.flatMap((one) => one.times.troubles))],
   };

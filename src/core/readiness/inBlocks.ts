@@ -4,8 +4,9 @@ import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatId } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
-import { wholeIfNearly } from '../standing/appliedCoats';
+
 import { coatPieces } from '../standing/coatPieces';
+import { wholeIfNearly } from '../standing/layers';
 import { BLOCKS, type Block, blockOf } from '../work/block';
 import type { RoomSite } from './siteOf';
 

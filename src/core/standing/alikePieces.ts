@@ -7,6 +7,13 @@ import type { Room } from '../room/schema';
 import { isHeld } from './heldFaces';
 import { isCeilingFirst, liesOn } from './liesOn';
 
+/** That an entry, by its number, covers a part of a piece, 0–1, over what covered it before; the last one comes first. */
+export interface Cover {
+  readonly entry: number;
+  readonly part: number;
+  readonly below: Cover | undefined;
+}
+
 /** Pieces that no entry, no coat and no neighbour tells apart. */
 export interface Alike {
   /** One of them, for all that they have in common. */
@@ -14,8 +21,7 @@ export interface Alike {
   readonly pieces: readonly Piece[];
   readonly amount: number;
   readonly method: Method;
-  /** The part of each that an entry covers, 0–1, by the number of the entry. */
-  readonly parts: ReadonlyMap<number, number>;
+  readonly covered: Cover | undefined;
   /** The other sides of their joints, and what they run over, by number. */
   readonly beside: readonly number[];
   readonly across: readonly number[];
@@ -32,7 +38,7 @@ export function alikePieces(
   finish: Room['finish'],
   held: ReadonlySet<string>,
 ): readonly Alike[] {
-  const parts = partsOf(pieces, applied, method, finish);
+  const covers = coversOf(pieces, applied, method, finish);
   const byJoint = new Map<string, number[]>();
   for (const [index, piece] of pieces.entries()) push(byJoint, jointOf(piece.id), index);
   const numbers = new Map(pieces.map(({ id }, index) => [id, index]));
@@ -41,16 +47,15 @@ export function alikePieces(
   );
   const acrosses = pieces.map(({ crosses }) => crosses.flatMap((id) => numbers.get(id) ?? []));
 
-  const number = numbering();
+  const [number, coverNumber] = [numbering<string>(), numbering<Cover | undefined>()];
   const base = pieces.map((piece, index) => {
     const { left, first, ceilingFirst } = piece.lies ?? {};
-    const said = [...(parts[index] ?? [])].map(([entry, part]) => `${entry}:${part}`).join(' ');
-    return number(
-      `${piece.class} ${methodOn(piece.faces, method, finish).level} ${left} ${first} ${ceilingFirst} ${isHeld(piece, held)} ${said}`,
-    );
+    const { level } = methodOn(piece.faces, method, finish);
+    const under = coverNumber(covers[index]);
+    return number(`${piece.class} ${level} ${left} ${first} ${ceilingFirst} ${isHeld(piece, held)} ${under}`);
   });
   const among = (others: readonly number[]) => [...new Set(others.map((other) => base[other]))].sort().join(' ');
-  const groupOf = numbering();
+  const groupOf = numbering<string>();
   const own = pieces.map((_piece, index) =>
     groupOf(`${base[index]} / ${among(besides[index] ?? [])} / ${among(acrosses[index] ?? [])}`),
   );
@@ -76,7 +81,7 @@ export function alikePieces(
       pieces: members,
       amount,
       method: methodOn(piece.faces, method, finish),
-      parts: parts[first] ?? new Map(),
+      covered: covers[first],
       beside: beside?.[group] ?? [],
       across: across?.[group] ?? [],
     };
@@ -84,42 +89,43 @@ export function alikePieces(
 }
 
 /**
- * For each piece, which entries cover which part of it. An entry that says on what it lay lies there still. What of that is
- * gone, because the room was measured anew and its boards lie otherwise, is on what lies in the same place now: all of it where
- * the entry meant everything there, else as much as it was. An entry that does not say it, as one that was not recorded yet, is
- * on all that it may mean.
+ * For each piece, which entries cover which part of it; what is under the same entries has the same object. An entry that says
+ * on what it lay lies there still. What of that is gone, because the room was measured anew and its boards lie otherwise, is on
+ * what lies in the same place now: all of it where the entry meant everything there, else as much as it was. An entry that does
+ * not say it, as one that was not recorded yet, is on all that it may mean.
  */
-function partsOf(
+function coversOf(
   pieces: readonly Piece[],
   applied: readonly CoatEntry[],
   method: Method,
   finish: Room['finish'],
-): readonly ReadonlyMap<number, number>[] {
-  const parts = pieces.map(() => new Map<number, number>());
+): readonly (Cover | undefined)[] {
+  const covers: (Cover | undefined)[] = pieces.map(() => undefined);
   const byClass = new Map<string, number[]>();
   for (const [index, piece] of pieces.entries()) push(byClass, piece.class, index);
-  const ofClass = (kind: string) =>
-    (byClass.get(kind) ?? []).map((index) => ({ index, piece: pieces[index] as Piece, now: parts[index] }));
-  for (const [number, { payload }] of applied.entries()) {
-    const { class: kind, side, faces, part, on } = payload;
-    const own = ofClass(kind);
-    if (!on && payload.pieces) {
-      const named = new Map(payload.pieces.map(({ id, amount }) => [id, amount]));
-      for (const { piece, now } of own)
-        if (named.has(piece.id)) now?.set(number, Math.min(1, (named.get(piece.id) ?? piece.amount) / piece.amount));
+  const meant = meaning(pieces, byClass, method, finish);
+  for (const [entry, { payload }] of applied.entries()) {
+    const over = layer(entry);
+    const cover = (index: number, part: number) => {
+      covers[index] = over(covers[index], part);
+    };
+    const { class: kind, part, on } = payload;
+    if (!on && !payload.pieces) {
+      for (const index of meant(payload)) cover(index, part);
       continue;
     }
+    const own = (byClass.get(kind) ?? []).map((index) => ({ index, piece: pieces[index] as Piece }));
     if (!on) {
-      for (const { piece, now } of own)
-        if ((!faces || faces.includes(piece.face)) && liesOn(piece, side, isCeilingFirst(piece, method, finish)))
-          now?.set(number, part);
+      const named = new Map(payload.pieces?.map(({ id, amount }) => [id, amount]));
+      for (const { index, piece } of own)
+        if (named.has(piece.id)) cover(index, Math.min(1, (named.get(piece.id) ?? piece.amount) / piece.amount));
       continue;
     }
     const left = new Map(on.map((covered) => [covered.id, covered]));
-    const fresh = own.filter(({ piece, now }) => {
+    const fresh = own.filter(({ index, piece }) => {
       const covered = left.get(piece.id);
       if (!covered) return true;
-      now?.set(number, payload.pieces && covered.of > 0 ? covered.amount / covered.of : part);
+      cover(index, payload.pieces && covered.of > 0 ? covered.amount / covered.of : part);
       left.delete(piece.id);
       return false;
     });
@@ -129,10 +135,49 @@ function partsOf(
     for (const [place, amount] of gone) {
       const there = fresh.filter(({ piece }) => placeOf(piece.id) === place);
       const whole = there.reduce((sum, { piece }) => sum + piece.amount, 0);
-      for (const { now } of there) now?.set(number, payload.pieces ? Math.min(1, amount / whole) : part);
+      for (const { index } of there) cover(index, payload.pieces ? Math.min(1, amount / whole) : part);
     }
   }
-  return parts;
+  return covers;
+}
+
+/** Lays one entry over what there is: the same part over the same is the same. */
+function layer(entry: number): (below: Cover | undefined, part: number) => Cover {
+  const known = new Map<Cover | undefined, Cover[]>();
+  let last: Cover | undefined;
+  return (below, part) => {
+    // What lies side by side mostly has the same under it.
+    if (last && last.below === below && last.part === part) return last;
+    const over = known.get(below) ?? [];
+    known.set(below, over);
+    last = over.find((own) => own.part === part);
+    if (!last) {
+      last = { entry, part, below };
+      over.push(last);
+    }
+    return last;
+  };
+}
+
+/** The pieces, by number, that an entry means which names none; what is meant by the same words is looked for once. */
+function meaning(
+  pieces: readonly Piece[],
+  byClass: ReadonlyMap<string, readonly number[]>,
+  method: Method,
+  finish: Room['finish'],
+): (said: CoatEntry['payload']) => readonly number[] {
+  const known = new Map<string, readonly number[]>();
+  return ({ class: kind, side, faces }) => {
+    const words = `${kind} ${side} ${faces?.join(' ')}`;
+    const before = known.get(words);
+    if (before) return before;
+    const meant = (byClass.get(kind) ?? []).filter((index) => {
+      const piece = pieces[index] as Piece;
+      return (!faces || faces.includes(piece.face)) && liesOn(piece, side, isCeilingFirst(piece, method, finish));
+    });
+    known.set(words, meant);
+    return meant;
+  };
 }
 
 function push<Key>(lists: Map<Key, number[]>, key: Key, value: number): void {
@@ -141,12 +186,12 @@ function push<Key>(lists: Map<Key, number[]>, key: Key, value: number): void {
   else lists.set(key, [value]);
 }
 
-/** Gives each text a number, the same one to the same text. */
-function numbering(): (text: string) => number {
-  const known = new Map<string, number>();
-  return (text) => {
-    const number = known.get(text) ?? known.size;
-    known.set(text, number);
+/** Gives each value a number, the same one to the same value. */
+function numbering<Value>(): (value: Value) => number {
+  const known = new Map<Value, number>();
+  return (value) => {
+    const number = known.get(value) ?? known.size;
+    known.set(value, number);
     return number;
   };
 }

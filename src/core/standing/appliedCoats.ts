@@ -1,12 +1,13 @@
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
 import { memoizeLast } from '../measure/memoizeLast';
-import { type Coat, type CoatId, SETTING_RECOAT_FACTOR } from '../method/coat';
+import type { Coat, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
-import { type Alike, alikePieces } from './alikePieces';
+import { alikePieces } from './alikePieces';
 import { isHeld } from './heldFaces';
+import { type Layer, layersOf, wholeIfNearly } from './layers';
 import { isCeilingFirst, liesOn } from './liesOn';
 
 /**
@@ -46,16 +47,6 @@ const NOTHING_HELD: ReadonlySet<string> = new Set();
 
 export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
-/** One coat on one piece: what it was logged as, how much of the piece is covered, and by which entries. */
-interface Layer {
-  readonly key: string;
-  share: number;
-  readonly entries: CoatEntry[];
-}
-
-/** A share, whole where next to nothing is missing: amounts are kept in tenths of a mm. */
-export const wholeIfNearly = (share: number): number => (share > 0.999 ? 1 : share);
-
 /**
  * Lays what was put on beside what is asked for, piece by piece. Tape counts as tape; every other coat counts by its order
  * after the tape, not by its name: whoever changes the method, the level or the order of sides loses nothing that is on the
@@ -73,42 +64,37 @@ export function appliedCoats(
   held: ReadonlySet<string> = NOTHING_HELD,
 ): AppliedCoats {
   if (applied.length === 0 && held.size === 0) return NOTHING_APPLIED;
-  const groups = alikePieces(pieces, applied, method, finish, held).map((alike): Group => ({ alike, layers: [] }));
-  for (const [index, entry] of applied.entries()) putOn(entry, index, groups);
+  const groups = alikePieces(pieces, applied, method, finish, held);
+  const layersUnder = layersOf(
+    applied,
+    groups.map(({ covered }) => covered),
+  );
+  const beside = laidBeside();
   const sums = new Map<CoatId, { covered: number; whole: number; readonly entries: Set<CoatEntry> }>();
   const placed = new Set<CoatEntry>();
-  const stretches = groups.map(({ alike, layers }): Stretch => {
+  const summed = new Set<Ladder>();
+  const stretches = groups.map((alike): Stretch => {
     const { piece, amount, method: own } = alike;
+    const layers = layersUnder.get(alike.covered) ?? [];
     const ceilingFirst = isCeilingFirst(piece, method, finish);
     const asked = coatsFor(piece.class, own).filter(({ side }) => liesOn(piece, side, ceilingFirst));
-    const tape = layers.filter(({ key }) => key === 'tape');
-    const after = layers.filter(({ key }) => key !== 'tape');
-    let order = 0;
-    const coats = asked.map((coat) => {
-      const layer = coat.key === 'tape' ? tape[0] : after[order++];
+    const ladder = beside(layers, asked);
+    for (const { coat, share, applications, layer } of ladder.coats) {
       const sum = sums.get(coat.id) ?? { covered: 0, whole: 0, entries: new Set() };
-      sum.whole += amount;
-      sum.covered += amount * (layer?.share ?? 0);
-      for (const entry of layer?.entries ?? []) {
-        sum.entries.add(entry);
-        placed.add(entry);
-      }
       sums.set(coat.id, sum);
-      return { coat, share: layer?.share ?? 0, applications: [...(layer?.entries ?? [])] };
-    });
-    // What is on beyond what is asked for lies on the last coat, and dries with it.
-    const last = coats.at(-1);
-    for (const { entries } of [...tape.slice(1), ...after.slice(order)])
-      for (const entry of entries) {
-        last?.applications.push(entry);
-        sums.get(last?.coat.id ?? '')?.entries.add(entry);
-      }
+      sum.whole += amount;
+      sum.covered += amount * share;
+      if (summed.has(ladder)) continue;
+      for (const entry of applications) sum.entries.add(entry);
+      for (const entry of layer?.entries ?? []) placed.add(entry);
+    }
+    summed.add(ladder);
     return {
       class: piece.class,
       pieces: alike.pieces,
       amount,
       held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
-      coats,
+      coats: ladder.coats,
       beside: alike.beside,
       across: alike.across,
     };
@@ -133,41 +119,40 @@ export const cachedCoats = memoizeLast(
   ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held),
 );
 
-interface Group {
-  readonly alike: Alike;
-  /** What is on them, in the order in which it was begun. */
-  readonly layers: Layer[];
+/** Coats that are asked for with what is on of each. */
+interface Ladder {
+  readonly coats: readonly (CoatProgress & { readonly coat: Coat; readonly layer: Layer | undefined })[];
 }
 
-/** Drying mud is under no other coat sooner, whatever the air. Common practice, no source. */
-const SOONEST_RECOAT_MS = 3 * 3_600_000;
-
-/**
- * Puts a coat on what it was logged for. Where some of that has it already and some not, the rest was meant. Where all has
- * it, it is the same coat once more (two people said so), unless the first could be coated again by then.
- */
-function putOn(entry: CoatEntry, index: number, groups: readonly Group[]): void {
-  const { key } = entry.payload;
-  const on = groups.filter(({ alike }) => alike.parts.has(index));
-  const lastOf = ({ layers }: Group) => layers.findLast((layer) => layer.key === key);
-  const open = on.filter((group) => (lastOf(group)?.share ?? 0) < 1);
-  const again = open.length === 0 && on.every((group) => isAnother(lastOf(group), entry));
-  for (const group of open.length > 0 ? open : on) {
-    let layer = lastOf(group);
-    if (!layer || again) {
-      layer = { key, share: 0, entries: [] };
-      group.layers.push(layer);
-    }
-    const share = layer.share + (group.alike.parts.get(index) ?? 0);
-    layer.share = wholeIfNearly(share);
-    layer.entries.push(entry);
-  }
+/** Lays layers beside the coats that are asked for, once for those that are the same. */
+function laidBeside(): (layers: readonly Layer[], asked: readonly Coat[]) => Ladder {
+  const known = new Map<readonly Layer[], Ladder[]>();
+  return (layers, asked) => {
+    const ladders = known.get(layers) ?? [];
+    known.set(layers, ladders);
+    const isIt = ({ coats }: Ladder) =>
+      coats.length === asked.length && coats.every(({ coat }, index) => coat === asked[index]);
+    const before = ladders.find(isIt);
+    if (before) return before;
+    const ladder = ladderOf(layers, asked);
+    ladders.push(ladder);
+    return ladder;
+  };
 }
 
-function isAnother(layer: Layer | undefined, { at }: CoatEntry): boolean {
-  const last = layer?.entries.at(-1);
-  if (!last) return false;
-  const { mud } = last.payload;
-  const wait = mud.kind === 'setting' ? mud.minutes * SETTING_RECOAT_FACTOR * 60_000 : SOONEST_RECOAT_MS;
-  return Date.parse(at) - Date.parse(last.at) >= wait;
+function ladderOf(layers: readonly Layer[], asked: readonly Coat[]): Ladder {
+  const tape = layers.filter(({ key }) => key === 'tape');
+  const after = layers.filter(({ key }) => key !== 'tape');
+  let order = 0;
+  const on = asked.map((coat) => ({ coat, layer: coat.key === 'tape' ? tape[0] : after[order++] }));
+  // What is on beyond what is asked for lies on the last coat, and dries with it.
+  const more = [...tape.slice(1), ...after.slice(order)].flatMap(({ entries }) => entries);
+  return {
+    coats: on.map(({ coat, layer }, index) => ({
+      coat,
+      layer,
+      share: layer?.share ?? 0,
+      applications: [...(layer?.entries ?? []), ...(index === on.length - 1 ? more : [])],
+    })),
+  };
 }

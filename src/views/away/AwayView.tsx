@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
-import { type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
+import { type AwayPart, type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
 import { AWAY_STATIONS, type AwayStation } from '@/client/away/stations';
 import { HouseProvider } from '@/client/HouseContext';
 import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/outbox/deviceStore';
@@ -19,6 +19,8 @@ import { STATION_NAMES } from './stationNames';
 import { useServerBack } from './useServerBack';
 
 const HOUR_MS = 3_600_000;
+/** Whoever opens the list of the day is shown it before the rest of a large house is worked out. */
+const FIRST: Partial<Readonly<Record<AwayStation, AwayPart>>> = { 'my-day': 'own' };
 /** Clocks on the page go on at this pace. */
 const LOOK_EVERY_MS = 30_000;
 
@@ -39,10 +41,10 @@ export function AwayView({
     showAnew();
     const timer = setInterval(showAnew, LOOK_EVERY_MS);
     const look = async () => {
-      const kept = await seenMarks();
       const [, , id = ''] = window.location.pathname.split('/');
+      const [kept, house] = await Promise.all([seenMarks(), seenHouse(id.toLowerCase())]);
       startOutbox(kept[0]?.who);
-      setSeen(await seenHouse(id.toLowerCase()));
+      setSeen(house);
       setMarks(kept);
     };
     // Where a browser keeps nothing there is nothing to show.
@@ -57,7 +59,14 @@ export function AwayView({
     <div className="flex min-h-dvh flex-col">
       <AwayHeader seen={seen} station={shown} age={seen ? ageWords(at - seen.seenAt) : undefined} isBack={isBack} />
       {seen && shown ? (
-        <HousePage seen={seen} groups={groups} at={at} showAnew={showAnew} page={pages[shown]} />
+        <HousePage
+          seen={seen}
+          groups={groups}
+          at={at}
+          showAnew={showAnew}
+          page={pages[shown]}
+          first={FIRST[shown] ?? 'all'}
+        />
       ) : (
         <main className="mx-auto w-full max-w-xl space-y-4 p-4">
           <h1>No connection</h1>
@@ -97,16 +106,24 @@ function HousePage({
   at,
   showAnew,
   page,
+  first,
 }: {
   readonly seen: SeenHouse;
   readonly groups: ReturnType<typeof useOutbox>['groups'];
   readonly at: number;
   readonly showAnew: () => void;
   readonly page: (of: AwayHousePage) => ReactNode;
+  readonly first: AwayPart;
 }) {
   const { house } = seen;
+  const [part, setPart] = useState(first);
+  // The rest is worked out when what was is on the screen.
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => setTimeout(() => setPart('all')));
+    return () => cancelAnimationFrame(frame);
+  }, []);
   const now = document.documentElement.dataset.clock === 'stopped' ? house.made : serverTime(seen, at);
-  const worked = useMemo(() => awaySite(house, groups, now), [house, groups, now]);
+  const worked = useMemo(() => awaySite(house, groups, now, part), [house, groups, now, part]);
   const drawer = useCallback(
     (room: string) => {
       const own = worked.site.rooms.find((candidate) => candidate.room.id === room);
