@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { AIR, head, rooms } from '../../../tests/houses/hallAndDen';
-import { resolveMethod } from '../method/resolveMethod';
+import { methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { ANSWERS, QUESTIONS, USUAL_CHOICES } from '../room/methodAnswers';
 import type { MethodChoices } from '../room/methodSchema';
-import { coatHours } from '../work/tasksOf';
+import { coatHours, tasksOf } from '../work/tasksOf';
+import { ROOM_HOURS } from '../work/usualRates';
 import { priceAnswers } from './priceAnswers';
 import { priceOf } from './priceOf';
 import { patched, patchOf } from './scope';
@@ -50,6 +51,33 @@ describe('the price of an answer', () => {
     expect(of('tools', 'boxes').hours).toBeLessThan(now.hours);
     expect(of('between', 'sand').hours).toBeGreaterThan(now.hours);
     expect(of('coats', 'three').litres).toBeGreaterThan(now.litres);
+  });
+
+  it('goes by the pace of the crew where it is known', () => {
+    const known = { pace: 2, passes: 9, within: 1.1 };
+    const rates = new Set(
+      rooms.flatMap(({ room, tally }) => {
+        const method = methodOfRoom(head({}), room, resolveMethod(head({})));
+        return tasksOf(tally, roomCoats(tally, method, room.finish), method).flatMap(({ parts }) => parts);
+      }),
+    );
+    const crew = Object.fromEntries([...rates].map(({ rate }) => [rate, known]));
+    const timed = [...rates].reduce((sum, { hours }) => sum + hours, 0);
+    const twice = priceOf(head({}), rooms, AIR, crew);
+    // Walking in, small work and sealing are not timed.
+    expect(now.hours - twice.hours).toBeCloseTo(timed / 2, 9);
+    expect({ ...twice, hours: 0, sandingHours: 0 }).toEqual({ ...now, hours: 0, sandingHours: 0 });
+    expect(priceOf(head({}), rooms, AIR, { sand: known }).hours).toBeCloseTo(
+      now.hours - (now.sandingHours - rooms.length * ROOM_HOURS) / 2,
+      9,
+    );
+    // Who is quick with a knife saves less by boxes.
+    const saved = (paces: typeof crew) => {
+      const priced = priceAnswers(head({}), rooms, AIR, undefined, paces);
+      const boxes = priced.answers.find(({ question, answer }) => question === 'tools' && answer === 'boxes');
+      return priced.now.hours - (boxes?.price.hours ?? 0);
+    };
+    expect(saved(crew)).toBeLessThan(saved({}));
   });
 
   it('in one room changes that room only', () => {

@@ -1,5 +1,6 @@
 import type { Air } from '../air/air';
 import type { HouseHead } from '../house/schema';
+import type { CrewPace } from '../rates/learn';
 import { LEVELS, type Level } from '../room/level';
 import { ANSWERS, type AnswerTo, QUESTIONS, type Question } from '../room/methodAnswers';
 import type { MethodPatch } from './methodPatch';
@@ -33,23 +34,16 @@ const SAME_HOURS = 0.05;
  * that one answer changed.
  *
  * @param scope what the answers are given for; levels are the house's
- * @param onStep called after every answer, with the part that is done, 0–1
+ * @param crew how fast it is at what, see `learnCrew`
  */
 export function priceAnswers(
   house: Pick<HouseHead, 'unit' | 'method'>,
   rooms: readonly TakenRoom[],
   air: Air,
   scope: Scope = WHOLE_HOUSE,
-  onStep: (done: number) => void = () => {},
+  crew: CrewPace = {},
 ): PricedMethod {
-  const total = LEVELS.length + QUESTIONS.reduce((sum, question) => sum + ANSWERS[question].length, 0);
-  let done = 0;
-  const step = <Value>(value: Value): Value => {
-    done += 1;
-    onStep(done / total);
-    return value;
-  };
-  const now = priceOf(house, rooms, air);
+  const now = priceOf(house, rooms, air, crew);
   const chosen = choicesIn(
     scope,
     house,
@@ -57,13 +51,13 @@ export function priceAnswers(
   );
   const priced = (patch: MethodPatch, where = scope) => {
     const changed = patched(where, house, rooms, patch);
-    return priceOf(changed.house, changed.rooms, air);
+    return priceOf(changed.house, changed.rooms, air, crew);
   };
-  const levels = LEVELS.map((level) => step({ level, price: priced({ level }, WHOLE_HOUSE) }));
+  const levels = LEVELS.map((level) => ({ level, price: priced({ level }, WHOLE_HOUSE) }));
   const answers = QUESTIONS.flatMap((question): readonly PricedAnswer[] => {
     const each = ANSWERS[question].map((answer) => ({
       answer,
-      price: step(answer === chosen[question] ? now : priced(patchOf(scope, question, answer))),
+      price: answer === chosen[question] ? now : priced(patchOf(scope, question, answer)),
     }));
     const hours = each.map(({ price }) => price.hours);
     const [least, most] = [Math.min(...hours), Math.max(...hours)];

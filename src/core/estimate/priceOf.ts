@@ -9,13 +9,14 @@ import type { CoatId } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
+import type { CrewPace } from '../rates/learn';
 import type { Room } from '../room/schema';
-import { tasksOf } from '../work/tasksOf';
+import { hoursAtPace, tasksOf } from '../work/tasksOf';
 import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../work/usualRates';
 
 /** What a method takes of a house. */
 export interface Price {
-  /** Person-hours by the default rates: coats, what is done between them, sanding, sealing, setting up. */
+  /** Person-hours by the pace of the crew where it is known, else by the default rates: coats, what is done between them, sanding, sealing, setting up. */
   readonly hours: number;
   readonly sandingHours: number;
   /** Mud that goes on, litres. */
@@ -41,9 +42,16 @@ const LONGEST_SAME_DAY_HOURS = 6;
  * The price of a house as it is: its method, with what its rooms say of their own.
  *
  * @param air in which the mud would dry throughout
+ * @param crew how fast it is at what, see `learnCrew`
  * @example priceOf({ ...house, method: { ...house.method, level: 5 } }, rooms, air).hours
  */
-export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readonly TakenRoom[], air: Air): Price {
+export function priceOf(
+  house: Pick<HouseHead, 'unit' | 'method'>,
+  rooms: readonly TakenRoom[],
+  air: Air,
+  crew: CrewPace = {},
+): Price {
+  const paceAt = (rate: string) => crew[rate]?.pace ?? 1;
   const shared = resolveMethod(house);
   let [hours, sandingHours, litres, visits, rounds, waitHours, nights] = [0, 0, 0, 0, 0, 0, 0];
   const waitAfter = waitsIn(air);
@@ -53,8 +61,9 @@ export function priceOf(house: Pick<HouseHead, 'unit' | 'method'>, rooms: readon
     const coats = roomCoats(tally, method, room.finish);
     const tasks = tasksOf(tally, coats, method);
     for (const task of tasks) {
-      hours += task.hours;
-      if (task.pass === 'sand') sandingHours += task.hours;
+      const own = hoursAtPace(task, paceAt);
+      hours += own;
+      if (task.pass === 'sand') sandingHours += own;
     }
     hours += sealedArea(tally, coats, method) / SEAL_MM2_PER_HOUR;
     for (const coat of coats) litres += mudOf(coat, method);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { randomFrom } from '../plan/improve';
-import { type Evidence, learn } from './learn';
+import { type Evidence, learn, learnCrew } from './learn';
 
 /** Passes of somebody who is so much faster than usual, give or take a quarter. */
 function passesOf(person: string, pace: number, count: number, seed: number, nonsense = 0): readonly Evidence[] {
@@ -55,6 +55,18 @@ describe('rates that learn', () => {
     expect(among).toBeGreaterThan(alone);
     expect(paceIn(crew)?.within ?? 9).toBeLessThan(paceIn([one as Evidence], 'b')?.within ?? 0);
     expect(paceIn(crew)?.passes).toBe(30);
+  });
+
+  it('are those of a crew whoever ran it, pulled toward usual the less is known', () => {
+    const rate = 'flat.fill.knife';
+    const crew = learnCrew([...passesOf('a', 1.5, 30, 3), ...passesOf('b', 1.5, 30, 4)])[rate];
+    expect(crew?.passes).toBe(60);
+    expect(Math.abs((crew?.pace ?? 0) / 1.5 - 1)).toBeLessThan(0.08);
+    const few = learnCrew(passesOf('a', 1.5, 2, 3))[rate];
+    expect(few?.pace).toBeGreaterThan(1);
+    expect(few?.pace).toBeLessThan(crew?.pace ?? 0);
+    expect(few?.within).toBeGreaterThan(crew?.within ?? 9);
+    expect(learnCrew([])).toEqual({});
   });
 
   it('are the same in whatever order passes come', () => {

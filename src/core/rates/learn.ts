@@ -26,6 +26,9 @@ export interface Pace {
 /** Paces by person and by what it was. */
 export type Paces = Readonly<Record<string, Readonly<Record<string, Pace>>>>;
 
+/** The pace of a crew as a whole, by what it was. */
+export type CrewPace = Readonly<Record<string, Pace>>;
+
 /** The usual rates count as much as so many passes of the crew, the crew's as so many of one person's. */
 const USUAL_PASSES = 3;
 const CREW_PASSES = 3;
@@ -42,24 +45,42 @@ const ROUNDS = 12;
  * @example learn([]).tobin  // undefined: the usual rates
  */
 export function learn(evidence: readonly Evidence[]): Paces {
-  const sound = evidence.filter(({ usual, took, weight }) => usual > 0 && took > 0 && weight > 0);
-  const byRate = groupBy(sound, ({ rate }) => rate);
   const paces: Record<string, Record<string, Pace>> = {};
-  for (const [rate, all] of byRate) {
+  for (const [rate, all] of soundByRate(evidence)) {
     const crew = centre(all, 0, USUAL_PASSES);
     for (const person of new Set(all.flatMap(({ people }) => people))) {
       const own = all.filter(({ people }) => people.includes(person));
       const known = centre(own, crew.middle, CREW_PASSES);
       paces[person] ??= {};
-      paces[person][rate] = {
-        pace: Math.exp(known.middle),
-        passes: own.length,
-        within: Math.exp(SPREAD / Math.sqrt(CREW_PASSES + known.counted)),
-      };
+      paces[person][rate] = paceOf(known, own.length, CREW_PASSES);
     }
   }
   return paces;
 }
+
+/**
+ * What passes say about how fast a crew is, whoever ran them: pulled toward the usual rates the less is known.
+ *
+ * @example learnCrew([])['flat.fill.knife']  // undefined: the usual rate
+ */
+export const learnCrew = (evidence: readonly Evidence[]): CrewPace =>
+  Object.fromEntries(
+    [...soundByRate(evidence)].map(([rate, all]) => {
+      return [rate, paceOf(centre(all, 0, USUAL_PASSES), all.length, USUAL_PASSES)] as const;
+    }),
+  );
+
+const soundByRate = (evidence: readonly Evidence[]): ReadonlyMap<string, readonly Evidence[]> =>
+  groupBy(
+    evidence.filter(({ usual, took, weight }) => usual > 0 && took > 0 && weight > 0),
+    ({ rate }) => rate,
+  );
+
+const paceOf = ({ middle, counted }: ReturnType<typeof centre>, passes: number, worth: number): Pace => ({
+  pace: Math.exp(middle),
+  passes,
+  within: Math.exp(SPREAD / Math.sqrt(worth + counted)),
+});
 
 /** The logarithm of a pace from some passes, pulled toward a guess that counts as so many; and how many passes count. */
 function centre(evidence: readonly Evidence[], guess: number, worth: number) {

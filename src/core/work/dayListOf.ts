@@ -1,5 +1,5 @@
 import type { Block } from './block';
-import type { Task } from './tasksOf';
+import { hoursAtPace, type Task } from './tasksOf';
 import { DAY_HOURS } from './usualRates';
 
 /** Work of a pass that was handed to one or two people for a day. */
@@ -30,7 +30,6 @@ export function dayListOf<Room>(
   paceOf: (rate: string) => number = () => 1,
 ): DayList<Room> {
   const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
-  const hoursOf = ({ task, people }: HandedPass<Room>) =>
-    task.parts.reduce((sum, { rate, hours }) => sum - hours + hours / paceOf(rate), task.hours) / people.length;
+  const hoursOf = ({ task, people }: HandedPass<Room>) => hoursAtPace(task, paceOf) / people.length;
   return { passes, hours: passes.length === 0 ? 0 : passes.reduce((sum, pass) => sum + hoursOf(pass), DAY_HOURS) };
 }

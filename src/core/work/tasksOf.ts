@@ -43,6 +43,12 @@ export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method
   return [...rounds, { pass: 'sand', coats: [], small: [], hours: ROOM_HOURS + sanding, parts }];
 }
 
+/** Person-hours of a task by those who are so much faster than usual at what it consists of, see `rateOfCoat`. */
+export const hoursAtPace = (
+  { parts, hours }: Pick<Task, 'parts' | 'hours'>,
+  paceAt: (rate: string) => number,
+): number => parts.reduce((sum, part) => sum - part.hours + part.hours / paceAt(part.rate), hours);
+
 function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly SmallWork[], method: Method): Task {
   const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
   const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));

@@ -5,6 +5,7 @@ import type { Air } from '@/core/air/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
 import { COATED_CLASSES } from '@/core/method/coat';
+import type { CrewPace } from '@/core/rates/learn';
 import { METHOD_CLASSES } from '@/core/room/methodAnswers';
 import type { MethodChoices } from '@/core/room/methodSchema';
 import type { Room } from '@/core/room/schema';
@@ -16,7 +17,7 @@ import { KnifeCheck } from './KnifeCheck';
 import { Ladder } from './Ladder';
 import { LevelChoice } from './LevelChoice';
 import { type KeptMethodRow, MethodStart } from './MethodStart';
-import { litresWords } from './priceWords';
+import { crewWords, litresWords } from './priceWords';
 import { QuestionList } from './QuestionList';
 import { RoomFinishes } from './RoomFinishes';
 import { SectionPanel } from './SectionPanel';
@@ -34,6 +35,8 @@ interface CoatsViewProps {
   readonly house: MethodHouse;
   readonly rooms: readonly CoatsRoom[];
   readonly air: Air;
+  /** How fast the crew is, as far as it is known and its reader's to know. */
+  readonly crew: CrewPace;
   readonly kept: readonly KeptMethodRow[];
   readonly mayEdit: boolean;
 }
@@ -48,11 +51,11 @@ type Tab = (typeof TABS)[number][0];
 
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
-  const { version, air, kept, mayEdit } = props;
+  const { version, air, crew, kept, mayEdit } = props;
   const method = useMethod(version, props.house, props.rooms, air);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
-  const { prices, stale, failed } = usePrices(house, rooms, air, scope);
+  const { prices, stale, failed } = usePrices(house, rooms, air, scope, crew);
   const plain = useMemo(() => rooms.map(({ room }) => room), [rooms]);
   const shown = useMemo(() => methodIn(scope, house, plain), [scope, house, plain]);
   const kinds = METHOD_CLASSES.filter((kind) =>
@@ -71,7 +74,7 @@ export function CoatsView(props: CoatsViewProps) {
           <h1>Level of finish</h1>
           <p className="text-muted">
             {prices
-              ? `As planned: ${spanWords(prices.now.hours)} of work, ${spanWords(prices.now.sandingHours)} of it sanding; ${litresWords(prices.now.litres, house.unit)} of mud; ${prices.now.rounds} rounds, ${prices.now.nights} nights of drying.`
+              ? `As planned: ${spanWords(prices.now.hours)} of work, ${spanWords(prices.now.sandingHours)} of it sanding; ${litresWords(prices.now.litres, house.unit)} of mud; ${prices.now.rounds} rounds, ${prices.now.nights} nights of drying.${crewWords(crew)}`
               : 'Working out what this house takes…'}{' '}
             {plain.some(({ finish }) => finish?.level !== undefined) && 'Rooms with a level of their own keep it.'}
           </p>

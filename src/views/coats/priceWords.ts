@@ -1,10 +1,20 @@
 import type { Price } from '@/core/estimate/priceOf';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
+import type { CrewPace } from '@/core/rates/learn';
 import { spanWords } from '@/ui/when';
 
 /** Mud in the house's unit. */
 export const litresWords = (litres: number, unit: LengthUnit): string =>
   unit === 'in' ? `${gallonsFromLitres(litres).toFixed(0)} gal` : `${litres.toFixed(0)} l`;
+
+/** By whose pace hours are told, where it is known. */
+export function crewWords(crew: CrewPace): string {
+  const kinds = Object.values(crew);
+  if (kinds.length === 0) return '';
+  const passes = Math.max(...kinds.map((own) => own.passes));
+  const timed = `${passes} timed ${passes === 1 ? 'pass' : 'passes'}`;
+  return ` Hours by this crew’s pace where it was timed (up to ${timed} of a kind), else by usual rates.`;
+}
 
 /** What an answer would change: hours, sanding, nights and mud, each only where it differs. */
 export function differenceWords(price: Price, now: Price, unit: LengthUnit): string {

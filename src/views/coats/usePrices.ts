@@ -8,6 +8,7 @@ import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { TakenRoom } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
 import type { HouseHead } from '@/core/house/schema';
+import type { CrewPace } from '@/core/rates/learn';
 import { sortedText } from '@/ui/sortedText';
 import type { PricesWorker } from '@/workers/prices.worker';
 
@@ -20,6 +21,7 @@ export function usePrices(
   rooms: readonly TakenRoom[],
   air: Air,
   scope: Scope,
+  crew: CrewPace,
 ): { readonly prices: PricedMethod | undefined; readonly stale: boolean; readonly failed: boolean } {
   const asked = useRef(0);
   const last = useRef<{ readonly question: string; readonly of: Remote<PricesWorker> | undefined }>({
@@ -37,14 +39,14 @@ export function usePrices(
     const current = worker.ask();
     // The page sends the same house again after every change that was kept.
     const asking = rooms.map(({ room: { id, finish, method }, tally }) => ({ room: { id, finish, method }, tally }));
-    const question = sortedText([house, asking, air, scope]);
+    const question = sortedText([house, asking, air, scope, crew]);
     if (question === last.current.question && last.current.of === current) return;
     last.current = { question, of: current };
     asked.current += 1;
     const turn = asked.current;
     setStale(true);
     current
-      .priceAnswers(house, asking, air, scope)
+      .priceAnswers(house, asking, air, scope, crew)
       .then((found) => {
         // An answer to an older question is no answer.
         if (turn !== asked.current || !worker.isAsked(current)) return;
@@ -53,6 +55,6 @@ export function usePrices(
         setFailed(false);
       })
       .catch(() => setFailed(true));
-  }, [house, rooms, air, scope, worker]);
+  }, [house, rooms, air, scope, crew, worker]);
   return { prices, stale, failed };
 }

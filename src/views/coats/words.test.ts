@@ -5,7 +5,7 @@ import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
 import { smallWords } from '@/ui/lengthWords';
 import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
 import { sortedText } from '@/ui/sortedText';
-import { differenceWords } from './priceWords';
+import { crewWords, differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 import { patchFrom, tryOut } from './trial';
 
@@ -18,6 +18,13 @@ describe('the words of a difference', () => {
     expect(differenceWords({ ...PRICE, hours: 102, nights: 3 }, PRICE, 'in')).toBe('+2 h, +1 night');
     expect(differenceWords({ ...PRICE, rounds: 2, nights: 0 }, PRICE, 'in')).toBe('−2 rounds, −2 nights');
     expect(differenceWords({ ...PRICE, sandingHours: 13 }, PRICE, 'in')).toBe('+1 h of it sanding');
+  });
+
+  it('say by whose pace hours are, where it is known', () => {
+    expect(crewWords({})).toBe('');
+    const pace = { pace: 1.2, passes: 1, within: 1.2 };
+    expect(crewWords({ x: pace })).toContain('1 timed pass of a kind');
+    expect(crewWords({ x: pace, y: { ...pace, passes: 14 } })).toContain('14 timed passes of a kind');
   });
 
   it('say mud in the house’s unit', () => {

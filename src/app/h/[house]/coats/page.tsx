@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
 import { ASSUMED_AIR } from '@/core/air/air';
+import { learnCrew } from '@/core/rates/learn';
+import { evidenceIn } from '@/core/readiness/evidenceIn';
 import { mayAct } from '@/server/mayAct';
 import { keptMethods, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
@@ -29,6 +31,8 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
             .map(({ id, place }) => ({ id, place })),
         }))}
         air={inside}
+        // How fast people are is the lead's to know, also of all of them together.
+        crew={mayAct(person, 'lead') ? learnCrew(evidenceIn(site.rooms)) : {}}
         kept={kept}
         mayEdit={mayAct(person, 'lead')}
       />
