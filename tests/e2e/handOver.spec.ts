@@ -39,7 +39,13 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   // A face is good, another one is not: it stays open until it is mended with mud, dried and sanded again.
   await untilTaken(page, '/api/entries', () => walk.getByRole('button', { name: 'Good: wall 1 of Bath' }).click());
   await expect(walk.getByRole('listitem').filter({ hasText: 'wall 1' })).toContainText('level 4, Marit');
-  await walk.getByRole('button', { name: 'Something is wrong on wall 2' }).click();
+  await walk.getByRole('button', { name: 'On the room laid flat' }).click();
+  const drawn = walk.locator('svg').filter({ hasText: 'tap what shows' });
+  await expect(drawn.getByText('✓', { exact: true })).toHaveCount(1);
+  await drawn.scrollIntoViewIfNeeded();
+  const second = await drawn.getByText('2', { exact: true }).boundingBox();
+  if (!second) throw new Error('the second wall has its number');
+  await page.mouse.click(second.x + second.width / 2, second.y + second.height / 2);
   const wrong = page.getByRole('dialog');
   await expect(wrong.getByRole('combobox', { name: 'Where' })).toHaveValue('w1');
   await wrong.getByRole('button', { name: 'Ridge, lap mark' }).click();
@@ -48,6 +54,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
     .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(60, 40) });
   await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
   await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  await expect(drawn.locator('circle.stroke-error')).toHaveCount(1);
   await expect(walk.getByRole('button', { name: 'Good: wall 2 of Bath' })).toBeDisabled();
   await expect(walk.getByRole('button', { name: 'Good: wall 3 of Bath' })).toBeEnabled();
   await untilTaken(page, '/api/entries', () => bath.getByRole('button', { name: /^Mended: Ridge/ }).click());
@@ -57,6 +64,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   await page.goto(`${house}/hand-over/bath`);
   const sheet = page.getByRole('article');
   await expect(sheet).toContainText('dried in');
+  await expect(sheet.getByRole('img', { name: /^Not sealed: paint sinks/ })).toBeVisible();
   await expect(sheet.getByRole('row').filter({ hasText: 'wall 1' })).toContainText('lamp');
   await untilTaken(page, '/api/entries', () => page.getByRole('checkbox', { name: 'Hand over' }).click());
   const pad = page.getByRole('region', { name: 'Sign' });

@@ -348,6 +348,7 @@ test('a knife across one joint says what is wrong with that one, and its next co
   await wrong.getByLabel('Knife', { exact: true }).fill('12');
   await wrong.getByLabel('It lifts by').fill('1/8');
   await expect(wrong).toContainText('A hump of 1/16 in.');
+  await expect(wrong.getByRole('img', { name: /^The joint in section: a hump of 1\/16 in/ })).toBeVisible();
   await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
   const [item] = await payloadsOf('item', house, site.database);
   expect(item?.payload).toMatchObject({
@@ -359,4 +360,5 @@ test('a knife across one joint says what is wrong with that one, and its next co
     },
   });
   await expect(phone.getByRole('list', { name: /^Open items of / })).toContainText('Crowned joint, 1/16 in high');
+  await expect(phone.getByRole('img', { name: /^The joint in section: a hump of 1\/16 in/ })).toBeVisible();
 });

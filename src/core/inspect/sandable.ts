@@ -1,6 +1,7 @@
 import type { Sanding } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { CoatedClass } from '../method/coat';
+import { sandingOrder } from '../method/finalSanding';
 import { isFloated } from '../method/tools';
 import type { RoomSite } from '../readiness/siteOf';
 import { stretchNow } from '../readiness/whatNow';
@@ -28,12 +29,12 @@ const MM2_PER_SHEET = 100 * MM_PER_FOOT ** 2;
 /** Round a fastener so much is sanded. Common practice, no source. */
 const FASTENER_MM2 = 100 * 100;
 
-/** What of a room may be sanded now, class by class, and what waits for what. A room in which mud is wet is not sanded: it shares its air. */
+/** What of a room may be sanded now, class by class in the order in which it is, and what waits for what. A room in which mud is wet is not sanded: it shares its air. */
 export function sandable(
   { applied, coats, method, air: clock, done, pieces }: RoomSite,
   now: number,
 ): readonly Sandable[] {
-  const kinds = [...new Set(coats.map((coat) => coat.class))];
+  const kinds = sandingOrder([...new Set(coats.map((coat) => coat.class))], method);
   const nows = applied.stretches.map((stretch) => ({
     stretch,
     now: stretchNow(

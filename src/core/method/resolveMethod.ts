@@ -160,6 +160,7 @@ function answersIn(said: readonly Said[]): Choices {
     beads: firstOf(said, ({ beads }) => beads) ?? USUAL_CHOICES.beads,
     beadStrip: firstOf(said, ({ beadStrip }) => beadStrip) ?? USUAL_CHOICES.beadStrip,
     hard: firstOf(said, ({ hard }) => hard) ?? USUAL_CHOICES.hard,
+    sponge: firstOf(said, ({ sponge }) => sponge) ?? USUAL_CHOICES.sponge,
     last: firstOf(said, ({ last }) => last) ?? USUAL_CHOICES.last,
   };
 }

@@ -20,6 +20,7 @@ export const ANSWERS = {
   beads: ['before', 'after', 'runIn'],
   beadStrip: ['plain', 'strip'],
   hard: ['finish', 'trim'],
+  sponge: ['last', 'first'],
   last: ['seal', 'skim', 'none'],
 } as const;
 export type Question = keyof typeof ANSWERS;

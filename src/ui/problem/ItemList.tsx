@@ -5,6 +5,7 @@ import { DEFECTS } from '@/core/method/defects';
 import type { Room } from '@/core/room/schema';
 import { DEFECT_WORDS, itemWords, MEND_WORDS } from '../defectWords';
 import { Photos } from '../photo/Photos';
+import { KnifeDrawing } from '../section/KnifeDrawing';
 import { MendedButton } from './MendedButton';
 
 /** What is wrong in a room and not mended yet: where, whose words, how it is mended and when. */
@@ -68,6 +69,7 @@ export function ItemList({
                 />
               )}
             </div>
+            {item.knife && <KnifeDrawing {...item.knife} unit={unit} className="max-w-md" />}
             <Photos ids={item.photos} words={words} />
           </li>
         );

@@ -1,10 +1,8 @@
 'use client';
 
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Opening } from '../Opening';
-
-/** Drawn when it is opened: most days nothing is wrong. A device keeps it with everything else that it needs without a server. */
-const ProblemDialog = lazy(async () => ({ default: (await import('./ProblemDialog')).ProblemDialog }));
+import { ProblemDialog } from './lazyDialog';
 
 /** Says that something is wrong in a room, from wherever it is seen. */
 export function ProblemButton({
@@ -32,7 +30,13 @@ export function ProblemButton({
       </button>
       {open && (
         <Suspense fallback={<Opening />}>
-          <ProblemDialog now={now} room={room} face={face} early={early} close={() => setOpen(false)} />
+          <ProblemDialog
+            now={now}
+            room={room}
+            at={face === undefined ? undefined : { face }}
+            early={early}
+            close={() => setOpen(false)}
+          />
         </Suspense>
       )}
     </>

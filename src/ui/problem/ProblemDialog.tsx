@@ -12,6 +12,7 @@ import { Dialog } from '../Dialog';
 import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
 import { PhotoField } from '../photo/PhotoField';
 import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
+import { KnifeDrawing } from '../section/KnifeDrawing';
 import { KnifeFields } from '../section/KnifeFields';
 import { findingTitle, findingWords } from '../section/knifeWords';
 import { useKnife } from '../section/useKnife';
@@ -26,19 +27,20 @@ const LONGEST_GAP_MM = 30_000;
 export function ProblemDialog({
   now,
   room,
-  face,
+  at,
   early,
   close,
 }: {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
-  readonly face: string | undefined;
+  /** Where it is, as far as that is known. */
+  readonly at: PlaceInRoom | undefined;
   /** Before anything is on. */
   readonly early: boolean;
   readonly close: () => void;
 }) {
   const log = useLog(now);
-  const [place, setPlace] = useState<PlaceInRoom | undefined>(face === undefined ? undefined : { face });
+  const [place, setPlace] = useState(at);
   const [defect, setDefect] = useState<DefectKind>();
   const [text, setText] = useState('');
   const [photos, setPhotos] = useState<readonly UnsentPhoto[]>([]);
@@ -133,9 +135,12 @@ export function ProblemDialog({
           </label>
           {measured && <KnifeFields {...knife} />}
           {finding && place?.piece && (
-            <p className="rounded-lg bg-base-200 p-3" aria-live="polite">
-              <strong>{findingTitle(finding, unit)}</strong> {findingWords(finding, place.piece.class, unit)}
-            </p>
+            <div className="rounded-lg bg-base-200 p-3">
+              <p aria-live="polite">
+                <strong>{findingTitle(finding, unit)}</strong> {findingWords(finding, place.piece.class, unit)}
+              </p>
+              {reading && <KnifeDrawing {...reading} width={across} unit={unit} className="mt-2" />}
+            </div>
           )}
         </div>
       )}

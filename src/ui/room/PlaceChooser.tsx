@@ -85,7 +85,7 @@ function TappedPlace({
 }
 
 /** Where something is wrong: a ring with a point in it. */
-function Pin({ at, size }: { readonly at: Point; readonly size: number }) {
+export function Pin({ at, size }: { readonly at: Point; readonly size: number }) {
   return (
     <g className="pointer-events-none">
       <circle

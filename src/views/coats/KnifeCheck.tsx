@@ -7,6 +7,7 @@ import type { MethodClass } from '@/core/room/methodAnswers';
 import { finishedWidth } from '@/core/section/finishedWidth';
 import { type KnifeFinding, knifeCheck } from '@/core/section/knifeCheck';
 import { toleranceFor } from '@/core/section/tolerance';
+import { KnifeDrawing } from '@/ui/section/KnifeDrawing';
 import { KnifeFields } from '@/ui/section/KnifeFields';
 import { findingTitle, findingWords } from '@/ui/section/knifeWords';
 import { useKnife } from '@/ui/section/useKnife';
@@ -42,6 +43,7 @@ export function KnifeCheck({
           <strong>{findingTitle(finding, unit)}</strong> {findingWords(finding, kind, unit)}
         </p>
       )}
+      {knife.reading && <KnifeDrawing {...knife.reading} width={now} unit={unit} />}
       {finding && mayEdit && finding.kind !== 'flat' && !finding.tooMuch && (
         <button type="button" className="btn btn-primary" onClick={() => use(patchFor(kind, finding, method, unit))}>
           Found so: {CLASS_NAMES[kind].toLowerCase()} in {where}

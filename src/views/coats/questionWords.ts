@@ -90,6 +90,10 @@ export const QUESTION_WORDS: Words = {
   },
   centring: { asks: 'Boxed butts', answers: { sameDay: 'Centred the same day', none: 'Left as boxed' } },
   hard: { asks: 'Hard joints', answers: { finish: 'Finish them', trim: 'Cover with trim and caulk' } },
+  sponge: {
+    asks: 'Sanding the angles',
+    answers: { last: 'Sponge after the pole', first: 'Sponge before the pole' },
+  },
   last: { asks: 'Before paint', answers: { seal: 'Seal', skim: 'Skim over all', none: 'Nothing' } },
 };
 
@@ -99,7 +103,7 @@ export const GROUPS: readonly { readonly name: string; readonly questions: reado
   { name: 'Tape and bead', questions: ['tape', 'laying', 'cover', 'beads', 'beadStrip'] },
   { name: 'Mud', questions: ['mud', 'product', 'consistency'] },
   { name: 'Coats', questions: ['tools', 'coats', 'lastPass', 'angles', 'angleTool', 'centring', 'order', 'between'] },
-  { name: 'At the end', questions: ['hard', 'last'] },
+  { name: 'At the end', questions: ['hard', 'sponge', 'last'] },
 ];
 
 /** What can be said of one class alone. */
@@ -110,6 +114,7 @@ export function asksOfClass(question: Question, kind: MethodClass): boolean {
     case 'acceptance':
     case 'order':
     case 'beads':
+    case 'sponge':
     case 'last':
       return false;
     case 'tape':

@@ -3,6 +3,7 @@
 import { useEffect, useState } from 'react';
 import { plural } from '@/ui/plural';
 import { type GlyphLayer, SectionGlyph } from '@/ui/section/SectionGlyph';
+import { ShowThrough } from '@/ui/section/ShowThrough';
 import { TextField } from '@/ui/TextField';
 import type { GuideCard } from './guideCard';
 import { cardsWith } from './guideCards';
@@ -82,6 +83,7 @@ function Card({
         {what.map((words) => (
           <p key={words}>{words}</p>
         ))}
+        {id === 'sealing' && <ShowThrough className="max-w-xl" />}
         {steps.length > 0 && (
           <ol className="divide-y divide-base-300">
             {steps.map((step, index) => (

@@ -74,7 +74,8 @@ export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[]
       },
     ];
   });
-  return [...classes, defectCard(), ...topicCards(house.unit, { firm: FIRM_MINUTES, recoat: SETTING_RECOAT_FACTOR })];
+  const facts = { firm: FIRM_MINUTES, recoat: SETTING_RECOAT_FACTOR, sponge: method.all.sponge };
+  return [...classes, defectCard(), ...topicCards(house.unit, facts)];
 }
 
 const mudWords = ({ mud, settingMinutes, tape }: Coat): string =>

@@ -1,10 +1,11 @@
 import type { LengthUnit } from '@/core/measure/unit';
+import type { Choices } from '@/core/room/methodAnswers';
 import type { GuideCard } from './guideCard';
 
 /** What else a crew is to know. Common practice, no source; product instructions, local codes and licensed practice come first. */
 export function topicCards(
   unit: LengthUnit,
-  { firm, recoat }: { readonly firm: number; readonly recoat: number },
+  { firm, recoat, sponge }: { readonly firm: number; readonly recoat: number; readonly sponge: Choices['sponge'] },
 ): readonly GuideCard[] {
   const inches = (imperial: string, metric: string) => (unit === 'in' ? imperial : metric);
   return [
@@ -41,7 +42,7 @@ export function topicCards(
       'In a small room it may be crossed sooner; the cut line is mended with the next coat.',
     ]),
     topic('sanding', 'Sanding', [
-      `The pole keeps ${inches('1/2 to 1 in', '12 to 25 mm')} off an inside corner; a fine sponge does the rest. Along the joint, or 10 to 20° off it.`,
+      `The pole keeps ${inches('1/2 to 1 in', '12 to 25 mm')} off an inside corner; a fine sponge does the rest, ${sponge === 'last' ? 'when the pole is through' : 'before the pole comes'}. Along the joint, or 10 to 20° off it.`,
       '100 grit between coats, finer and foam-backed at the end. Stop where tape appears.',
       'Dust off before the next coat: dust weakens it. No sanding beside wet mud or fresh sealer.',
     ]),

@@ -1,6 +1,7 @@
 import type { Site } from '@/core/readiness/siteOf';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { Sign } from '@/ui/Sign';
+import { ShowThrough } from '@/ui/section/ShowThrough';
 import { CLASS_NAMES, isJoint } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
 
@@ -64,6 +65,7 @@ export function HouseCover({
           </tbody>
         </table>
       </div>
+      {unsealed.length > 0 && <ShowThrough className="max-w-xl" />}
       {unsealed.length > 0 && (
         <p className="border-t border-base-300 pt-3 font-semibold">
           Seal first in {unsealed.map(({ room }) => room.name).join(', ')}: paper and mud take paint differently. Roll

@@ -13,6 +13,7 @@ import { areaWords, roughLength } from '@/ui/lengthWords';
 import { namesIn } from '@/ui/names';
 import { faceWords } from '@/ui/room/faceWords';
 import { Sign } from '@/ui/Sign';
+import { ShowThrough } from '@/ui/section/ShowThrough';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
 
@@ -212,6 +213,7 @@ export function RoomSheet({
           when={instantWords(Date.parse(signature.at), timeZone)}
         />
       ))}
+      {!facts.sealed && facts.sealFirst && <ShowThrough className="max-w-xl" />}
       <p className="border-t border-base-300 pt-3 font-semibold">
         {facts.sealed
           ? `Sealed corner to corner: ${mark(facts.sealed)}.`

@@ -6,6 +6,7 @@ import { mudWithin } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
 import { usualMistakes } from '@/core/method/defects';
+import { sandingOrder } from '@/core/method/finalSanding';
 import { BETWEEN } from '@/core/method/ladderFor';
 import { dueItems } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
@@ -17,6 +18,7 @@ import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
+import { sandWords } from '@/ui/sandWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
@@ -129,13 +131,23 @@ export function CurrentJob({
           </li>
         ))}
         {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
-        {task.pass === 'seal' && <li>Corner to corner, paper and mud together; only what will be painted</li>}
+        {task.pass === 'seal' && (
+          <li>
+            Corner to corner, paper and mud together; only what will be painted. Sprayed sealer is rolled out after.
+          </li>
+        )}
         {task.pass === 'sand' && (
           <>
-            {room.standing.classes.map(({ class: kind }) => (
+            {sandingOrder(
+              room.standing.classes.map(({ class: kind }) => kind),
+              room.method,
+            ).map((kind) => (
               <li key={kind} className="grid grid-cols-[6rem_1fr] items-center gap-3">
                 <ClassGlyph kind={kind} room={room} way={way} />
-                {CLASS_NAMES[kind]}
+                <span>
+                  {CLASS_NAMES[kind]}
+                  <span className="block text-sm font-normal first-letter:uppercase">{sandWords(kind, unit)}</span>
+                </span>
               </li>
             ))}
             <li>Mask on, room shut off; stop where tape appears</li>

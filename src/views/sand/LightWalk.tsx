@@ -1,12 +1,15 @@
 'use client';
 
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useLog } from '@/client/useLog';
 import type { LIGHTS_OF_CHECK } from '@/core/log/choices';
 import type { Level } from '@/core/room/level';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SelectField } from '@/ui/SelectField';
 import type { LightRow } from './sandRows';
+
+/** Drawn when it is asked for. */
+const LightPicture = lazy(async () => ({ default: (await import('./LightPicture')).LightPicture }));
 
 type Light = (typeof LIGHTS_OF_CHECK)[number];
 
@@ -25,6 +28,7 @@ export function LightWalk({
 }) {
   const log = useLog(now);
   const [light, setLight] = useState<Light>('lamp');
+  const [drawn, setDrawn] = useState(false);
   const left = rows.filter(({ signed }) => signed === undefined);
   const sign = (faces: readonly string[] | undefined) =>
     void log.write([
@@ -51,6 +55,14 @@ export function LightWalk({
           ]}
         />
       </div>
+      <button type="button" className="btn" aria-expanded={drawn} onClick={() => setDrawn(!drawn)}>
+        {drawn ? 'Without the picture' : 'On the room laid flat'}
+      </button>
+      {drawn && (
+        <Suspense fallback={<p role="status">Drawing the room …</p>}>
+          <LightPicture now={now} room={room} rows={rows} />
+        </Suspense>
+      )}
       <ol className="divide-y divide-base-300">
         {rows.map(({ id, name, signed, why, open }) => (
           <li key={id} className="flex flex-wrap items-center gap-2 py-2">

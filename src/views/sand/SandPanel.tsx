@@ -4,7 +4,9 @@ import { useState } from 'react';
 import { useLog } from '@/client/useLog';
 import { SANDED_WITH } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
+import { sandedWith } from '@/core/method/finalSanding';
 import { SelectField } from '@/ui/SelectField';
+import { FINAL_GRIT } from '@/ui/sandWords';
 import { StateMark } from '@/ui/state/StateMark';
 import type { SandRow } from './sandRows';
 
@@ -34,10 +36,12 @@ export function SandPanel({
   const log = useLog(now);
   const [classes, setClasses] = useState<ReadonlySet<CoatedClass>>(new Set());
   const [on, setOn] = useState<ReadonlySet<string>>(new Set());
-  const [tool, setTool] = useState<(typeof SANDED_WITH)[number]>('pole');
-  const [grit, setGrit] = useState('150');
+  const [toolSaid, setTool] = useState<(typeof SANDED_WITH)[number]>();
+  const [grit, setGrit] = useState<string>(FINAL_GRIT);
   const can = rows.filter((row) => row.can);
   const chosen = can.filter((row) => classes.has(row.class));
+  const tool =
+    toolSaid ?? (chosen.length > 0 && chosen.every((row) => sandedWith(row.class) === 'sponge') ? 'sponge' : 'pole');
   const some = chosen.length > 0 || on.size > 0;
   const send = async () => {
     const said = {
@@ -68,7 +72,10 @@ export function SandPanel({
                   checked={classes.has(row.class)}
                   onChange={() => setClasses(turned(classes, row.class))}
                 />
-                {row.name}
+                <span>
+                  {row.name}
+                  <span className="block text-sm font-normal text-muted first-letter:uppercase">{row.how}</span>
+                </span>
               </label>
             ) : (
               <span className="flex-1 basis-40 font-semibold">{row.name}</span>

@@ -7,6 +7,7 @@ import type { CoatedClass } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { areaWords, roughLength } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
+import { sandWords } from '@/ui/sandWords';
 import { CLASS_NAMES, isJoint, type StateWords } from '@/ui/state/words';
 import { instantWords, spanWords, untilWords } from '@/ui/when';
 
@@ -20,6 +21,8 @@ export interface SandRow {
   readonly isSanded: boolean;
   /** Hours and sheets of paper for what is left. */
   readonly takes: string;
+  /** With what, and how. */
+  readonly how: string;
 }
 
 /** One face of a room on the walk with the lamp. */
@@ -42,6 +45,7 @@ export function sandRows(room: RoomSite, unit: LengthUnit, now: number, timeZone
     can: own.now.kind === 'go',
     isSanded: own.now.kind === 'sanded',
     takes: own.now.kind === 'sanded' ? '' : `${spanWords(own.hours)}, ${Math.max(0.1, own.paper).toFixed(1)} sheets`,
+    how: sandWords(own.class, unit),
   }));
 }
 
