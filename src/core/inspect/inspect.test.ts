@@ -16,6 +16,7 @@ import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandable, wetWhenSanded } from './sandable';
 import { whyNotSigned } from './signOff';
+import { smoothing } from './smoothing';
 
 const HOUR = 3_600_000;
 const { house, room } = roomOf("Pantry 7'6 x 5' x 8', door 28x80 wall 2");
@@ -173,6 +174,23 @@ describe('what a room is handed over with', () => {
       { key: 'bubble', minutes: 25, count: 1 },
       { key: 'dent', minutes: 10, count: 3 },
     ]);
+  });
+});
+
+describe('what it takes to be smooth', () => {
+  it('is scraping before each coat, and sanding, by hand for one room', () => {
+    const made = smoothing([EMPTY]);
+    // A pantry of 7′6″ × 5′ × 8′: scraped at 600 ft an hour before each coat after the tape; the two sides of an angle are
+    // scraped side by side, half of it each.
+    const feet = (kind: 'flat' | 'angle') => EMPTY.tally.classes[kind].length / 304.8;
+    const after = (kind: 'flat' | 'angle') => EMPTY.coats.filter((coat) => coat.class === kind && coat.key !== 'tape');
+    const rounds = (kind: 'flat' | 'angle') => new Set(after(kind).map(({ key }) => key)).size;
+    expect(EMPTY.tally.classes.butt.length + EMPTY.tally.classes.bead.length).toBe(0);
+    expect(made.between).toBeCloseTo((feet('flat') * rounds('flat') + feet('angle') * rounds('angle')) / 600, 9);
+    const sand = EMPTY.tasks.find(({ pass }) => pass === 'sand')?.hours ?? 0;
+    expect(made.sanding).toBe(sand);
+    expect(made.share).toBeCloseTo(sand / EMPTY.tasks.reduce((sum, { hours }) => sum + hours, 0), 9);
+    expect(smoothing([])).toEqual({ between: 0, sanding: 0, share: 0 });
   });
 });
 

@@ -1,10 +1,12 @@
 import { accountOf, causeOf } from '@/core/inspect/causeOf';
 import { type Rework, reworkBy } from '@/core/inspect/handOver';
+import { smoothing } from '@/core/inspect/smoothing';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/ui/defectWords';
 import { plural } from '@/ui/plural';
 import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { spanWords } from '@/ui/when';
 
 /** What mending cost: minutes by what it was and by whose account, and what would have spared the most of them. */
 export function ReworkPanel({
@@ -16,7 +18,8 @@ export function ReworkPanel({
   readonly nameOf: (id: string) => string;
 }) {
   const items = rooms.flatMap(({ state }) => state.items);
-  if (items.length === 0) return null;
+  const { between, sanding, share } = smoothing(rooms);
+  const classes = new Map(rooms.flatMap(({ pieces }) => pieces.map((piece) => [piece.id, piece.class] as const)));
   const byKind = reworkBy(items, ({ defect }) => (defect ? DEFECT_WORDS[defect].name : 'In words only'));
   const byAccount = reworkBy(items, (item) => {
     const account = accountOf(item);
@@ -36,15 +39,28 @@ export function ReworkPanel({
   const worst = items
     .filter(({ defect }) => defect !== undefined)
     .toSorted((a, b) => (b.closed?.minutes ?? 0) - (a.closed?.minutes ?? 0))[0]?.defect;
+  const byClass = reworkBy(items, ({ piece }) => {
+    const kind = piece === undefined ? undefined : classes.get(piece);
+    return kind ? CLASS_NAMES[kind] : 'on no joint';
+  });
   return (
     <section className="sheet space-y-3 p-4" aria-label="What it cost">
       <h2>What it cost</h2>
+      {items.length === 0 && <p className="text-muted">Nothing had to be mended.</p>}
       <div className="grid gap-6 sm:grid-cols-2">
-        <Bars title="By what it was" rows={byKind} />
-        <Bars title="By whose account" rows={byAccount} />
+        {byKind.length > 0 && <Bars title="By what it was" rows={byKind} />}
+        {byAccount.length > 0 && <Bars title="By whose account" rows={byAccount} />}
+        {byClass.length > 0 && <Bars title="By what it lay on" rows={byClass} />}
         {byCoat.length > 0 && <Bars title="By the coat it lay in" rows={byCoat} />}
         {byPerson.length > 0 && <Bars title="By whose coat, told to leads only" rows={byPerson} />}
       </div>
+      {sanding > 0 && (
+        <p>
+          Sanding takes {spanWords(sanding)}, {Math.round(share * 100)} % of all work
+          {between > 0 ? `; making each coat clean before the next one takes ${spanWords(between)}` : ''}. What is wiped
+          clean is not sanded.
+        </p>
+      )}
       {worst && (
         <p className="text-sm text-muted">
           {DEFECT_WORDS[worst].name} comes from: {DEFECT_WORDS[worst].cause}.
