@@ -125,8 +125,9 @@ export const anyRoom: fc.Arbitrary<Room> = fc
           w2: {
             run: 'across',
             courses: [
-              { breadth: 100, butts: [64], backed: true },
-              { breadth: 200, butts: [], backed: false },
+              { breadth: 48, butts: [32], backed: true },
+              { breadth: 48, butts: [32, 48], backed: [32] },
+              { breadth: 48, butts: [], backed: false },
             ],
           },
         }),

@@ -1,3 +1,4 @@
+import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
 import type { FoundFace, HangPlan } from '../room/resolveHang';
@@ -15,7 +16,7 @@ export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan)
   let from = strip.breadth.from;
   return courses.flatMap(({ breadth, butts, backed }, index) => {
     if (from >= strip.breadth.to - TOLERANCE_MM) return [];
-    const course = courseFrom(from, Math.min(from + breadth, strip.breadth.to), index > 0, plan);
+    const course = courseFrom(from, Math.min(from + breadth, strip.breadth.to), strip.breadth, plan);
     from = course.t1;
     return stretchesOf(strip, course).flatMap((stretch) => {
       const inside = butts.filter((at) => at > stretch.from + TOLERANCE_MM && at < stretch.to - TOLERANCE_MM);
@@ -23,17 +24,22 @@ export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan)
         stretch,
         [...inside].sort((a, b) => a - b),
       );
-      return boardsOf(pieces, strip, course, index, backed || plan.backed);
+      return boardsOf(pieces, strip, course, index, (at) => plan.backed || isBackedAt(at, backed));
     });
   });
 }
 
-function courseFrom(t0: number, t1: number, hasNeighbour: boolean, { boards }: HangPlan): Course {
+/** Whether a butt of a course is hung over a backer. */
+export const isBackedAt = (at: number, backed: FoundFace['courses'][number]['backed']): boolean =>
+  typeof backed === 'boolean' ? backed : backed.some((place) => Math.abs(place - at) <= TOLERANCE_MM);
+
+function courseFrom(t0: number, t1: number, { from, to }: Span, { boards }: HangPlan): Course {
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
   const widest = narrowestFirst.at(-1);
   const stock = narrowestFirst.find(({ width }) => width >= t1 - t0 - TOLERANCE_MM) ?? widest;
   if (!stock) throw new RangeError('a plan has at least one board');
   const full = Math.abs(stock.width - (t1 - t0)) <= TOLERANCE_MM;
   const edge = (toSeam: boolean): EdgeKind => (full || toSeam ? 'tapered' : 'square');
-  return { t0, t1, lowEdge: edge(hasNeighbour), highEdge: edge(!hasNeighbour), stock };
+  const [first, last] = [t0 <= from + TOLERANCE_MM, t1 >= to - TOLERANCE_MM];
+  return { t0, t1, lowEdge: edge(!first), highEdge: edge(first && !last), stock };
 }

@@ -13,7 +13,7 @@ export interface Board {
   /** Its two long edges: at the smaller and at the larger coordinate. */
   readonly lowEdge: EdgeKind;
   readonly highEdge: EdgeKind;
-  /** Its ends were hung over a recessing backer. */
+  /** The butt at its far end was hung over a recessing backer. */
   readonly backed: boolean;
   /** What it is cut from: sheets of one width in the lengths that they come in; mm. */
   readonly stock: { readonly width: number; readonly lengths: readonly number[] };

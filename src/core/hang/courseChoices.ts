@@ -100,13 +100,17 @@ function withStretch(
   return longer;
 }
 
-/** The boards of a course from its pieces. */
+/**
+ * The boards of a course from its pieces.
+ *
+ * @param isBacked whether the butt at a place is hung over a backer
+ */
 export function boardsOf(
   pieces: readonly Span[],
   { long }: Pick<Strip, 'long'>,
   course: Course,
   index: number,
-  backed: boolean,
+  isBacked: (at: number) => boolean,
 ): readonly Board[] {
   return pieces.map(({ from, to }) => ({
     course: index,
@@ -115,7 +119,7 @@ export function boardsOf(
     v0: long === 'u' ? course.t0 : from,
     v1: long === 'u' ? course.t1 : to,
     long: long,
-    backed,
+    backed: isBacked(to),
     lowEdge: course.lowEdge,
     highEdge: course.highEdge,
     stock: course.stock,

@@ -167,7 +167,7 @@ function hangingOf(last: Step, strip: Strip, plan: HangPlan, least: number): Han
     boards: () =>
       steps
         .toReversed()
-        .flatMap(({ laid, choice }, index) => boardsOf(choice.pieces, strip, laid.course, index, plan.backed)),
+        .flatMap(({ laid, choice }, index) => boardsOf(choice.pieces, strip, laid.course, index, () => plan.backed)),
   };
 }
 

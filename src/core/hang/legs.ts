@@ -173,7 +173,7 @@ function hangStrips(strips: readonly LegStrip[], plan: HangPlan, prices: JointPr
     const { choices, partsOf } = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
     const choice = choices.reduce((best, other) => (other.after < best.after ? other : best));
     parts = addParts(parts, partsOf(choice));
-    return boardsOf(choice.pieces, strip, course, index, plan.backed);
+    return boardsOf(choice.pieces, strip, course, index, () => plan.backed);
   });
   return { cost: rankedCost(RANKINGS[plan.aim], parts), boards: () => boards };
 }

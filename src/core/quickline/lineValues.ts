@@ -58,33 +58,37 @@ export const boardsText = (boards: NonNullable<HangChoices['boards']>, unit: Len
     .map(({ width, lengths }) => `${width}x${lengths.map((length) => inchesText(length, unit)).join('/')}`)
     .join(' + ');
 
-/** `48 at 5'4/10' backed + 48`: courses by their breadth, with their butts. */
+/** `48 at 5'4/10' backed + 48`: courses by their breadth, with their butts; all of them backed, or `5'4 backed/10'` one. */
 export function coursesFrom(piece: Piece, unit: LengthUnit): HungCourses['courses'] {
   return atPlus(piece).map((course) => {
     const match = /^(.*?)(?:\s+at\s+(.*?))?(\s+backed)?$/i.exec(course.text);
-    const [, breadth = '', butts, backed] = match ?? [];
+    const [, breadth = '', butts, all] = match ?? [];
     let from = course.at + (butts === undefined ? 0 : course.text.indexOf(butts, breadth.length));
+    const places = (butts === undefined ? [] : butts.split('/')).map((text) => {
+      const [, place = '', isBacked] = /^(.*?)(\s+backed)?$/i.exec(text) ?? [];
+      const at = readPositive(pieceOf(place, from), unit);
+      from += text.length + 1;
+      return { at, isBacked: isBacked !== undefined };
+    });
+    const some = places.filter(({ isBacked }) => isBacked).map(({ at }) => at);
     return {
       breadth: readPositive(pieceOf(breadth, course.at), unit),
-      butts: (butts === undefined ? [] : butts.split('/')).map((text) => {
-        const at = readPositive(pieceOf(text, from), unit);
-        from += text.length + 1;
-        return at;
-      }),
-      backed: backed !== undefined,
+      butts: places.map(({ at }) => at).sort((a, b) => a - b),
+      backed: all !== undefined || some.length === 0 ? all !== undefined : some,
     };
   });
 }
 
 export const coursesText = (courses: HungCourses['courses'], unit: LengthUnit): string =>
   courses
-    .map(({ breadth, butts, backed }) =>
-      [
-        String(breadth),
-        butts.length > 0 ? `at ${butts.map((butt) => inchesText(butt, unit)).join('/')}` : '',
-        backed ? 'backed' : '',
-      ]
-        .filter(Boolean)
-        .join(' '),
-    )
+    .map(({ breadth, butts, backed }) => {
+      // What is said last is said of all: those that are backed alone come first.
+      const some = typeof backed === 'boolean' ? [] : backed;
+      const rest = butts.filter((butt) => !some.includes(butt));
+      const places = [
+        ...some.map((butt) => `${inchesText(butt, unit)} backed`),
+        ...rest.map((butt) => inchesText(butt, unit)),
+      ].join('/');
+      return [String(breadth), places && `at ${places}`, backed === true ? 'backed' : ''].filter(Boolean).join(' ');
+    })
     .join(' + ');

@@ -73,7 +73,10 @@ function mirroredHangings(room: Room, lengthOf: (wall: number) => number): Room[
       const length = lengthOf(wall);
       const courses = face.courses.map((course) => ({
         ...course,
-        butts: face.run === 'across' ? course.butts.map((at) => length - at).reverse() : course.butts,
+        ...(face.run === 'across' && {
+          butts: course.butts.map((at) => length - at).reverse(),
+          ...(typeof course.backed !== 'boolean' && { backed: course.backed.map((at) => length - at).reverse() }),
+        }),
       }));
       return [id, { ...face, courses: face.run === 'upright' ? courses.reverse() : courses }];
     }),

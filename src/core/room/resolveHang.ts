@@ -7,7 +7,8 @@ export interface FoundFace {
   readonly courses: readonly {
     readonly breadth: number;
     readonly butts: readonly number[];
-    readonly backed: boolean;
+    /** Every butt of it, or those at these places. */
+    readonly backed: boolean | readonly number[];
   }[];
 }
 
@@ -59,7 +60,7 @@ export function resolveHang(house: RoomDefaults, room: Pick<Room, 'hang' | 'hung
             courses: courses.map(({ breadth, butts, backed }) => ({
               breadth: mm(breadth),
               butts: butts.map(mm),
-              backed,
+              backed: typeof backed === 'boolean' ? backed : backed.map(mm),
             })),
           },
         ]),

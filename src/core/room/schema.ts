@@ -119,7 +119,12 @@ export const hungFaceSchema = z.strictObject({
       z.strictObject({
         breadth: positive(),
         butts: z.array(positive()).max(60, 'are too many for one course').default([]),
-        backed: z.boolean().default(false),
+        /** Every butt of it is hung over a backer, or those at these places. */
+        backed: z
+          .union([z.boolean(), z.array(positive()).max(60, 'are too many for one course')], {
+            error: 'must be true, false, or the places of backed butts',
+          })
+          .default(false),
       }),
     )
     .max(60, 'are too many for one face')

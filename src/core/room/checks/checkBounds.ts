@@ -45,9 +45,12 @@ export function checkBounds(room: Room, unit: LengthUnit): readonly Problem[] {
         [`zones[${index}].top`, top, 'place'],
       ]),
       ...Object.entries(hung).flatMap(([face, { courses }]) =>
-        courses.flatMap(({ breadth, butts }, index): readonly Said[] => [
+        courses.flatMap(({ breadth, butts, backed }, index): readonly Said[] => [
           [`hung.${face}.courses[${index}].breadth`, breadth, 'size'],
           ...butts.map((butt, at): Said => [`hung.${face}.courses[${index}].butts[${at}]`, butt, 'place']),
+          ...(typeof backed === 'boolean' ? [] : backed).map(
+            (butt, at): Said => [`hung.${face}.courses[${index}].backed[${at}]`, butt, 'place'],
+          ),
         ]),
       ),
     ],

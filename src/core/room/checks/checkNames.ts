@@ -74,9 +74,15 @@ function checkHung(
     if (reached - start > widest + TOLERANCE_MM)
       return [{ path: `${at}.breadth`, reason: `is broader than the widest board (${formatLength(widest, unit)})` }];
     const off = course.butts.findIndex((butt) => toMm(butt, unit) >= length - TOLERANCE_MM);
-    return off < 0
-      ? []
-      : [{ path: `${at}.butts[${off}]`, reason: `lies off the face, which is ${formatLength(length, unit)} long` }];
+    if (off >= 0)
+      return [
+        { path: `${at}.butts[${off}]`, reason: `lies off the face, which is ${formatLength(length, unit)} long` },
+      ];
+    const backed = typeof course.backed === 'boolean' ? [] : course.backed;
+    const none = backed.findIndex(
+      (place) => !course.butts.some((butt) => toMm(Math.abs(butt - place), unit) <= TOLERANCE_MM),
+    );
+    return none < 0 ? [] : [{ path: `${at}.backed[${none}]`, reason: 'is no butt of this course' }];
   });
   if (found.length > 0 || breadth - reached <= 1) return found;
   return [{ path: `${path}.courses`, reason: `leave ${formatLength(breadth - reached, unit)} of the face bare` }];

@@ -1,0 +1,186 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { anyRoom } from '../../../tests/houses/anyRoom';
+import { roomOf } from '../../../tests/houses/readRooms';
+import { takeOff } from '../joints/takeOff';
+import { MM_PER_INCH } from '../measure/unit';
+import { facesOf } from '../room/faces/facesOf';
+import { type FoundFace, resolveHang } from '../room/resolveHang';
+import {
+  addButt,
+  addSeam,
+  backButt,
+  type FoundEdit,
+  foundOf,
+  framingOn,
+  isSameFound,
+  moveButt,
+  moveSeam,
+  removeButt,
+  removeSeam,
+  snapped,
+  turnRun,
+} from './foundEdits';
+import { hangRoom } from './hangRoom';
+
+const inch = (inches: number) => inches * MM_PER_INCH;
+const HOUSE = { unit: 'in', hang: {} } as const;
+/** 20 ft walls of 8 ft: two courses with a butt each. */
+const { room, house } = roomOf("Hall 20' x 12' x 8', door 32x80 wall 3");
+const plan = resolveHang(house, room);
+const wall = facesOf(room, 'in').find(({ id }) => id === 'w0');
+if (!wall) throw new Error('the room has its first wall');
+const planned = (() => {
+  const hung = hangRoom([wall], plan)[0];
+  const found = hung && foundOf(hung);
+  if (!found) throw new Error('the wall has courses');
+  return found;
+})();
+const done = (edit: FoundEdit): FoundFace => {
+  if (!edit.ok) throw new Error(edit.reason);
+  return edit.found;
+};
+const why = (edit: FoundEdit) => (edit.ok ? undefined : edit.reason);
+/** Inches of the classes of a room whose first wall was found so. */
+const classesWith = (found: FoundFace | undefined) => {
+  const backedOf = (backed: boolean | readonly number[]) =>
+    typeof backed === 'boolean' ? backed : backed.map((at) => at / MM_PER_INCH);
+  const hung = found && {
+    w0: {
+      run: found.run,
+      courses: found.courses.map(({ breadth, butts, backed }) => ({
+        breadth: breadth / MM_PER_INCH,
+        butts: butts.map((at) => at / MM_PER_INCH),
+        backed: backedOf(backed),
+      })),
+    },
+  };
+  const { tally } = takeOff({ ...room, ...(hung && { hung: hung as typeof room.hung }) }, house);
+  return Object.fromEntries(
+    Object.entries(tally.classes).map(([kind, { length, count }]) => [kind, [Math.round(length / MM_PER_INCH), count]]),
+  );
+};
+const PLAIN = classesWith(undefined);
+const differs = (found: FoundFace) =>
+  Object.fromEntries(
+    Object.entries(classesWith(found))
+      .map(
+        ([kind, [length = 0, count = 0]]) =>
+          [kind, [length - (PLAIN[kind]?.[0] ?? 0), count - (PLAIN[kind]?.[1] ?? 0)]] as const,
+      )
+      .filter(([, [length, count]]) => length !== 0 || count !== 0),
+  );
+const at = (course: number) => planned.courses[course]?.butts[0] ?? 0;
+
+describe('a face as hung', () => {
+  it('is the plan as long as nothing was found otherwise', () => {
+    expect(planned.courses.map(({ breadth, butts }) => [breadth, butts.length])).toEqual([
+      [inch(48), 1],
+      [inch(48), 1],
+    ]);
+    expect(classesWith(planned)).toEqual(PLAIN);
+  });
+
+  it('of any room is what its plan says, wherever rows of boards can say it', () => {
+    let told = 0;
+    fc.assert(
+      fc.property(anyRoom, (any) => {
+        const bare = { ...any, hung: undefined };
+        const before = takeOff(bare, HOUSE);
+        const rooms = resolveHang(HOUSE, bare);
+        const found = Object.fromEntries(
+          before.faces.flatMap((hung) => {
+            const own = hung.boards.length > 0 ? foundOf(hung) : undefined;
+            return own ? [[hung.face.id, own] as const] : [];
+          }),
+        );
+        told += Object.keys(found).length;
+        const again = hangRoom(
+          before.faces.map(({ face }) => face),
+          { ...rooms, found },
+        );
+        for (const [index, { face, boards }] of before.faces.entries())
+          if (found[face.id])
+            expect(simple(again[index]?.boards ?? []), `${face.id} of ${any.name}`).toEqual(simple(boards));
+      }),
+      { numRuns: 120, seed: 5 },
+    );
+    expect(told).toBeGreaterThan(500);
+  });
+
+  // By hand: what each edit of a wall of 20 by 8 ft in two courses changes, inches and how many.
+  it.each<[string, () => FoundFace, object]>([
+    ['a butt moved by a bay', () => done(moveButt(wall, planned, { course: 0, at: at(0) }, at(0) - inch(16))), {}],
+    ['a butt more', () => done(addButt(wall, planned, { course: 1, at: inch(32) })), { butt: [48, 1] }],
+    ['a butt less', () => done(removeButt(planned, { course: 0, at: at(0) })), { butt: [-48, -1] }],
+    [
+      'a butt over a backer',
+      () => done(backButt(planned, { course: 0, at: at(0) }, true)),
+      { butt: [-48, -1], backedButt: [48, 1] },
+    ],
+    // The strip is ripped: its cut edge meets the taper of the next one. The butt of the course is two.
+    ['a strip more', () => done(addSeam(planned, inch(60))), { butt: [0, 1], mixed: [240, 1] }],
+    [
+      'a wider strip',
+      () => done(moveSeam(done(addSeam(planned, inch(60))), 1, inch(72), plan)),
+      { butt: [0, 1], mixed: [240, 1] },
+    ],
+    ['that strip taken away', () => done(removeSeam(done(addSeam(planned, inch(60))), 1, plan)), {}],
+    ['boards upright', () => done(turnRun(wall, 'upright', plan)), { flat: [4 * 96 - 240, 3], butt: [-96, -2] }],
+  ])('%s changes exactly that', (_words, edited, expected) => {
+    expect(differs(edited())).toEqual(expected);
+  });
+
+  it('refuses what cannot hang so, and says why', () => {
+    expect(why(moveButt(wall, planned, { course: 0, at: 1 }, 2))).toBe('that butt is not there any more');
+    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(239)))).toBe('nobody hangs so short a piece');
+    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(300)))).toBe('there is no board');
+    const two = done(addButt(wall, planned, { course: 0, at: inch(32) }));
+    expect(why(moveButt(wall, two, { course: 0, at: inch(32) }, at(0) + inch(16)))).toBe(
+      'a butt does not go past the next one',
+    );
+    expect(why(addButt(wall, two, { course: 0, at: inch(33) }))).toBe('the next butt is too near');
+    expect(why(moveSeam(planned, 0, inch(60), plan))).toBe('no board is so wide');
+    expect(why(moveSeam(planned, 0, inch(97), plan))).toBe('a seam does not go past the next one');
+    expect(why(removeSeam(planned, 0, plan))).toBe('no board is so wide');
+    expect(why(removeSeam(planned, 1, plan))).toBe('there is no such seam');
+    expect(why(addSeam(planned, inch(1)))).toBe('nobody hangs so narrow a strip');
+    expect(why(addSeam(planned, inch(100)))).toBe('that is off the face');
+  });
+
+  it('snaps to the framing, also in a mirrored room, where it stands from the other end', () => {
+    const members = framingOn(wall, 'across', plan.framing);
+    expect(members).toHaveLength(14);
+    expect(snapped(inch(70), members)).toBeCloseTo(inch(64), 6);
+    const other = framingOn({ ...wall, width: inch(245), mirrored: true }, 'across', plan.framing);
+    expect(other[0]).toBeCloseTo(inch(5), 6);
+  });
+
+  it('comes back to what it was, whatever is done and undone', () => {
+    const place = fc.integer({ min: 1, max: 14 }).map((bay) => inch(bay * 16));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(1), place, place), { maxLength: 12 }), (steps) => {
+        let found = planned;
+        const undo: ((now: FoundFace) => FoundEdit)[] = [];
+        for (const [course, from, to] of steps) {
+          const moved = moveButt(wall, found, { course, at: from }, to);
+          if (moved.ok) undo.push((now) => moveButt(wall, now, { course, at: to }, from));
+          const edit = moved.ok ? moved : addButt(wall, found, { course, at: to });
+          if (!moved.ok && edit.ok) undo.push((now) => removeButt(now, { course, at: to }));
+          if (edit.ok) found = edit.found;
+        }
+        for (const back of undo.toReversed()) found = done(back(found));
+        expect(isSameFound(found, planned)).toBe(true);
+      }),
+      { numRuns: 300, seed: 7 },
+    );
+  });
+});
+
+const simple = (boards: ReturnType<typeof hangRoom>[number]['boards']) =>
+  boards
+    .map(({ u0, u1, v0, v1, long, lowEdge, highEdge }) => ({
+      box: [u0, u1, v0, v1].map((value) => Math.round(value * 10)),
+      edges: [long, lowEdge, highEdge],
+    }))
+    .sort((a, b) => (a.box.join() < b.box.join() ? -1 : 1));

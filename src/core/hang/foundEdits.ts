@@ -1,0 +1,246 @@
+import { boxOf } from '../measure/polygon';
+import type { Span } from '../measure/span';
+import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
+import type { Face } from '../room/faces/face';
+import type { FoundFace, HangPlan } from '../room/resolveHang';
+import { asFound, isBackedAt } from './asFound';
+import { hangFace } from './hangFace';
+import type { HungFace } from './hangRoom';
+import { stretchesOf, stripOf } from './strip';
+
+/** A face as somebody found it, after a change; or why it cannot be so. */
+export type FoundEdit =
+  | { readonly ok: true; readonly found: FoundFace }
+  | { readonly ok: false; readonly reason: string };
+
+/** One butt: in which course, and where along it; mm. */
+export interface FoundButt {
+  readonly course: number;
+  readonly at: number;
+}
+
+/** Nobody hangs a piece of board shorter or narrower than this. Common practice, no source. */
+const LEAST_PIECE_MM = 2 * MM_PER_INCH;
+
+/**
+ * A face as it is planned, as one would write down how it was found; undefined where rows of boards side by side do not say
+ * it, as on a soffit that is hung leg by leg.
+ */
+export function foundOf({ face, boards }: HungFace): FoundFace | undefined {
+  const [first] = boards;
+  if (!first || boards.some(({ long }) => long !== first.long)) return undefined;
+  const across = first.long === 'u';
+  const rows = new Map<number, { t0: number; t1: number; butts: number[]; backed: number[] }>();
+  const sorted = boards.toSorted((a, b) => (across ? a.v0 - b.v0 || a.u0 - b.u0 : a.u0 - b.u0 || a.v0 - b.v0));
+  for (const board of sorted) {
+    const [s0, s1, t0, t1] = across
+      ? [board.u0, board.u1, board.v0, board.v1]
+      : [board.v0, board.v1, board.u0, board.u1];
+    const known = [...rows.values()].find((row) => Math.abs(row.t0 - t0) <= TOLERANCE_MM);
+    const row = known ?? { t0, t1, butts: [], backed: [] };
+    if (!known) rows.set(t0, row);
+    const next = sorted.find(
+      (other) =>
+        Math.abs((across ? other.u0 : other.v0) - s1) <= TOLERANCE_MM &&
+        Math.abs((across ? other.v0 : other.u0) - t0) <= TOLERANCE_MM,
+    );
+    if (!next || s1 - s0 <= TOLERANCE_MM) continue;
+    row.butts.push(s1);
+    if (board.backed) row.backed.push(s1);
+  }
+  const found: FoundFace = {
+    run: across ? 'across' : 'upright',
+    courses: [...rows.values()].map(({ t0, t1, butts, backed }) => ({
+      breadth: t1 - t0,
+      butts,
+      backed: allOr(backed, butts),
+    })),
+  };
+  // Rows that do not fill the face one after the other are no courses of it.
+  const reached = found.courses.reduce((sum, { breadth }) => sum + breadth, 0);
+  const { breadth } = stripOf({ ...face, mirrored: false }, first.long);
+  return Math.abs(reached - (breadth.to - breadth.from)) <= TOLERANCE_MM ? found : undefined;
+}
+
+/** Where the framing stands along a course, as far as a face reaches; mm. */
+export function framingOn(face: Face, run: FoundFace['run'], framing: number): readonly number[] {
+  const { from, to } = reachOf(face, run);
+  const mirrored = face.mirrored && run === 'across';
+  const count = Math.floor((to - from) / framing + TOLERANCE_MM);
+  const members = Array.from({ length: count + 1 }, (_, index) =>
+    mirrored ? face.width - index * framing : index * framing,
+  );
+  return members.filter((at) => at > from + TOLERANCE_MM && at < to - TOLERANCE_MM).sort((a, b) => a - b);
+}
+
+/** The member that is nearest to a place; the place itself where there is none. */
+export const snapped = (at: number, members: readonly number[]): number =>
+  members.reduce((best, member) => (Math.abs(member - at) < Math.abs(best - at) ? member : best), members[0] ?? at);
+
+/** Moves a butt along its course; not past another one, nor off the board. */
+export function moveButt(face: Face, found: FoundFace, { course, at }: FoundButt, to: number): FoundEdit {
+  const own = found.courses[course];
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  const others = own.butts.filter((butt) => !same(butt, at));
+  const reason = whyNotAt(face, found, course, others, to);
+  if (reason) return refused(reason);
+  const passed = others.find((butt) => (butt - at) * (butt - to) < 0);
+  if (passed !== undefined) return refused('a butt does not go past the next one');
+  const wasBacked = isBackedAt(at, own.backed);
+  return withCourse(found, course, [...others, to], (place) =>
+    same(place, to) ? wasBacked : isBackedAt(place, own.backed),
+  );
+}
+
+/** One butt more in a course. */
+export function addButt(face: Face, found: FoundFace, { course, at }: FoundButt): FoundEdit {
+  const own = found.courses[course];
+  if (!own) return refused('there is no such course');
+  const reason = whyNotAt(face, found, course, own.butts, at);
+  if (reason) return refused(reason);
+  return withCourse(found, course, [...own.butts, at], (place) =>
+    same(place, at) ? own.backed === true : isBackedAt(place, own.backed),
+  );
+}
+
+/** The boards on both sides of a butt are one. */
+export function removeButt(found: FoundFace, { course, at }: FoundButt): FoundEdit {
+  const own = found.courses[course];
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  const rest = own.butts.filter((butt) => !same(butt, at));
+  return withCourse(found, course, rest, (place) => isBackedAt(place, own.backed));
+}
+
+/** A butt is hung over a backer, or is not. */
+export function backButt(found: FoundFace, { course, at }: FoundButt, isBacked: boolean): FoundEdit {
+  const own = found.courses[course];
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  return withCourse(found, course, own.butts, (place) => (same(place, at) ? isBacked : isBackedAt(place, own.backed)));
+}
+
+/** Moves the seam after a course to another place across the face, mm from where its courses begin. */
+export function moveSeam(found: FoundFace, course: number, to: number, plan: Pick<HangPlan, 'boards'>): FoundEdit {
+  const [before, after] = [found.courses[course], found.courses[course + 1]];
+  if (!before || !after) return refused('there is no such seam');
+  const start = found.courses.slice(0, course).reduce((sum, { breadth }) => sum + breadth, 0);
+  const end = start + before.breadth + after.breadth;
+  if (to <= start + LEAST_PIECE_MM || to >= end - LEAST_PIECE_MM)
+    return refused('a seam does not go past the next one');
+  const breadths = [to - start, end - to];
+  if (Math.max(...breadths) > widestOf(plan) + TOLERANCE_MM) return refused('no board is so wide');
+  return {
+    ok: true,
+    found: {
+      ...found,
+      courses: found.courses.map((own, index) => {
+        const breadth = index === course ? breadths[0] : index === course + 1 ? breadths[1] : undefined;
+        return breadth === undefined ? own : { ...own, breadth };
+      }),
+    },
+  };
+}
+
+/** One seam more, mm from where the courses begin: the course there is two. Its butts stay in both. */
+export function addSeam(found: FoundFace, at: number): FoundEdit {
+  let start = 0;
+  for (const [index, own] of found.courses.entries()) {
+    const end = start + own.breadth;
+    if (at > start && at < end) {
+      if (Math.min(at - start, end - at) < LEAST_PIECE_MM) return refused('nobody hangs so narrow a strip');
+      const courses = found.courses.toSpliced(index, 1, { ...own, breadth: at - start }, { ...own, breadth: end - at });
+      return { ok: true, found: { ...found, courses } };
+    }
+    start = end;
+  }
+  return refused('that is off the face');
+}
+
+/** The courses on both sides of a seam are one, with the butts of the first. */
+export function removeSeam(found: FoundFace, course: number, plan: Pick<HangPlan, 'boards'>): FoundEdit {
+  const [before, after] = [found.courses[course], found.courses[course + 1]];
+  if (!before || !after) return refused('there is no such seam');
+  const breadth = before.breadth + after.breadth;
+  if (breadth > widestOf(plan) + TOLERANCE_MM) return refused('no board is so wide');
+  return { ok: true, found: { ...found, courses: found.courses.toSpliced(course, 2, { ...before, breadth }) } };
+}
+
+/** The face hung the other way, as it would be planned so. */
+export function turnRun(face: Face, run: FoundFace['run'], plan: HangPlan): FoundEdit {
+  const plain = { searchStart: false, byLegs: false };
+  const boards = hangFace(face, plan, { ...plain, long: [run === 'across' ? 'u' : 'v'] });
+  const found = foundOf({ face, boards });
+  return found?.run === run ? { ok: true, found } : refused('this face is narrower than a board: it takes one strip');
+}
+
+/** Whether two say the same of a face. */
+export const isSameFound = (a: FoundFace | undefined, b: FoundFace | undefined): boolean =>
+  a === b ||
+  (a !== undefined &&
+    b !== undefined &&
+    a.run === b.run &&
+    a.courses.length === b.courses.length &&
+    a.courses.every((course, index) => {
+      const other = b.courses[index];
+      return (
+        other !== undefined &&
+        Math.abs(course.breadth - other.breadth) <= TOLERANCE_MM &&
+        course.butts.length === other.butts.length &&
+        course.butts.every(
+          (butt, place) =>
+            same(butt, other.butts[place] ?? Number.NaN) &&
+            isBackedAt(butt, course.backed) === isBackedAt(other.butts[place] ?? Number.NaN, other.backed),
+        )
+      );
+    }));
+
+const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE_MM;
+const refused = (reason: string): FoundEdit => ({ ok: false, reason });
+const widestOf = ({ boards }: Pick<HangPlan, 'boards'>): number => Math.max(...boards.map(({ width }) => width));
+
+/** All of them, none, or which. */
+function allOr(backed: readonly number[], butts: readonly number[]): boolean | readonly number[] {
+  if (backed.length === 0) return false;
+  return backed.length === butts.length ? true : backed;
+}
+
+function withCourse(
+  found: FoundFace,
+  course: number,
+  butts: readonly number[],
+  isBacked: (at: number) => boolean,
+): FoundEdit {
+  const sorted = butts.toSorted((a, b) => a - b);
+  const backed = allOr(sorted.filter(isBacked), sorted);
+  const courses = found.courses.map((own, index) => (index === course ? { ...own, butts: sorted, backed } : own));
+  return { ok: true, found: { ...found, courses } };
+}
+
+/** How far a face reaches along its courses. */
+function reachOf(face: Face, run: FoundFace['run']): Span {
+  const box = boxOf(face.loops);
+  return run === 'across' ? { from: box.u0, to: box.u1 } : { from: box.v0, to: box.v1 };
+}
+
+/** Why no butt can stand at a place of a course, beside those that are there. */
+function whyNotAt(
+  face: Face,
+  found: FoundFace,
+  course: number,
+  others: readonly number[],
+  at: number,
+): string | undefined {
+  const strip = stripOf({ ...face, mirrored: false }, found.run === 'across' ? 'u' : 'v');
+  const t0 = strip.breadth.from + found.courses.slice(0, course).reduce((sum, { breadth }) => sum + breadth, 0);
+  const t1 = t0 + (found.courses[course]?.breadth ?? 0);
+  const on = stretchesOf(strip, { t0, t1, lowEdge: 'square', highEdge: 'square', stock: { width: 0, lengths: [] } });
+  const stretch = on.find(({ from, to }) => at > from && at < to);
+  if (!stretch) return 'there is no board';
+  if (Math.min(at - stretch.from, stretch.to - at) < LEAST_PIECE_MM) return 'nobody hangs so short a piece';
+  return others.some((butt) => Math.abs(butt - at) < LEAST_PIECE_MM) ? 'the next butt is too near' : undefined;
+}
+
+/** The boards of a face with what was found of it. */
+export const boardsAsFound = (face: Face, found: FoundFace, plan: HangPlan): HungFace => ({
+  face,
+  boards: asFound(face, found, plan),
+});
