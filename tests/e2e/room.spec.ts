@@ -362,3 +362,94 @@ test('a knife across one joint says what is wrong with that one, and its next co
   await expect(phone.getByRole('list', { name: /^Open items of / })).toContainText('Crowned joint, 1/16 in high');
   await expect(phone.getByRole('img', { name: /^The joint in section: a hump of 1\/16 in/ })).toBeVisible();
 });
+
+test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, and the plan comes back', async ({
+  page,
+  house,
+  signIn,
+  site,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?room=day-room`);
+  const line = page.getByLabel('Quick line');
+  const before = await line.inputValue();
+  const openWall = async () => {
+    await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
+    await page.getByRole('button', { name: 'As hung …' }).click();
+  };
+  await openWall();
+  const sheet = page.getByRole('dialog');
+  const butt = sheet.getByRole('slider', { name: 'Butt 1 of course 1' });
+  await expect(butt).toHaveAttribute('aria-valuetext', '8′ 0″');
+  await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('The same joints.');
+
+  // A drag goes from one member of the framing to the next.
+  const knob = await butt.locator('circle').boundingBox();
+  if (!knob) throw new Error('the wall is drawn');
+  const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x - 60, y, { steps: 6 });
+  await page.mouse.move(x - 120, y, { steps: 6 });
+  await page.mouse.up();
+  const moved = Number(await butt.getAttribute('aria-valuenow'));
+  expect(moved).toBeLessThan(8 * 304.8 - 300);
+  expect(Math.abs(moved - Math.round(moved / 406.4) * 406.4)).toBeLessThan(1);
+  await sheet.getByRole('button', { name: 'Undo' }).click();
+  await expect(butt).toHaveAttribute('aria-valuetext', '8′ 0″');
+  await sheet.getByRole('button', { name: 'Redo' }).click();
+  await expect(butt).toHaveAttribute('aria-valuenow', String(moved));
+  await sheet.getByRole('button', { name: 'As planned' }).click();
+
+  // By keys: a bay, a little, a place that was measured; and what cannot be says why.
+  await butt.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(butt).toHaveAttribute('aria-valuetext', '6′ 8″');
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(butt).toHaveAttribute('aria-valuetext', '6′ 8 ⅛″');
+  await sheet.getByLabel('From the left').fill("5'4");
+  await sheet.getByLabel('From the left').press('Enter');
+  await expect(butt).toHaveAttribute('aria-valuetext', '5′ 4″');
+  await sheet.getByLabel('From the left').fill("40'");
+  await sheet.getByLabel('From the left').press('Enter');
+  await expect(sheet.getByText('there is no board')).toBeVisible();
+  await sheet.getByRole('checkbox', { name: 'over a backer' }).check();
+  await expect(butt).toHaveAttribute('aria-valuetext', '5′ 4″, over a backer');
+  await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('Backed butts');
+  await sheet.getByRole('button', { name: 'Take it over' }).click();
+  await expect(line).toHaveValue(/hung wall 1 across 48 at 5'4 backed \+ 48 at 12' \+ 12 at 8'/);
+  await untilTaken(page, '/commands/saveRoom', () => page.getByRole('button', { name: 'Keep changes' }).click());
+  const [row] = await query<{ hung: object }>(
+    `SELECT room->'hung' AS hung FROM rooms WHERE house_id = $1 AND id = 'day-room'`,
+    site.database,
+    [house.split('/').at(-1)],
+  );
+  expect(Object.values(row?.hung ?? {})).toMatchObject([
+    { run: 'across', courses: [{ butts: [64], backed: true }, {}, {}] },
+  ]);
+
+  // As planned again: nothing of it is left.
+  await openWall();
+  await sheet.getByRole('button', { name: 'As planned' }).click();
+  await sheet.getByRole('button', { name: 'Take it over' }).click();
+  await expect(line).toHaveValue(before);
+});
+
+test('a finger drags a butt on a phone', async ({ browser, house, signIn }) => {
+  const phone = await browser.newPage({ viewport: PHONE, hasTouch: true });
+  await signIn(phone, 'Marit');
+  await phone.goto(`${house}/tally?room=day-room`);
+  await phone.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
+  await phone.getByRole('button', { name: 'As hung …' }).click();
+  const butt = phone.getByRole('dialog').getByRole('slider', { name: 'Butt 1 of course 1' });
+  const knob = await butt.locator('circle').boundingBox();
+  if (!knob) throw new Error('the butt has its knob');
+  const [x, y] = [knob.x + knob.width / 2, knob.y + knob.height / 2];
+  const finger = await phone.context().newCDPSession(phone);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: number) =>
+    finger.send('Input.dispatchTouchEvent', { type, touchPoints: at === undefined ? [] : [{ x: at, y }] });
+  await touch('touchStart', x);
+  for (const by of [5, 15, 30, 45]) await touch('touchMove', x - by);
+  await touch('touchEnd');
+  await expect(butt).toHaveAttribute('aria-valuetext', /^[45]′/);
+});

@@ -19,11 +19,14 @@ export function FaceSheet({
   hung,
   joints,
   unit,
+  onHung,
   onClose,
 }: {
   readonly hung: HungFace;
   readonly joints: readonly Joint[];
   readonly unit: LengthUnit;
+  /** Goes on to how its boards really hang; nothing for who may not say it, or where there is no new board. */
+  readonly onHung?: (() => void) | undefined;
   readonly onClose: () => void;
 }) {
   const { face, boards } = hung;
@@ -60,6 +63,11 @@ export function FaceSheet({
       close={onClose}
       className="relative flex max-h-[92dvh] w-[min(96vw,80rem)] max-w-none flex-col gap-2"
     >
+      {onHung && (
+        <button type="button" className="btn absolute top-4 right-20" onClick={onHung}>
+          As hung …
+        </button>
+      )}
       <form method="dialog" className="absolute top-4 right-4">
         <button type="submit" className="btn btn-square" aria-label="Close">
           <X className="size-5" aria-hidden="true" />

@@ -1,32 +1,44 @@
 'use client';
 
 import { lazy, memo, Suspense, useMemo, useState } from 'react';
+import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
-import type { LengthUnit } from '@/core/measure/unit';
+import type { HungCourses, QuickRoom } from '@/core/room/schema';
 import { Opening } from '@/ui/Opening';
 import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
 
+const HungEditor = lazy(async () => ({ default: (await import('./hung/HungEditor')).HungEditor }));
 const FaceSheet = lazy(async () => ({ default: (await import('@/ui/room/FaceSheet')).FaceSheet }));
 
 /** The room laid flat, with a list of its faces of which each can be opened large. */
 export const RoomPicture = memo(function RoomPicture({
   result,
-  name,
-  unit,
+  room,
+  house,
   lit,
   onLight,
+  onHung,
 }: {
   readonly result: TakeOff | undefined;
-  readonly name: string;
-  readonly unit: LengthUnit;
+  /** That is drawn. */
+  readonly room: QuickRoom | undefined;
+  readonly house: HouseHead;
+  /** How the boards of a face really hang; nothing for who may not say it. */
+  readonly onHung: ((face: string, hung: HungCourses | undefined) => void) | undefined;
   readonly lit: JointClass | undefined;
   readonly onLight: (kind: JointClass | undefined) => void;
 }) {
   const unrolled = useMemo(() => result && unrollRoom(result), [result]);
+  const { unit } = house;
   const [openedFace, openFace] = useState<string>();
+  const [asHung, setAsHung] = useState(false);
+  const close = () => {
+    openFace(undefined);
+    setAsHung(false);
+  };
   const opened = result?.faces.find(({ face }) => face.id === openedFace);
   if (!unrolled || !result)
     return (
@@ -38,7 +50,7 @@ export const RoomPicture = memo(function RoomPicture({
   const ceilings = result.faces.filter(({ face }) => face.kind === 'ceiling').length;
   return (
     <div className="relative flex min-h-96 flex-1 flex-col">
-      <h2 className="hidden print:block">{name}</h2>
+      <h2 className="hidden print:block">{room?.name}</h2>
       <UnrolledRoom
         room={unrolled}
         lit={lit}
@@ -60,7 +72,23 @@ export const RoomPicture = memo(function RoomPicture({
       </UnrolledRoom>
       {opened && (
         <Suspense fallback={<Opening />}>
-          <FaceSheet hung={opened} joints={result.joints} unit={unit} onClose={() => openFace(undefined)} />
+          {asHung && room && onHung ? (
+            <HungEditor
+              house={house}
+              room={room}
+              face={opened.face.id}
+              onKeep={(hung) => onHung(opened.face.id, hung)}
+              close={close}
+            />
+          ) : (
+            <FaceSheet
+              hung={opened}
+              joints={result.joints}
+              unit={unit}
+              onHung={onHung && opened.boards.length > 0 ? () => setAsHung(true) : undefined}
+              onClose={close}
+            />
+          )}
         </Suspense>
       )}
     </div>

@@ -22,7 +22,7 @@ import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
 import { effortOf } from '@/core/room/checks/effortOf';
-import type { QuickRoom, Room } from '@/core/room/schema';
+import type { HungCourses, QuickRoom, Room } from '@/core/room/schema';
 import { Opening } from '@/ui/Opening';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
@@ -135,6 +135,17 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
         sendCommand('placeRoom', { house: houseId, room: id, at, change: own }),
       ),
     );
+  const drawn = useRef(draft);
+  drawn.current = draft;
+  /** Into the draft, as if it had been typed. */
+  const hangOtherwise = useCallback((face: string, hung: HungCourses | undefined) => {
+    const { room, open } = drawn.current;
+    if (!room) return;
+    const { [face]: _before, ...others } = room.hung ?? {};
+    const { hung: _all, ...rest } = room;
+    const all = hung ? { ...others, [face]: hung } : others;
+    open(Object.keys(all).length > 0 ? { ...rest, hung: all } : rest);
+  }, []);
   const floor = floorsOf(shownRooms).find((candidate) => candidate.floor === (current?.floor ?? shownRooms[0]?.floor));
 
   return (
@@ -202,7 +213,13 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
             <FloorPlan floor={floor.floor} rooms={floor.rooms} opened={opened} unit={house.unit} onPlace={place} />
           </Suspense>
         ) : (
-          <RoomPicture result={result} name={draft.room?.name ?? ''} unit={house.unit} {...light} />
+          <RoomPicture
+            result={result}
+            room={shown}
+            house={house}
+            onHung={mayEdit ? hangOtherwise : undefined}
+            {...light}
+          />
         )}
       </div>
       <aside className="space-y-8 border-base-300 p-4 md:border-l lg:overflow-y-auto">

@@ -1,0 +1,313 @@
+'use client';
+
+import { useDeferredValue, useMemo, useState } from 'react';
+import { hungDifference } from '@/core/estimate/hungDifference';
+import {
+  addButt,
+  addSeam,
+  backButt,
+  boardsAsFound,
+  type FoundEdit,
+  foundOf,
+  framingOn,
+  isSameFound,
+  moveButt,
+  moveSeam,
+  removeButt,
+  removeSeam,
+  snapped,
+  turnRun,
+} from '@/core/hang/foundEdits';
+import type { HungFace } from '@/core/hang/hangRoom';
+import type { HouseHead } from '@/core/house/schema';
+import { takeOff } from '@/core/joints/takeOff';
+import { parseLength } from '@/core/measure/parseLength';
+import { boxOf } from '@/core/measure/polygon';
+import { MM_PER_INCH } from '@/core/measure/unit';
+import { type FoundFace, type HangPlan, resolveHang } from '@/core/room/resolveHang';
+import type { HungCourses, QuickRoom } from '@/core/room/schema';
+import { Dialog } from '@/ui/Dialog';
+import { lengthWords } from '@/ui/lengthWords';
+import { faceWords } from '@/ui/room/faceWords';
+import { TextField } from '@/ui/TextField';
+import { DifferenceTable } from './DifferenceTable';
+import { foundInFile } from './foundInFile';
+import { HungDrawing } from './HungDrawing';
+import { type Handle, handleName, handlesOf, isSameHandle } from './handles';
+import { useHungEdits } from './useHungEdits';
+
+interface HungEditorProps {
+  readonly house: HouseHead;
+  readonly room: QuickRoom;
+  /** Of the face. */
+  readonly face: string;
+  readonly onKeep: (hung: HungCourses | undefined) => void;
+  readonly close: () => void;
+}
+
+/** How the boards of a face really hang, beside the plan: butts and seams are moved, and what that costs is told at once. */
+export function HungEditor(props: HungEditorProps) {
+  const { house, room, face } = props;
+  const ground = useMemo(() => {
+    const { [face]: _own, ...others } = room.hung ?? {};
+    const planned = takeOff({ ...room, id: 'draft', hung: others }, house);
+    const hung = planned.faces.find((own) => own.face.id === face);
+    return hung && { planned: planned.tally, hung, plan: resolveHang(house, { ...room, hung: room.hung }) };
+  }, [room, house, face]);
+  if (!ground) return null;
+  const { hung, plan } = ground;
+  const start = plan.found[face] ?? foundOf(hung) ?? laidAcross(hung, plan);
+  const words = faceWords(hung.face.place);
+  if (!start)
+    return (
+      <Dialog title={`${words} as hung`} close={props.close}>
+        <p>There is no board on this face that could hang otherwise.</p>
+        <button type="button" className="btn" onClick={props.close}>
+          Close
+        </button>
+      </Dialog>
+    );
+  return <Editor {...props} {...ground} start={start} words={words} />;
+}
+
+const laidAcross = ({ face }: HungFace, plan: HangPlan): FoundFace | undefined => {
+  const edit = face.existing ? undefined : turnRun(face, 'across', plan);
+  return edit?.ok ? edit.found : undefined;
+};
+
+function Editor({
+  house,
+  room,
+  face: id,
+  onKeep,
+  close,
+  planned,
+  hung: { face, boards },
+  plan,
+  start,
+  words,
+}: HungEditorProps & {
+  readonly planned: ReturnType<typeof takeOff>['tally'];
+  readonly hung: HungFace;
+  readonly plan: HangPlan;
+  readonly start: FoundFace;
+  readonly words: string;
+}) {
+  const { unit } = house;
+  const edits = useHungEdits(start);
+  const [held, setHeld] = useState<FoundFace>();
+  const [selected, setSelected] = useState<Handle>();
+  const found = held ?? edits.found;
+  const shown = boardsAsFound(face, found, plan);
+  const members = framingOn(face, found.run, plan.framing);
+  const asPlanned = foundOf({ face, boards });
+  const later = useDeferredValue(found);
+  const difference = useMemo(() => {
+    const now = takeOff({ ...room, id: 'draft', hung: { ...room.hung, [id]: foundInFile(later, unit) } }, house);
+    return hungDifference(house, { ...room, id: 'draft' }, planned, now.tally);
+  }, [room, house, id, later, planned, unit]);
+  const own = selected && handlesOf(found, shown).find((handle) => isSameHandle(handle, selected));
+
+  const box = boxOf(face.loops);
+  const moved = (handle: Handle, to: number): FoundEdit =>
+    handle.kind === 'butt'
+      ? moveButt(face, edits.found, handle, to)
+      : moveSeam(edits.found, handle.course, to - (edits.found.run === 'across' ? box.v0 : box.u0), plan);
+  const select = (handle: Handle, to: number) => setSelected({ ...handle, at: to });
+  const place = (handle: Handle, to: number) => {
+    if (edits.edit(moved(handle, to))) select(handle, to);
+  };
+  const drag = (handle: Handle, raw: number, isLast: boolean) => {
+    const to = handle.kind === 'butt' ? snapped(raw, members) : Math.round(raw / seamStep(unit)) * seamStep(unit);
+    const change = moved(handle, to);
+    if (isLast) {
+      setHeld(undefined);
+      place(handle, to);
+    } else if (change.ok) {
+      setHeld(change.found);
+      select(handle, to);
+    }
+  };
+  const step = (handle: Handle, by: -1 | 1, isSmall: boolean) => {
+    if (handle.kind === 'seam' || isSmall)
+      return place(handle, handle.at + by * (isSmall ? seamStep(unit) / 8 : seamStep(unit)));
+    const next = by > 0 ? members.find((at) => at > handle.at + 1) : members.findLast((at) => at < handle.at - 1);
+    if (next !== undefined) place(handle, next);
+  };
+  const remove = (handle: Handle) => {
+    const change =
+      handle.kind === 'butt' ? removeButt(edits.found, handle) : removeSeam(edits.found, handle.course, plan);
+    if (edits.edit(change)) setSelected(undefined);
+  };
+  const addOne = () => {
+    const course = own?.course ?? 0;
+    const at = freeMember(edits.found, course, members);
+    if (edits.edit(addButt(face, edits.found, { course, at })))
+      setSelected({ kind: 'butt', course, at, most: 0, from: 0, to: 0, backed: false });
+  };
+  const addAcross = () => {
+    const course = own?.course ?? widestCourse(edits.found);
+    const before = edits.found.courses.slice(0, course).reduce((sum, { breadth }) => sum + breadth, 0);
+    edits.edit(addSeam(edits.found, before + (edits.found.courses[course]?.breadth ?? 0) / 2));
+  };
+  const keep = () => {
+    onKeep(isSameFound(edits.found, asPlanned) ? undefined : foundInFile(edits.found, unit));
+    close();
+  };
+  return (
+    <Dialog
+      title={`${words} as hung`}
+      close={close}
+      className="flex max-h-[94dvh] w-[min(96vw,76rem)] max-w-none flex-col gap-3"
+    >
+      <div className="flex flex-wrap gap-2">
+        <Press words="Undo" press={edits.undo} />
+        <Press words="Redo" press={edits.redo} />
+        <fieldset className="join" aria-label="Boards run">
+          {(['across', 'upright'] as const).map((run) => (
+            <button
+              key={run}
+              type="button"
+              className={`btn join-item ${found.run === run ? 'btn-active' : ''}`}
+              aria-pressed={found.run === run}
+              onClick={() => found.run !== run && edits.edit(turnRun(face, run, plan)) && setSelected(undefined)}
+            >
+              {run === 'across' ? 'Across' : 'Upright'}
+            </button>
+          ))}
+        </fieldset>
+        <Press words="Butt more" press={addOne} />
+        <Press words="Seam more" press={addAcross} />
+        <Press
+          words="As planned"
+          press={
+            asPlanned && !isSameFound(edits.found, asPlanned)
+              ? () => edits.edit({ ok: true, found: asPlanned })
+              : undefined
+          }
+        />
+      </div>
+      <HungDrawing
+        hung={shown}
+        found={found}
+        unit={unit}
+        words={words}
+        selected={own}
+        onSelect={setSelected}
+        onDrag={drag}
+        onStep={step}
+        onRemove={remove}
+      />
+      <div className="grid gap-4 md:grid-cols-2">
+        <section aria-label="What is taken hold of" className="space-y-2">
+          {own ? (
+            <>
+              <h3 className="font-semibold">
+                {handleName(own, found)}, {lengthWords(own.at, unit)}
+              </h3>
+              <div className="flex flex-wrap items-end gap-3">
+                <PlaceField
+                  key={`${handleName(own, found)} ${Math.round(own.at * 100)}`}
+                  label={(own.kind === 'butt') === (found.run === 'across') ? 'From the left' : 'From the top'}
+                  at={own.at}
+                  unit={unit}
+                  onPlace={(to) => place(own, to)}
+                />
+                {own.kind === 'butt' && (
+                  <label className="flex min-h-11 items-center gap-2">
+                    <input
+                      type="checkbox"
+                      className="checkbox"
+                      checked={own.backed}
+                      onChange={(event) => edits.edit(backButt(edits.found, own, event.target.checked))}
+                    />
+                    over a backer
+                  </label>
+                )}
+                <button type="button" className="btn" onClick={() => remove(own)}>
+                  Take it away
+                </button>
+              </div>
+            </>
+          ) : (
+            <p className="text-muted">
+              Drag a butt to where it hangs: it goes from one member of the framing to the next. A seam goes by the
+              inch; arrow keys do the same, with Shift a little at a time.
+            </p>
+          )}
+          <p role="status" className="min-h-6 text-error">
+            {edits.reason ?? ''}
+          </p>
+        </section>
+        <DifferenceTable difference={difference} unit={unit} />
+      </div>
+      <div className="flex flex-wrap gap-2">
+        <button type="button" className="btn btn-primary" onClick={keep}>
+          Take it over
+        </button>
+        <button type="button" className="btn" onClick={close}>
+          Cancel
+        </button>
+      </div>
+    </Dialog>
+  );
+}
+
+function Press({ words, press }: { readonly words: string; readonly press: (() => void) | undefined }) {
+  return (
+    <button type="button" className="btn" disabled={!press} onClick={press}>
+      {words}
+    </button>
+  );
+}
+
+/** Where it hangs, as it was measured. */
+function PlaceField({
+  label,
+  at,
+  unit,
+  onPlace,
+}: {
+  readonly label: string;
+  readonly at: number;
+  readonly unit: HouseHead['unit'];
+  readonly onPlace: (to: number) => void;
+}) {
+  const [typed, setTyped] = useState(lengthWords(at, unit).replaceAll('′', "'").replaceAll('″', '"'));
+  const [error, setError] = useState<string>();
+  const take = () => {
+    const read = parseLength(typed, unit);
+    setError(read.ok ? undefined : read.reason);
+    if (read.ok && Math.abs(read.mm - at) > 0.01) onPlace(read.mm);
+  };
+  return (
+    <TextField
+      label={label}
+      className="w-36"
+      value={typed}
+      error={error}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        take();
+      }}
+    />
+  );
+}
+
+const seamStep = (unit: HouseHead['unit']): number => (unit === 'in' ? MM_PER_INCH : 10);
+
+/** The member in the middle of the longest piece of a course. */
+function freeMember({ courses }: FoundFace, course: number, members: readonly number[]): number {
+  const stops = [0, ...(courses[course]?.butts ?? []), (members.at(-1) ?? 0) + (members[0] ?? 0)];
+  const middles = stops
+    .slice(1)
+    .map((to, index) => ({ length: to - (stops[index] ?? 0), middle: (to + (stops[index] ?? 0)) / 2 }));
+  const longest = middles.reduce((best, one) => (one.length > best.length ? one : best), { length: 0, middle: 0 });
+  return snapped(longest.middle, members);
+}
+
+const widestCourse = ({ courses }: FoundFace): number =>
+  courses.reduce((best, { breadth }, index) => (breadth > (courses[best]?.breadth ?? 0) ? index : best), 0);
