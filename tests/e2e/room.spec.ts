@@ -428,6 +428,14 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
     { run: 'across', courses: [{ butts: [64], backed: true }, {}, {}] },
   ]);
 
+  // Its hanger is told what it takes more.
+  await page.goto(`${house}/hanger`);
+  const listed = page.getByRole('region', { name: 'Day room' });
+  await expect(listed).toContainText(
+    'Hung otherwise than planned on wall 1: butts −2 ft, −1 joint; backed butts +4 ft, +1 joint',
+  );
+  await page.goto(`${house}/tally?room=day-room`);
+
   // As planned again: nothing of it is left.
   await openWall();
   await sheet.getByRole('button', { name: 'As planned' }).click();

@@ -1,21 +1,29 @@
-import { hangersRoom } from '@/core/inspect/hangersList';
+import { addDifferences, type HungDifference } from '@/core/estimate/hungDifference';
+import { type HangersRoom, hangersRoom } from '@/core/inspect/hangersList';
 import type { Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
+import { hungClassWords, hungSumWords } from '@/ui/hungWords';
 import { lengthWords } from '@/ui/lengthWords';
 import { plural } from '@/ui/plural';
 import { faceWords } from '@/ui/room/faceWords';
 import { Sign } from '@/ui/Sign';
+import { CLASS_NAMES } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
+
+const NOTHING_TO_MEND: HangersRoom = { items: [], counts: [], gaps: 0, held: [] };
 
 /** What the hanger has to mend before the tape, room by room, with a line to sign on. */
 export function HangersList({
   site: { house, rooms },
+  otherwise,
   photos,
   now,
   timeZone,
 }: {
   readonly site: Pick<Site, 'house' | 'rooms'>;
+  /** What rooms take more than planned because their boards hang otherwise, by room. */
+  readonly otherwise: ReadonlyMap<string, HungDifference>;
   /** Under which address its photos are. */
   readonly photos: string;
   readonly now: number;
@@ -23,9 +31,11 @@ export function HangersList({
 }) {
   const listed = rooms.flatMap((room) => {
     const own = hangersRoom(room);
-    return own ? [{ room: room.room, own }] : [];
+    const differs = otherwise.get(room.room.id);
+    return own || differs ? [{ room: room.room, own: own ?? NOTHING_TO_MEND, differs }] : [];
   });
   const count = listed.reduce((sum, { own }) => sum + own.items.length, 0);
+  const all = addDifferences(listed.flatMap(({ differs }) => differs ?? []));
   const gaps = listed.reduce((sum, { own }) => sum + own.gaps, 0);
   return (
     <article className="sheet space-y-5 p-6 print:border-0 print:p-0" aria-label="The hanger’s list">
@@ -37,28 +47,46 @@ export function HangersList({
             {count === 0 ? 'nothing to mend' : `${plural(count, 'thing')} to mend in ${plural(listed.length, 'room')}`}
             {gaps > 0 ? `, ${lengthWords(gaps, house.unit)} of gaps` : ''}; as of {instantWords(now, timeZone)}
           </p>
+          {all.classes.length > 0 && (
+            <p>Hung otherwise than planned: {hungSumWords(all, house.unit)} for the finishers.</p>
+          )}
         </div>
         <Sign className="size-12" />
       </header>
       {listed.length === 0 && <p>Nothing is held, and nothing of the hanging is open.</p>}
-      {listed.map(({ room, own }) => {
+      {listed.map(({ room, own, differs }) => {
         const place = placesIn(room);
         return (
           <section key={room.id} className="break-inside-avoid space-y-2" aria-label={room.name}>
             <h2>{room.name}</h2>
-            <p className="text-sm">
-              {[
-                ...own.counts.map(
-                  ({ defect, count: times }) =>
-                    `${times} × ${defect ? DEFECT_WORDS[defect].name.toLowerCase() : 'said in words'}`,
-                ),
-                ...(own.gaps > 0 ? [`${lengthWords(own.gaps, house.unit)} of gaps`] : []),
-                ...(own.held.length > 0
-                  ? [`held until mended: ${own.held.map((face) => faceWords(place(face))).join(', ')}`]
-                  : []),
-              ].join('; ')}
-              .
-            </p>
+            {own !== NOTHING_TO_MEND && (
+              <p className="text-sm">
+                {[
+                  ...own.counts.map(
+                    ({ defect, count: times }) =>
+                      `${times} × ${defect ? DEFECT_WORDS[defect].name.toLowerCase() : 'said in words'}`,
+                  ),
+                  ...(own.gaps > 0 ? [`${lengthWords(own.gaps, house.unit)} of gaps`] : []),
+                  ...(own.held.length > 0
+                    ? [`held until mended: ${own.held.map((face) => faceWords(place(face))).join(', ')}`]
+                    : []),
+                ].join('; ')}
+                .
+              </p>
+            )}
+            {differs && (
+              <p className="text-sm">
+                Hung otherwise than planned on{' '}
+                {Object.keys(room.hung ?? {})
+                  .map((face) => faceWords(place(face)))
+                  .join(', ')}
+                :{' '}
+                {differs.classes
+                  .map((one) => `${CLASS_NAMES[one.class].toLowerCase()} ${hungClassWords(one, house.unit)}`)
+                  .join('; ')}
+                . {hungSumWords(differs, house.unit)}.
+              </p>
+            )}
             <ul className="divide-y divide-base-300">
               {own.items.map((item) => (
                 <li key={item.id} className="flex flex-wrap items-start gap-4 py-2">

@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { hungOtherwise } from '@/server/hungOtherwise';
 import { shownHouse } from '@/server/shownHouse';
 import { HouseCover } from '@/views/handover/HouseCover';
 import { RoomSheet } from '@/views/handover/RoomSheet';
@@ -17,7 +18,13 @@ export default async function ShownPage({ params }: { readonly params: Promise<{
   if (what === 'hanger')
     return (
       <main className="mx-auto w-full max-w-4xl flex-1 p-4">
-        <HangersList site={site} photos={`/api/shown/${secret}`} now={now} timeZone={timeZone} />
+        <HangersList
+          site={site}
+          otherwise={await hungOtherwise(site)}
+          photos={`/api/shown/${secret}`}
+          now={now}
+          timeZone={timeZone}
+        />
       </main>
     );
   return (

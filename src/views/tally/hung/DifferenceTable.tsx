@@ -1,13 +1,11 @@
 import type { HungDifference } from '@/core/estimate/hungDifference';
 import type { LengthUnit } from '@/core/measure/unit';
-import { roughLength } from '@/ui/lengthWords';
-import { mudVolumeWords } from '@/ui/mudWords';
+import { hungClassWords, hungSumWords } from '@/ui/hungWords';
 import { CLASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
 
 /** What is to be finished more, or less, than planned. */
 export function DifferenceTable({
-  difference: { classes, litres, hours, nights },
+  difference,
   unit,
 }: {
   readonly difference: HungDifference;
@@ -16,31 +14,21 @@ export function DifferenceTable({
   return (
     <section aria-label="Beside the plan" className="space-y-1">
       <h3 className="font-semibold">Beside the plan</h3>
-      {classes.length === 0 && Math.abs(hours) < 0.01 ? (
+      {difference.classes.length === 0 ? (
         <p className="text-muted">The same joints.</p>
       ) : (
         <>
           <ul className="divide-y divide-base-300">
-            {classes.map((own) => (
+            {difference.classes.map((own) => (
               <li key={own.class} className="flex justify-between gap-3 py-1">
                 <span>{CLASS_NAMES[own.class]}</span>
-                <span className="text-right">
-                  {signed(own.length, (mm) => roughLength(mm, unit))}
-                  {own.count === 0
-                    ? ''
-                    : `, ${signed(own.count, (count) => `${count} ${count === 1 ? 'joint' : 'joints'}`)}`}
-                </span>
+                <span className="text-right">{hungClassWords(own, unit)}</span>
               </li>
             ))}
           </ul>
-          <p className="font-semibold">
-            {signed(litres, (volume) => `${mudVolumeWords(volume, unit)} of mud`)}, {signed(hours, spanWords)}
-            {nights === 0 ? '' : `, ${signed(nights, (count) => `${count} ${count === 1 ? 'night' : 'nights'}`)}`}
-          </p>
+          <p className="font-semibold">{hungSumWords(difference, unit)}</p>
         </>
       )}
     </section>
   );
 }
-
-const signed = (by: number, words: (amount: number) => string): string => `${by < 0 ? '−' : '+'}${words(Math.abs(by))}`;

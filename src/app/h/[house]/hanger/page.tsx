@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { hungOtherwise } from '@/server/hungOtherwise';
 import { mayAct } from '@/server/mayAct';
 import { shownIn, visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -13,13 +14,13 @@ export default async function HangerPage({ params }: { readonly params: Promise<
   const { house } = await params;
   const visit = await visitHouse(house);
   const { site, now, timeZone, person } = visit;
-  const shown = await shownIn(visit, 'hanger');
+  const [shown, otherwise] = await Promise.all([shownIn(visit, 'hanger'), hungOtherwise(site)]);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
       <div className="no-print flex justify-end">
         <PrintButton />
       </div>
-      <HangersList site={site} photos={`/api/photos/${house}`} now={now} timeZone={timeZone} />
+      <HangersList site={site} otherwise={otherwise} photos={`/api/photos/${house}`} now={now} timeZone={timeZone} />
       {mayAct(person, 'lead') && (
         <ShowLinks house={house} what="hanger" shown={shown.map((mark) => shownWords(mark, timeZone))} />
       )}
