@@ -109,6 +109,10 @@ test('three layouts stand side by side, for the room and for the house, and one 
   const panel = page.getByRole('region', { name: 'Three ways to hang it' });
   await expect(panel.getByRole('row')).toHaveCount(4);
   await expect(panel.getByRole('row', { name: /Fewest butts/ })).toContainText('in use');
+  // What to ask the hanger for in time.
+  await expect(
+    panel.getByRole('region', { name: 'Boards that would help' }).getByRole('listitem').first(),
+  ).toContainText(/^(54 in|14 (and 16 )?ft) boards too.* of mud.*−.*min$/);
   await panel
     .getByRole('row', { name: /Fewest sheets/ })
     .getByRole('button', { name: 'Hang so' })

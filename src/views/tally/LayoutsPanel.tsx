@@ -6,6 +6,7 @@ import type { HouseHead } from '@/core/house/schema';
 import type { HangPlan } from '@/core/room/resolveHang';
 import type { Room } from '@/core/room/schema';
 import { lengthWords } from '@/ui/lengthWords';
+import { BetterBoards } from './BetterBoards';
 import { useLayouts } from './useLayouts';
 
 const AIM_WORDS: Readonly<Record<HangPlan['aim'], string>> = {
@@ -27,7 +28,7 @@ export function LayoutsPanel({
   /** Hangs the room for an aim; undefined when nothing may be changed. */
   readonly onChoose: ((aim: HangPlan['aim']) => void) | undefined;
 }) {
-  const { prices, progress, failed, compare, cancel } = useLayouts(house);
+  const { prices, better, progress, failed, compare, cancel } = useLayouts(house);
   const [whole, setWhole] = useState(room === undefined);
   const asked = useMemo(() => (whole || !room ? rooms : [room]), [whole, room, rooms]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is asked decides, not the search
@@ -116,6 +117,7 @@ export function LayoutsPanel({
           </table>
         </div>
       )}
+      {better && <BetterBoards answers={better} unit={house.unit} />}
       <p className="text-sm text-muted">Finishing hours at the usual rates, by hand, sanding included.</p>
     </section>
   );

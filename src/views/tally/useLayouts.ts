@@ -3,6 +3,7 @@
 import { proxy } from 'comlink';
 import { useState } from 'react';
 import { useWorker } from '@/client/useWorker';
+import type { StockAnswer } from '@/core/estimate/betterStock';
 import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
 import type { HouseHead } from '@/core/house/schema';
 import type { Room } from '@/core/room/schema';
@@ -11,6 +12,8 @@ import type { LayoutsWorker } from '@/workers/layouts.worker';
 /** Where a comparison of layouts stands. */
 export interface LayoutSearch {
   readonly prices: readonly LayoutPrice[] | undefined;
+  /** What other boards would save. */
+  readonly better: readonly StockAnswer[] | undefined;
   /** 0–1 while it runs. */
   readonly progress: number | undefined;
   readonly failed: boolean;
@@ -21,6 +24,7 @@ export interface LayoutSearch {
 /** Compares layouts in a worker of its own; a new question, or leaving, ends the old one. */
 export function useLayouts(house: HouseHead): LayoutSearch {
   const [prices, setPrices] = useState<readonly LayoutPrice[]>();
+  const [better, setBetter] = useState<readonly StockAnswer[]>();
   const [progress, setProgress] = useState<number>();
   const [failed, setFailed] = useState(false);
 
@@ -36,6 +40,7 @@ export function useLayouts(house: HouseHead): LayoutSearch {
     worker.end();
     setProgress(0);
     setFailed(false);
+    setBetter(undefined);
     const layouts = worker.ask();
     try {
       const found = await layouts.priceOfLayouts(
@@ -47,6 +52,9 @@ export function useLayouts(house: HouseHead): LayoutSearch {
       );
       if (!worker.isAsked(layouts)) return;
       setPrices(found);
+      const saved = await layouts.betterStock(rooms, house);
+      if (!worker.isAsked(layouts)) return;
+      setBetter(saved);
     } catch {
       setFailed(true);
     }
@@ -58,5 +66,5 @@ export function useLayouts(house: HouseHead): LayoutSearch {
     worker.end();
     setProgress(undefined);
   };
-  return { prices, progress, failed, compare: (rooms) => void compare(rooms), cancel };
+  return { prices, better, progress, failed, compare: (rooms) => void compare(rooms), cancel };
 }

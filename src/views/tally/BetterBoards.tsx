@@ -1,0 +1,65 @@
+import type { OtherStock, StockAnswer } from '@/core/estimate/betterStock';
+import type { LengthUnit } from '@/core/measure/unit';
+import { roughLength } from '@/ui/lengthWords';
+import { mudVolumeWords } from '@/ui/mudWords';
+import { plural } from '@/ui/plural';
+import { spanWords } from '@/ui/when';
+
+const STOCK_WORDS: Readonly<Record<LengthUnit, Readonly<Record<OtherStock, string>>>> = {
+  in: {
+    wider: '54 in boards too',
+    longer: '14 ft boards too',
+    longest: '14 and 16 ft boards too',
+    upright: 'Walls upright',
+  },
+  mm: {
+    wider: '1,350 mm boards too',
+    longer: '3,600 mm boards too',
+    longest: '3,600 and 4,200 mm boards too',
+    upright: 'Walls upright',
+  },
+};
+
+/** What other boards than those that are planned would save the finishers, so that the hanger can be asked in time. */
+export function BetterBoards({
+  answers,
+  unit,
+}: {
+  readonly answers: readonly StockAnswer[];
+  readonly unit: LengthUnit;
+}) {
+  return (
+    <section aria-label="Boards that would help" className="space-y-1 border-t border-base-300 pt-3">
+      <h3 className="font-semibold">Boards that would help</h3>
+      {answers.length === 0 ? (
+        <p className="text-muted">None: what is planned is as good as any.</p>
+      ) : (
+        <ul className="divide-y divide-base-300">
+          {answers.map((answer) => (
+            <li key={answer.stock} className="flex flex-wrap justify-between gap-x-4 py-1.5">
+              <b className="font-semibold">{STOCK_WORDS[unit][answer.stock]}</b>
+              <span>{savedWords(answer, unit)}</span>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  );
+}
+
+/** Butts, flats, sheets, mud, nights and hours, each only where it differs. */
+function savedWords({ flat, butt, butts, sheets, hours, litres, nights }: StockAnswer, unit: LengthUnit): string {
+  const signed = (by: number, words: (amount: number) => string) => `${by < 0 ? '−' : '+'}${words(Math.abs(by))}`;
+  return [
+    ...(butts === 0
+      ? []
+      : [`${signed(butts, (count) => plural(count, 'butt'))} (${signed(butt, (mm) => roughLength(mm, unit))})`]),
+    ...(Math.abs(flat) < FOOT_MM / 2 ? [] : [signed(flat, (mm) => `${roughLength(mm, unit)} of flats`)]),
+    ...(sheets === 0 ? [] : [signed(sheets, (count) => plural(count, 'sheet'))]),
+    signed(litres, (volume) => `${mudVolumeWords(volume, unit)} of mud`),
+    ...(nights === 0 ? [] : [signed(nights, (count) => plural(count, 'night'))]),
+    signed(hours, spanWords),
+  ].join(', ');
+}
+
+const FOOT_MM = 304.8;
