@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_DRAWN_ROOMS } from '../core/dxf/mostRooms';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
 import { SHOWN } from '../core/log/choices';
 import { ROLES, type Role } from '../core/log/person';
@@ -113,6 +114,17 @@ export const COMMANDS = {
   dropMethod: plain('lead', z.strictObject({ id: z.uuid('must be a method').toLowerCase() })),
 
   addRoom: command<{ readonly id: string }>()('lead', z.strictObject({ house, room: roomSchema.omit({ id: true }) })),
+  /** Rooms of a drawing, each where it is drawn: all of them, or none. */
+  addRooms: command<{ readonly count: number }>()(
+    'lead',
+    z.strictObject({
+      house,
+      rooms: z
+        .array(roomSchema.omit({ id: true }))
+        .min(1, 'needs at least one room')
+        .max(MOST_DRAWN_ROOMS, `must be at most ${MOST_DRAWN_ROOMS}`),
+    }),
+  ),
   saveRoom: command<RoomSaved>()('lead', z.strictObject({ house, version, room: roomSchema })),
   /** Copies a room as often as asked, plain or as mirror images, next to it in the list. */
   copyRoom: command<{ readonly ids: readonly string[] }>()(

@@ -6,6 +6,7 @@ import type { Shown } from '../core/log/choices';
 import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
+import { hungOtherwise } from './hungOtherwise';
 import { type LoadedSite, loadSite } from './loadSite';
 import { openHouse } from './openHouse';
 import { photoAnswer } from './photos';
@@ -18,6 +19,10 @@ export const shownHouse = cache(async (secret: string): Promise<LoadedSite & { r
   const { firm, house, what } = shown;
   return { ...(await inFirm(firm, () => loadSite(house))), what };
 });
+
+/** What its rooms take otherwise because their boards hang otherwise. */
+export const shownHung = ({ site }: Awaited<ReturnType<typeof shownHouse>>): ReturnType<typeof hungOtherwise> =>
+  hungOtherwise(site);
 
 /** `GET /api/shown/SECRET/PHOTO`: a photo that a lead chose for the hand-over, or of what the hanger has to mend, and no other. */
 export async function shownPhoto(secret: string, photo: string): Promise<Response> {

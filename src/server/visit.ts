@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation';
 import { cache } from 'react';
 import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
+import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Shown } from '../core/log/choices';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
@@ -15,6 +16,7 @@ import { type AirStretch, chartAir } from '../db/readingHours';
 import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
+import { hungOtherwise } from './hungOtherwise';
 import { type LoadedSite, loadSite } from './loadSite';
 import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
@@ -77,6 +79,9 @@ export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
 /** The addresses under which something of a house is shown; for leads only. */
 export const shownIn = async ({ person, id }: HouseVisit, what: Shown): Promise<readonly ShownMark[]> =>
   mayAct(person, 'lead') ? (await inFirm(person.firm, () => listShown(id))).filter((mark) => mark.what === what) : [];
+
+/** What the rooms of a house that is visited take otherwise because their boards hang otherwise. */
+export const hungIn = ({ site }: HouseVisit): Promise<ReadonlyMap<string, HungDifference>> => hungOtherwise(site);
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -28,6 +28,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     saveMethod: { house, version: 1, change, method: { level: 5 } },
     saveRoomMethod: { house, room: 'bath', version: 1, change, method: null },
     addRoom: { house, room: WALLS },
+    addRooms: { house, rooms: [WALLS] },
     saveRoom: { house, version: 1, room: { ...WALLS, id: 'bath' } },
     copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
     removeRoom: { house, room: 'bath' },

@@ -6,6 +6,7 @@ import { describe, expect, it } from 'vitest';
 const STAGES = [
   'measure',
   'room',
+  'dxf',
   'quickline',
   'house',
   'hang',

@@ -12,7 +12,7 @@ import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 const FULL = `A house holds at most ${MOST_ROOMS} rooms.`;
 
 export const roomCommands: Handlers<
-  'addRoom' | 'saveRoom' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'
+  'addRoom' | 'addRooms' | 'saveRoom' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'
 > = {
   addRoom: async ({ house, room }) => {
     const stored = await findHouse(house);
@@ -23,6 +23,19 @@ export const roomCommands: Handlers<
     if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
     const [added] = (await addRooms(house, [whole])) ?? [];
     return added ? granted({ id: added.id }) : refused('notFound', HOUSE_GONE);
+  },
+
+  addRooms: async ({ house, rooms }) => {
+    const stored = await findHouse(house);
+    if (!stored) return refused('notFound', HOUSE_GONE);
+    if (stored.rooms.length + rooms.length > MOST_ROOMS) return refused('invalid', FULL);
+    const whole = rooms.map((room) => withIds({ ...room, id: 'new' }, stored.head.unit));
+    const problems = whole.flatMap((room, index) =>
+      checkRoom(room, stored.head).map(({ path, reason }) => ({ path: `rooms[${index}].${path}`, reason })),
+    );
+    if (problems.length > 0) return refused('invalid', 'None of the rooms was kept.', problems);
+    const added = await addRooms(house, whole);
+    return added ? granted({ count: added.length }) : refused('notFound', HOUSE_GONE);
   },
 
   saveRoom: async ({ house, version, room }) => {

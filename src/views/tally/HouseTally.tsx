@@ -2,9 +2,11 @@
 
 import { memo, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
+import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import type { Tally } from '@/core/joints/tally';
-import type { LengthUnit } from '@/core/measure/unit';
+import type { Room } from '@/core/room/schema';
+import { AsDrawing } from './AsFile';
 import { TallyTable } from './TallyTable';
 
 /** All joints of one floor. */
@@ -18,12 +20,14 @@ export interface FloorTally {
 export const HouseTally = memo(function HouseTally({
   total,
   floors,
-  unit,
+  house: head,
+  rooms,
   ...light
 }: {
   readonly total: Tally;
   readonly floors: readonly FloorTally[];
-  readonly unit: LengthUnit;
+  readonly house: HouseHead;
+  readonly rooms: readonly Room[];
   readonly lit: JointClass | undefined;
   readonly only: JointClass | undefined;
   readonly onLight: (kind: JointClass | undefined) => void;
@@ -47,7 +51,7 @@ export const HouseTally = memo(function HouseTally({
           </select>
         </label>
       )}
-      <TallyTable title={floor?.floor ?? 'The whole house'} tally={floor?.tally ?? total} unit={unit} {...light} />
+      <TallyTable title={floor?.floor ?? 'The whole house'} tally={floor?.tally ?? total} unit={head.unit} {...light} />
       <p className="flex flex-wrap gap-2 print:hidden">
         <a className="btn btn-sm" href={`/h/${house}/csv?of=rooms`}>
           Rooms as a table
@@ -55,6 +59,7 @@ export const HouseTally = memo(function HouseTally({
         <a className="btn btn-sm" href={`/h/${house}/csv?of=pieces`}>
           Pieces as a table
         </a>
+        <AsDrawing house={head} rooms={rooms} name={head.name} words="Rooms as DXF" />
       </p>
     </div>
   );

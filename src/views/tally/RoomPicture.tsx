@@ -49,7 +49,7 @@ export const RoomPicture = memo(function RoomPicture({
     );
   const ceilings = result.faces.filter(({ face }) => face.kind === 'ceiling').length;
   return (
-    <div className="relative flex min-h-96 flex-1 flex-col">
+    <div id="room-picture" className="relative flex min-h-96 flex-1 flex-col">
       <h2 className="hidden print:block">{room?.name}</h2>
       <UnrolledRoom
         room={unrolled}

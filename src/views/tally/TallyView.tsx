@@ -26,6 +26,7 @@ import type { HungCourses, QuickRoom, Room } from '@/core/room/schema';
 import { Opening } from '@/ui/Opening';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
+import { AsDrawing, AsPicture } from './AsFile';
 import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { QuickLine } from './QuickLine';
@@ -39,6 +40,7 @@ import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
 
 // What is opened by a press comes when it is.
+const DrawingImport = lazy(async () => ({ default: (await import('./drawing/DrawingImport')).DrawingImport }));
 const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
 const HouseHang = lazy(async () => ({ default: (await import('./HouseHang')).HouseHang }));
 const LayoutsPanel = lazy(async () => ({ default: (await import('./LayoutsPanel')).LayoutsPanel }));
@@ -68,6 +70,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
   const [asForm, setAsForm] = useState(false);
   const [layouts, setLayouts] = useState(false);
   const [onPlan, setOnPlan] = useState(false);
+  const [drawing, setDrawing] = useState(false);
   const [trouble, setTrouble] = useState<string>();
   const [shownRooms, showRooms] = useOptimistic(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
@@ -172,6 +175,23 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
+          {mayEdit && (
+            <button type="button" className="btn" onClick={() => setDrawing(true)}>
+              From a drawing …
+            </button>
+          )}
+          {result && draft.room && (
+            <>
+              <AsDrawing
+                house={house}
+                rooms={asked ? [asked] : []}
+                name={draft.room.name}
+                words="DXF"
+                className="btn"
+              />
+              <AsPicture name={draft.room.name} of={() => document.querySelector('#room-picture svg[role="img"]')} />
+            </>
+          )}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
             {trouble ??
@@ -179,6 +199,11 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
               (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))}
           </span>
         </div>
+        {drawing && (
+          <Suspense fallback={<Opening />}>
+            <DrawingImport house={house} close={() => setDrawing(false)} />
+          </Suspense>
+        )}
         {state.theirs && (
           <StaleNotice
             mine={draft.room}
@@ -232,7 +257,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
             {...light}
           />
         )}
-        {rooms.length > 0 && <HouseTally total={total} floors={floors} unit={house.unit} {...light} />}
+        {rooms.length > 0 && <HouseTally total={total} floors={floors} house={house} rooms={stored} {...light} />}
       </aside>
     </main>
   );

@@ -1,6 +1,5 @@
 import type { Metadata } from 'next';
-import { hungOtherwise } from '@/server/hungOtherwise';
-import { shownHouse } from '@/server/shownHouse';
+import { shownHouse, shownHung } from '@/server/shownHouse';
 import { HouseCover } from '@/views/handover/HouseCover';
 import { RoomSheet } from '@/views/handover/RoomSheet';
 import { HangersList } from '@/views/hanger/HangersList';
@@ -14,13 +13,14 @@ export const metadata: Metadata = { title: 'Shown to you', robots: { index: fals
  */
 export default async function ShownPage({ params }: { readonly params: Promise<{ secret: string }> }) {
   const { secret } = await params;
-  const { site, what, people, now, timeZone } = await shownHouse(secret);
+  const shown = await shownHouse(secret);
+  const { site, what, people, now, timeZone } = shown;
   if (what === 'hanger')
     return (
       <main className="mx-auto w-full max-w-4xl flex-1 p-4">
         <HangersList
           site={site}
-          otherwise={await hungOtherwise(site)}
+          otherwise={await shownHung(shown)}
           photos={`/api/shown/${secret}`}
           now={now}
           timeZone={timeZone}

@@ -1,7 +1,6 @@
 import type { Metadata } from 'next';
-import { hungOtherwise } from '@/server/hungOtherwise';
 import { mayAct } from '@/server/mayAct';
-import { shownIn, visitHouse } from '@/server/visit';
+import { hungIn, shownIn, visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
 import { shownWords } from '@/ui/when';
 import { ShowLinks } from '@/views/handover/ShowLinks';
@@ -14,7 +13,7 @@ export default async function HangerPage({ params }: { readonly params: Promise<
   const { house } = await params;
   const visit = await visitHouse(house);
   const { site, now, timeZone, person } = visit;
-  const [shown, otherwise] = await Promise.all([shownIn(visit, 'hanger'), hungOtherwise(site)]);
+  const [shown, otherwise] = await Promise.all([shownIn(visit, 'hanger'), hungIn(visit)]);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
       <div className="no-print flex justify-end">

@@ -1,0 +1,64 @@
+'use client';
+
+import { useState } from 'react';
+import type { HouseHead } from '@/core/house/schema';
+import { takeOff } from '@/core/joints/takeOff';
+import type { Room } from '@/core/room/schema';
+
+/** Rooms laid flat as a drawing, with a layer for each class of joint; made when it is asked for. */
+export function AsDrawing({
+  house,
+  rooms,
+  name,
+  words,
+  className = 'btn btn-sm',
+}: {
+  readonly house: HouseHead;
+  readonly rooms: readonly Room[];
+  /** Of the file. */
+  readonly name: string;
+  readonly words: string;
+  readonly className?: string;
+}) {
+  const [busy, setBusy] = useState(false);
+  const make = async () => {
+    setBusy(true);
+    try {
+      const [{ dxfOf }, { unrollRoom }] = await Promise.all([import('@/ui/room/dxfOf'), import('@/ui/room/unroll')]);
+      const laid = rooms.map((room) => ({ name: room.name, laid: unrollRoom(takeOff(room, house)) }));
+      save(dxfOf(laid, house.unit), `${name}.dxf`, 'application/dxf');
+    } finally {
+      setBusy(false);
+    }
+  };
+  return (
+    <button type="button" className={className} disabled={busy || rooms.length === 0} onClick={() => void make()}>
+      {words}
+    </button>
+  );
+}
+
+/** The picture that is on the page, as a file that any browser shows alike. */
+export function AsPicture({ name, of }: { readonly name: string; readonly of: () => SVGSVGElement | null }) {
+  const make = async () => {
+    const svg = of();
+    if (!svg) return;
+    const { standingAlone } = await import('@/ui/room/standingAlone');
+    save(standingAlone(svg), `${name}.svg`, 'image/svg+xml');
+  };
+  return (
+    <button type="button" className="btn" onClick={() => void make()}>
+      SVG
+    </button>
+  );
+}
+
+function save(text: string, name: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The browser has begun to read it by then.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}

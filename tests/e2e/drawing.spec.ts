@@ -1,0 +1,112 @@
+import { readFile } from 'node:fs/promises';
+import { readDxf } from '../../src/core/dxf/readDxf';
+import { expect, test, untilTaken } from './site';
+
+type Pair = readonly [number, string | number];
+const outline = (layer: string, points: readonly (readonly [number, number])[], closed = 1): readonly Pair[] => [
+  [0, 'LWPOLYLINE'],
+  [8, layer],
+  [90, points.length],
+  [70, closed],
+  ...points.flatMap(([x, y]): readonly Pair[] => [
+    [10, x],
+    [20, y],
+  ]),
+];
+const box = (x: number, y: number, width: number, height: number) =>
+  [
+    [x, y],
+    [x + width, y],
+    [x + width, y + height],
+    [x, y + height],
+  ] as const;
+const words = (text: string, x: number, y: number): readonly Pair[] => [
+  [0, 'TEXT'],
+  [8, 'names'],
+  [10, x],
+  [20, y],
+  [40, 8],
+  [1, text],
+];
+const file = (name: string, content: string) => ({ name, mimeType: 'application/dxf', buffer: Buffer.from(content) });
+const FLAT = [
+  [0, 'SECTION'],
+  [2, 'HEADER'],
+  [9, '$INSUNITS'],
+  [70, 1],
+  [0, 'ENDSEC'],
+  [0, 'SECTION'],
+  [2, 'ENTITIES'],
+  ...outline('rooms', box(0, 0, 144, 120)),
+  ...outline('rooms', box(150, 0, 96, 120)),
+  ...outline('rooms', box(300, 0, 96, 120), 0),
+  ...outline('furniture', box(20, 20, 30, 60)),
+  ...words('Reading room', 40, 60),
+  ...words('Linen', 180, 60),
+  [0, 'ENDSEC'],
+  [0, 'EOF'],
+]
+  .flat()
+  .join('\n');
+
+test('rooms come in from a drawing, and go out as one', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?room=hall`);
+  await page.getByRole('button', { name: 'From a drawing …' }).click();
+  const dialog = page.getByRole('dialog');
+  const chooser = dialog.getByLabel('Drawing (DXF)');
+  await chooser.setInputFiles(file('plan.pdf', '%PDF-1.7'));
+  await expect(dialog.getByRole('alert')).toContainText('A PDF is not read');
+  await chooser.setInputFiles(file('broken.dxf', FLAT.slice(0, 200)));
+  await expect(dialog.getByRole('alert')).toContainText('broken.dxf ends in the middle');
+  await chooser.setInputFiles(file('flat.dxf', FLAT));
+  const list = dialog.getByRole('list', { name: 'Rooms in the drawing' });
+  await expect(list.getByRole('listitem')).toHaveText([/Reading room\s*120 ft²/, /Linen\s*80 ft²/]);
+  await expect(dialog.getByLabel('Drawn in')).toHaveValue('in');
+  await expect(dialog.getByRole('region', { name: 'Left out' })).toContainText(
+    'outline 3 is open: its ends do not meet',
+  );
+  // The same drawing in feet is a hall too large to be one.
+  await dialog.getByLabel('Drawn in').selectOption('ft');
+  await expect(list.getByRole('listitem').first()).not.toHaveText(/120 ft²/);
+  await dialog.getByLabel('Drawn in').selectOption('in');
+  await dialog.getByLabel('Height of all').fill('nine');
+  await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled();
+  await dialog.getByLabel('Height of all').fill("9'");
+  await dialog.getByLabel('Floor', { exact: true }).fill('Cellar');
+  await dialog.getByRole('checkbox', { name: /Linen/ }).uncheck();
+  await untilTaken(page, '/commands/addRooms', () => dialog.getByRole('button', { name: 'Keep 1 room' }).click());
+  await page
+    .getByRole('region', { name: 'Cellar' })
+    .getByRole('link', { name: /Reading room/ })
+    .click();
+  await expect(page.getByLabel('Quick line')).toHaveValue("Reading room: 12' x 10' x 9', on Cellar");
+
+  const saved = async (name: string) => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name, exact: true }).click();
+    return readFile(await (await download).path(), 'utf8');
+  };
+  const one = readDxf(await saved('DXF'));
+  if (!one.ok) throw new Error(one.reason);
+  expect(new Set(one.drawing.lines.map(({ layer }) => layer))).toContain('JOINT INSIDE ANGLES');
+  expect(one.drawing.texts.map(({ text }) => text)).toContain('Reading room');
+  const all = readDxf(await saved('Rooms as DXF'));
+  if (!all.ok) throw new Error(all.reason);
+  expect(all.drawing.texts.map(({ text }) => text)).toEqual(expect.arrayContaining(['Reading room', 'Hall', 'Bath']));
+  const picture = await saved('SVG');
+  expect(picture).toMatch(/^<\?xml/);
+  expect(picture).toContain('stroke="rgb(');
+  expect(picture).not.toContain('class=');
+});
+
+test('a finisher takes nothing from a drawing', async ({ page, house, signIn }) => {
+  await signIn(page, 'Tobin');
+  await page.goto(`${house}/tally?room=hall`);
+  await expect(page.getByRole('button', { name: 'DXF', exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'From a drawing …' })).toHaveCount(0);
+  const answer = await page.request.post('/api/commands/addRooms', {
+    data: { house: house.split('/').at(-1), rooms: [{ name: 'A', outline: box(0, 0, 144, 120), height: 96 }] },
+  });
+  expect(answer.status()).toBe(403);
+});
