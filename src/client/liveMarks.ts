@@ -10,7 +10,10 @@ export type Marks = Readonly<Record<string, Mark>>;
 /** `joining` at first; `live` while a stream brings changes at once, `asking` while they are asked for, `lost` while nobody answers. */
 export type LiveState = 'joining' | 'live' | 'asking' | 'lost';
 
-type Told = { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState } | { readonly kind: 'hello' };
+type Told =
+  | { readonly kind: 'marks'; readonly marks: Marks; readonly state: LiveState }
+  | { readonly kind: 'hello' }
+  | { readonly kind: 'laser'; readonly mm: number };
 type Listener = (marks: Marks, state: LiveState) => void;
 
 const NAME = 'oak-live';
@@ -22,6 +25,7 @@ const LOOK_EVERY_MS = 1000;
 let marks: Marks = {};
 let state: LiveState = 'joining';
 const listeners = new Set<Listener>();
+const lasers = new Set<(mm: number) => void>();
 let started = false;
 
 /**
@@ -35,6 +39,17 @@ export function listenToMarks(listener: Listener): () => void {
   listeners.add(listener);
   listener(marks, state);
   return () => void listeners.delete(listener);
+}
+
+/**
+ * Tells a listener of this tab what one's laser measure reads, mm.
+ *
+ * @returns ends the listening
+ */
+export function listenToLaser(listener: (mm: number) => void): () => void {
+  if (!started) start();
+  lasers.add(listener);
+  return () => void lasers.delete(listener);
 }
 
 function start(): void {
@@ -52,7 +67,8 @@ function start(): void {
   channel.onmessage = ({ data }: MessageEvent<Told>) => {
     if (data.kind === 'hello') {
       if (leads) channel.postMessage({ kind: 'marks', marks, state } satisfies Told);
-    } else if (!leads) hear(data.marks, data.state);
+    } else if (data.kind === 'laser') read(data.mm);
+    else if (!leads) hear(data.marks, data.state);
   };
   channel.postMessage({ kind: 'hello' } satisfies Told);
   void navigator.locks.request(NAME, () => {
@@ -61,6 +77,10 @@ function start(): void {
     // The lock is kept as long as the tab lives.
     return new Promise(() => undefined);
   });
+}
+
+function read(mm: number): void {
+  for (const listener of lasers) listener(mm);
 }
 
 function hear(news: Marks, next: LiveState): void {
@@ -83,6 +103,12 @@ function lead(channel: BroadcastChannel | undefined): void {
       const told = marksIn(parsedJson(data));
       awaySince = undefined;
       if (told) pass(told, 'live');
+    });
+    stream.addEventListener('laser', ({ data }: MessageEvent<string>) => {
+      const mm = Number(data);
+      if (!Number.isFinite(mm)) return;
+      read(mm);
+      channel?.postMessage({ kind: 'laser', mm } satisfies Told);
     });
     stream.addEventListener('error', () => {
       awaySince ??= performance.now();

@@ -155,6 +155,9 @@ export const COMMANDS = {
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
   dropCalendar: plain('finisher', z.strictObject({})),
+  /** The key of one's own laser measure, in the answer this once; the one before is paired no more. */
+  makeLaser: command<{ readonly key: string }>()('lead', z.strictObject({})),
+  dropLaser: plain('lead', z.strictObject({})),
   /**
    * A secret address under which a hand-over, or the list of the hanger, is shown for some days, in the answer this once; taken
    * back it ends.

@@ -58,6 +58,8 @@ export function commandInputs(house: string): { readonly [Name in CommandName]: 
     signOut: {},
     saveCrew: { version: 0, crew: {} },
     makeCalendar: {},
+    makeLaser: {},
+    dropLaser: {},
     dropCalendar: {},
     changePassword: { password, next: password },
     endSession: { session: id },

@@ -11,6 +11,7 @@ import { appendEntries, listEntries } from '@/db/entries';
 import { acrossFirms, inFirm } from '@/db/firm';
 import { addFirm, findFirm } from '@/db/firms';
 import { addHouse, findHouse, listHouses, listMarks, marksFor, saveHouseHead, saveRoom } from '@/db/houses';
+import { makeLaser } from '@/db/lasers';
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
 import { addPerson, authenticate, isPasswordOf, listPeople, type Member, removePerson, setPassword } from '@/db/people';
 import { findPhoto, keepPhoto } from '@/db/photos';
@@ -63,6 +64,7 @@ async function furnish(): Promise<Belongings> {
     const shown = await showHouse(house, lead.id, 'handOver', 7);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     await makeCalendar(lead.id);
+    await makeLaser(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
     const [method] = await listMethods();
     const found = await findSession((await addSession(lead.id, 'Phone', AT)) ?? '', AT);

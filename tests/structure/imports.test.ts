@@ -133,6 +133,7 @@ describe('imports', () => {
       'db/calendars.ts',
       'db/devices.ts',
       'db/firms.ts',
+      'db/lasers.ts',
       'db/sessions.ts',
       'db/shownHouses.ts',
       'server/live/hub.ts',

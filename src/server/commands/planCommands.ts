@@ -2,11 +2,12 @@ import { granted, refused } from '../../contract/answer';
 import { dropCalendar, makeCalendar } from '../../db/calendars';
 import { saveCrew, savePainters } from '../../db/crews';
 import { findHouse } from '../../db/houses';
+import { dropLaser, makeLaser } from '../../db/lasers';
 import { hideHouse, showHouse } from '../../db/shownHouses';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const planCommands: Handlers<
-  'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar' | 'showHouse' | 'hideHouse'
+  'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar' | 'makeLaser' | 'dropLaser' | 'showHouse' | 'hideHouse'
 > = {
   saveCrew: async ({ version, crew }) => {
     const saved = await saveCrew(version, crew);
@@ -16,6 +17,13 @@ export const planCommands: Handlers<
   },
 
   makeCalendar: async (_, person) => granted({ secret: await makeCalendar(person.id) }),
+
+  makeLaser: async (_, person) => granted({ key: await makeLaser(person.id) }),
+
+  dropLaser: async (_, person) => {
+    await dropLaser(person.id);
+    return granted(null);
+  },
 
   dropCalendar: async (_, person) => {
     await dropCalendar(person.id);

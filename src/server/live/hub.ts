@@ -1,5 +1,6 @@
 import { acrossFirms } from '../../db/firm';
 import { type HouseMark, listMarks, marksFor } from '../../db/houses';
+import type { LaserReading } from '../../db/lasers';
 import { listenForChanges } from '../../db/listenForChanges';
 import type { Member } from '../../db/people';
 
@@ -13,6 +14,8 @@ export interface Listener {
   /** Who is told of their houses. */
   readonly member: Member;
   readonly tell: (marks: Marks) => void;
+  /** What their laser measure read, mm. */
+  readonly read: (mm: number) => void;
   readonly close: () => void;
 }
 
@@ -59,6 +62,7 @@ export function listen(listener: Listener): () => void {
     (house) => gather(house),
     () => void tellAll(),
     closeOf,
+    readingOf,
   );
   return () => {
     listeners.delete(listener);
@@ -71,6 +75,11 @@ export function listen(listener: Listener): () => void {
 /** A stream ends with its sign-in. */
 function closeOf(session: string): void {
   for (const listener of [...hub().listeners]) if (listener.session === session) listener.close();
+}
+
+/** A reading is for the screens of one person. */
+function readingOf({ firm, person, mm }: LaserReading): void {
+  for (const { member, read } of hub().listeners) if (member.firm === firm && member.id === person) read(mm);
 }
 
 function gather(house: string): void {

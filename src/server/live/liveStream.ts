@@ -38,6 +38,7 @@ export async function liveStream(request: Request): Promise<Response> {
         if ((controller.desiredSize ?? 0) < -MOST_UNREAD) close();
       };
       const tell = (marks: Marks) => send(`event: marks\ndata: ${JSON.stringify(marks)}\n\n`);
+      const read = (mm: number) => send(`event: laser\ndata: ${mm}\n\n`);
       let stop = () => {};
       const end = () => {
         open = false;
@@ -56,7 +57,7 @@ export async function liveStream(request: Request): Promise<Response> {
       send(`retry: ${AGAIN_MS}\n\n`);
       tell(first);
       request.signal.addEventListener('abort', close);
-      stop = listen({ session, member, tell, close });
+      stop = listen({ session, member, tell, read, close });
     },
     // The reader has closed the stream already.
     cancel: () => gone(),

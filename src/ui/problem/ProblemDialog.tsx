@@ -148,6 +148,7 @@ export function ProblemDialog({
         <TextField
           label={unit === 'in' ? 'How long: 3 ft, 40 in' : 'How long: 900, 1.2 m'}
           className="w-52"
+          data-length
           value={long}
           error={fault?.field === 'length' ? fault.reason : undefined}
           onChange={(event) => setLong(event.target.value)}

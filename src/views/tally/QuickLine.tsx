@@ -76,6 +76,7 @@ export function QuickLine({
           <textarea
             ref={input}
             id={id}
+            data-length
             value={line}
             rows={Math.max(1, Math.ceil(line.length / 70))}
             onChange={({ target }) => {

@@ -145,5 +145,7 @@ function ItemField({
       />
     );
   }
-  return <TextField label={spec.label} error={error} {...input} />;
+  return (
+    <TextField label={spec.label} error={error} {...(spec.type === 'length' ? { 'data-length': '' } : {})} {...input} />
+  );
 }

@@ -29,6 +29,7 @@ import { useKey } from '@/ui/useKey';
 import { AsDrawing, AsPicture } from './AsFile';
 import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
+import { useLaser } from './laser/useLaser';
 import { QuickLine } from './QuickLine';
 import { RemovedNotice } from './RemovedNotice';
 import { RoomList } from './RoomList';
@@ -42,6 +43,7 @@ import { useKeep } from './useKeep';
 // What is opened by a press comes when it is.
 const DrawingImport = lazy(async () => ({ default: (await import('./drawing/DrawingImport')).DrawingImport }));
 const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
+const LaserPanel = lazy(async () => ({ default: (await import('./laser/LaserPanel')).LaserPanel }));
 const HouseHang = lazy(async () => ({ default: (await import('./HouseHang')).HouseHang }));
 const LayoutsPanel = lazy(async () => ({ default: (await import('./LayoutsPanel')).LayoutsPanel }));
 const RoomForm = lazy(async () => ({ default: (await import('./RoomForm')).RoomForm }));
@@ -71,6 +73,8 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
   const [layouts, setLayouts] = useState(false);
   const [onPlan, setOnPlan] = useState(false);
   const [drawing, setDrawing] = useState(false);
+  const [byLaser, setByLaser] = useState(false);
+  const asks = useLaser(house.unit);
   const [trouble, setTrouble] = useState<string>();
   const [shownRooms, showRooms] = useOptimistic(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
@@ -172,6 +176,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
               <Toggle words="As a form" on={asForm} onToggle={setAsForm} />
             </>
           )}
+          {mayEdit && !current && <Toggle words="By laser" on={byLaser} onToggle={setByLaser} />}
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
@@ -212,6 +217,16 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
             onMine={keepMine}
             onTheirs={() => state.takeTheirs()}
           />
+        )}
+        {byLaser && !current && (
+          <Suspense fallback={<Opening />}>
+            <LaserPanel
+              unit={house.unit}
+              floor={draft.room?.floor ?? 'Ground floor'}
+              asks={asks}
+              onRoom={(measured) => draft.open(measured)}
+            />
+          </Suspense>
         )}
         {asForm && (
           <Suspense fallback={<Opening />}>

@@ -44,8 +44,8 @@ export function DrawnFloor({
             />
           ))}
           <text
-            x={mean(points.map(([x]) => x))}
-            y={mean(points.map(([, y]) => y))}
+            x={middleOf(points)[0]}
+            y={middleOf(points)[1]}
             fontSize={size / 32}
             textAnchor="middle"
             dominantBaseline="middle"
@@ -59,4 +59,15 @@ export function DrawnFloor({
   );
 }
 
-const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+/** The middle of an area: of an L it is not where its corners are on average. */
+function middleOf(points: readonly (readonly [number, number])[]): readonly [number, number] {
+  let [twice, x, y] = [0, 0, 0];
+  for (const [index, [x0, y0]] of points.entries()) {
+    const [x1, y1] = points[(index + 1) % points.length] ?? [x0, y0];
+    const across = x0 * y1 - x1 * y0;
+    twice += across;
+    x += (x0 + x1) * across;
+    y += (y0 + y1) * across;
+  }
+  return [x / (3 * twice), y / (3 * twice)];
+}

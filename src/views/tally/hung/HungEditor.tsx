@@ -284,6 +284,7 @@ function PlaceField({
     <TextField
       label={label}
       className="w-36"
+      data-length
       value={typed}
       error={error}
       onChange={(event) => setTyped(event.target.value)}

@@ -1,0 +1,177 @@
+'use client';
+
+import { type RefObject, useEffect, useState } from 'react';
+import { useCommand } from '@/client/useCommand';
+import { parseLength } from '@/core/measure/parseLength';
+import type { LengthUnit } from '@/core/measure/unit';
+import type { QuickRoom } from '@/core/room/schema';
+import { lengthWords } from '@/ui/lengthWords';
+import { TextField } from '@/ui/TextField';
+import {
+  askedNext,
+  type MeasuredOpening,
+  NOTHING_MEASURED,
+  roomMeasured,
+  withOpening,
+  withoutLast,
+  withReading,
+} from './laserRoom';
+
+const WALLS = [0, 1, 2, 3] as const;
+
+/** A room of four walls taken off by one reading after the other, with one hand; and the key with which a measure sends them. */
+export function LaserPanel({
+  unit,
+  floor,
+  asks,
+  onRoom,
+}: {
+  readonly unit: LengthUnit;
+  readonly floor: string;
+  /** Where readings go that no field takes. */
+  readonly asks: RefObject<((mm: number) => void) | undefined>;
+  readonly onRoom: (room: QuickRoom) => void;
+}) {
+  const [room, setRoom] = useState(NOTHING_MEASURED);
+  const [name, setName] = useState('');
+  const [last, setLast] = useState<number>();
+  const [kind, setKind] = useState<MeasuredOpening['kind']>();
+  const [typed, setTyped] = useState('');
+  const [fault, setFault] = useState<string>();
+  const next = askedNext(room);
+  const change = (to: typeof room, called = name) => {
+    setRoom(to);
+    const made = roomMeasured(to, called, floor, unit);
+    if (made) onRoom(made);
+  };
+  const take = (mm: number) => {
+    setLast(mm);
+    change(withReading(room, mm));
+  };
+  useEffect(() => {
+    asks.current = take;
+    return () => {
+      asks.current = undefined;
+    };
+  });
+  const typeIt = () => {
+    const read = parseLength(typed, unit);
+    if (!read.ok) return setFault(read.reason);
+    setFault(undefined);
+    setTyped('');
+    take(read.mm);
+  };
+  return (
+    <section aria-label="By laser" className="sheet space-y-3 p-4 print:hidden">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h2 aria-live="polite">{next ?? (kind ? 'In which wall?' : 'A door, a window, or keep the room')}</h2>
+        <p className="text-muted">{last === undefined ? 'no reading yet' : `last: ${lengthWords(last, unit)}`}</p>
+      </div>
+      {next === undefined && (
+        <div className="flex flex-wrap gap-2">
+          {kind === undefined ? (
+            <>
+              <button type="button" className="btn btn-xl" onClick={() => setKind('door')}>
+                Door
+              </button>
+              <button type="button" className="btn btn-xl" onClick={() => setKind('window')}>
+                Window
+              </button>
+            </>
+          ) : (
+            WALLS.map((wall) => (
+              <button
+                key={wall}
+                type="button"
+                className="btn btn-xl"
+                onClick={() => {
+                  change(withOpening(room, kind, wall));
+                  setKind(undefined);
+                }}
+              >
+                Wall {wall + 1}
+              </button>
+            ))
+          )}
+        </div>
+      )}
+      <div className="flex flex-wrap items-end gap-3">
+        <button
+          type="button"
+          className="btn btn-lg"
+          disabled={room.sides.length === 0}
+          onClick={() => (kind ? setKind(undefined) : change(withoutLast(room)))}
+        >
+          Back
+        </button>
+        <TextField
+          label="Or typed"
+          className="w-32"
+          value={typed}
+          error={fault}
+          onChange={({ target }) => setTyped(target.value)}
+          onKeyDown={(event) => {
+            if (event.key !== 'Enter') return;
+            event.preventDefault();
+            typeIt();
+          }}
+        />
+        <TextField
+          label="Room"
+          className="w-44"
+          value={name}
+          maxLength={80}
+          onChange={({ target }) => {
+            setName(target.value);
+            change(room, target.value);
+          }}
+        />
+      </div>
+      <Pairing />
+    </section>
+  );
+}
+
+/** The key of one's laser measure: made, made anew and ended here. */
+function Pairing() {
+  const command = useCommand();
+  const [key, setKey] = useState<string>();
+  const make = async () => {
+    const made = await command.run('makeLaser', {});
+    if (made) setKey(made.key);
+  };
+  const drop = async () => {
+    if ((await command.run('dropLaser', {})) !== undefined) setKey(undefined);
+  };
+  return (
+    <details className="text-sm text-muted">
+      <summary className="flex min-h-11 cursor-pointer items-center">Pair a laser measure</summary>
+      <div className="space-y-2">
+        <p>
+          It sends each reading to <code>POST /api/laser</code> with this key, and it comes to the field that you are
+          in, on this screen. The measure before is paired no more.
+        </p>
+        {key && (
+          <p>
+            <code className="break-all select-all">{key}</code>
+            <br />
+            It is shown this once. Without a measure: <code>npm run standin:laser -- --key …</code>
+          </p>
+        )}
+        <div className="flex flex-wrap gap-2">
+          <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void make()}>
+            Make a key
+          </button>
+          <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void drop()}>
+            End the pairing
+          </button>
+        </div>
+        {command.message && (
+          <p role="alert" className="text-error">
+            {command.message}
+          </p>
+        )}
+      </div>
+    </details>
+  );
+}
