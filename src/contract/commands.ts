@@ -125,6 +125,17 @@ export const COMMANDS = {
         .max(MOST_DRAWN_ROOMS, `must be at most ${MOST_DRAWN_ROOMS}`),
     }),
   ),
+  /** What was chosen of a house file, over the versions that were seen: all of it, or nothing. */
+  mergeHouse: command<{ readonly rooms: number }>()(
+    'lead',
+    z.strictObject({
+      house,
+      added: z.array(roomSchema.omit({ id: true })).max(MOST_ROOMS, 'are too many'),
+      changed: z.array(z.strictObject({ room: roomSchema, version })).max(MOST_ROOMS, 'are too many'),
+      removed: z.array(z.strictObject({ room, version })).max(MOST_ROOMS, 'are too many'),
+      head: z.strictObject({ version, method: methodSchema.optional(), hang: hangSchema.optional() }).optional(),
+    }),
+  ),
   saveRoom: command<RoomSaved>()('lead', z.strictObject({ house, version, room: roomSchema })),
   /** Copies a room as often as asked, plain or as mirror images, next to it in the list. */
   copyRoom: command<{ readonly ids: readonly string[] }>()(

@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize';
+import type { HouseHead } from '../core/house/schema';
 import type { Room } from '../core/room/schema';
 import { type Change, isIn, withChange } from './chain';
 import { firm } from './firm';
@@ -30,23 +31,67 @@ export function addRooms(
   rooms: readonly Omit<Room, 'id'>[],
   after?: string,
 ): Promise<readonly Room[] | undefined> {
-  return withRooms(houseId, async (rows, transaction) => {
-    const taken = new Set(rows.map(({ id }) => id));
-    const before = rows.findIndex(({ id }) => id === after);
-    const start = before < 0 ? rows.length : before + 1;
-    const added = rooms.map((room): Room => {
-      const id = freeId(room.name, taken);
-      taken.add(id);
-      return { ...room, id };
-    });
-    await models().RoomRow.bulkCreate(
-      added.map((room, index) => ({ houseId, id: room.id, position: start + index, room })),
-      { transaction },
-    );
-    const moved = rows.map((row, index) => ({ row, position: index < start ? index : index + added.length }));
-    await setPositions(houseId, moved, transaction);
-    return added;
+  return withRooms(houseId, (rows, transaction) => insertRooms(houseId, rows, rooms, transaction, after));
+}
+
+async function insertRooms(
+  houseId: string,
+  rows: readonly RoomRow[],
+  rooms: readonly Omit<Room, 'id'>[],
+  transaction: Transaction,
+  after?: string,
+): Promise<readonly Room[]> {
+  const taken = new Set(rows.map(({ id }) => id));
+  const before = rows.findIndex(({ id }) => id === after);
+  const start = before < 0 ? rows.length : before + 1;
+  const added = rooms.map((room): Room => {
+    const id = freeId(room.name, taken);
+    taken.add(id);
+    return { ...room, id };
   });
+  await models().RoomRow.bulkCreate(
+    added.map((room, index) => ({ houseId, id: room.id, position: start + index, room })),
+    { transaction },
+  );
+  const moved = rows.map((row, index) => ({ row, position: index < start ? index : index + added.length }));
+  await setPositions(houseId, moved, transaction);
+  return added;
+}
+
+/** What is taken over of a house file, over the versions that were seen. */
+export interface Merge {
+  readonly added: readonly Omit<Room, 'id'>[];
+  readonly changed: readonly { readonly room: Room; readonly version: number }[];
+  readonly removed: readonly { readonly room: string; readonly version: number }[];
+  readonly head: ({ readonly version: number } & Partial<Pick<HouseHead, 'method' | 'hang'>>) | undefined;
+}
+
+/** Takes over what was chosen of a house file: all of it, or nothing where one version is newer. */
+export async function mergeHouse(
+  houseId: string,
+  { added, changed, removed, head }: Merge,
+  removedAt: Date,
+): Promise<boolean> {
+  const done = await withRooms(houseId, async (rows, transaction, house) => {
+    const rowOf = (id: string, version: number) =>
+      rows.find((row) => row.id === id && row.version === version && !row.removedAt);
+    const over = changed.map(({ room, version }) => ({ room, row: rowOf(room.id, version) }));
+    const away = removed.map(({ room, version }) => rowOf(room, version));
+    if (over.some(({ row }) => !row) || away.includes(undefined)) return false;
+    if (head && head.version !== house.version) return false;
+    for (const { room, row } of over) await row?.update({ room, version: row.version + 1, chain: [] }, { transaction });
+    for (const row of away) await row?.update({ removedAt }, { transaction });
+    if (head) {
+      const { version: _version, ...choices } = head;
+      await house.update(
+        { head: { ...house.head, ...choices }, version: house.version + 1, headChain: [] },
+        { transaction },
+      );
+    }
+    if (added.length > 0) await insertRooms(houseId, rows, added, transaction);
+    return true;
+  });
+  return done ?? false;
 }
 
 /** Removes a room, or brings it back; its entries stay in the log. False when there is no such room. */

@@ -27,7 +27,7 @@ const HANDLERS: Handlers = {
 /** Files of 4 MB come as JSON; nothing else is nearly as large. */
 const MOST_BYTES = 1_000_000;
 const MOST_BYTES_WITH_FILE = 5_000_000;
-const WITH_FILE: readonly CommandName[] = ['importHouse'];
+const WITH_FILE: readonly CommandName[] = ['importHouse', 'mergeHouse'];
 
 const STATUS = { signedOut: 401, notAllowed: 403, invalid: 400, notFound: 404, stale: 409, tooMany: 429 } as const;
 /** Nobody: what needs no sign-in does not ask who it is. */

@@ -110,3 +110,74 @@ test('a finisher takes nothing from a drawing', async ({ page, house, signIn }) 
   });
   expect(answer.status()).toBe(403);
 });
+
+test('a house file that was worked on elsewhere is laid beside the house, and what is chosen of it is taken over', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?room=hall`);
+  const written = await (await page.request.get(`${house}/file`)).json();
+  const { rooms, ...head } = written;
+  const worked = {
+    ...head,
+    method: { ...head.method, level: 3 },
+    rooms: [
+      ...rooms
+        .filter(({ id }: { id: string }) => id !== 'bath')
+        .map((room: { id: string; height: number }) =>
+          room.id === 'hall' ? { ...room, height: room.height + 12 } : room,
+        ),
+      { id: 'loft', name: 'Loft', outline: box(0, 0, 144, 120), height: 96 },
+    ],
+  };
+  const open = async (content: object | string) => {
+    const text = typeof content === 'string' ? content : JSON.stringify(content);
+    await dialog.getByLabel('House file (JSON)').setInputFiles(file('house.json', text));
+  };
+  await page.getByRole('button', { name: 'From a house file …' }).click();
+  const dialog = page.getByRole('dialog');
+  await open('{');
+  await expect(dialog.getByRole('alert')).toContainText('it is no JSON');
+  await open({ ...worked, version: 9 });
+  await expect(dialog.getByRole('alert')).toContainText('version');
+  await open(written);
+  await expect(dialog.getByRole('status')).toContainText(
+    `0 new rooms, 0 changed, 0 not in the file; ${rooms.length} rooms as here`,
+  );
+  await expect(dialog.getByRole('button', { name: 'Take over 0 changes' })).toBeDisabled();
+  await open(worked);
+  const list = dialog.getByRole('list', { name: 'What the file changes' });
+  await expect(list.getByRole('checkbox', { name: /Hall.*changed: height/ })).toBeChecked();
+  await expect(list.getByRole('checkbox', { name: /Loft.*new/ })).toBeChecked();
+  await expect(list.getByRole('checkbox', { name: /Bath.*not in the file/ })).not.toBeChecked();
+  await list.getByRole('checkbox', { name: /How the house is finished/ }).uncheck();
+  await untilTaken(page, '/commands/mergeHouse', () =>
+    dialog.getByRole('button', { name: 'Take over 2 changes' }).click(),
+  );
+  const after = await (await page.request.get(`${house}/file`)).json();
+  const named = (id: string) => after.rooms.find((room: { id: string }) => room.id === id);
+  expect(after.rooms).toHaveLength(rooms.length + 1);
+  expect(named('hall').height).toBe(rooms.find((room: { id: string }) => room.id === 'hall').height + 12);
+  expect(after.method).toEqual(head.method);
+
+  // Over what somebody changed meanwhile nothing is taken, not even what would fit.
+  await page.goto(`${house}/tally?room=galley`);
+  await page.getByRole('button', { name: 'From a house file …' }).click();
+  await open({
+    ...after,
+    rooms: after.rooms.map((room: { id: string; height: number }) => ({ ...room, height: room.height + 2 })),
+  });
+  await expect(list.getByRole('checkbox', { name: /Hall/ })).toBeChecked();
+  const saved = await page.request.post('/api/commands/saveRoom', {
+    data: { house: house.split('/').at(-1), version: 2, room: { ...named('hall'), name: 'Long hall' } },
+  });
+  expect(await saved.json()).toMatchObject({ ok: true, value: { kind: 'saved' } });
+  await dialog.getByRole('button', { name: /^Take over/ }).click();
+  await expect(dialog.getByRole('alert')).toContainText(
+    'Somebody changed this house in the meantime. Nothing was taken',
+  );
+  const last = await (await page.request.get(`${house}/file`)).json();
+  expect(last.rooms.find(({ id }: { id: string }) => id === 'loft').height).toBe(96);
+});

@@ -29,6 +29,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     saveRoomMethod: { house, room: 'bath', version: 1, change, method: null },
     addRoom: { house, room: WALLS },
     addRooms: { house, rooms: [WALLS] },
+    mergeHouse: { house, added: [WALLS], changed: [], removed: [] },
     saveRoom: { house, version: 1, room: { ...WALLS, id: 'bath' } },
     copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
     removeRoom: { house, room: 'bath' },

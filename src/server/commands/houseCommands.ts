@@ -1,11 +1,22 @@
 import { granted, refused } from '../../contract/answer';
 import { readHouse } from '../../core/house/readHouse';
+import { MOST_ROOMS } from '../../core/house/schema';
 import { checkHangBounds } from '../../core/room/checks/checkBounds';
 import { checkRoom } from '../../core/room/checks/checkRoom';
+import { checkHouseSize } from '../../core/room/checks/checkSize';
+import { withIds } from '../../core/room/ids';
+import { now } from '../../db/clock';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
-import { type Handlers, HOUSE_GONE } from './handler';
+import { mergeHouse } from '../../db/rooms';
+import { FULL, type Handlers, HOUSE_GONE } from './handler';
 
-export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'saveHang'> = {
+const MERGED_STALE =
+  'Somebody changed this house in the meantime. Nothing was taken: reload, then choose the file again.';
+/** What was said, without what was not. */
+const given = <Choices extends object>(choices: Choices): Partial<Choices> =>
+  Object.fromEntries(Object.entries(choices).filter(([, value]) => value !== undefined)) as Partial<Choices>;
+
+export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse' | 'saveHang'> = {
   createHouse: async ({ name, unit, timeZone }) => {
     const head = { name, unit, hang: {}, method: { level: 4 as const } };
     return granted({ id: await addHouse({ format: 'oak-tally-house', version: 2, ...head, rooms: [] }, timeZone) });
@@ -21,6 +32,38 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'saveHang'>
     const reading = readHouse(json, { turn });
     if (!reading.ok) return refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
     return granted({ id: await addHouse(reading.house, timeZone) });
+  },
+
+  mergeHouse: async ({ house, added, changed, removed, head }) => {
+    const stored = await findHouse(house);
+    if (!stored) return refused('notFound', HOUSE_GONE);
+    const { version: headVersion, ...choices } = head ?? {};
+    const then = { ...stored.head, ...given(choices) };
+    const known = new Map(stored.rooms.map(({ room }) => [room.id, room]));
+    const isGone = removed.some(({ room }) => !known.has(room)) || changed.some(({ room }) => !known.has(room.id));
+    if (isGone) return refused('stale', MERGED_STALE);
+    const over = changed.map(({ room, version }) => ({ room: withIds(room, then.unit), version }));
+    const more = added.map((room) => withIds({ ...room, id: 'new' }, then.unit));
+    const leaves = new Set([...removed.map(({ room }) => room), ...over.map(({ room }) => room.id)]);
+    const rooms = [
+      ...stored.rooms.flatMap(({ room }) => (leaves.has(room.id) ? [] : [room])),
+      ...over.map(({ room }) => room),
+      ...more,
+    ];
+    if (rooms.length > MOST_ROOMS) return refused('invalid', FULL);
+    for (const room of rooms) {
+      const [problem] = checkRoom(room, then);
+      if (problem)
+        return refused('invalid', `${room.name} cannot be so: ${problem.path} ${problem.reason}. Nothing was taken.`);
+    }
+    const [large] = checkHouseSize(rooms, then);
+    if (large) return refused('invalid', `${large.reason}. Nothing was taken.`);
+    const merged = await mergeHouse(
+      house,
+      { added: more, changed: over, removed, head: head && { version: head.version, ...given(choices) } },
+      new Date(now()),
+    );
+    return merged ? granted({ rooms: rooms.length }) : refused('stale', MERGED_STALE);
   },
 
   saveHang: async ({ house, version, hang }) => {

@@ -7,9 +7,7 @@ import { keepIds } from '../../core/room/keepIds';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';
-import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
-
-const FULL = `A house holds at most ${MOST_ROOMS} rooms.`;
+import { FULL, type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const roomCommands: Handlers<
   'addRoom' | 'addRooms' | 'saveRoom' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'

@@ -2,10 +2,10 @@
 
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
+import { sortedText } from '@/core/measure/sortedText';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
 import type { MethodChoices } from '@/core/room/methodSchema';
-import { sortedText } from '@/ui/sortedText';
 import { inUnit } from '@/ui/unitWords';
 
 export interface KeptMethodRow {

@@ -8,8 +8,8 @@ import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { TakenRoom } from '@/core/estimate/priceOf';
 import type { Scope } from '@/core/estimate/scope';
 import type { HouseHead } from '@/core/house/schema';
+import { sortedText } from '@/core/measure/sortedText';
 import type { CrewPace } from '@/core/rates/learn';
-import { sortedText } from '@/ui/sortedText';
 import type { PricesWorker } from '@/workers/prices.worker';
 
 /**

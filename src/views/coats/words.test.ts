@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import type { Price } from '@/core/estimate/priceOf';
+import { sortedText } from '@/core/measure/sortedText';
 import { usualMethod } from '@/core/method/resolveMethod';
 import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
 import { smallWords } from '@/ui/lengthWords';
 import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
-import { sortedText } from '@/ui/sortedText';
 import { crewWords, differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 import { patchFrom, tryOut } from './trial';

@@ -42,6 +42,9 @@ import { useKeep } from './useKeep';
 
 // What is opened by a press comes when it is.
 const DrawingImport = lazy(async () => ({ default: (await import('./drawing/DrawingImport')).DrawingImport }));
+const HouseFileImport = lazy(async () => ({
+  default: (await import('./houseFile/HouseFileImport')).HouseFileImport,
+}));
 const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
 const LaserPanel = lazy(async () => ({ default: (await import('./laser/LaserPanel')).LaserPanel }));
 const HouseHang = lazy(async () => ({ default: (await import('./HouseHang')).HouseHang }));
@@ -72,7 +75,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
   const [asForm, setAsForm] = useState(false);
   const [layouts, setLayouts] = useState(false);
   const [onPlan, setOnPlan] = useState(false);
-  const [drawing, setDrawing] = useState(false);
+  const [bringing, setBringing] = useState<'drawing' | 'file'>();
   const [byLaser, setByLaser] = useState(false);
   const asks = useLaser(house.unit);
   const [trouble, setTrouble] = useState<string>();
@@ -181,9 +184,14 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
           {mayEdit && (
-            <button type="button" className="btn" onClick={() => setDrawing(true)}>
-              From a drawing …
-            </button>
+            <>
+              <button type="button" className="btn" onClick={() => setBringing('drawing')}>
+                From a drawing …
+              </button>
+              <button type="button" className="btn" onClick={() => setBringing('file')}>
+                From a house file …
+              </button>
+            </>
           )}
           {result && draft.room && (
             <>
@@ -204,9 +212,18 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
               (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))}
           </span>
         </div>
-        {drawing && (
+        {bringing && (
           <Suspense fallback={<Opening />}>
-            <DrawingImport house={house} close={() => setDrawing(false)} />
+            {bringing === 'drawing' ? (
+              <DrawingImport house={house} close={() => setBringing(undefined)} />
+            ) : (
+              <HouseFileImport
+                house={house}
+                houseVersion={houseVersion}
+                rooms={rooms}
+                close={() => setBringing(undefined)}
+              />
+            )}
           </Suspense>
         )}
         {state.theirs && (

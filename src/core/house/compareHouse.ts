@@ -1,0 +1,55 @@
+import { sortedText } from '../measure/sortedText';
+import type { Room } from '../room/schema';
+import type { House, HouseHead } from './schema';
+
+/** A room that is another in a file than in its house, and in which of its parts. */
+export interface ChangedRoom {
+  readonly now: Room;
+  readonly file: Room;
+  readonly parts: readonly (keyof Room)[];
+}
+
+/** What a house file would change in a house that is there. */
+export interface HouseComparison {
+  readonly added: readonly Room[];
+  readonly changed: readonly ChangedRoom[];
+  readonly gone: readonly Room[];
+  /** How many rooms are as they are. */
+  readonly same: number;
+  /** Whether it is finished, and hung, in another way. */
+  readonly method: boolean;
+  readonly hang: boolean;
+}
+
+/**
+ * Lays a house file beside the house that it may come from: rooms are the same by their ids.
+ *
+ * @example compareHouse(head, rooms, file).changed[0].parts  // ['openings']
+ */
+export function compareHouse(head: HouseHead, rooms: readonly Room[], file: House): HouseComparison {
+  const known = new Map(rooms.map((room) => [room.id, room]));
+  const named = new Set(file.rooms.map(({ id }) => id));
+  const changed: ChangedRoom[] = [];
+  const added: Room[] = [];
+  for (const room of file.rooms) {
+    const now = known.get(room.id);
+    if (!now) added.push(room);
+    else {
+      const parts = differences(now, room);
+      if (parts.length > 0) changed.push({ now, file: room, parts });
+    }
+  }
+  return {
+    added,
+    changed,
+    gone: rooms.filter(({ id }) => !named.has(id)),
+    same: file.rooms.length - added.length - changed.length,
+    method: sortedText(head.method) !== sortedText(file.method),
+    hang: sortedText(head.hang) !== sortedText(file.hang),
+  };
+}
+
+function differences(a: Room, b: Room): readonly (keyof Room)[] {
+  const parts = [...new Set([...Object.keys(a), ...Object.keys(b)])] as (keyof Room)[];
+  return parts.filter((part) => sortedText(a[part] ?? null) !== sortedText(b[part] ?? null));
+}
