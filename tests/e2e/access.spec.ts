@@ -86,6 +86,23 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
   await page.getByLabel('Where').selectOption('joints that I tap');
   await page.getByRole('dialog').getByRole('checkbox').first().click();
   expect(await violationsOf(page)).toEqual([]);
+
+  await page.goto(`${house}/tally?room=day-room`);
+  await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
+  await page.getByRole('button', { name: 'As hung …' }).click();
+  await page.getByRole('slider').first().focus();
+  expect(await violationsOf(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  for (const name of ['From a drawing …', 'From a house file …']) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await violationsOf(page), name).toEqual([]);
+    await page.keyboard.press('Escape');
+  }
+  await page.goto(`${house}/tally?new`);
+  await page.getByRole('button', { name: 'By laser' }).click();
+  await page.getByText('Pair a laser measure').click();
+  expect(await violationsOf(page)).toEqual([]);
 });
 
 test('the tabs of Coats are free of axe violations', async ({ page, house, signIn }) => {
