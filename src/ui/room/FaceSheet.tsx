@@ -3,15 +3,14 @@
 import { X } from 'lucide-react';
 import type { HungFace } from '@/core/hang/hangRoom';
 import type { Joint } from '@/core/joints/joint';
-import { rectangle } from '@/core/measure/polygon';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { Point } from '@/core/measure/vector';
 import { areaOf } from '@/core/room/faces/face';
 import { Dialog } from '../Dialog';
 import { areaWords, lengthWords, sizeWords } from '../lengthWords';
 import { faceWords } from './faceWords';
 import { JointLine } from './JointLine';
 import { Label, LaidFaceDrawing } from './LaidFaceDrawing';
+import { laidAlone } from './laidAlone';
 import { pageLength } from './unroll';
 
 /** One face alone and large: its boards with their sizes, its joints with their lengths. */
@@ -39,24 +38,7 @@ export function FaceSheet({
         : [],
     ),
   );
-  const laid = {
-    face,
-    words: '',
-    loops: face.loops,
-    label: [0, 0] as Point,
-    clear: 0,
-    boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
-    holes: face.holes.map(({ kind, loop, u0, u1, v0, v1 }) => ({
-      kind: `${kind} ${sizeWords(u1 - u0, v1 - v0, unit)}`,
-      loop,
-      middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
-    })),
-    covers: face.covers.map(({ cover, u0, u1, v0, v1 }) => ({
-      cover,
-      corners: rectangle(u0, u1, v0, v1),
-      middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
-    })),
-  };
+  const laid = laidAlone(hung, ({ kind, u0, u1, v0, v1 }) => `${kind} ${sizeWords(u1 - u0, v1 - v0, unit)}`);
   return (
     <Dialog
       title={`${faceWords(face.place)}, ${areaWords(areaOf(face), unit)}${face.existing ? ', old' : ''}`}

@@ -4,10 +4,11 @@ import { isInside } from '@/core/measure/chords';
 import { distanceToStep } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
 import { SelectField } from '../SelectField';
+import { DrawnRoom } from './DrawnRoom';
 import { LaidRoom } from './LaidRoom';
+import { PieceLines } from './PieceLines';
 import { clearance, offPage, onPage } from './pagePlace';
 import type { MappedPiece, PieceMap } from './pieceMap';
-import { usePieceMap } from './usePieceMap';
 
 /** A place in a room: its face, where on it (mm in its own coordinates), and the piece that lies there. */
 export interface PlaceInRoom {
@@ -29,15 +30,7 @@ export function PlaceChooser({
   readonly chosen: PlaceInRoom | undefined;
   readonly onChange: (place: PlaceInRoom | undefined) => void;
 }) {
-  const { map, trouble } = usePieceMap(room);
-  if (trouble)
-    return (
-      <p role="alert" className="text-error">
-        {trouble}
-      </p>
-    );
-  if (!map) return <p role="status">Drawing the room …</p>;
-  return <TappedPlace map={map} chosen={chosen} onChange={onChange} />;
+  return <DrawnRoom room={room} draw={(map) => <TappedPlace map={map} chosen={chosen} onChange={onChange} />} />;
 }
 
 function TappedPlace({
@@ -58,18 +51,7 @@ function TappedPlace({
       }}
       draw={(text) => (
         <>
-          {map.pieces.map(({ id, from, to }) => (
-            <line
-              key={`${id} ${from.join(' ')}`}
-              x1={from[0]}
-              y1={from[1]}
-              x2={to[0]}
-              y2={to[1]}
-              className={id === chosen?.piece?.id ? 'stroke-primary' : 'stroke-muted'}
-              strokeWidth={id === chosen?.piece?.id ? 5 : 1.2}
-              vectorEffect="non-scaling-stroke"
-            />
-          ))}
+          <PieceLines pieces={map.pieces} chosen={chosen?.piece?.id} />
           {at && <Pin at={at} size={text} />}
         </>
       )}

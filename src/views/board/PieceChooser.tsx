@@ -3,9 +3,9 @@
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { roughLength } from '@/ui/lengthWords';
+import { DrawnRoom } from '@/ui/room/DrawnRoom';
 import { LaidRoom } from '@/ui/room/LaidRoom';
 import type { MappedPiece, PieceMap } from '@/ui/room/pieceMap';
-import { usePieceMap } from '@/ui/room/usePieceMap';
 
 /**
  * The room laid flat, on which the pieces are tapped that a coat lies on; a face takes all of its pieces. Where a coat covers
@@ -25,15 +25,12 @@ export function PieceChooser({
   readonly chosen: ReadonlySet<string>;
   readonly onChange: (chosen: ReadonlySet<string>) => void;
 }) {
-  const { map, trouble } = usePieceMap(room);
-  if (trouble)
-    return (
-      <p role="alert" className="text-error">
-        {trouble}
-      </p>
-    );
-  if (!map) return <p role="status">Drawing the room …</p>;
-  return <TappedRoom map={map} coat={coat} unit={unit} chosen={chosen} onChange={onChange} />;
+  return (
+    <DrawnRoom
+      room={room}
+      draw={(map) => <TappedRoom map={map} coat={coat} unit={unit} chosen={chosen} onChange={onChange} />}
+    />
+  );
 }
 
 type Tapping = Pick<Parameters<typeof PieceChooser>[0], 'coat' | 'unit' | 'chosen' | 'onChange'>;

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
+import { FileField } from '@/ui/FileField';
 import { SelectField } from '@/ui/SelectField';
 import { AirFilePreview } from './AirFilePreview';
 import { MappingFields } from './MappingFields';
@@ -29,8 +30,7 @@ export function AirFileImport({
   const taking = useTaking(houseId, file);
   const busy = taking.taken !== undefined;
 
-  const open = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const open = async (chosen: File) => {
     taking.forget();
     const words = await file.open(chosen);
     setTrouble(words === undefined ? undefined : { ok: false, words });
@@ -41,19 +41,12 @@ export function AirFileImport({
     <section className="sheet space-y-3 p-4" aria-label="Bring in a file of readings">
       <h2>Bring in a file of readings</h2>
       <div className="grid gap-3 sm:grid-cols-2">
-        <label className="block">
-          <span className="mb-1 block text-sm font-semibold">File (CSV)</span>
-          <input
-            type="file"
-            accept=".csv,.txt,.tsv,text/csv,text/plain"
-            className="file-input w-full"
-            disabled={busy}
-            onChange={(event) => {
-              void open(event.target.files?.[0]);
-              event.target.value = '';
-            }}
-          />
-        </label>
+        <FileField
+          label="File (CSV)"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          disabled={busy}
+          onFile={(chosen) => void open(chosen)}
+        />
         <SelectField
           label="Measured in"
           value={room}

@@ -9,6 +9,7 @@ import { useSubmit } from '@/client/useSubmit';
 import type { Person, Role } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Problem } from '@/core/room/problem';
+import { FileField } from '@/ui/FileField';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CrewCard } from './CrewCard';
@@ -118,8 +119,7 @@ function ImportHouse() {
   const { send, busy } = useSend();
   const turnMends =
     refusal && refusal.problems.length > 0 && refusal.problems.every(({ mend }) => mend === 'reverse-outline');
-  const take = async (file: File | undefined, turn = false) => {
-    if (!file) return;
+  const take = async (file: File, turn = false) => {
     setRefusal(undefined);
     const answer = await send('importHouse', { text: await file.text(), turn, timeZone: hereZone() });
     if (answer?.ok) router.push(`/h/${answer.value.id}`);
@@ -128,19 +128,12 @@ function ImportHouse() {
   return (
     <section className="sheet space-y-4 p-5">
       <h2>Bring in a house file</h2>
-      <label className="block">
-        <span className="mb-1 block text-sm font-semibold">House file (JSON)</span>
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="file-input w-full"
-          disabled={busy}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label="House file (JSON)"
+        accept=".json,application/json"
+        disabled={busy}
+        onFile={(file) => void take(file)}
+      />
       <p className="text-sm text-muted">A file is taken in whole, or refused whole with the place and the reason.</p>
       {refusal && (
         <div role="alert" className="rounded-xl border-2 border-error p-3">

@@ -4,31 +4,27 @@ import { Suspense, useState } from 'react';
 import type { Point } from '@/core/measure/vector';
 import { Opening } from '@/ui/Opening';
 import { ProblemDialog } from '@/ui/problem/lazyDialog';
+import { DrawnRoom } from '@/ui/room/DrawnRoom';
 import { LaidRoom } from '@/ui/room/LaidRoom';
+import { PieceLines } from '@/ui/room/PieceLines';
 import { Pin, type PlaceInRoom, placeAt } from '@/ui/room/PlaceChooser';
 import { onPage } from '@/ui/room/pagePlace';
-import { usePieceMap } from '@/ui/room/usePieceMap';
+import type { PieceMap } from '@/ui/room/pieceMap';
 import type { LightRow } from './sandRows';
 
 /** The room laid flat for the lamp: its faces numbered as they are walked, those that are good, and what is open; a tap says that something is wrong there. */
-export function LightPicture({
-  now,
-  room,
-  rows,
-}: {
+export function LightPicture(props: LightPictureProps) {
+  return <DrawnRoom room={props.room.id} draw={(map) => <Lit map={map} {...props} />} />;
+}
+
+interface LightPictureProps {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
   readonly rows: readonly LightRow[];
-}) {
-  const { map, trouble } = usePieceMap(room.id);
+}
+
+function Lit({ map, now, room, rows }: LightPictureProps & { readonly map: PieceMap }) {
   const [tapped, setTapped] = useState<PlaceInRoom>();
-  if (trouble)
-    return (
-      <p role="alert" className="text-error">
-        {trouble}
-      </p>
-    );
-  if (!map) return <p role="status">Drawing the room …</p>;
   const numbers = new Map(rows.map((row, index) => [row.id, { row, number: index + 1 }]));
   const pins = map.faces.flatMap(({ face: { id }, place }) =>
     (numbers.get(id)?.row.open ?? []).flatMap((item): readonly Point[] =>
@@ -44,18 +40,7 @@ export function LightPicture({
         onPoint={(point) => setTapped(placeAt(map, point))}
         draw={(text) => (
           <>
-            {map.pieces.map(({ id, from, to }) => (
-              <line
-                key={`${id} ${from.join(' ')}`}
-                x1={from[0]}
-                y1={from[1]}
-                x2={to[0]}
-                y2={to[1]}
-                className="stroke-muted"
-                strokeWidth={1}
-                vectorEffect="non-scaling-stroke"
-              />
-            ))}
+            <PieceLines pieces={map.pieces} />
             {map.faces.map(({ face: { id }, label: [x, y] }) => {
               const own = numbers.get(id);
               return (

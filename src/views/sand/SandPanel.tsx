@@ -8,6 +8,7 @@ import { sandedWith } from '@/core/method/finalSanding';
 import { SelectField } from '@/ui/SelectField';
 import { FINAL_GRIT } from '@/ui/sandWords';
 import { StateMark } from '@/ui/state/StateMark';
+import { turned } from '@/ui/turned';
 import type { SandRow } from './sandRows';
 
 /** A final pass is fine; what lies under another coat was coarser. Common practice, no source. */
@@ -143,10 +144,4 @@ export function SandPanel({
       )}
     </section>
   );
-}
-
-function turned<Value>(set: ReadonlySet<Value>, value: Value): ReadonlySet<Value> {
-  const next = new Set(set);
-  if (!next.delete(value)) next.add(value);
-  return next;
 }

@@ -10,10 +10,12 @@ import type { HouseHead } from '@/core/house/schema';
 import { parseLength } from '@/core/measure/parseLength';
 import { fromMm } from '@/core/measure/unit';
 import { Dialog } from '@/ui/Dialog';
+import { FileField } from '@/ui/FileField';
 import { areaWords } from '@/ui/lengthWords';
 import { plural } from '@/ui/plural';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
+import { turned } from '@/ui/turned';
 import { DrawnFloor } from './DrawnFloor';
 import { useDrawing } from './useDrawing';
 
@@ -63,21 +65,16 @@ export function DrawingImport({ house, close }: { readonly house: HouseHead; rea
         DXF: every closed outline of a layer becomes a room, named by what is written in it. Doors and windows are put
         in afterwards. PDF plans are not read.
       </p>
-      <label className="block max-w-md">
-        <span className="mb-1 block text-sm font-semibold">Drawing (DXF)</span>
-        <input
-          type="file"
-          accept=".dxf,.pdf,application/dxf,image/vnd.dxf"
-          className="file-input w-full"
-          disabled={busy}
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            setWithout(new Set());
-            if (file) open(file);
-            target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label="Drawing (DXF)"
+        accept=".dxf,.pdf,application/dxf,image/vnd.dxf"
+        className="max-w-md"
+        disabled={busy}
+        onFile={(file) => {
+          setWithout(new Set());
+          open(file);
+        }}
+      />
       {reading && <p role="status">Reading {reading} …</p>}
       {(trouble ?? message) && (
         <p role="alert" className="text-error">
@@ -175,9 +172,3 @@ export function DrawingImport({ house, close }: { readonly house: HouseHead; rea
 
 /** Rooms are told apart by their names, which are made so. */
 const keyOf = ({ room }: DrawnRoom): string => room.name;
-
-function turned<Value>(set: ReadonlySet<Value>, value: Value): ReadonlySet<Value> {
-  const next = new Set(set);
-  if (!next.delete(value)) next.add(value);
-  return next;
-}

@@ -8,7 +8,9 @@ import { useWorker } from '@/client/useWorker';
 import type { HouseHead } from '@/core/house/schema';
 import type { Room } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
+import { FileField } from '@/ui/FileField';
 import { plural } from '@/ui/plural';
+import { turned } from '@/ui/turned';
 import type { HouseFileWorker } from '@/workers/houseFile.worker';
 import { partWords } from './partWords';
 
@@ -115,20 +117,13 @@ export function HouseFileImport({
         A file of this house, worked on elsewhere: rooms are the same by their ids. Choose what is taken over; nothing
         is before you say so.
       </p>
-      <label className="block max-w-md">
-        <span className="mb-1 block text-sm font-semibold">House file (JSON)</span>
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="file-input w-full"
-          disabled={busy}
-          onChange={({ target }) => {
-            const file = target.files?.[0];
-            if (file) void open(file);
-            target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label="House file (JSON)"
+        accept=".json,application/json"
+        className="max-w-md"
+        disabled={busy}
+        onFile={(file) => void open(file)}
+      />
       {reading && <p role="status">Reading {reading} …</p>}
       {(reasons.length > 0 || message) && (
         <div role="alert" className="text-error">
@@ -168,10 +163,4 @@ export function HouseFileImport({
       </div>
     </Dialog>
   );
-}
-
-function turned<Value>(set: ReadonlySet<Value>, value: Value): ReadonlySet<Value> {
-  const next = new Set(set);
-  if (!next.delete(value)) next.add(value);
-  return next;
 }

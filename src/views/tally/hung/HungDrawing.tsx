@@ -3,14 +3,12 @@
 import { useDrag } from '@use-gesture/react';
 import { type KeyboardEvent, useRef, useState } from 'react';
 import type { HungFace } from '@/core/hang/hangRoom';
-import { seamsOf } from '@/core/joints/seamsOf';
-import { rectangle } from '@/core/measure/polygon';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { Point } from '@/core/measure/vector';
 import type { FoundFace } from '@/core/room/resolveHang';
 import { lengthWords } from '@/ui/lengthWords';
 import { JointLine } from '@/ui/room/JointLine';
 import { LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
+import { laidAlone, seamLines } from '@/ui/room/laidAlone';
 import { type Handle, handleName, handlesOf, isSameHandle, lineOf } from './handles';
 
 const KEYS: Readonly<Record<string, -1 | 1>> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 };
@@ -42,7 +40,7 @@ export function HungDrawing({
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const [held, setHeld] = useState<Handle>();
-  const { face, boards } = hung;
+  const { face } = hung;
   const text = Math.max(face.width, face.height * 1.5) / 34;
   const margin = text * 2;
   const placeAt = (handle: Handle, [x, y]: readonly [number, number]): number | undefined => {
@@ -74,15 +72,6 @@ export function HungDrawing({
       onRemove(handle);
     }
   };
-  const lines = seamsOf(hung).flatMap((joint) =>
-    joint.lines.map((line) => ({
-      joint: joint.id,
-      class: joint.class,
-      tapedOnly: joint.tapedOnly,
-      from: line.from,
-      to: line.to,
-    })),
-  );
   return (
     <svg
       ref={svg}
@@ -90,28 +79,8 @@ export function HungDrawing({
       className="max-h-[52dvh] min-h-40 w-full touch-none select-none"
     >
       <title>{`${words} as hung`}</title>
-      <LaidFaceDrawing
-        laid={{
-          face,
-          words: '',
-          loops: face.loops,
-          label: [0, 0] as Point,
-          clear: 0,
-          boards: boards.map(({ u0, u1, v0, v1 }) => rectangle(u0, u1, v0, v1)),
-          holes: face.holes.map(({ kind, loop, u0, u1, v0, v1 }) => ({
-            kind,
-            loop,
-            middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
-          })),
-          covers: face.covers.map(({ cover, u0, u1, v0, v1 }) => ({
-            cover,
-            corners: rectangle(u0, u1, v0, v1),
-            middle: [(u0 + u1) / 2, (v0 + v1) / 2] as Point,
-          })),
-        }}
-        text={text}
-      />
-      {lines.map((line) => (
+      <LaidFaceDrawing laid={laidAlone(hung, ({ kind }) => kind)} text={text} />
+      {seamLines(hung).map((line) => (
         <JointLine key={`${line.joint} ${line.from.join(' ')}`} line={line} />
       ))}
       {handlesOf(found, hung).map((handle) => {

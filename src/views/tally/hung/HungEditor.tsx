@@ -21,19 +21,18 @@ import {
 import type { HungFace } from '@/core/hang/hangRoom';
 import type { HouseHead } from '@/core/house/schema';
 import { takeOff } from '@/core/joints/takeOff';
-import { parseLength } from '@/core/measure/parseLength';
 import { boxOf } from '@/core/measure/polygon';
-import { MM_PER_INCH } from '@/core/measure/unit';
 import { type FoundFace, type HangPlan, resolveHang } from '@/core/room/resolveHang';
 import type { HungCourses, QuickRoom } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
 import { lengthWords } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
-import { TextField } from '@/ui/TextField';
 import { DifferenceTable } from './DifferenceTable';
 import { foundInFile } from './foundInFile';
 import { HungDrawing } from './HungDrawing';
 import { type Handle, handleName, handlesOf, isSameHandle } from './handles';
+import { PlaceField } from './PlaceField';
+import { freeMember, seamStep, widestCourse } from './steps';
 import { useHungEdits } from './useHungEdits';
 
 interface HungEditorProps {
@@ -260,55 +259,3 @@ function Press({ words, press }: { readonly words: string; readonly press: (() =
     </button>
   );
 }
-
-/** Where it hangs, as it was measured. */
-function PlaceField({
-  label,
-  at,
-  unit,
-  onPlace,
-}: {
-  readonly label: string;
-  readonly at: number;
-  readonly unit: HouseHead['unit'];
-  readonly onPlace: (to: number) => void;
-}) {
-  const [typed, setTyped] = useState(lengthWords(at, unit).replaceAll('′', "'").replaceAll('″', '"'));
-  const [error, setError] = useState<string>();
-  const take = () => {
-    const read = parseLength(typed, unit);
-    setError(read.ok ? undefined : read.reason);
-    if (read.ok && Math.abs(read.mm - at) > 0.01) onPlace(read.mm);
-  };
-  return (
-    <TextField
-      label={label}
-      className="w-36"
-      data-length
-      value={typed}
-      error={error}
-      onChange={(event) => setTyped(event.target.value)}
-      onBlur={take}
-      onKeyDown={(event) => {
-        if (event.key !== 'Enter') return;
-        event.preventDefault();
-        take();
-      }}
-    />
-  );
-}
-
-const seamStep = (unit: HouseHead['unit']): number => (unit === 'in' ? MM_PER_INCH : 10);
-
-/** The member in the middle of the longest piece of a course. */
-function freeMember({ courses }: FoundFace, course: number, members: readonly number[]): number {
-  const stops = [0, ...(courses[course]?.butts ?? []), (members.at(-1) ?? 0) + (members[0] ?? 0)];
-  const middles = stops
-    .slice(1)
-    .map((to, index) => ({ length: to - (stops[index] ?? 0), middle: (to + (stops[index] ?? 0)) / 2 }));
-  const longest = middles.reduce((best, one) => (one.length > best.length ? one : best), { length: 0, middle: 0 });
-  return snapped(longest.middle, members);
-}
-
-const widestCourse = ({ courses }: FoundFace): number =>
-  courses.reduce((best, { breadth }, index) => (breadth > (courses[best]?.breadth ?? 0) ? index : best), 0);

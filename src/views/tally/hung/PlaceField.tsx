@@ -1,0 +1,44 @@
+'use client';
+
+import { useState } from 'react';
+import { parseLength } from '@/core/measure/parseLength';
+import type { LengthUnit } from '@/core/measure/unit';
+import { lengthWords } from '@/ui/lengthWords';
+import { TextField } from '@/ui/TextField';
+
+/** Where it hangs, as it was measured. */
+export function PlaceField({
+  label,
+  at,
+  unit,
+  onPlace,
+}: {
+  readonly label: string;
+  readonly at: number;
+  readonly unit: LengthUnit;
+  readonly onPlace: (to: number) => void;
+}) {
+  const [typed, setTyped] = useState(lengthWords(at, unit).replaceAll('′', "'").replaceAll('″', '"'));
+  const [error, setError] = useState<string>();
+  const take = () => {
+    const read = parseLength(typed, unit);
+    setError(read.ok ? undefined : read.reason);
+    if (read.ok && Math.abs(read.mm - at) > 0.01) onPlace(read.mm);
+  };
+  return (
+    <TextField
+      label={label}
+      className="w-36"
+      data-length
+      value={typed}
+      error={error}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter') return;
+        event.preventDefault();
+        take();
+      }}
+    />
+  );
+}
