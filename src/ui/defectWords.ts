@@ -86,12 +86,22 @@ export const DEFECT_WORDS: Readonly<Record<DefectKind, DefectWords>> = {
     mend: 'seal corner to corner',
   },
   gap: { name: 'Gap in the board', cause: 'board cut short or broken', mend: 'fill it with setting mud, then tape' },
+  corner: {
+    name: 'Broken corner',
+    cause: 'board let down on it, or broken when it was hung',
+    mend: 'cut out what is loose, fill it with setting mud, then tape',
+  },
   ragged: {
     name: 'Ragged edge',
     cause: 'cut edge not dressed, paper furred',
     mend: 'trim it back with a sharp knife before the tape',
   },
   loose: { name: 'Loose board', cause: 'not screwed to its framing', mend: 'screw it until it is tight' },
+  outlet: {
+    name: 'Outlet at a joint',
+    cause: 'a box set within a knife’s width of the joint',
+    mend: 'short strokes toward it; keep the box clean of mud',
+  },
   dent: { name: 'Dent by others', cause: 'another trade', mend: 'fill it; tell the lead whose it is' },
 };
 

@@ -21,8 +21,10 @@ export const DEFECT_KINDS = [
   'heavyBottom',
   'showThrough',
   'gap',
+  'corner',
   'ragged',
   'loose',
+  'outlet',
   'dent',
 ] as const;
 export type DefectKind = (typeof DEFECT_KINDS)[number];
@@ -65,8 +67,10 @@ export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
   heavyBottom: { mend: 'next', account: 'crew', dry: true },
   showThrough: { mend: 'seal', account: 'crew', dry: true },
   gap: { mend: 'now', account: 'hanger' },
+  corner: { mend: 'now', account: 'hanger' },
   ragged: { mend: 'now', account: 'hanger', dry: true },
   loose: { mend: 'now', account: 'hanger', dry: true },
+  outlet: { mend: 'next', account: 'others', dry: true },
   dent: { mend: 'now', account: 'others' },
 };
 
@@ -83,7 +87,20 @@ export function usualMistakes({ class: kind, key }: Pick<Coat, 'class' | 'key'>)
 }
 
 /** What is looked for before anything is on: how the boards hang and the beads stand. */
-export const BEFORE_TAPE: readonly DefectKind[] = ['screwPop', 'torn', 'ragged', 'loose', 'gap', 'beadOut', 'dent'];
+export const BEFORE_TAPE: readonly DefectKind[] = [
+  'screwPop',
+  'torn',
+  'ragged',
+  'loose',
+  'gap',
+  'corner',
+  'beadOut',
+  'outlet',
+  'dent',
+];
+
+/** What is filled before the tape, by how long it is. */
+export const isPrefilled = (kind: DefectKind | undefined): boolean => kind === 'gap' || kind === 'corner';
 
 /** The kinds that are found on a class: those of that class first, then those that are found anywhere. */
 export function defectsOn(kind: CoatedClass | undefined): readonly DefectKind[] {

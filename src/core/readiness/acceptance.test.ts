@@ -154,7 +154,7 @@ describe('gaps that were found', () => {
     expect(guess?.amount).toBeGreaterThan(0);
     expect(hours([said('good', [wall]), wrong('gap', wall, 900)])[0]?.amount).toBe(guess?.amount);
     expect(hours([said('good')])).toEqual([]);
-    const found = [said('good'), wrong('gap', wall, 900), wrong('gap', ceiling, 600)];
+    const found = [said('good'), wrong('gap', wall, 900), wrong('corner', ceiling, 600)];
     // 1.5 m: 0.08 l a metre. Common practice, no source.
     expect(hours(found)[0]).toMatchObject({ amount: 1500, litres: 0.12 });
     const item = inputWith(found).items.find(({ work }) => work === 'prefill');

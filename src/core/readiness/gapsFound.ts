@@ -1,5 +1,6 @@
 import type { Piece } from '../joints/pieces';
 import type { OpenItem, RoomState } from '../log/stateOf';
+import { isPrefilled } from '../method/defects';
 import { acceptanceOf } from '../standing/heldFaces';
 
 /**
@@ -16,6 +17,6 @@ export function gapsFound(
   return items.filter(isGap).reduce((sum, { length = 0 }) => sum + length, 0);
 }
 
-/** A gap that is not filled, of which somebody said how long it is. */
+/** A gap or a broken corner that is not filled, of which somebody said how long it is. */
 export const isGap = ({ closed, defect, length }: OpenItem): boolean =>
-  !closed && defect === 'gap' && length !== undefined;
+  !closed && isPrefilled(defect) && length !== undefined;

@@ -51,6 +51,8 @@ export const MEND_MINUTES: Readonly<Record<DefectKind | 'unnamed', number>> = {
   heavyBottom: 3,
   showThrough: 15,
   gap: 10,
+  corner: 5,
+  outlet: 4,
   ragged: 3,
   loose: 5,
   dent: 8,

@@ -5,7 +5,7 @@ import { useHouse } from '@/client/HouseContext';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
 import { parseLength } from '@/core/measure/parseLength';
-import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn } from '@/core/method/defects';
+import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn, isPrefilled } from '@/core/method/defects';
 import { knifeCheck } from '@/core/section/knifeCheck';
 import { toleranceFor } from '@/core/section/tolerance';
 import { Dialog } from '../Dialog';
@@ -65,7 +65,7 @@ export function ProblemDialog({
     if (!found && text.trim() === '' && photos.length === 0)
       return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
     const took = minutesTyped(minutes);
-    const length = defect === 'gap' && long.trim() !== '' ? parseLength(long, unit) : undefined;
+    const length = isPrefilled(defect) && long.trim() !== '' ? parseLength(long, unit) : undefined;
     if (length && !length.ok) return setFault({ field: 'length', reason: length.reason });
     if (length?.ok && (length.mm <= 0 || length.mm > LONGEST_GAP_MM))
       return setFault({ field: 'length', reason: 'no gap is that long' });
@@ -144,7 +144,7 @@ export function ProblemDialog({
           )}
         </div>
       )}
-      {defect === 'gap' && (
+      {isPrefilled(defect) && (
         <TextField
           label={unit === 'in' ? 'How long: 3 ft, 40 in' : 'How long: 900, 1.2 m'}
           className="w-52"
