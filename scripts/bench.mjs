@@ -50,6 +50,7 @@ await runScript(async () => {
     const server = await serveDemo(env);
     await bench('tests/bench/pages.ts', server.port);
     await bench('tests/bench/typing.ts', server.port, { CHROMIUM: await needChromium() });
+    await bench('tests/bench/dragging.ts', server.port, { CHROMIUM: await needChromium() });
     await server.stop();
     await bench('tests/bench/air.ts', await freePort());
   } finally {
