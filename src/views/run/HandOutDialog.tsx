@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
+import { teamHours } from '@/core/plan/teamHours';
 import type { Block } from '@/core/work/block';
 import { PASSES } from '@/core/work/pass';
 import { scrapingIn } from '@/core/work/scrapeApart';
@@ -44,8 +45,10 @@ export function HandOutDialog({
   const rooms = input.rooms.filter(({ id }) => own?.items.some(({ room }) => room === id));
   const floors = [...new Set(rooms.map(({ floor }) => floor))];
   const items = own?.items.filter(({ room }) => !out.has(room)) ?? [];
-  const hours = items.reduce((sum, item) => sum + item.hours, 0);
   const { people } = given;
+  const team = input.people.filter(({ id }) => people.includes(id));
+  const isPaced = team.some(({ pace }) => items.some(({ rate }) => pace[rate] !== undefined));
+  const hours = teamHours(items, team.length > 0 ? team : [{ pace: {} }]);
   const isEmpty = items.length === 0 || people[0] === '' || given.day === '';
   return (
     <Dialog title="Hand out several" close={close}>
@@ -105,7 +108,7 @@ export function HandOutDialog({
       <p aria-live="polite">
         {items.length === 0
           ? 'No room is chosen.'
-          : `${spanWords(hours / people.length)} for ${people.length === 2 ? 'both' : 'one'} by the usual rates, in ${new Set(items.map(({ room }) => room)).size} rooms.`}
+          : `${spanWords(hours)} for ${people.length === 2 ? 'both' : 'one'} by ${isPaced ? 'their own pace' : 'the usual rates'}, in ${new Set(items.map(({ room }) => room)).size} rooms.`}
       </p>
       {message && (
         <p role="alert" className="text-error">
