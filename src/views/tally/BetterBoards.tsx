@@ -53,7 +53,9 @@ function savedWords({ flat, butt, butts, sheets, hours, litres, nights }: StockA
   return [
     ...(butts === 0
       ? []
-      : [`${signed(butts, (count) => plural(count, 'butt'))} (${signed(butt, (mm) => roughLength(mm, unit))})`]),
+      : [
+          `${signed(butts, (count) => plural(count, 'butt'))}${Math.abs(butt) < FOOT_MM / 2 ? '' : ` (${signed(butt, (mm) => roughLength(mm, unit))})`}`,
+        ]),
     ...(Math.abs(flat) < FOOT_MM / 2 ? [] : [signed(flat, (mm) => `${roughLength(mm, unit)} of flats`)]),
     ...(sheets === 0 ? [] : [signed(sheets, (count) => plural(count, 'sheet'))]),
     signed(litres, (volume) => `${mudVolumeWords(volume, unit)} of mud`),
