@@ -130,6 +130,18 @@ describe('a drawing', () => {
     expect((own?.area ?? 0) / (16e6 + (Math.PI * 4e6) / 2)).toBeCloseTo(1, 2);
   });
 
+  it('gives each room a name of its own', () => {
+    const drawing = drawn(
+      dxf([
+        ...[0, 1, 2].map((index) => outline('rooms', box(index * 5000, 0, 4000, 3000 - index))),
+        text('Bed', 500, 500),
+        text('Bed', 5500, 500),
+        text('Bed 2', 10_500, 500),
+      ]),
+    );
+    expect(rooms(drawing).rooms.map(({ room: { name } }) => name)).toEqual(['Bed', 'Bed 2', 'Bed 2 2']);
+  });
+
   it('says what it left out, and why', () => {
     const drawing = drawn(
       dxf([

@@ -104,7 +104,7 @@ export function roomsIn(
     columns.set(around.loop, [...(columns.get(around.loop) ?? []), outline.loop]);
   }
   const rooms: DrawnRoom[] = [];
-  const names = new Map<string, number>();
+  const names = new Set<string>();
   const texts = drawing.texts
     .filter(({ text }) => isName(text))
     .map(({ text, at: [x, y], height: size }) => ({
@@ -127,9 +127,7 @@ export function roomsIn(
       left.push({ what: name, why: `is one more than the ${MOST_DRAWN_ROOMS} that are taken over at once` });
       continue;
     }
-    const times = (names.get(name) ?? 0) + 1;
-    names.set(name, times);
-    const drawn = roomOf(loop, columns.get(loop) ?? [], times === 1 ? name : `${name} ${times}`, height, floor, house);
+    const drawn = roomOf(loop, columns.get(loop) ?? [], freeName(name, names), height, floor, house);
     if ('why' in drawn) left.push({ what: name, why: drawn.why });
     else rooms.push({ ...drawn, area });
   }
@@ -196,6 +194,14 @@ const areaOf = (loop: Loop): number =>
       return sum + x * nextY - nextX * y;
     }, 0),
   ) / 2;
+
+/** The name, or with the first number that makes it another than those that are taken. */
+function freeName(name: string, taken: Set<string>): string {
+  let own = name;
+  for (let number = 2; taken.has(own); number += 1) own = `${name} ${number}`;
+  taken.add(own);
+  return own;
+}
 
 /** Writing that is no size. */
 const isName = (text: string): boolean =>

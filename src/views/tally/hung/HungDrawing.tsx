@@ -32,7 +32,7 @@ export function HungDrawing({
   readonly words: string;
   readonly selected: Handle | undefined;
   readonly onSelect: (handle: Handle) => void;
-  /** A handle is let go at a place along or across its course, mm; `at` while it is held says where it would come to lie. */
+  /** A handle is dragged to a place along or across its course, mm; the last time it is let go there. */
   readonly onDrag: (handle: Handle, to: number, isLast: boolean) => void;
   /** One bay on, or back; or a little. */
   readonly onStep: (handle: Handle, by: -1 | 1, isSmall: boolean) => void;

@@ -217,7 +217,9 @@ function Editor({
                     <input
                       type="checkbox"
                       className="checkbox"
-                      checked={own.backed}
+                      // In a house in which every butt is hung over one there is nothing to say.
+                      disabled={plan.backed}
+                      checked={plan.backed || own.backed}
                       onChange={(event) => edits.edit(backButt(edits.found, own, event.target.checked))}
                     />
                     over a backer

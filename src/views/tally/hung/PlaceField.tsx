@@ -18,12 +18,15 @@ export function PlaceField({
   readonly unit: LengthUnit;
   readonly onPlace: (to: number) => void;
 }) {
-  const [typed, setTyped] = useState(lengthWords(at, unit).replaceAll('′', "'").replaceAll('″', '"'));
+  const said = lengthWords(at, unit).replaceAll('′', "'").replaceAll('″', '"');
+  const [typed, setTyped] = useState(said);
   const [error, setError] = useState<string>();
   const take = () => {
+    // What is said of a place is rounded: leaving the field moves nothing.
+    if (typed === said) return setError(undefined);
     const read = parseLength(typed, unit);
     setError(read.ok ? undefined : read.reason);
-    if (read.ok && Math.abs(read.mm - at) > 0.01) onPlace(read.mm);
+    if (read.ok) onPlace(read.mm);
   };
   return (
     <TextField
