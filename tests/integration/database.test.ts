@@ -64,6 +64,7 @@ describe('migrations', () => {
       { name: '0014-photos' },
       { name: '0015-shown-houses' },
       { name: '0016-shown-what' },
+      { name: '0017-lasers' },
     ]);
   });
 });
