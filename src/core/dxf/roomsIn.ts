@@ -166,7 +166,10 @@ function roomOf(
 const rounded = (mm: number, unit: LengthUnit): number =>
   unit === 'in' ? Math.round((mm / MM_PER_INCH) * 16) / 16 : Math.round(mm);
 
-/** The outline on the page, mm, y down, each corner once and no point between two that are in line with it; nothing where it is open. */
+/**
+ * The outline on the page, mm, y down, each corner once and no point between two that are in line with it; nothing where it is
+ * open.
+ */
 function tidied(points: readonly Point[], scale: number, closed: boolean): Loop | undefined {
   if (!closed) return undefined;
   const loop = points.map(([x, y]): Point => [x * scale, -y * scale]);

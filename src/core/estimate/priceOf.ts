@@ -16,7 +16,10 @@ import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../work/usualRates';
 
 /** What a method takes of a house. */
 export interface Price {
-  /** Person-hours by the pace of the crew where it is known, else by the default rates: coats, what is done between them, sanding, sealing, setting up. */
+  /**
+   * Person-hours by the pace of the crew where it is known, else by the default rates: coats, what is done between them, sanding,
+   * sealing, setting up.
+   */
   readonly hours: number;
   readonly sandingHours: number;
   /** Mud that goes on, litres. */

@@ -29,7 +29,10 @@ const MM2_PER_SHEET = 100 * MM_PER_FOOT ** 2;
 /** Round a fastener so much is sanded. Common practice, no source. */
 const FASTENER_MM2 = 100 * 100;
 
-/** What of a room may be sanded now, class by class in the order in which it is, and what waits for what. A room in which mud is wet is not sanded: it shares its air. */
+/**
+ * What of a room may be sanded now, class by class in the order in which it is, and what waits for what. A room in which mud is
+ * wet is not sanded: it shares its air.
+ */
 export function sandable(
   { applied, coats, method, air: clock, done, pieces }: RoomSite,
   now: number,

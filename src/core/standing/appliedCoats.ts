@@ -72,14 +72,14 @@ export function appliedCoats(
   const beside = laidBeside();
   const sums = new Map<CoatId, { covered: number; whole: number; readonly entries: Set<CoatEntry> }>();
   const placed = new Set<CoatEntry>();
-  const summed = new Set<Ladder>();
+  const summed = new Set<readonly LadderCoat[]>();
   const stretches = groups.map((alike): Stretch => {
     const { piece, amount, method: own } = alike;
     const layers = layersUnder.get(alike.covered) ?? [];
     const ceilingFirst = isCeilingFirst(piece, method, finish);
     const asked = coatsFor(piece.class, own).filter(({ side }) => liesOn(piece, side, ceilingFirst));
     const ladder = beside(layers, asked);
-    for (const { coat, share, applications, layer } of ladder.coats) {
+    for (const { coat, share, applications, layer } of ladder) {
       const sum = sums.get(coat.id) ?? { covered: 0, whole: 0, entries: new Set() };
       sums.set(coat.id, sum);
       sum.whole += amount;
@@ -94,7 +94,7 @@ export function appliedCoats(
       pieces: alike.pieces,
       amount,
       held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
-      coats: ladder.coats,
+      coats: ladder,
       beside: alike.beside,
       across: alike.across,
     };
@@ -119,19 +119,20 @@ export const cachedCoats = memoizeLast(
   ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held),
 );
 
-/** Coats that are asked for with what is on of each. */
-interface Ladder {
-  readonly coats: readonly (CoatProgress & { readonly coat: Coat; readonly layer: Layer | undefined })[];
+/** A coat that is asked for, with what is on of it. */
+interface LadderCoat extends CoatProgress {
+  readonly coat: Coat;
+  readonly layer: Layer | undefined;
 }
 
 /** Lays layers beside the coats that are asked for, once for those that are the same. */
-function laidBeside(): (layers: readonly Layer[], asked: readonly Coat[]) => Ladder {
-  const known = new Map<readonly Layer[], Ladder[]>();
+function laidBeside(): (layers: readonly Layer[], asked: readonly Coat[]) => readonly LadderCoat[] {
+  const known = new Map<readonly Layer[], (readonly LadderCoat[])[]>();
   return (layers, asked) => {
     const ladders = known.get(layers) ?? [];
     known.set(layers, ladders);
-    const isIt = ({ coats }: Ladder) =>
-      coats.length === asked.length && coats.every(({ coat }, index) => coat === asked[index]);
+    const isIt = (ladder: readonly LadderCoat[]) =>
+      ladder.length === asked.length && ladder.every(({ coat }, index) => coat === asked[index]);
     const before = ladders.find(isIt);
     if (before) return before;
     const ladder = ladderOf(layers, asked);
@@ -140,19 +141,17 @@ function laidBeside(): (layers: readonly Layer[], asked: readonly Coat[]) => Lad
   };
 }
 
-function ladderOf(layers: readonly Layer[], asked: readonly Coat[]): Ladder {
+function ladderOf(layers: readonly Layer[], asked: readonly Coat[]): readonly LadderCoat[] {
   const tape = layers.filter(({ key }) => key === 'tape');
   const after = layers.filter(({ key }) => key !== 'tape');
   let order = 0;
   const on = asked.map((coat) => ({ coat, layer: coat.key === 'tape' ? tape[0] : after[order++] }));
   // What is on beyond what is asked for lies on the last coat, and dries with it.
   const more = [...tape.slice(1), ...after.slice(order)].flatMap(({ entries }) => entries);
-  return {
-    coats: on.map(({ coat, layer }, index) => ({
-      coat,
-      layer,
-      share: layer?.share ?? 0,
-      applications: [...(layer?.entries ?? []), ...(index === on.length - 1 ? more : [])],
-    })),
-  };
+  return on.map(({ coat, layer }, index) => ({
+    coat,
+    layer,
+    share: layer?.share ?? 0,
+    applications: [...(layer?.entries ?? []), ...(index === on.length - 1 ? more : [])],
+  }));
 }

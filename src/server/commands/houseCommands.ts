@@ -51,7 +51,8 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
       ...more,
     ];
     if (rooms.length > MOST_ROOMS) return refused('invalid', FULL);
-    for (const room of rooms) {
+    // What stays as it is was checked when it was kept, unless it is hung otherwise from now on.
+    for (const room of head?.hang ? rooms : [...over.map((own) => own.room), ...more]) {
       const [problem] = checkRoom(room, then);
       if (problem)
         return refused('invalid', `${room.name} cannot be so: ${problem.path} ${problem.reason}. Nothing was taken.`);

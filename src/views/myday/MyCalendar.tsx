@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
+import { OwnSecret } from '@/ui/OwnSecret';
 
 /** The secret address under which a calendar reads one's list; made, made anew and ended here. */
 export function MyCalendar({ has }: { readonly has: boolean }) {
@@ -15,33 +16,17 @@ export function MyCalendar({ has }: { readonly has: boolean }) {
     if ((await command.run('dropCalendar', {})) !== undefined) setAddress(undefined);
   };
   return (
-    <details className="text-sm text-muted">
-      <summary>My list in a calendar</summary>
-      <div className="mt-2 space-y-2">
-        <p>A calendar that reads this address shows what is handed to you. Whoever has it can read it too.</p>
-        {address && (
-          <p>
-            <code className="break-all select-all">{address}</code>
-            <br />
-            It is shown this once.
-          </p>
-        )}
-        <div className="flex flex-wrap gap-2">
-          <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void make()}>
-            {has ? 'Make a new address' : 'Make an address'}
-          </button>
-          {has && (
-            <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void drop()}>
-              End it
-            </button>
-          )}
-        </div>
-        {command.message && (
-          <p role="alert" className="text-error">
-            {command.message}
-          </p>
-        )}
-      </div>
-    </details>
+    <OwnSecret
+      title="My list in a calendar"
+      secret={address}
+      busy={command.busy}
+      message={command.message}
+      makeWords={has ? 'Make a new address' : 'Make an address'}
+      make={() => void make()}
+      endWords="End it"
+      end={has ? () => void drop() : undefined}
+    >
+      A calendar that reads this address shows what is handed to you. Whoever has it can read it too.
+    </OwnSecret>
   );
 }

@@ -12,7 +12,10 @@ import { onPage } from '@/ui/room/pagePlace';
 import type { PieceMap } from '@/ui/room/pieceMap';
 import type { LightRow } from './sandRows';
 
-/** The room laid flat for the lamp: its faces numbered as they are walked, those that are good, and what is open; a tap says that something is wrong there. */
+/**
+ * The room laid flat for the lamp: its faces numbered as they are walked, those that are good, and what is open; a tap says that
+ * something is wrong there.
+ */
 export function LightPicture(props: LightPictureProps) {
   return <DrawnRoom room={props.room.id} draw={(map) => <Lit map={map} {...props} />} />;
 }

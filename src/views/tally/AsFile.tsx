@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
 import { takeOff } from '@/core/joints/takeOff';
+import { effortOf } from '@/core/room/checks/effortOf';
 import type { Room } from '@/core/room/schema';
 
 /** Rooms laid flat as a drawing, with a layer for each class of joint; made when it is asked for. */
@@ -20,21 +21,40 @@ export function AsDrawing({
   readonly words: string;
   readonly className?: string;
 }) {
-  const [busy, setBusy] = useState(false);
+  const [state, setState] = useState<'ready' | 'busy' | 'failed'>('ready');
   const make = async () => {
-    setBusy(true);
+    setState('busy');
     try {
       const [{ dxfOf }, { unrollRoom }] = await Promise.all([import('@/ui/room/dxfOf'), import('@/ui/room/unroll')]);
-      const laid = rooms.map((room) => ({ name: room.name, laid: unrollRoom(takeOff(room, house)) }));
+      const laid: { readonly name: string; readonly laid: ReturnType<typeof unrollRoom> }[] = [];
+      for (const room of rooms) {
+        if (effortOf(room, house) === undefined) continue;
+        laid.push({ name: room.name, laid: unrollRoom(takeOff(room, house)) });
+        // A house of many rooms leaves the page alive.
+        await new Promise((resolve) => setTimeout(resolve));
+      }
       save(dxfOf(laid, house.unit), `${name}.dxf`, 'application/dxf');
-    } finally {
-      setBusy(false);
+      setState('ready');
+    } catch {
+      setState('failed');
     }
   };
   return (
-    <button type="button" className={className} disabled={busy || rooms.length === 0} onClick={() => void make()}>
-      {words}
-    </button>
+    <>
+      <button
+        type="button"
+        className={className}
+        disabled={state === 'busy' || rooms.length === 0}
+        onClick={() => void make()}
+      >
+        {words}
+      </button>
+      {state === 'failed' && (
+        <span role="alert" className="text-error">
+          It could not be made here: reload the page.
+        </span>
+      )}
+    </>
   );
 }
 

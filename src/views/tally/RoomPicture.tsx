@@ -1,6 +1,6 @@
 'use client';
 
-import { lazy, memo, Suspense, useMemo, useState } from 'react';
+import { lazy, memo, Suspense, useMemo, useRef, useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
@@ -9,6 +9,7 @@ import { Opening } from '@/ui/Opening';
 import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
+import { AsPicture } from './AsFile';
 
 const HungEditor = lazy(async () => ({ default: (await import('./hung/HungEditor')).HungEditor }));
 const FaceSheet = lazy(async () => ({ default: (await import('@/ui/room/FaceSheet')).FaceSheet }));
@@ -34,6 +35,7 @@ export const RoomPicture = memo(function RoomPicture({
   const unrolled = useMemo(() => result && unrollRoom(result), [result]);
   const { unit } = house;
   const [openedFace, openFace] = useState<string>();
+  const drawn = useRef<HTMLDivElement>(null);
   const [asHung, setAsHung] = useState(false);
   const close = () => {
     openFace(undefined);
@@ -49,7 +51,7 @@ export const RoomPicture = memo(function RoomPicture({
     );
   const ceilings = result.faces.filter(({ face }) => face.kind === 'ceiling').length;
   return (
-    <div id="room-picture" className="relative flex min-h-96 flex-1 flex-col">
+    <div ref={drawn} className="relative flex min-h-96 flex-1 flex-col">
       <h2 className="hidden print:block">{room?.name}</h2>
       <UnrolledRoom
         room={unrolled}
@@ -69,6 +71,10 @@ export const RoomPicture = memo(function RoomPicture({
             ))}
           </select>
         </label>
+        <AsPicture
+          name={room?.name ?? 'room'}
+          of={() => drawn.current?.querySelector<SVGSVGElement>('svg[role="img"]') ?? null}
+        />
       </UnrolledRoom>
       {opened && (
         <Suspense fallback={<Opening />}>

@@ -26,7 +26,7 @@ import type { HungCourses, QuickRoom, Room } from '@/core/room/schema';
 import { Opening } from '@/ui/Opening';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
-import { AsDrawing, AsPicture } from './AsFile';
+import { AsDrawing } from './AsFile';
 import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { useLaser } from './laser/useLaser';
@@ -193,18 +193,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
               </button>
             </>
           )}
-          {result && draft.room && (
-            <>
-              <AsDrawing
-                house={house}
-                rooms={asked ? [asked] : []}
-                name={draft.room.name}
-                words="DXF"
-                className="btn"
-              />
-              <AsPicture name={draft.room.name} of={() => document.querySelector('#room-picture svg[role="img"]')} />
-            </>
-          )}
+          {result && asked && <AsDrawing house={house} rooms={[asked]} name={asked.name} words="DXF" className="btn" />}
           {result && <PrintButton small />}
           <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
             {trouble ??

@@ -10,6 +10,7 @@ import type { HouseHead } from '@/core/house/schema';
 import { parseLength } from '@/core/measure/parseLength';
 import { fromMm } from '@/core/measure/unit';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 import { FileField } from '@/ui/FileField';
 import { areaWords } from '@/ui/lengthWords';
 import { plural } from '@/ui/plural';
@@ -153,19 +154,12 @@ export function DrawingImport({ house, close }: { readonly house: HouseHead; rea
           )}
         </>
       )}
-      <div className="flex flex-wrap gap-2">
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={busy || chosen.length === 0 || !read.ok}
-          onClick={() => void take()}
-        >
-          {busy ? 'Keeping …' : `Keep ${plural(chosen.length, 'room')}`}
-        </button>
-        <button type="button" className="btn" onClick={close}>
-          Cancel
-        </button>
-      </div>
+      <DialogEnd
+        words={busy ? 'Keeping …' : `Keep ${plural(chosen.length, 'room')}`}
+        disabled={busy || chosen.length === 0 || !read.ok}
+        go={() => void take()}
+        close={close}
+      />
     </Dialog>
   );
 }

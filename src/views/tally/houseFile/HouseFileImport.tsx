@@ -8,6 +8,7 @@ import { useWorker } from '@/client/useWorker';
 import type { HouseHead } from '@/core/house/schema';
 import type { Room } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 import { FileField } from '@/ui/FileField';
 import { plural } from '@/ui/plural';
 import { turned } from '@/ui/turned';
@@ -153,14 +154,12 @@ export function HouseFileImport({
           </ul>
         </>
       )}
-      <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-primary" disabled={busy || count === 0} onClick={() => void take()}>
-          {busy ? 'Taking over …' : `Take over ${plural(count, 'change')}`}
-        </button>
-        <button type="button" className="btn" onClick={close}>
-          Cancel
-        </button>
-      </div>
+      <DialogEnd
+        words={busy ? 'Taking over …' : `Take over ${plural(count, 'change')}`}
+        disabled={busy || count === 0}
+        go={() => void take()}
+        close={close}
+      />
     </Dialog>
   );
 }

@@ -25,6 +25,7 @@ import { boxOf } from '@/core/measure/polygon';
 import { type FoundFace, type HangPlan, resolveHang } from '@/core/room/resolveHang';
 import type { HungCourses, QuickRoom } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 import { lengthWords } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
 import { DifferenceTable } from './DifferenceTable';
@@ -51,7 +52,7 @@ export function HungEditor(props: HungEditorProps) {
     const { [face]: _own, ...others } = room.hung ?? {};
     const planned = takeOff({ ...room, id: 'draft', hung: others }, house);
     const hung = planned.faces.find((own) => own.face.id === face);
-    return hung && { planned: planned.tally, hung, plan: resolveHang(house, { ...room, hung: room.hung }) };
+    return hung && { planned: planned.tally, hung, plan: resolveHang(house, room) };
   }, [room, house, face]);
   if (!ground) return null;
   const { hung, plan } = ground;
@@ -242,14 +243,7 @@ function Editor({
         </section>
         <DifferenceTable difference={difference} unit={unit} />
       </div>
-      <div className="flex flex-wrap gap-2">
-        <button type="button" className="btn btn-primary" onClick={keep}>
-          Take it over
-        </button>
-        <button type="button" className="btn" onClick={close}>
-          Cancel
-        </button>
-      </div>
+      <DialogEnd words="Take it over" go={keep} close={close} />
     </Dialog>
   );
 }

@@ -6,6 +6,7 @@ import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { QuickRoom } from '@/core/room/schema';
 import { lengthWords } from '@/ui/lengthWords';
+import { OwnSecret } from '@/ui/OwnSecret';
 import { TextField } from '@/ui/TextField';
 import {
   askedNext,
@@ -144,34 +145,23 @@ function Pairing() {
     if ((await command.run('dropLaser', {})) !== undefined) setKey(undefined);
   };
   return (
-    <details className="text-sm text-muted">
-      <summary className="flex min-h-11 cursor-pointer items-center">Pair a laser measure</summary>
-      <div className="space-y-2">
-        <p>
-          It sends each reading to <code>POST /api/laser</code> with this key, and it comes to the field that you are
-          in, on this screen. The measure before is paired no more.
-        </p>
-        {key && (
-          <p>
-            <code className="break-all select-all">{key}</code>
-            <br />
-            It is shown this once. Without a measure: <code>npm run standin:laser -- --key …</code>
-          </p>
-        )}
-        <div className="flex flex-wrap gap-2">
-          <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void make()}>
-            Make a key
-          </button>
-          <button type="button" className="btn btn-sm" disabled={command.busy} onClick={() => void drop()}>
-            End the pairing
-          </button>
-        </div>
-        {command.message && (
-          <p role="alert" className="text-error">
-            {command.message}
-          </p>
-        )}
-      </div>
-    </details>
+    <OwnSecret
+      title="Pair a laser measure"
+      secret={key}
+      more={
+        <>
+          Without a measure: <code>npm run standin:laser -- --key …</code>
+        </>
+      }
+      busy={command.busy}
+      message={command.message}
+      makeWords="Make a key"
+      make={() => void make()}
+      endWords="End the pairing"
+      end={() => void drop()}
+    >
+      It sends each reading to <code>POST /api/laser</code> with this key, and it comes to the field that you are in, on
+      this screen. The measure before is paired no more.
+    </OwnSecret>
   );
 }
