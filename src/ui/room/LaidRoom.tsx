@@ -32,12 +32,13 @@ export function LaidRoom({
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const margin = map.text * 1.2;
-  const { viewBox, scale, zoom, fit } = usePanZoom(svg, {
+  const panZoom = usePanZoom(svg, {
     x: map.box.x - margin,
     y: map.box.y - margin,
     width: map.box.width + 2 * margin,
     height: map.box.height + 2 * margin,
   });
+  const { viewBox, scale } = panZoom;
   const text = map.text / scale ** 0.7;
   return (
     <div className="space-y-1">
@@ -72,7 +73,7 @@ export function LaidRoom({
       </svg>
       <div className="flex items-end gap-1">
         <div className="flex-1">{children}</div>
-        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
+        <ZoomButtons svg={svg} panZoom={panZoom} />
       </div>
     </div>
   );

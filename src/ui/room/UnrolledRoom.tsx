@@ -30,12 +30,13 @@ export function UnrolledRoom({
 }) {
   const margin = room.text * 1.9;
   const svg = useRef<SVGSVGElement>(null);
-  const { viewBox, scale, zoom, fit, onKeyDown } = usePanZoom(svg, {
+  const panZoom = usePanZoom(svg, {
     x: room.box.x - margin,
     y: room.box.y - margin,
     width: room.box.width + 2 * margin,
     height: room.box.height + 2 * margin,
   });
+  const { viewBox, scale, onKeyDown } = panZoom;
   const text = room.text / scale ** 0.7;
   return (
     <div className={`flex flex-col gap-1 ${className ?? ''}`}>
@@ -84,7 +85,7 @@ export function UnrolledRoom({
       </div>
       <div className="flex items-center justify-end gap-1 print:hidden">
         {children}
-        <ZoomButtons scale={scale} zoom={zoom} fit={fit} />
+        <ZoomButtons svg={svg} panZoom={panZoom} />
       </div>
     </div>
   );

@@ -1,11 +1,24 @@
 import { Maximize2, ZoomIn, ZoomOut } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, type RefObject, Suspense } from 'react';
 import type { PanZoom } from './usePanZoom';
 
-/** Closer, farther, and the whole of a drawing. */
-export function ZoomButtons({ scale, zoom, fit }: Pick<PanZoom, 'scale' | 'zoom' | 'fit'>) {
+// A drawing is read before it is moved.
+const PanZoomGestures = lazy(async () => ({ default: (await import('./PanZoomGestures')).PanZoomGestures }));
+
+/** Closer, farther, and the whole of a drawing; on the drawing itself wheel, pinch and drag. */
+export function ZoomButtons({
+  svg,
+  panZoom,
+}: {
+  readonly svg: RefObject<SVGSVGElement | null>;
+  readonly panZoom: PanZoom;
+}) {
+  const { scale, zoom, fit } = panZoom;
   return (
     <>
+      <Suspense fallback={null}>
+        <PanZoomGestures svg={svg} panZoom={panZoom} />
+      </Suspense>
       <ZoomButton label="Closer" onClick={() => zoom(1.5)}>
         <ZoomIn className="size-5" aria-hidden="true" />
       </ZoomButton>

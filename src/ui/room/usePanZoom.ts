@@ -1,6 +1,5 @@
 'use client';
 
-import { useGesture } from '@use-gesture/react';
 import { type KeyboardEvent, type RefObject, useEffect, useState } from 'react';
 import type { PageBox } from './unroll';
 
@@ -22,6 +21,9 @@ export interface PanZoom {
   readonly zoom: (factor: number) => void;
   readonly fit: () => void;
   readonly onKeyDown: (event: KeyboardEvent) => void;
+  /** For `PanZoomGestures`: by what was dragged, px, and by so much at a place of the window. */
+  readonly drag: (dx: number, dy: number) => void;
+  readonly zoomAt: (factor: number, at: readonly [number, number]) => void;
 }
 
 interface View {
@@ -57,25 +59,6 @@ export function usePanZoom(svg: RefObject<SVGSVGElement | null>, box: PageBox): 
     });
   const move = (dx: number, dy: number) => setView((now) => ({ ...now, x: now.x + dx, y: now.y + dy }));
 
-  useGesture(
-    {
-      onDrag: ({ delta: [dx, dy], pinching, cancel }) => {
-        if (pinching) return cancel();
-        if (view.scale > 1) move(-dx * mmPerPixel(view.scale), -dy * mmPerPixel(view.scale));
-      },
-      onWheel: ({ event, delta: [, dy] }) => {
-        // The page scrolls as ever until somebody asks for the drawing.
-        if (!event.ctrlKey && !event.metaKey && view.scale === 1) return;
-        event.preventDefault();
-        zoomAt(Math.exp(-dy / 400), [event.clientX, event.clientY]);
-      },
-      onPinch: ({ delta: [factor], origin, first }) => {
-        if (!first) zoomAt(1 + factor, origin);
-      },
-    },
-    { target: svg, eventOptions: { passive: false }, drag: { filterTaps: true } },
-  );
-
   const onKeyDown = (event: KeyboardEvent) => {
     const arrow = ARROWS[event.key];
     const factor = FACTORS[event.key];
@@ -95,5 +78,9 @@ export function usePanZoom(svg: RefObject<SVGSVGElement | null>, box: PageBox): 
     zoom: (factor) => zoomAt(factor),
     fit: () => setView(middle),
     onKeyDown,
+    drag: (dx, dy) => {
+      if (view.scale > 1) move(-dx * mmPerPixel(view.scale), -dy * mmPerPixel(view.scale));
+    },
+    zoomAt,
   };
 }

@@ -1,9 +1,12 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { dropUnsent, sendNow, startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
-import { UnsentDialog } from './UnsentDialog';
+import { Opening } from '../Opening';
+
+// What is opened by a press comes when it is.
+const UnsentDialog = lazy(async () => ({ default: (await import('./UnsentDialog')).UnsentDialog }));
 
 /**
  * How much of what was said on this device the server does not have yet; it sends it. Pressed, it shows what, and what was
@@ -36,18 +39,20 @@ export function UnsentMark({ who }: { readonly who: string }) {
         </button>
       </span>
       {open && (
-        <UnsentDialog
-          groups={own}
-          others={others}
-          note={
-            end === 'signedOut'
-              ? 'You are signed out: sign in, and it is sent.'
-              : 'It is kept on this device, over a closed browser too, and sent by itself when the server answers.'
-          }
-          sendNow={() => void sendNow()}
-          drop={(id) => void dropUnsent(id)}
-          close={() => setOpen(false)}
-        />
+        <Suspense fallback={<Opening />}>
+          <UnsentDialog
+            groups={own}
+            others={others}
+            note={
+              end === 'signedOut'
+                ? 'You are signed out: sign in, and it is sent.'
+                : 'It is kept on this device, over a closed browser too, and sent by itself when the server answers.'
+            }
+            sendNow={() => void sendNow()}
+            drop={(id) => void dropUnsent(id)}
+            close={() => setOpen(false)}
+          />
+        </Suspense>
       )}
     </>
   );

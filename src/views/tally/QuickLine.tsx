@@ -2,7 +2,7 @@
 
 import { type KeyboardEvent, type RefObject, useId, useState } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
-import { type Completion, completionsAt } from '@/core/quickline/completeLine';
+import type { Completion } from '@/core/quickline/completeLine';
 import type { Draft } from './useDraft';
 
 const PLACEHOLDER: Readonly<Record<LengthUnit, string>> = {
@@ -29,8 +29,8 @@ export function QuickLine({
   const { line, reading } = draft;
   const [cursor, setCursor] = useState<number>();
   const [chosen, setChosen] = useState(-1);
-  const fault = line.trim() !== '' && !reading.ok ? reading : undefined;
-  const offers = cursor === undefined ? { from: 0, options: [] } : completionsAt(line, cursor, unit);
+  const fault = line.trim() !== '' && reading?.ok === false ? reading : undefined;
+  const offers = cursor === undefined ? { from: 0, options: [] } : draft.offersAt(cursor);
   const { options } = offers;
   const active = options[chosen];
 

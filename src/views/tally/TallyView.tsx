@@ -31,11 +31,9 @@ import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { useLaser } from './laser/useLaser';
 import { QuickLine } from './QuickLine';
-import { RemovedNotice } from './RemovedNotice';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
 import { RoomTools } from './RoomTools';
-import { StaleNotice } from './StaleNotice';
 import { TallyTable } from './TallyTable';
 import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
@@ -45,6 +43,8 @@ const DrawingImport = lazy(async () => ({ default: (await import('./drawing/Draw
 const HouseFileImport = lazy(async () => ({
   default: (await import('./houseFile/HouseFileImport')).HouseFileImport,
 }));
+const RemovedNotice = lazy(async () => ({ default: (await import('./RemovedNotice')).RemovedNotice }));
+const StaleNotice = lazy(async () => ({ default: (await import('./StaleNotice')).StaleNotice }));
 const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
 const LaserPanel = lazy(async () => ({ default: (await import('./laser/LaserPanel')).LaserPanel }));
 const HouseHang = lazy(async () => ({ default: (await import('./HouseHang')).HouseHang }));
@@ -59,17 +59,29 @@ interface TallyViewProps {
   readonly floors: readonly FloorTally[];
   /** The room to open; undefined starts a new one. */
   readonly opened: string | undefined;
+  /** The quick line of that room. */
+  readonly openedLine: string;
   /** A room that was just removed and may be brought back. */
   readonly removed: string | undefined;
   readonly mayEdit: boolean;
 }
 
 /** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
-export function TallyView({ houseVersion, house, rooms, total, floors, opened, removed, mayEdit }: TallyViewProps) {
+export function TallyView({
+  houseVersion,
+  house,
+  rooms,
+  total,
+  floors,
+  opened,
+  openedLine,
+  removed,
+  mayEdit,
+}: TallyViewProps) {
   const { id: houseId } = useHouse();
   const router = useRouter();
   const current = rooms.find(({ id }) => id === opened);
-  const draft = useDraft(house, current?.room);
+  const draft = useDraft(house, current && { room: current.room, line: openedLine });
   const [lit, setLit] = useState<JointClass>();
   const [only, setOnly] = useState<JointClass>();
   const [asForm, setAsForm] = useState(false);
@@ -163,7 +175,11 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
       <h1 className="sr-only">Tally</h1>
       <RoomList rooms={shownRooms} opened={opened} unit={house.unit} mayEdit={mayEdit} onArrange={arrange} />
       <div className="flex min-w-0 flex-col gap-2 p-4 md:max-lg:self-start lg:overflow-y-auto">
-        {removed && mayEdit && <RemovedNotice room={removed} />}
+        {removed && mayEdit && (
+          <Suspense fallback={<Opening />}>
+            <RemovedNotice room={removed} />
+          </Suspense>
+        )}
         {mayEdit && <QuickLine draft={draft} unit={house.unit} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
@@ -172,7 +188,7 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
                 type="button"
                 className="btn btn-primary"
                 onClick={keep}
-                disabled={state.busy || !draft.reading.ok}
+                disabled={state.busy || !draft.reading?.ok}
               >
                 {state.busy ? 'Keeping …' : current ? 'Keep changes' : 'Keep room'}
               </button>
@@ -216,13 +232,15 @@ export function TallyView({ houseVersion, house, rooms, total, floors, opened, r
           </Suspense>
         )}
         {state.theirs && (
-          <StaleNotice
-            mine={draft.room}
-            theirs={state.theirs.room}
-            unit={house.unit}
-            onMine={keepMine}
-            onTheirs={() => state.takeTheirs()}
-          />
+          <Suspense fallback={<Opening />}>
+            <StaleNotice
+              mine={draft.room}
+              theirs={state.theirs.room}
+              unit={house.unit}
+              onMine={keepMine}
+              onTheirs={() => state.takeTheirs()}
+            />
+          </Suspense>
         )}
         {byLaser && !current && (
           <Suspense fallback={<Opening />}>

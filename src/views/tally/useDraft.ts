@@ -1,14 +1,16 @@
 'use client';
 
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
-import { formatQuickLine } from '@/core/quickline/formatQuickLine';
-import { parseQuickLine, type QuickLineResult } from '@/core/quickline/parseQuickLine';
+import type { Completions } from '@/core/quickline/completeLine';
+import type { QuickLineResult } from '@/core/quickline/parseQuickLine';
 import type { QuickRoom } from '@/core/room/schema';
+import { type TheQuickLine, theQuickLine } from './theQuickLine';
 
 interface DraftState {
   readonly line: string;
-  readonly reading: QuickLineResult;
+  /** Undefined until the line is read. */
+  readonly reading: QuickLineResult | undefined;
   readonly room: QuickRoom | undefined;
   readonly revision: number;
 }
@@ -19,25 +21,74 @@ export interface Draft extends DraftState {
   /** The form writes the line too; what it says there stays in the form as it was typed: `revision` does not grow. */
   readonly writeByForm: (line: string) => void;
   readonly open: (room: QuickRoom | undefined) => void;
+  /** What may come next at a place of the line. */
+  readonly offersAt: (cursor: number) => Completions;
 }
 
-/** Keeps the quick line and the form on one room: each redraws the other, and what cannot be read loses nothing. */
-export function useDraft(house: Pick<HouseHead, 'unit' | 'hang'>, initial: QuickRoom | undefined): Draft {
-  const opened = (room: QuickRoom | undefined, revision: number): DraftState => {
-    const line = room ? formatQuickLine(room, house.unit) : '';
-    return { line, reading: parseQuickLine(line, house, room), room, revision };
+const NO_OFFERS: Completions = { from: 0, options: [] };
+/** What reads the line did not come with the page. */
+const UNREAD = {
+  ok: false,
+  reason: 'The server does not answer: the line is read as soon as you type on and it does.',
+  mend: undefined,
+  at: 0,
+  length: 0,
+} as const;
+
+/**
+ * Keeps the quick line and the form on one room: each redraws the other, and what cannot be read loses nothing. What is typed
+ * before the line can be read is read when it can.
+ *
+ * @param opened the room that is opened, with its line; undefined for a new one
+ */
+export function useDraft(
+  house: Pick<HouseHead, 'unit' | 'hang'>,
+  opened: { readonly room: QuickRoom; readonly line: string } | undefined,
+): Draft {
+  const [state, setState] = useState<DraftState>(() => ({
+    line: opened?.line ?? '',
+    reading: opened && { ok: true, room: opened.room },
+    room: opened?.room,
+    revision: 0,
+  }));
+  const [reader, setReader] = useState<TheQuickLine>();
+  useEffect(() => {
+    theQuickLine().then(
+      (came) => setReader(() => came),
+      () => undefined,
+    );
+  }, []);
+  const whenRead = (act: (came: TheQuickLine) => void) => {
+    if (reader) act(reader);
+    else
+      theQuickLine().then(
+        (came) => {
+          setReader(() => came);
+          act(came);
+        },
+        () => setState((now) => ({ ...now, reading: UNREAD })),
+      );
   };
-  const [state, setState] = useState(() => opened(initial, 0));
-  const write = (line: string, byForm: boolean) =>
-    setState((now) => {
-      const reading = parseQuickLine(line, house, now.room);
-      if (!reading.ok) return { ...now, line, reading };
-      return { line, reading, room: reading.room, revision: byForm ? now.revision : now.revision + 1 };
-    });
+  const write = (line: string, byForm: boolean) => {
+    setState((now) => ({ ...now, line, reading: undefined }));
+    whenRead(({ parseQuickLine }) =>
+      setState((now) => {
+        const reading = parseQuickLine(now.line, house, now.room);
+        if (!reading.ok) return { ...now, reading };
+        return { ...now, reading, room: reading.room, revision: byForm ? now.revision : now.revision + 1 };
+      }),
+    );
+  };
   return {
     ...state,
     typeLine: (line) => write(line, false),
     writeByForm: (line) => write(line, true),
-    open: (room) => setState((now) => opened(room, now.revision + 1)),
+    open: (room) =>
+      whenRead(({ parseQuickLine, formatQuickLine }) => {
+        const line = room ? formatQuickLine(room, house.unit) : '';
+        const reading = parseQuickLine(line, house, room);
+        setState((now) => ({ line, reading, room, revision: now.revision + 1 }));
+      }),
+    offersAt: (cursor) => reader?.completionsAt(state.line, cursor, house.unit) ?? NO_OFFERS,
   };
 }

@@ -6,8 +6,8 @@ import { useHouse } from '@/client/HouseContext';
 import { useSend } from '@/client/useSend';
 import type { VersionedRoom } from '@/contract/commands';
 import type { LengthUnit } from '@/core/measure/unit';
-import { formatQuickLine } from '@/core/quickline/formatQuickLine';
 import { keepPlace } from '@/core/quickline/keepPlace';
+import { theQuickLine } from './theQuickLine';
 import type { Draft } from './useDraft';
 
 interface KeepState {
@@ -38,14 +38,21 @@ export function useKeep({
 
   // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
   const shown = useRef(current);
+  const typed = useRef(draft.line);
+  typed.current = draft.line;
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new version decides, not the draft
   useEffect(() => {
     const before = shown.current;
     shown.current = current;
     if (!current || !before || current.version === version) return;
-    if (draft.line !== formatQuickLine(before.room, unit)) return;
-    draft.open(current.room);
-    setVersion(current.version);
+    theQuickLine().then(
+      ({ formatQuickLine }) => {
+        if (typed.current !== formatQuickLine(before.room, unit)) return;
+        draft.open(current.room);
+        setVersion(current.version);
+      },
+      () => undefined,
+    );
   }, [current?.version]);
 
   // What was said of a room is about that state of the line only.
@@ -53,7 +60,7 @@ export function useKeep({
   useEffect(() => setSaid(undefined), [draft.line]);
 
   async function send(overVersion: number): Promise<void> {
-    if (!draft.reading.ok) return;
+    if (!draft.reading?.ok) return;
     const { room } = draft.reading;
     const answer = current
       ? await sendIt('saveRoom', {

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addTallies, jointLength } from '@/core/joints/tally';
+import { formatQuickLine } from '@/core/quickline/formatQuickLine';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
@@ -33,6 +34,7 @@ export default async function TallyPage({
   });
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
+  const openedRoom = rooms.find(({ id }) => id === opened)?.room;
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
@@ -45,6 +47,7 @@ export default async function TallyPage({
         total={site.tally}
         floors={floors}
         opened={opened}
+        openedLine={openedRoom ? formatQuickLine(openedRoom, site.house.unit) : ''}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}
       />
