@@ -2,10 +2,10 @@
 
 import { batchesOf, MIXED } from '@/core/log/batch';
 import { rightInAll, wasRight } from '@/core/readiness/wasRight';
-import { packed } from '@/ui/packed';
 import { type AwayHousePage, AwayView } from '@/views/away/AwayView';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
+import { sentRows } from '@/views/board/sentRows';
 import { GuideView } from '@/views/guide/GuideView';
 import { guideCards } from '@/views/guide/guideCards';
 import { lastDone } from '@/views/myday/lastDone';
@@ -37,7 +37,7 @@ const MyDay = ({ house: { id, me, people, timeZone, hasCalendar, entries }, site
 
 const Board = ({ house: { me, timeZone, people }, site, log, now }: AwayHousePage) => (
   <CoatBoardView
-    rows={packed(boardRows(site, now, timeZone))}
+    rows={sentRows(boardRows(site, now, timeZone))}
     methods={boardMethods(site.rooms)}
     recent={recentEntries(log, site.rooms, people, me.id)}
     now={now}

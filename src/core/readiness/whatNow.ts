@@ -249,8 +249,9 @@ function readyCoats(
     const lacks = get.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
     const go = lacks.filter(({ now }) => now.kind === 'go' && now.coat.id === coat.id);
     if (go.length === 0) return [];
-    const pieces = go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id));
-    return [{ coat, part: sum(go) / sum(get), pieces: go.length < lacks.length ? pieces : undefined }];
+    const pieces =
+      go.length < lacks.length ? go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id)) : undefined;
+    return [{ coat, part: sum(go) / sum(get), pieces }];
   });
 }
 

@@ -6,19 +6,19 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { HoldButton } from '@/ui/entries/HoldButton';
-import { type Packed, unpacked } from '@/ui/packed';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { useKey } from '@/ui/useKey';
 import { useLater } from '@/ui/useLater';
 import { instantWords } from '@/ui/when';
-import type { BoardCell, BoardRow, RecentEntry } from './boardRows';
+import type { BoardCell, RecentEntry } from './boardRows';
 import { LogDialog } from './LogDialog';
 import type { Logged } from './logged';
+import { receivedRows, type SentRows } from './sentRows';
 
 interface CoatBoardProps {
-  readonly rows: Packed<readonly BoardRow[]>;
+  readonly rows: SentRows;
   readonly methods: readonly Method[];
   readonly recent: readonly RecentEntry[];
   readonly now: number;
@@ -39,21 +39,11 @@ const FILTERS = [
 type Filter = (typeof FILTERS)[number][0];
 
 /** More rooms than a screen shows. */
-const SEEN_FIRST = 16;
+const SEEN_FIRST = 12;
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
-export function CoatBoardView({
-  rows: packedRows,
-  methods,
-  recent,
-  now,
-  timeZone,
-  unit,
-  role,
-  me,
-  crew,
-}: CoatBoardProps) {
-  const rows = useMemo(() => unpacked(packedRows), [packedRows]);
+export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit, role, me, crew }: CoatBoardProps) {
+  const rows = useMemo(() => receivedRows(sent), [sent]);
   const log = useLog(now);
   const [filter, setFilter] = useState<Filter>('all');
   const [logging, setLogging] = useState<Logged>();

@@ -2,6 +2,7 @@ import { type Entry, whoDid } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import type { Person } from '@/core/log/person';
 import { heldAt } from '@/core/log/stateOf';
+import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
@@ -64,7 +65,8 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
   return rooms.map((site) => {
     const { room, level, method, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
     const lagging = catchUps(site, instant);
-    const faces = coatedFaces(site);
+    const { faces, on } = coatedFaces(site.pieces, room);
+    const amounts = amountsOf(planned);
     return {
       id: room.id,
       name: room.name,
@@ -81,10 +83,8 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
         now: now.kind,
         words: classWords(now, instant, timeZone),
         coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, ...(side && { side }), phase, share })),
-        on: faces.flatMap(({ id }, index) =>
-          site.pieces.some((piece) => piece.class === kind && piece.face === id) ? [index] : [],
-        ),
-        amount: amountOf(kind, planned),
+        on: on.get(kind) ?? [],
+        amount: rounded(amounts.get(kind) ?? 0),
         ...catchUpOf(kind, lagging),
       })),
     };
@@ -96,20 +96,40 @@ function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCe
   return own ? { catchUp: { key: own.coat.key, minutes: own.minutes, hoursWon: own.hoursWon } } : {};
 }
 
-/** The faces of a room that a lead would name: walls in their order, then ceilings, then all that is smaller. */
-function coatedFaces({ room, pieces }: RoomSite): BoardRow['faces'] {
+/**
+ * The faces of a room that a lead would name: walls in their order, then ceilings, then all that is smaller; and on which of
+ * them, by number, each class lies.
+ */
+const coatedFaces = memoizeLast((pieces: RoomSite['pieces'], room: Room) => {
   const place = placesIn(room);
-  const faces = [...new Set(pieces.map(({ face }) => face))].map((id) => ({ id, place: place(id) }));
-  const ceilings = faces.filter((face) => face.place.startsWith('c')).length;
+  const kinds = new Map<string, Set<CoatedClass>>();
+  for (const { face, class: kind } of pieces) {
+    const own = kinds.get(face);
+    if (own) own.add(kind);
+    else kinds.set(face, new Set([kind]));
+  }
+  const found = [...kinds.keys()].map((id) => ({ id, place: place(id) }));
+  const ceilings = found.filter((face) => face.place.startsWith('c')).length;
   const rank = ({ place: at }: { readonly place: string }) => (/^w\d+$/.test(at) ? 0 : /^c/.test(at) ? 1 : 2);
-  return faces
-    .toSorted((a, b) => rank(a) - rank(b) || a.place.localeCompare(b.place, 'en', { numeric: true }))
-    .map((face) => ({
+  const faces = found
+    .toSorted((a, b) => rank(a) - rank(b) || BY_NUMBER.compare(a.place, b.place))
+    .map((face): BoardRow['faces'][number] => ({
       id: face.id,
       words: faceWords(face.place, ceilings),
       ceiling: face.place.startsWith('c'),
     }));
-}
+  const on = new Map<CoatedClass, number[]>();
+  for (const [index, { id }] of faces.entries())
+    for (const kind of kinds.get(id) ?? []) {
+      const own = on.get(kind);
+      if (own) own.push(index);
+      else on.set(kind, [index]);
+    }
+  return { faces, on };
+});
+
+/** w2 before w10. */
+const BY_NUMBER = new Intl.Collator('en', { numeric: true });
 
 /** The methods that the rooms are finished by; rooms without choices of their own share one. */
 export const boardMethods = (rooms: readonly RoomSite[]): readonly Method[] => [
@@ -124,9 +144,15 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
   );
 }
 
-/** How much there is of a class: what the coat that covers most of it covers; faces of a lower level may go without. */
-const amountOf = (kind: CoatedClass, coats: RoomSite['coats']): number =>
-  coats.reduce((top, coat) => (coat.class === kind ? Math.max(top, coat.amount) : top), 0);
+/** To the thousandth of a millimetre: digits that nobody reads are not sent. */
+const rounded = (value: number): number => Math.round(value * 1000) / 1000;
+
+/** How much there is of each class: what the coat that covers most of it covers; faces of a lower level may go without. */
+function amountsOf(coats: RoomSite['coats']): ReadonlyMap<CoatedClass, number> {
+  const amounts = new Map<CoatedClass, number>();
+  for (const { class: kind, amount } of coats) amounts.set(kind, Math.max(amounts.get(kind) ?? 0, amount));
+  return amounts;
+}
 
 const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
   'coat',

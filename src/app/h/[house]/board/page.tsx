@@ -1,11 +1,11 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
-import { packed } from '@/ui/packed';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { boardMethods, boardRows, crewOf, recentEntries } from '@/views/board/boardRows';
 import { CoatBoardView } from '@/views/board/CoatBoardView';
+import { sentRows } from '@/views/board/sentRows';
 
 export const metadata: Metadata = { title: 'Coat board' };
 
@@ -16,7 +16,7 @@ export default async function CoatBoardPage({ params }: { readonly params: Promi
     <>
       <GlyphParts sections={sectionsOf(site)} />
       <CoatBoardView
-        rows={packed(boardRows(site, now, timeZone))}
+        rows={sentRows(boardRows(site, now, timeZone))}
         methods={boardMethods(site.rooms)}
         recent={recentEntries(log, site.rooms, people, person.id)}
         now={now}
