@@ -3,6 +3,7 @@ import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
 import { SEALER_MM2_PER_LITRE } from '../materials/packs';
 import { coatNamed } from '../method/coatNamed';
+import { prefillLitres } from '../method/smallWork';
 import type { RoomSite } from '../readiness/siteOf';
 import { lengthCovered, putOnBy } from '../standing/coveredBy';
 
@@ -77,7 +78,7 @@ export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
     );
 
 /** What went on the walls of a room by its log: mud by the section of each joint, tape by its length, sealer by the surface. */
-export function usedIn({ state, coats, method, tally }: RoomSite): readonly Moved[] {
+export function usedIn({ state, coats, method, tally, prefill }: RoomSite): readonly Moved[] {
   const used: Moved[] = [];
   for (const { at, payload } of state.applied) {
     const { class: kind, on } = payload;
@@ -90,6 +91,15 @@ export function usedIn({ state, coats, method, tally }: RoomSite): readonly Move
     used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method) });
     if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on) });
   }
+  const { filled } = prefill;
+  const last = state.prefills.at(-1);
+  if (last && filled > 0)
+    used.push({
+      good: last.mud.kind === 'setting' ? 'setting' : 'all-purpose',
+      at: Date.parse(last.at),
+      kind: 'used',
+      amount: prefillLitres(filled),
+    });
   const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
   if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });
   return used;

@@ -14,6 +14,7 @@ import {
   itemPayload,
   noTwice,
   photos,
+  prefilledPayload,
   run,
   sandedPayload,
   shortText,
@@ -70,6 +71,14 @@ const sentEntry = z.discriminatedUnion('kind', [
     .refine(byThen, BY_THEN),
   z
     .strictObject({ ...inRoom, kind: z.literal('sanded'), payload: sandedPayload })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('prefilled'), payload: prefilledPayload })
+    .refine(({ at, payload: { mixedAt } }) => mixedAt === undefined || isMixedFor(mixedAt, at), {
+      path: ['payload', 'mixedAt'],
+      error: 'must lie in the day before it was filled',
+    })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
@@ -267,6 +276,7 @@ export const whoDid = (entry: Entry): readonly string[] =>
 export const FINISHER_KINDS: readonly EntryKind[] = [
   'coat',
   'sanded',
+  'prefilled',
   'between',
   'sealed',
   'fan',

@@ -143,6 +143,16 @@ export const sandedPayload = z.strictObject({
   ...run,
 });
 
+/** Gaps and broken corners were filled before the tape: on which faces, everywhere where it does not say, and with what. */
+export const prefilledPayload = z.strictObject({
+  faces: someFaces,
+  mud: mudSchema,
+  product: shortText(80).optional(),
+  mixedAt: instantSchema.optional(),
+  batch: shortText(40).optional(),
+  ...run,
+});
+
 /** Scraped, sanded or wiped between two coats: what of a room, all of it where it does not say. */
 export const betweenPayload = z.strictObject({
   how: z.enum(BETWEEN_COATS),

@@ -1,9 +1,12 @@
 import type { FanFrom } from '../air/roomAir';
 import type { Found } from '../drying/touch';
-import type { CoatedClass } from '../method/coat';
+import { type CoatedClass, FIRM_MINUTES } from '../method/coat';
+import { isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
 import { type CoatEntry, type Entry, whoDid } from './entry';
+
+const MINUTE_MS = 60_000;
 
 /** Who did something and when. */
 export interface Mark {
@@ -17,7 +20,13 @@ export interface OpenItem extends Mark, Omit<ItemPayload, 'photos'> {
   readonly photos: readonly string[];
   /** How many coats had been put on by then. */
   readonly after: number;
-  readonly closed: (Mark & { readonly minutes: number | undefined; readonly photos: readonly string[] }) | undefined;
+  readonly closed: Closed | undefined;
+}
+interface Closed extends Mark {
+  readonly minutes: number | undefined;
+  readonly photos: readonly string[];
+  /** Whether it was filled with the gaps of its room, before the tape. */
+  readonly prefilled?: true;
 }
 type ItemPayload = Extract<Entry, { kind: 'item' }>['payload'];
 
@@ -35,6 +44,14 @@ export interface Sanding extends Mark {
   readonly faces: readonly string[] | undefined;
   /** How many coats had been put on by then. */
   readonly after: number;
+}
+
+/** Gaps were filled before the tape, on some faces or everywhere. */
+export interface Prefill extends Mark {
+  readonly faces: readonly string[] | undefined;
+  /** When it may be taped, ms since 1970. */
+  readonly firmAt: number;
+  readonly mud: Extract<Entry, { kind: 'prefilled' }>['payload']['mud'];
 }
 
 /** Scraped, sanded or wiped before the next coat. */
@@ -93,6 +110,8 @@ export interface RoomState {
   readonly checks: readonly Check[];
   /** What was scraped, sanded or wiped between coats, in order of time. */
   readonly betweens: readonly Between[];
+  /** What was filled before the tape, in order of time. */
+  readonly prefills: readonly Prefill[];
   /** How its faces were found before tape, in order of time. */
   readonly acceptances: readonly Acceptance[];
   /** Who signed for the room as it is. */
@@ -116,6 +135,7 @@ export const NOTHING_YET: RoomState = {
   sandings: [],
   checks: [],
   betweens: [],
+  prefills: [],
   acceptances: [],
   signatures: [],
   sealed: undefined,
@@ -218,6 +238,20 @@ function applied(state: Folding, entry: Entry): Folding {
       const between: Between = { ...mark, how, classes, faces, after: state.applied.length };
       return { ...state, betweens: [...state.betweens, between] };
     }
+    case 'prefilled': {
+      const { faces, mud } = entry.payload;
+      const prefill: Prefill = { ...mark, faces, mud, firmAt: firmAt(entry) };
+      const closed: Closed = { ...mark, minutes: undefined, photos: [], prefilled: true };
+      return {
+        ...state,
+        prefills: [...state.prefills, prefill],
+        items: state.items.map((own) =>
+          !own.closed && isPrefilled(own.defect) && (!faces || (own.face !== undefined && faces.includes(own.face)))
+            ? { ...own, closed }
+            : own,
+        ),
+      };
+    }
     case 'accepted': {
       const { faces, found } = entry.payload;
       return { ...state, acceptances: [...state.acceptances, { ...mark, faces, found }] };
@@ -287,4 +321,12 @@ function applied(state: Folding, entry: Entry): Folding {
     case 'void':
       return state;
   }
+}
+
+/** Setting mud is firm when it has set, from its mixing; drying mud when it may be crossed. */
+function firmAt({ at, payload: { mud, mixedAt, ended } }: Extract<Entry, { kind: 'prefilled' }>): number {
+  const on = Date.parse(ended ?? at);
+  return mud.kind === 'setting'
+    ? Date.parse(mixedAt ?? ended ?? at) + mud.minutes * MINUTE_MS
+    : on + FIRM_MINUTES * MINUTE_MS;
 }

@@ -15,8 +15,8 @@ export interface Supplied {
   readonly tally: Tally;
   readonly coats: readonly RoomCoat[];
   readonly method: Method;
-  /** What was found to pre-fill, mm; undefined where nobody looked. */
-  readonly gaps?: number | undefined;
+  /** What was found to pre-fill, mm; a part of the joints that gape most where nobody looked. */
+  readonly prefill?: { readonly found: number | undefined };
 }
 
 /** An amount to order: what goes on, what is bought for it with waste, in how many packs of what size. */
@@ -61,7 +61,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
   const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
   const small: SmallWork[] = [];
   let [tape, mesh, screws, sealer] = [0, 0, 0, 0];
-  for (const { tally, coats, method, gaps } of rooms) {
+  for (const { tally, coats, method, prefill } of rooms) {
     const meshed = meshOf(coats);
     mesh += meshed;
     tape += coats.some(({ key, class: kind }) => key === 'tape' && !isAccessory(kind))
@@ -69,7 +69,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
       : 0;
     screws += tally.screws;
     sealer += sealerLitres(tally, coats, method);
-    const smallHere = smallWorkOf(tally, coats, method, gaps);
+    const smallHere = smallWorkOf(tally, coats, method, prefill?.found);
     small.push(...smallHere);
     const used = [
       ...coats.map((coat) => ({ mud: coat.mud, key: coat.key, litres: mudOf(coat, method) })),

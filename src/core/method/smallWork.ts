@@ -20,7 +20,7 @@ export interface SmallWork {
 }
 
 /** The part of butts and mixed joints that stands open over 1/8 in, or has a broken corner. Common practice, no source. */
-const GAPPED = 0.05;
+export const GAPPED = 0.05;
 /** Litres a metre, or each. Both tapers in a corner are two valleys of 64 × 1.3 mm to fill, one only dips. */
 const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, centring: 0.05 } as const;
 
@@ -46,10 +46,14 @@ export function smallWorkOf(
 function prefill(coats: readonly RoomCoat[], gaps: number | undefined): readonly SmallWork[] {
   const open = coats.filter(({ key, class: kind }) => key === 'tape' && GAPPING.includes(kind));
   const amount = gaps ?? GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
-  return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: (amount / 1000) * LITRES.prefill }];
+  return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: prefillLitres(amount) }];
 }
 
-const GAPPING: readonly RoomCoat['class'][] = ['butt', 'mixed', 'existing'];
+/** The mud that so many mm of gaps take, litres. */
+export const prefillLitres = (length: number): number => (length / 1000) * LITRES.prefill;
+
+/** Where gaps are most. Common practice, no source. */
+export const GAPPING: readonly RoomCoat['class'][] = ['butt', 'mixed', 'existing'];
 
 /** The dip is filled with the first coat over the tape; where three angles meet is pointed with the last. */
 function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats: readonly RoomCoat[]) {

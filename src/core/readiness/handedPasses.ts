@@ -54,7 +54,10 @@ function handedInRoom(room: RoomSite): readonly HandedPass<RoomSite>[] {
   for (const task of room.tasks) {
     whole.set(task.pass, task);
     for (const coat of task.coats) addCoat(coat, task.pass);
-    for (const work of task.small) partFor(workOfSmall(work), task.pass)?.small.push(work);
+    for (const work of task.small) {
+      const given = handedIn(room.state, workOfSmall(work), task.pass);
+      partOf(given, work.kind === 'prefill' ? work.kind : task.pass)?.small.push(work);
+    }
     if (task.coats.length === 0) partFor(task.pass, task.pass);
     const before = betweenBefore(task.pass);
     if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));
@@ -103,6 +106,8 @@ function workOfSmall({ kind, round }: SmallWork): string {
 export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>, 'people' | 'day'>): number {
   const { state, applied, done } = site;
   if (task.pass === 'mend') return dueItems(site).length === 0 ? 1 : 0;
+  // Nobody fills under tape that is on.
+  if (task.pass === 'prefill') return applied.coats.size > 0 ? 1 : site.prefill.done;
   if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, site)) ? 1 : 0;
   if (task.pass === 'sand') return done.sanded ? 1 : 0;
   if (task.pass === 'check') return done.checked ? 1 : 0;

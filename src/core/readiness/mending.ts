@@ -5,10 +5,10 @@ import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import type { Mend } from '../work/mend';
 import { MEND_MINUTES } from '../work/usualRates';
-import { isGap } from './gapsFound';
+import { isGap } from './prefillOf';
 import type { RoomSite } from './siteOf';
 
-type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'gaps' | 'held'>;
+type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'prefill' | 'held'>;
 
 /**
  * What is wrong with a room and is mended by itself: what must not be covered, and what no coat to come takes along any more. What
@@ -22,7 +22,7 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
     room.coats.every(
       (coat) => (kind !== undefined && coat.class !== kind) || (room.applied.coats.get(coat.id)?.share ?? 0) >= 1,
     );
-  const prefills = room.gaps !== undefined && room.state.applied.length === 0;
+  const prefills = room.prefill.found !== undefined && room.state.applied.length === 0;
   return open.filter((item) => {
     if (prefills && isGap(item)) return false;
     // What was found before tape is the hanger's for as long as its face waits for him.

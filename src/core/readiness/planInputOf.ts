@@ -119,6 +119,7 @@ export const openWork = (site: RoomSite, now: number): readonly WorkItem[] =>
 function workRoomOf(site: RoomSite, now: number): WorkRoom {
   const { room, tally, method, coats, state, applied, done, air: clock } = site;
   const blocks = blocksIn(site);
+  const { firmAt } = site.prefill;
   const left = new Map<string, CoatLeft>();
   const heldOf = heldShares(site, blocks);
   for (const coat of coats) {
@@ -156,7 +157,9 @@ function workRoomOf(site: RoomSite, now: number): WorkRoom {
     begun: coats.some(({ id, key }) => key === 'tape' && applied.coats.has(id)),
     scraped: (coat) => scrapedFor(state, coat) !== undefined,
     mend: mendsIn(site),
-    gaps: site.gaps,
+    gaps: site.prefill.found,
+    prefilled: site.prefill.done,
+    prefillFirmAt: firmAt !== undefined && firmAt > now ? firmAt : undefined,
     sanded: done.sanded !== undefined,
     checked: done.checked !== undefined,
     sealed: state.sealed !== undefined,

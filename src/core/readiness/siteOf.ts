@@ -16,7 +16,7 @@ import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { type Finished, finished } from '../standing/finished';
 import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
-import { gapsFound } from './gapsFound';
+import { type PrefillStanding, prefillOf } from './prefillOf';
 import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
 
@@ -31,8 +31,8 @@ export interface RoomSite {
   readonly applied: AppliedCoats;
   /** The faces, by id, whose tape waits for the hanger or for being accepted. */
   readonly held: ReadonlySet<string>;
-  /** What was found to pre-fill, mm; undefined where nobody looked. */
-  readonly gaps: number | undefined;
+  /** What of it is filled before the tape. */
+  readonly prefill: PrefillStanding;
   /** Whether it cannot be worked out: then its tally is empty. */
   readonly tooLarge: boolean;
   readonly method: Method;
@@ -81,8 +81,8 @@ export function siteOf(
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, cachedMethod);
     const state = states.get(room.id) ?? NOTHING_YET;
-    const gaps = gapsFound(state, pieces);
-    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, gaps);
+    const prefill = prefillOf(state, pieces);
+    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found);
     const untaped = heldFaces(pieces, state.acceptances, method.all);
     const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped);
     const done = finished(state, pieces);
@@ -103,7 +103,7 @@ export function siteOf(
       faces,
       applied,
       held: waitingFaces(applied.stretches, untaped),
-      gaps,
+      prefill,
       tooLarge: worked === undefined,
       method,
       coats,

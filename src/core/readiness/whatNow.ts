@@ -49,6 +49,8 @@ export type ClassNow =
       readonly next: Coat | undefined;
       /** Whether it is another class, which the next coat runs over. */
       readonly crossed: boolean;
+      /** Whether it is what was filled before the tape. */
+      readonly prefill?: true;
     }
   | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: string }
   | { readonly kind: 'dry' }
@@ -99,14 +101,30 @@ export function whatNow(
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air, now);
   const room: Looked = { method, applied, done, clock, now };
+
   const kinds = [...new Set(coats.map((coat) => coat.class))];
-  const joints = kinds.filter((kind) => kind !== 'surface').map((kind) => classStanding(kind, coats, room, blocked));
+  const firmAt = Math.max(0, ...state.prefills.map((prefill) => prefill.firmAt));
+  const joints = kinds
+    .filter((kind) => kind !== 'surface')
+    .map((kind) => withPrefill(classStanding(kind, coats, room, blocked), firmAt, now));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
   const surface = kinds.includes('surface')
     ? [classStanding('surface', coats, room, jointsDry ? blocked : 'the joints come first')]
     : [];
   const classes = [...joints, ...surface];
   return { classes, now: roomNow(classes, state, done, blocked), air };
+}
+
+/** A class whose tape would go over what was filled and is not firm yet. */
+function withPrefill(standing: ClassStanding, firmAt: number, now: number): ClassStanding {
+  const { kind } = standing.now;
+  if (firmAt <= now || kind !== 'go' || standing.now.coat.key !== 'tape') return standing;
+  const { coat } = standing.now;
+  return {
+    ...standing,
+    now: { kind: 'wet', coat, until: firmAt, next: coat, crossed: false, prefill: true },
+    changesAt: Math.min(firmAt, standing.changesAt ?? firmAt),
+  };
 }
 
 interface Looked {

@@ -42,10 +42,11 @@ export function inBlocks(
   return { block: undefined, blocks: { walls: withBeside(walls), ceiling: withBeside(ceiling) } };
 }
 
-/** A skim waits for everything that lies on the wall too. */
+/** Tape waits for what was filled before it, a skim for everything that lies on the wall. */
 export function fromOf(coat: RoomCoat, room: WorkRoom, block?: Block): number | undefined {
   const left = room.left(coat);
   const own = block === undefined ? left.from : left.blocks?.[block].from;
+  if (coat.key === 'tape') return latest([own, room.prefillFirmAt]);
   if (coat.class !== 'surface') return own;
   return latest([own, ...room.coats.map((other) => room.left(other).sandAt)]);
 }

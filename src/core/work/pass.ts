@@ -5,10 +5,10 @@ export const BETWEEN_PASSES = ['between.fill', 'between.finish', 'between.extra'
 export type BetweenPass = (typeof BETWEEN_PASSES)[number];
 
 /**
- * The passes through a room that are handed to people: a round of coats and what comes before it, mending, sanding, the walk with
+ * The passes through a room that are handed to people: pre-filling, a round of coats and what comes before it, mending, sanding, the walk with
  * the lamp, sealing.
  */
-export const PASSES = [...COAT_KEYS, ...BETWEEN_PASSES, 'mend', 'sand', 'check', 'seal'] as const;
+export const PASSES = ['prefill', ...COAT_KEYS, ...BETWEEN_PASSES, 'mend', 'sand', 'check', 'seal'] as const;
 export type Pass = (typeof PASSES)[number];
 
 /** What comes before a round by itself; nothing before the tape, nor before a skim, which goes over all of it. */

@@ -22,6 +22,5 @@ export const WORK_NAMES: ReadonlySet<string> = new Set([
   ...PASSES,
   ...COATED,
   ...COATED.flatMap((work) => BLOCKS.map((block) => workOn(work, block))),
-  'prefill',
   ...COAT_KEYS.flatMap((key) => [`threeWay.${key}`, `centring.${key}`]),
 ]);

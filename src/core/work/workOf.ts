@@ -53,7 +53,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   } as const;
 
   const gaps = small.find(({ kind }) => kind === 'prefill');
-  const prefill = gaps && !room.begun ? `${room.id}/prefill` : undefined;
+  const unfilled = 1 - (room.prefilled ?? 0);
+  const prefill = gaps && !room.begun && unfilled > 0 ? `${room.id}/prefill` : undefined;
   if (gaps && prefill)
     add({
       ...base,
@@ -61,7 +62,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       kind: 'prefill',
       pass: 'tape',
       coats: [],
-      hours: smallHours(gaps),
+      part: unfilled,
+      hours: smallHours(gaps) * unfilled,
       rate: 'prefill',
       skill: 'tape',
       after: [],

@@ -36,6 +36,9 @@ export interface WorkRoom {
   readonly scraped: (coat: Coat) => boolean;
   /** What was found to pre-fill, mm; undefined where nobody looked. */
   readonly gaps?: number | undefined;
+  /** The part of the pre-filling that is done, 0–1, and when it is firm, ms since 1970. */
+  readonly prefilled?: number;
+  readonly prefillFirmAt?: number | undefined;
   /** What is wrong and has to be mended by itself; see `dueItems`. */
   readonly mend: readonly Mend[];
   readonly sanded: boolean;

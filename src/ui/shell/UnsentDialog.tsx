@@ -67,6 +67,7 @@ function groupWords(entries: readonly NewEntry[]): string {
 
 const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = {
   sanded: 'Sanded',
+  prefilled: 'Pre-filled',
   between: 'Scraped or sanded',
   sealed: 'Sealed',
   checked: 'Checked',

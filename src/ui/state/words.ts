@@ -63,6 +63,7 @@ export const smallAmount = (
 ): string => (kind === 'threeWay' ? amount.toLocaleString('en-US') : roughLength(amount, unit));
 
 export const PASS_NAMES: Readonly<Record<Pass, string>> = {
+  prefill: 'Pre-fill',
   tape: 'Tape',
   fill: 'Fill',
   finish: 'Finish',
@@ -115,7 +116,11 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
     case 'wet':
       return {
         mark: 'wet',
-        title: now.crossed ? `${CLASS_NAMES[now.coat.class]} not firm` : `${now.coat.name} wet`,
+        title: now.prefill
+          ? 'Pre-fill not firm'
+          : now.crossed
+            ? `${CLASS_NAMES[now.coat.class]} not firm`
+            : `${now.coat.name} wet`,
         detail: `until ${untilWords(now.until, instant, timeZone)}`,
       };
     case 'stuck':

@@ -15,6 +15,7 @@ import { instantWords } from '@/ui/when';
 import type { BoardCell, RecentEntry } from './boardRows';
 import { LogDialog } from './LogDialog';
 import type { Logged } from './logged';
+import { PrefillButton } from './PrefillButton';
 import { receivedRows, type SentRows } from './sentRows';
 
 interface CoatBoardProps {
@@ -115,8 +116,19 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
           >
             <header className="flex items-center justify-between gap-2 px-3 py-2 md:flex-col md:items-start md:justify-center md:gap-0">
               <h2 className="text-base">{row.name}</h2>
-              <div className="flex w-full items-center gap-2 text-sm text-muted max-md:w-auto">
+              <div className="flex w-full flex-wrap items-center gap-x-2 text-sm text-muted max-md:w-auto">
                 {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
+                {mayLog && row.prefill && (
+                  <PrefillButton
+                    row={row}
+                    prefill={row.prefill}
+                    unit={unit}
+                    busy={log.busy}
+                    message={log.message}
+                    write={log.write}
+                    serverNow={log.serverNow}
+                  />
+                )}
                 {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
               </div>
             </header>

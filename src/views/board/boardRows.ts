@@ -30,6 +30,8 @@ export interface BoardRow {
   readonly held: string | undefined;
   /** Whether it is handed over: what is logged then opens it again. */
   readonly over: boolean;
+  /** The gaps that are to be filled before its tape, mm, and the label of the setting mud. */
+  readonly prefill?: { readonly length: number; readonly minutes: number };
   /** Its faces that are coated. */
   readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
@@ -77,6 +79,7 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
       tooLarge,
       held: heldAt(state, instant)?.why,
       over: state.handedOver !== undefined,
+      ...prefillOf(site),
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
@@ -89,6 +92,14 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
       })),
     };
   });
+}
+
+/** Nobody fills under tape that is on. */
+function prefillOf({ tasks, prefill, applied, method }: RoomSite): Pick<BoardRow, 'prefill'> {
+  const whole = tasks.flatMap(({ small }) => small).find(({ kind }) => kind === 'prefill')?.amount ?? 0;
+  const length = rounded(whole * (1 - prefill.done));
+  if (length === 0 || applied.coats.size > 0) return {};
+  return { prefill: { length, minutes: method.all.settingMinutes } };
 }
 
 function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {
@@ -156,6 +167,7 @@ function amountsOf(coats: RoomSite['coats']): ReadonlyMap<CoatedClass, number> {
 
 const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
   'coat',
+  'prefilled',
   'sanded',
   'sealed',
   'checked',
@@ -200,6 +212,8 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
     }
     case 'touched':
       return `${entry.payload.class ? CLASS_NAMES[entry.payload.class].toLowerCase() : 'all'} found ${entry.payload.found}`;
+    case 'prefilled':
+      return `pre-filled${entry.payload.faces ? `, ${facesWords(entry.payload.faces, room)}` : ''}`;
     case 'sanded':
     case 'sealed':
       return entry.kind;

@@ -78,6 +78,7 @@ export function RoomSheet({
             ? `level ${done.checked.level}`
             : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}
         </Fact>
+        {state.prefills.length > 0 && <Fact term="Pre-filled">{mark(state.prefills.at(-1))}</Fact>}
         <Fact term="Sanded">{mark(done.sanded)}</Fact>
         <Fact term="Checked in light">{mark(done.checked)}</Fact>
         <Fact term="Handed over">{mark(state.handedOver)}</Fact>

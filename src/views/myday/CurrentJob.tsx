@@ -13,7 +13,7 @@ import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import { isBetween } from '@/core/work/pass';
-import type { Task } from '@/core/work/tasksOf';
+import { smallHours, type Task } from '@/core/work/tasksOf';
 import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { ItemList } from '@/ui/problem/ItemList';
@@ -21,7 +21,7 @@ import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { sandWords } from '@/ui/sandWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES, smallAmount } from '@/ui/state/words';
 import { inUnit, setBacks } from '@/ui/unitWords';
 import { timeOf } from '@/ui/when';
 import { BeforeCoat } from './BeforeCoat';
@@ -89,9 +89,10 @@ export function CurrentJob({
           coats.map(({ coat }) => coat),
         )
       : undefined;
+  const fills = task.pass === 'prefill';
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
-  const minutes = sets[0]?.coat.settingMinutes;
+  const minutes = fills ? room.method.all.settingMinutes : sets[0]?.coat.settingMinutes;
   const firming =
     task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0 && !scrapes;
   return (
@@ -102,8 +103,8 @@ export function CurrentJob({
           {block && `: ${BLOCK_NAMES[block]} only`}
         </p>
         <h2 className="text-2xl">
-          {isAfterCoats(task.pass)
-            ? AFTER_COATS[task.pass].title
+          {isBesideCoats(task.pass)
+            ? BESIDE_COATS[task.pass].title
             : `${scrapes ? BETWEEN[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
         </h2>
       </div>
@@ -130,6 +131,15 @@ export function CurrentJob({
             )}
           </li>
         ))}
+        {fills && (
+          <li>
+            {task.small.map((work) => smallAmount(work, unit)).join(', ')} over {inUnit('1/8 in', unit)} wide, and
+            broken corners
+            <p className="text-sm font-normal">
+              Loose paper cut away; setting mud pressed in to the framing and struck off flush; taped when it is firm.
+            </p>
+          </li>
+        )}
         {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
         {task.pass === 'seal' && (
           <li>
@@ -155,7 +165,7 @@ export function CurrentJob({
         )}
       </ul>
       {task.pass === 'tape' && coats.length > 0 && <p className="text-sm">{setBacks(unit)}</p>}
-      {task.small.length > 0 && (
+      {task.small.length > 0 && !fills && (
         <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWorkWords(work, unit)))}.</p>
       )}
       {pan.litres > 0 && !scrapes && minutes === undefined && (
@@ -187,7 +197,7 @@ export function CurrentJob({
               ? undefined
               : {
                   minutes,
-                  most: mudWithin(mudWorkOf(sets, room), minutes),
+                  most: mudWithin(fills ? smallMud(task.small) : mudWorkOf(sets, room), minutes),
                   batch: batches[0],
                 }
           }
@@ -274,13 +284,20 @@ function CoatLine({
 }
 
 /** What is not a coat. */
-const AFTER_COATS = {
+const BESIDE_COATS = {
+  prefill: { title: 'Pre-fill the gaps' },
   mend: { title: 'Mend what is wrong' },
   sand: { title: 'Sand the room' },
   check: { title: 'Check the room under the lamp' },
   seal: { title: 'Seal the room' },
 } as const;
-const isAfterCoats = (pass: Task['pass']): pass is keyof typeof AFTER_COATS => pass in AFTER_COATS;
+const isBesideCoats = (pass: Task['pass']): pass is keyof typeof BESIDE_COATS => pass in BESIDE_COATS;
+
+/** What small work takes: litres of mud, and hours by the usual rates. */
+const smallMud = (small: Task['small']) => ({
+  litres: small.reduce((sum, { litres }) => sum + litres, 0),
+  hours: small.reduce((sum, work) => sum + smallHours(work), 0),
+});
 
 /** A class as it stands in this room. */
 function ClassGlyph({

@@ -106,25 +106,33 @@ export function JobDone({
   const said = ({ coats: some, seen: known }: Press, run: Run, mixed?: Mixed): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
       ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
-      : some.map(
-          ({ coat, pieces, wet }): Said => ({
-            kind: 'coat',
-            room,
-            payload: {
-              class: coat.class,
-              key: coat.key,
-              ...(coat.side ? { side: coat.side } : {}),
-              part: 1,
-              ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
-              ...wet,
-              ...(wet.mud.kind === 'setting' ? mixed : {}),
-              tool: coat.tool,
-              ...run,
-              ...together,
-              seen: known,
+      : pass === 'prefill' && setting
+        ? [
+            {
+              kind: 'prefilled',
+              room,
+              payload: { mud: { kind: 'setting', minutes: setting.minutes }, ...mixed, ...run, ...together },
             },
-          }),
-        );
+          ]
+        : some.map(
+            ({ coat, pieces, wet }): Said => ({
+              kind: 'coat',
+              room,
+              payload: {
+                class: coat.class,
+                key: coat.key,
+                ...(coat.side ? { side: coat.side } : {}),
+                part: 1,
+                ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
+                ...wet,
+                ...(wet.mud.kind === 'setting' ? mixed : {}),
+                tool: coat.tool,
+                ...run,
+                ...together,
+                seen: known,
+              },
+            }),
+          );
   /** From when to when, by the clock that was started here or by the hours that were typed. */
   const runUntil = (done: number): Run | undefined => {
     if (timer) {

@@ -11,7 +11,7 @@ export interface LastDone {
   readonly left: number;
 }
 
-const DONE: ReadonlySet<Entry['kind']> = new Set(['coat', 'sanded', 'sealed']);
+const DONE: ReadonlySet<Entry['kind']> = new Set(['coat', 'prefilled', 'sanded', 'sealed']);
 const MINUTE_MS = 60_000;
 /** More is not said with one press. */
 const MOST = 20;
@@ -24,6 +24,11 @@ export function lastDone(log: HouseLog, rooms: readonly RoomSite[], me: string, 
   if (!last || left <= 0) return undefined;
   const together = mine.filter(({ room, at }) => room === last.room && at === last.at);
   const room = rooms.find((own) => own.room.id === last.room)?.room.name ?? 'a room';
-  const what = last.kind === 'coat' ? PASS_NAMES[last.payload.key].toLowerCase() : last.kind;
+  const what =
+    last.kind === 'coat'
+      ? PASS_NAMES[last.payload.key].toLowerCase()
+      : last.kind === 'prefilled'
+        ? 'pre-fill'
+        : last.kind;
   return { entries: together.map(({ id }) => id), words: `${room}, ${what}`, left };
 }

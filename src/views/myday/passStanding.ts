@@ -17,6 +17,8 @@ export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassS
   const { standing } = room;
   // Whether it is dry enough to mend is seen on the place.
   if (task.pass === 'mend') return { kind: 'go', coats: [] };
+  if (task.pass === 'prefill')
+    return standing.now.kind === 'stuck' ? { kind: 'stuck', why: standing.now.why } : { kind: 'go', coats: [] };
   if (task.pass === 'sand') {
     if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };

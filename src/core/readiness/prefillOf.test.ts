@@ -1,0 +1,106 @@
+import { describe, expect, it } from 'vitest';
+import { logEntry as entry, INES } from '../../../tests/houses/logEntry';
+import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
+import { stockOf, usedIn } from '../inspect/stock';
+import type { Entry } from '../log/entry';
+import { GAPPED } from '../method/smallWork';
+import { ROOM_HOURS } from '../work/usualRates';
+import { handedPasses, passDone } from './handedPasses';
+import { nextChange } from './nextChange';
+
+const NOW = Date.parse('2031-05-06T11:00:00Z');
+const MINUTE_MS = 60_000;
+const { taken, siteWith, roomWith, inputWith } = oneRoomSite("A 30' x 14' x 8', door 32x80 wall 1", NOW);
+
+const filled = (
+  faces: readonly string[] | undefined,
+  { at = NOW - 3 * MINUTE_MS, minutes = 45, mixed = 10 }: { at?: number; minutes?: number; mixed?: number } = {},
+) =>
+  entry({
+    kind: 'prefilled',
+    at,
+    payload: {
+      ...(faces ? { faces: [...faces] } : {}),
+      mud: { kind: 'setting', minutes },
+      mixedAt: new Date(at - mixed * MINUTE_MS).toISOString(),
+    },
+  });
+const looked = () => entry({ kind: 'accepted', at: NOW - 60 * MINUTE_MS, payload: { found: 'good' } });
+const gap = (face: string, length: number) =>
+  entry({ kind: 'item', at: NOW - 50 * MINUTE_MS, payload: { defect: 'gap', face, length } });
+const itemOf = (entries: readonly Entry[]) => inputWith(entries).items.find(({ work }) => work === 'prefill');
+const fromOf = (entries: readonly Entry[]) =>
+  inputWith(entries).items.flatMap(({ work, from }) => (work.startsWith('tape.') ? [from] : []));
+const tapeNow = (entries: readonly Entry[]) => roomWith(entries).standing.classes.map(({ now }) => now.kind);
+
+describe('pre-filling before the tape', () => {
+  it('is the gaps that were found, less those that were filled on their faces', () => {
+    const found = [looked(), gap('w0', 1000), gap('c0', 3000)];
+    expect(roomWith(found).prefill).toMatchObject({ found: 4000, filled: 0, done: 0, firmAt: undefined });
+    // 4 m at 60 ft an hour, and walking in.
+    expect(itemOf(found)?.hours).toBeCloseTo(4000 / 304.8 / 60 + ROOM_HOURS, 9);
+    const some = [...found, filled(['w0'])];
+    expect(roomWith(some).prefill).toMatchObject({ found: 4000, filled: 1000, done: 0.25 });
+    expect(itemOf(some)).toMatchObject({ part: 0.75 });
+    expect(itemOf(some)?.hours).toBeCloseTo(3000 / 304.8 / 60 + ROOM_HOURS, 9);
+    expect(roomWith(some).state.items.map(({ closed }) => closed?.prefilled)).toEqual([true, undefined]);
+    const all = [...some, filled(undefined)];
+    expect(roomWith(all).prefill).toMatchObject({ found: 4000, filled: 4000, done: 1 });
+    expect(itemOf(all)).toBeUndefined();
+  });
+
+  it('is guessed where nobody looked, by the butts and mixed joints of the faces that were filled', () => {
+    const gaping = taken.pieces.filter(({ class: kind }) => kind === 'butt' || kind === 'mixed');
+    const sum = (face?: string) =>
+      gaping.reduce((all, piece) => (face === undefined || piece.face === face ? all + piece.amount : all), 0);
+    expect(sum('c0')).toBeGreaterThan(0);
+    expect(sum('c0')).toBeLessThan(sum());
+    const whole = itemOf([])?.hours ?? 0;
+    expect(whole - ROOM_HOURS).toBeCloseTo((sum() * GAPPED) / 304.8 / 60, 9);
+    const some = [filled(['c0'])];
+    expect(roomWith(some).prefill.filled).toBeCloseTo(sum('c0') * GAPPED, 9);
+    expect((itemOf(some)?.hours ?? 0) - ROOM_HOURS).toBeCloseTo((whole - ROOM_HOURS) * (1 - sum('c0') / sum()), 9);
+    expect(itemOf([filled(undefined)])).toBeUndefined();
+  });
+
+  it('holds up the tape until it is firm: setting mud from its mixing, drying mud for half an hour', () => {
+    const set = NOW - 13 * MINUTE_MS + 45 * MINUTE_MS;
+    const entries = [filled(undefined)];
+    expect(new Set(tapeNow([]))).toEqual(new Set(['go']));
+    expect(new Set(tapeNow(entries))).toEqual(new Set(['wet']));
+    expect(roomWith(entries).standing.now).toEqual({ kind: 'wet', until: set });
+    expect(nextChange(siteWith(entries), NOW)).toBe(set);
+    expect(new Set(fromOf(entries))).toEqual(new Set([set]));
+    const firm = [filled(undefined, { at: NOW - 40 * MINUTE_MS })];
+    expect(new Set(tapeNow(firm))).toEqual(new Set(['go']));
+    expect(new Set(fromOf(firm))).toEqual(new Set([undefined]));
+    const drying = entry({ kind: 'prefilled', at: NOW - 10 * MINUTE_MS, payload: { mud: { kind: 'drying' } } });
+    expect(roomWith([drying]).prefill.firmAt).toBe(NOW + 20 * MINUTE_MS);
+  });
+
+  it('is a job of its own on the list of whom it was handed to, alone or with the tape', () => {
+    const hand = (work: string) =>
+      entry({ kind: 'assigned', at: NOW - 99 * MINUTE_MS, payload: { work, people: [INES], day: '2031-05-06' } });
+    const list = (entries: readonly Entry[]) =>
+      handedPasses(siteWith(entries).rooms).map((own) => [own.task.pass, passDone(own)] as const);
+    expect(list([hand('prefill')])).toEqual([['prefill', 0]]);
+    expect(new Map(list([hand('tape')]))).toEqual(
+      new Map([
+        ['tape', 0],
+        ['prefill', 0],
+      ]),
+    );
+    expect(list([hand('prefill'), filled(undefined)])).toEqual([['prefill', 1]]);
+  });
+
+  it('takes from the store what was filled, and nothing once it is taken back', () => {
+    const found = [looked(), gap('w0', 2500)];
+    const done = filled(undefined);
+    const used = (entries: readonly Entry[]) => stockOf(usedIn(roomWith(entries)), NOW);
+    // Common practice, no source: 0.08 l a metre.
+    expect(used([...found, done])).toMatchObject([{ good: 'setting', used: 0.2 }]);
+    const back = entry({ kind: 'void', at: NOW, payload: { target: done.id } });
+    expect(used([...found, done, back])).toEqual([]);
+    expect(roomWith([...found, done, back]).prefill).toEqual(roomWith(found).prefill);
+  });
+});

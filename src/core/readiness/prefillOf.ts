@@ -1,0 +1,51 @@
+import type { Piece } from '../joints/pieces';
+import type { OpenItem, RoomState } from '../log/stateOf';
+import { isPrefilled } from '../method/defects';
+import { GAPPED, GAPPING } from '../method/smallWork';
+import { acceptanceOf } from '../standing/heldFaces';
+
+/** What of a room is filled before the tape, and how far that is. */
+export interface PrefillStanding {
+  /** All of it by what was found, filled or not, mm; undefined where nobody looked at some face: then it is guessed. */
+  readonly found: number | undefined;
+  /** What was filled, mm. */
+  readonly filled: number;
+  /** The part that is filled, 0–1. */
+  readonly done: number;
+  /** When what was filled may be taped, ms since 1970; undefined where nothing was. */
+  readonly firmAt: number | undefined;
+}
+
+/**
+ * What is to be pre-filled in a room: the gaps and broken corners with their lengths, once every face was looked at; before, a
+ * part of the joints that gape most. What was said to be filled counts on its faces.
+ */
+export function prefillOf(
+  { acceptances, items, prefills }: Pick<RoomState, 'acceptances' | 'items' | 'prefills'>,
+  pieces: readonly Piece[],
+): PrefillStanding {
+  const firmAt = prefills.length > 0 ? Math.max(...prefills.map((prefill) => prefill.firmAt)) : undefined;
+  const sum = (some: readonly OpenItem[]) => some.reduce((all, { length = 0 }) => all + length, 0);
+  if (isLookedAt(acceptances, pieces)) {
+    const [open, filled] = [sum(items.filter(isGap)), sum(items.filter(({ closed }) => closed?.prefilled))];
+    const isAll = open === 0 && prefills.length > 0;
+    return { found: open + filled, filled, done: isAll ? 1 : open + filled > 0 ? filled / (open + filled) : 0, firmAt };
+  }
+  if (prefills.length === 0) return { found: undefined, filled: 0, done: 0, firmAt };
+  const faces = new Set(prefills.flatMap((prefill) => prefill.faces ?? []));
+  const everywhere = prefills.some((prefill) => prefill.faces === undefined);
+  const gaping = pieces.filter((piece) => GAPPING.includes(piece.class));
+  const length = (some: readonly Piece[]) => some.reduce((all, { amount }) => all + amount, 0);
+  const [whole, on] = [length(gaping), length(gaping.filter(({ face }) => everywhere || faces.has(face)))];
+  return { found: undefined, filled: on * GAPPED, done: everywhere ? 1 : whole > 0 ? on / whole : 0, firmAt };
+}
+
+/** Whether somebody looked at every face. */
+function isLookedAt(acceptances: RoomState['acceptances'], pieces: readonly Piece[]): boolean {
+  if (acceptances.length === 0) return false;
+  return [...new Set(pieces.map(({ face }) => face))].every((face) => acceptanceOf(acceptances, face) !== undefined);
+}
+
+/** A gap or a broken corner that is not filled, of which somebody said how long it is. */
+export const isGap = ({ closed, defect, length }: OpenItem): boolean =>
+  !closed && isPrefilled(defect) && length !== undefined;
