@@ -413,7 +413,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   await sheet.getByLabel('From the left').fill("40'");
   await sheet.getByLabel('From the left').press('Enter');
   await expect(sheet.getByText('there is no board')).toBeVisible();
-  await sheet.getByRole('checkbox', { name: 'over a backer' }).check();
+  await sheet.getByLabel('Its ends').selectOption('over a backer');
   await expect(butt).toHaveAttribute('aria-valuetext', '5′ 4″, over a backer');
   await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('Backed butts');
   await sheet.getByRole('button', { name: 'Take it over' }).click();

@@ -1,7 +1,7 @@
 import type { Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
-import type { FoundFace, HangPlan } from '../room/resolveHang';
+import type { FoundFace, HangPlan, SomeButts } from '../room/resolveHang';
 import type { Board, EdgeKind } from './board';
 import { boardsOf, piecesOf } from './courseChoices';
 import type { Course } from './courses';
@@ -14,7 +14,7 @@ import { stretchesOf, stripOf } from './strip';
 export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan): readonly Board[] {
   const strip = stripOf({ ...face, mirrored: false }, run === 'across' ? 'u' : 'v');
   let from = strip.breadth.from;
-  return courses.flatMap(({ breadth, butts, backed }, index) => {
+  return courses.flatMap(({ breadth, butts, backed, bevelled = false }, index) => {
     if (from >= strip.breadth.to - TOLERANCE_MM) return [];
     const course = courseFrom(from, Math.min(from + breadth, strip.breadth.to), strip.breadth, plan);
     from = course.t1;
@@ -24,14 +24,15 @@ export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan)
         stretch,
         [...inside].sort((a, b) => a - b),
       );
-      return boardsOf(pieces, strip, course, index, (at) => plan.backed || isBackedAt(at, backed));
+      const isBacked = (at: number) => plan.backed || isAmong(at, backed);
+      return boardsOf(pieces, strip, course, index, isBacked, (at) => !isBacked(at) && isAmong(at, bevelled));
     });
   });
 }
 
-/** Whether a butt of a course is hung over a backer. */
-export const isBackedAt = (at: number, backed: FoundFace['courses'][number]['backed']): boolean =>
-  typeof backed === 'boolean' ? backed : backed.some((place) => Math.abs(place - at) <= TOLERANCE_MM);
+/** Whether a butt of a course is one of those of which something is said. */
+export const isAmong = (at: number, some: SomeButts): boolean =>
+  typeof some === 'boolean' ? some : some.some((place) => Math.abs(place - at) <= TOLERANCE_MM);
 
 function courseFrom(t0: number, t1: number, { from, to }: Span, { boards }: HangPlan): Course {
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);

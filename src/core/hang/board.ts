@@ -15,6 +15,8 @@ export interface Board {
   readonly highEdge: EdgeKind;
   /** The butt at its far end was hung over a recessing backer. */
   readonly backed: boolean;
+  /** The paper edges there were cut back to a channel. */
+  readonly bevelled?: boolean;
   /** What it is cut from: sheets of one width in the lengths that they come in; mm. */
   readonly stock: { readonly width: number; readonly lengths: readonly number[] };
 }

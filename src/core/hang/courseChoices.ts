@@ -104,6 +104,7 @@ function withStretch(
  * The boards of a course from its pieces.
  *
  * @param isBacked whether the butt at a place is hung over a backer
+ * @param isBevelled whether its paper edges were cut back
  */
 export function boardsOf(
   pieces: readonly Span[],
@@ -111,6 +112,7 @@ export function boardsOf(
   course: Course,
   index: number,
   isBacked: (at: number) => boolean,
+  isBevelled: (at: number) => boolean = () => false,
 ): readonly Board[] {
   return pieces.map(({ from, to }) => ({
     course: index,
@@ -120,6 +122,7 @@ export function boardsOf(
     v1: long === 'u' ? course.t1 : to,
     long: long,
     backed: isBacked(to),
+    ...(isBevelled(to) && { bevelled: true }),
     lowEdge: course.lowEdge,
     highEdge: course.highEdge,
     stock: course.stock,

@@ -9,7 +9,6 @@ import { type FoundFace, resolveHang } from '../room/resolveHang';
 import {
   addButt,
   addSeam,
-  backButt,
   type FoundEdit,
   foundOf,
   framingOn,
@@ -18,6 +17,7 @@ import {
   moveSeam,
   removeButt,
   removeSeam,
+  setButt,
   snapped,
   turnRun,
 } from './foundEdits';
@@ -41,25 +41,31 @@ const done = (edit: FoundEdit): FoundFace => {
   return edit.found;
 };
 const why = (edit: FoundEdit) => (edit.ok ? undefined : edit.reason);
-/** Inches of the classes of a room whose first wall was found so. */
-const classesWith = (found: FoundFace | undefined) => {
-  const backedOf = (backed: boolean | readonly number[]) =>
-    typeof backed === 'boolean' ? backed : backed.map((at) => at / MM_PER_INCH);
+/** The tally of a room whose first wall was found so. */
+const tallyWith = (found: FoundFace | undefined) => {
+  const inchesOf = (some: boolean | readonly number[]) =>
+    typeof some === 'boolean' ? some : some.map((at) => at / MM_PER_INCH);
   const hung = found && {
     w0: {
       run: found.run,
-      courses: found.courses.map(({ breadth, butts, backed }) => ({
+      courses: found.courses.map(({ breadth, butts, backed, bevelled = false }) => ({
         breadth: breadth / MM_PER_INCH,
         butts: butts.map((at) => at / MM_PER_INCH),
-        backed: backedOf(backed),
+        backed: inchesOf(backed),
+        bevelled: inchesOf(bevelled),
       })),
     },
   };
-  const { tally } = takeOff({ ...room, ...(hung && { hung: hung as typeof room.hung }) }, house);
-  return Object.fromEntries(
-    Object.entries(tally.classes).map(([kind, { length, count }]) => [kind, [Math.round(length / MM_PER_INCH), count]]),
-  );
+  return takeOff({ ...room, ...(hung && { hung: hung as typeof room.hung }) }, house).tally;
 };
+/** Inches of its classes. */
+const classesWith = (found: FoundFace | undefined) =>
+  Object.fromEntries(
+    Object.entries(tallyWith(found).classes).map(([kind, { length, count }]) => [
+      kind,
+      [Math.round(length / MM_PER_INCH), count],
+    ]),
+  );
 const PLAIN = classesWith(undefined);
 const differs = (found: FoundFace) =>
   Object.fromEntries(
@@ -115,9 +121,11 @@ describe('a face as hung', () => {
     ['a butt less', () => done(removeButt(planned, { course: 0, at: at(0) })), { butt: [-48, -1] }],
     [
       'a butt over a backer',
-      () => done(backButt(planned, { course: 0, at: at(0) }, true)),
+      () => done(setButt(planned, { course: 0, at: at(0) }, 'backed')),
       { butt: [-48, -1], backedButt: [48, 1] },
     ],
+    // It is a butt as before: what differs is the mud, see below.
+    ['a butt bevelled', () => done(setButt(planned, { course: 0, at: at(0) }, 'bevelled')), {}],
     // The strip is ripped: its cut edge meets the taper of the next one. The butt of the course is two.
     ['a strip more', () => done(addSeam(planned, inch(60))), { butt: [0, 1], mixed: [240, 1] }],
     [
@@ -129,6 +137,23 @@ describe('a face as hung', () => {
     ['boards upright', () => done(turnRun(wall, 'upright', plan)), { flat: [4 * 96 - 240, 3], butt: [-96, -2] }],
   ])('%s changes exactly that', (_words, edited, expected) => {
     expect(differs(edited())).toEqual(expected);
+  });
+
+  it('counts butts whose paper edges are cut back, and keeps the mark on them', () => {
+    const one = done(setButt(planned, { course: 0, at: at(0) }, 'bevelled'));
+    const moved = done(moveButt(wall, one, { course: 0, at: at(0) }, at(0) + inch(16)));
+    const more = done(addButt(wall, moved, { course: 0, at: inch(32) }));
+    // Where every butt of a course is so, one more is so too.
+    expect(more.courses[0]?.bevelled).toBe(true);
+    const but = done(setButt(more, { course: 0, at: inch(32) }, 'plain'));
+    expect(but.courses[0]?.bevelled).toEqual([at(0) + inch(16)]);
+    const back = done(setButt(but, { course: 0, at: inch(32) }, 'backed'));
+    expect(back.courses[0]).toMatchObject({ backed: [inch(32)], bevelled: [at(0) + inch(16)] });
+    expect(isSameFound(done(setButt(one, { course: 0, at: at(0) }, 'plain')), planned)).toBe(true);
+    expect(isSameFound(one, planned)).toBe(false);
+    expect(tallyWith(planned).bevelled).toBeUndefined();
+    expect(tallyWith(one).bevelled).toEqual({ length: inch(48), count: 1 });
+    expect(tallyWith(back).bevelled).toEqual({ length: inch(48), count: 1 });
   });
 
   it('refuses what cannot hang so, and says why', () => {

@@ -2,8 +2,8 @@ import { boxOf } from '../measure/polygon';
 import type { Span } from '../measure/span';
 import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
-import type { FoundFace, HangPlan } from '../room/resolveHang';
-import { asFound, isBackedAt } from './asFound';
+import type { FoundFace, HangPlan, SomeButts } from '../room/resolveHang';
+import { asFound, isAmong } from './asFound';
 import { hangFace } from './hangFace';
 import type { HungFace } from './hangRoom';
 import { stretchesOf, stripOf } from './strip';
@@ -19,6 +19,10 @@ export interface FoundButt {
   readonly at: number;
 }
 
+/** How the boards end at a butt: as they were cut, over a backer, or with their paper edges cut back to a channel. */
+export const BUTT_ENDS = ['plain', 'backed', 'bevelled'] as const;
+export type ButtEnds = (typeof BUTT_ENDS)[number];
+
 /** Nobody hangs a piece of board shorter or narrower than this. Common practice, no source. */
 const LEAST_PIECE_MM = 2 * MM_PER_INCH;
 
@@ -30,14 +34,14 @@ export function foundOf({ face, boards }: HungFace): FoundFace | undefined {
   const [first] = boards;
   if (!first || boards.some(({ long }) => long !== first.long)) return undefined;
   const across = first.long === 'u';
-  const rows = new Map<number, { t0: number; t1: number; butts: number[]; backed: number[] }>();
+  const rows = new Map<number, { t0: number; t1: number; butts: number[]; backed: number[]; bevelled: number[] }>();
   const sorted = boards.toSorted((a, b) => (across ? a.v0 - b.v0 || a.u0 - b.u0 : a.u0 - b.u0 || a.v0 - b.v0));
   for (const board of sorted) {
     const [s0, s1, t0, t1] = across
       ? [board.u0, board.u1, board.v0, board.v1]
       : [board.v0, board.v1, board.u0, board.u1];
     const known = [...rows.values()].find((row) => Math.abs(row.t0 - t0) <= TOLERANCE_MM);
-    const row = known ?? { t0, t1, butts: [], backed: [] };
+    const row = known ?? { t0, t1, butts: [], backed: [], bevelled: [] };
     if (!known) rows.set(t0, row);
     const next = sorted.find(
       (other) =>
@@ -47,13 +51,15 @@ export function foundOf({ face, boards }: HungFace): FoundFace | undefined {
     if (!next || s1 - s0 <= TOLERANCE_MM) continue;
     row.butts.push(s1);
     if (board.backed) row.backed.push(s1);
+    if (board.bevelled) row.bevelled.push(s1);
   }
   const found: FoundFace = {
     run: across ? 'across' : 'upright',
-    courses: [...rows.values()].map(({ t0, t1, butts, backed }) => ({
+    courses: [...rows.values()].map(({ t0, t1, butts, backed, bevelled }) => ({
       breadth: t1 - t0,
       butts,
       backed: allOr(backed, butts),
+      ...(bevelled.length > 0 && { bevelled: allOr(bevelled, butts) }),
     })),
   };
   // Rows that do not fill the face one after the other are no courses of it.
@@ -86,10 +92,8 @@ export function moveButt(face: Face, found: FoundFace, { course, at }: FoundButt
   if (reason) return refused(reason);
   const passed = others.find((butt) => (butt - at) * (butt - to) < 0);
   if (passed !== undefined) return refused('a butt does not go past the next one');
-  const wasBacked = isBackedAt(at, own.backed);
-  return withCourse(found, course, [...others, to], (place) =>
-    same(place, to) ? wasBacked : isBackedAt(place, own.backed),
-  );
+  const was = endsAt(own, at);
+  return withCourse(found, course, [...others, to], (place) => (same(place, to) ? was : endsAt(own, place)));
 }
 
 /** One butt more in a course. */
@@ -98,9 +102,8 @@ export function addButt(face: Face, found: FoundFace, { course, at }: FoundButt)
   if (!own) return refused('there is no such course');
   const reason = whyNotAt(face, found, course, own.butts, at);
   if (reason) return refused(reason);
-  return withCourse(found, course, [...own.butts, at], (place) =>
-    same(place, at) ? own.backed === true : isBackedAt(place, own.backed),
-  );
+  const all = own.backed === true ? 'backed' : own.bevelled === true ? 'bevelled' : 'plain';
+  return withCourse(found, course, [...own.butts, at], (place) => (same(place, at) ? all : endsAt(own, place)));
 }
 
 /** The boards on both sides of a butt are one. */
@@ -108,14 +111,14 @@ export function removeButt(found: FoundFace, { course, at }: FoundButt): FoundEd
   const own = found.courses[course];
   if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
   const rest = own.butts.filter((butt) => !same(butt, at));
-  return withCourse(found, course, rest, (place) => isBackedAt(place, own.backed));
+  return withCourse(found, course, rest, (place) => endsAt(own, place));
 }
 
-/** A butt is hung over a backer, or is not. */
-export function backButt(found: FoundFace, { course, at }: FoundButt, isBacked: boolean): FoundEdit {
+/** A butt is hung over a backer, its paper edges are cut back, or neither. */
+export function setButt(found: FoundFace, { course, at }: FoundButt, ends: ButtEnds): FoundEdit {
   const own = found.courses[course];
   if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
-  return withCourse(found, course, own.butts, (place) => (same(place, at) ? isBacked : isBackedAt(place, own.backed)));
+  return withCourse(found, course, own.butts, (place) => (same(place, at) ? ends : endsAt(own, place)));
 }
 
 /** Moves the seam after a course to another place across the face, mm from where its courses begin. */
@@ -188,7 +191,7 @@ export const isSameFound = (a: FoundFace | undefined, b: FoundFace | undefined):
         course.butts.every(
           (butt, place) =>
             same(butt, other.butts[place] ?? Number.NaN) &&
-            isBackedAt(butt, course.backed) === isBackedAt(other.butts[place] ?? Number.NaN, other.backed),
+            endsAt(course, butt) === endsAt(other, other.butts[place] ?? Number.NaN),
         )
       );
     }));
@@ -197,21 +200,39 @@ const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE_MM;
 const refused = (reason: string): FoundEdit => ({ ok: false, reason });
 const widestOf = ({ boards }: Pick<HangPlan, 'boards'>): number => Math.max(...boards.map(({ width }) => width));
 
+/** How the boards end at a butt of a course. */
+export function endsAt(
+  { backed, bevelled = false }: Pick<FoundFace['courses'][number], 'backed' | 'bevelled'>,
+  at: number,
+): ButtEnds {
+  if (isAmong(at, backed)) return 'backed';
+  return isAmong(at, bevelled) ? 'bevelled' : 'plain';
+}
+
 /** All of them, none, or which. */
-function allOr(backed: readonly number[], butts: readonly number[]): boolean | readonly number[] {
-  if (backed.length === 0) return false;
-  return backed.length === butts.length ? true : backed;
+function allOr(some: readonly number[], butts: readonly number[]): SomeButts {
+  if (some.length === 0) return false;
+  return some.length === butts.length ? true : some;
 }
 
 function withCourse(
   found: FoundFace,
   course: number,
   butts: readonly number[],
-  isBacked: (at: number) => boolean,
+  ends: (at: number) => ButtEnds,
 ): FoundEdit {
   const sorted = butts.toSorted((a, b) => a - b);
-  const backed = allOr(sorted.filter(isBacked), sorted);
-  const courses = found.courses.map((own, index) => (index === course ? { ...own, butts: sorted, backed } : own));
+  const which = (kind: ButtEnds) =>
+    allOr(
+      sorted.filter((at) => ends(at) === kind),
+      sorted,
+    );
+  const [backed, bevelled] = [which('backed'), which('bevelled')];
+  const courses = found.courses.map((own, index) => {
+    if (index !== course) return own;
+    const { bevelled: _before, ...rest } = own;
+    return { ...rest, butts: sorted, backed, ...(bevelled && { bevelled }) };
+  });
   return { ok: true, found: { ...found, courses } };
 }
 

@@ -36,6 +36,8 @@ export interface Joint {
   readonly inside: boolean;
   /** What stands on a bead or a trim; undefined for everything that is taped. */
   readonly profile: EdgeProfile | undefined;
+  /** A butt whose paper edges were cut back to a channel: flatter, and no furred paper. */
+  readonly bevelled?: true;
   /** Behind cabinets: taped, never coated again, and counted apart. */
   readonly tapedOnly: boolean;
   /** Where it is drawn: once for a seam, on both faces for an edge. */

@@ -48,6 +48,7 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
             run: 'seam',
             inside: false,
             profile: undefined,
+            ...(run.bevelled && { bevelled: true }),
             tapedOnly: piece.tapedOnly,
             lines: [{ face: face.id, from, to }],
             ends: [inRoom(face, from), inRoom(face, to)],
@@ -89,6 +90,7 @@ interface Run extends Span {
   readonly class: JointClass;
   /** Butts of different courses stay apart even in one line. */
   readonly course: number | undefined;
+  readonly bevelled: boolean;
 }
 
 function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
@@ -99,7 +101,14 @@ function mergedRuns(sides: readonly BoardSide[]): readonly Run[] {
   for (const to of stopsOf(sides)) {
     const run = to - from > TOLERANCE_MM && from > -Infinity ? runBetween(sides, from, to) : undefined;
     const last = runs.at(-1);
-    if (run && last && last.class === run.class && last.course === run.course && from - last.to <= TOLERANCE_MM)
+    if (
+      run &&
+      last &&
+      last.class === run.class &&
+      last.course === run.course &&
+      last.bevelled === run.bevelled &&
+      from - last.to <= TOLERANCE_MM
+    )
       runs[runs.length - 1] = { ...last, to };
     else if (run) runs.push(run);
     from = to;
@@ -124,7 +133,14 @@ function runBetween(sides: readonly BoardSide[], from: number, to: number): Run 
   const isEnd = (before.board.long === 'u') === (before.across === 'u');
   const plain = classOf(before.edge, after.edge);
   const kind = plain === 'butt' && isEnd && before.board.backed ? 'backedButt' : plain;
-  return { from, to, class: kind, course: plain === 'butt' && isEnd ? before.board.course : undefined };
+  const butts = plain === 'butt' && isEnd;
+  return {
+    from,
+    to,
+    class: kind,
+    course: butts ? before.board.course : undefined,
+    bevelled: kind === 'butt' && butts && before.board.bevelled === true,
+  };
 }
 
 function classOf(a: EdgeKind, b: EdgeKind): JointClass {

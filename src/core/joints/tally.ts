@@ -40,6 +40,8 @@ export interface Tally {
   /** All that are driven. */
   readonly screws: number;
   readonly factoryEdgeInAngle: { readonly one: number; readonly both: number };
+  /** The butts whose paper edges were cut back, which are among the butts above; undefined where there are none. */
+  readonly bevelled?: ClassTotal;
   readonly boardArea: number;
   /** Of it what is painted: not behind tile, cabinets or trim. */
   readonly paintedArea: number;
@@ -61,7 +63,7 @@ export function tallyRoom(
   const classes = forEveryClass(() => ({ length: 0, count: 0 }));
   const profiles: Partial<Record<EdgeProfile, ClassTotal>> = {};
   const factoryEdgeInAngle = { one: 0, both: 0 };
-  let tapedOnly = NOTHING;
+  let [tapedOnly, bevelled] = [NOTHING, NOTHING];
   for (const joint of joints) {
     factoryEdgeInAngle.one += joint.factoryEdge.one;
     factoryEdgeInAngle.both += joint.factoryEdge.both;
@@ -72,6 +74,7 @@ export function tallyRoom(
     const total = classes[joint.class];
     total.length += joint.length;
     total.count += 1;
+    if (joint.bevelled) bevelled = withJoint(bevelled, joint);
     if (joint.profile) profiles[joint.profile] = withJoint(profiles[joint.profile] ?? NOTHING, joint);
   }
   return {
@@ -84,6 +87,7 @@ export function tallyRoom(
     fasteners: screws.spotted,
     screws: screws.driven,
     factoryEdgeInAngle,
+    ...(bevelled.count > 0 && { bevelled }),
     boardArea: hungFaces.reduce((sum, { face }) => sum + (face.existing ? 0 : areaOf(face)), 0),
     paintedArea: hungFaces.reduce((sum, { face }) => sum + paintedAreaOf(face), 0),
     boards: sheetsFor(
@@ -131,6 +135,7 @@ export function addTallies(tallies: readonly Tally[]): Tally {
       one: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.one),
       both: sum(({ factoryEdgeInAngle }) => factoryEdgeInAngle.both),
     },
+    ...(tallies.some(({ bevelled }) => bevelled) && { bevelled: together((tally) => tally.bevelled) }),
     boardArea: sum(({ boardArea }) => boardArea),
     paintedArea: sum(({ paintedArea }) => paintedArea),
     boards: [...sheets.values()].sort((a, b) => a.width - b.width || a.length - b.length),

@@ -7,7 +7,7 @@ import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
 import type { EdgeProfile } from '../room/kinds';
-import { litresPer, sectionFor } from '../section/sectionFor';
+import { bevelledMethod, litresPer, sectionFor } from '../section/sectionFor';
 import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
 
 /** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
@@ -117,6 +117,11 @@ const meshOf = (coats: readonly RoomCoat[]): number =>
 /** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
 export function mudOf(coat: RoomCoat, method: Method): number {
   const per = litresPer(coat.id, sectionFor(coat.class, method));
+  if (coat.bevelled) {
+    const { bevelled, ...rest } = coat;
+    const cutBack = (litresPer(coat.id, sectionFor(coat.class, bevelledMethod(method))) * bevelled) / 1000;
+    return cutBack + mudOf({ ...rest, amount: coat.amount - bevelled }, method);
+  }
   if (coat.class === 'fasteners') return per * coat.amount;
   return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
 }

@@ -3,7 +3,7 @@ import { roomOf } from '../../../tests/houses/readRooms';
 import { takeOff } from '../joints/takeOff';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
-import { sectionFor } from '../section/sectionFor';
+import { bevelledMethod, sectionFor } from '../section/sectionFor';
 import { cutBead } from './cut/cutBead';
 import { loadList, mudOf } from './loadList';
 
@@ -32,6 +32,23 @@ describe('the load list', () => {
     // 62 ft 4 in are 19.0 m.
     for (const [index, coat] of flats.entries())
       expect(mudOf(coat, method)).toBeCloseTo((volumes[index]?.wet ?? 0) * 748 * 0.0254, 9);
+  });
+
+  it('takes of a butt whose paper edges were cut back what its own section takes', () => {
+    const plain = supplied("A 20' x 10' x 8', hung wall 1 across 48 at 10' + 48 at 6'8", 4);
+    const some = supplied("A 20' x 10' x 8', hung wall 1 across 48 at 10' bevelled + 48 at 6'8", 4);
+    expect(some.tally.bevelled).toEqual({ length: 48 * 25.4, count: 1 });
+    const litres = ({ coats, method }: typeof plain) =>
+      coats.flatMap((coat) => (coat.class === 'butt' ? [mudOf(coat, method)] : []));
+    const cut = sectionFor('butt', bevelledMethod(plain.method)).coats;
+    const usual = sectionFor('butt', plain.method).coats;
+    const [before, after] = [litres(plain), litres(some)];
+    expect(after).toHaveLength(usual.length);
+    // 4 ft of all are 1.219 m.
+    for (const [index, whole] of before.entries())
+      expect(after[index]).toBeCloseTo(whole + ((cut[index]?.wet ?? 0) - (usual[index]?.wet ?? 0)) * 1.2192, 9);
+    const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0);
+    expect(sum(after)).toBeLessThan(sum(before));
   });
 
   it('adds up to the same mud by product and by coat', () => {

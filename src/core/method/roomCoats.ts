@@ -10,6 +10,8 @@ import { type Method, withLevel } from './resolveMethod';
 /** A coat of a room with how much there is of it: mm of joint, fasteners by count, a surface in mm². */
 export interface RoomCoat extends Coat {
   readonly amount: number;
+  /** Of it what lies on butts whose paper edges were cut back; mm. */
+  readonly bevelled?: number;
 }
 
 /** The classes that a room has anything of, fasteners and the surface last. */
@@ -27,6 +29,14 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
  * faces those of the higher one; so a coat may cover only a part of its class.
  */
 export function roomCoats(tally: Tally, method: Method, finish?: Room['finish']): readonly RoomCoat[] {
+  const { bevelled, classes } = tally;
+  const coats = plainCoats(tally, method, finish);
+  if (!bevelled) return coats;
+  const part = bevelled.length / classes.butt.length;
+  return coats.map((coat) => (coat.class === 'butt' ? { ...coat, bevelled: coat.amount * part } : coat));
+}
+
+function plainCoats(tally: Tally, method: Method, finish: Room['finish']): readonly RoomCoat[] {
   const kinds = coatedClassesOf(tally);
   if (!tally.parts) return kinds.flatMap((kind) => coatsOver(amountOf(tally, kind), kind, method));
   const parts = tally.parts.map((part) => ({ part, method: methodOn(part.faces, method, finish) }));

@@ -58,37 +58,53 @@ export const boardsText = (boards: NonNullable<HangChoices['boards']>, unit: Len
     .map(({ width, lengths }) => `${width}x${lengths.map((length) => inchesText(length, unit)).join('/')}`)
     .join(' + ');
 
-/** `48 at 5'4/10' backed + 48`: courses by their breadth, with their butts; all of them backed, or `5'4 backed/10'` one. */
+/**
+ * `48 at 5'4/10' backed + 48`: courses by their breadth, with their butts; all of them over a backer, or `5'4 backed/10'` one.
+ * With `bevelled` their paper edges are cut back.
+ */
 export function coursesFrom(piece: Piece, unit: LengthUnit): HungCourses['courses'] {
   return atPlus(piece).map((course) => {
-    const match = /^(.*?)(?:\s+at\s+(.*?))?(\s+backed)?$/i.exec(course.text);
+    const match = /^(.*?)(?:\s+at\s+(.*?))?(?:\s+(backed|bevelled))?$/i.exec(course.text);
     const [, breadth = '', butts, all] = match ?? [];
     let from = course.at + (butts === undefined ? 0 : course.text.indexOf(butts, breadth.length));
     const places = (butts === undefined ? [] : butts.split('/')).map((text) => {
-      const [, place = '', isBacked] = /^(.*?)(\s+backed)?$/i.exec(text) ?? [];
+      const [, place = '', ends] = /^(.*?)(?:\s+(backed|bevelled))?$/i.exec(text) ?? [];
       const at = readPositive(pieceOf(place, from), unit);
       from += text.length + 1;
-      return { at, isBacked: isBacked !== undefined };
+      return { at, ends: ends?.toLowerCase() };
     });
-    const some = places.filter(({ isBacked }) => isBacked).map(({ at }) => at);
+    const said = all?.toLowerCase();
+    // What is said last is said of all, but where something is said of others alone.
+    const alone = places.some(({ ends }) => ends !== undefined);
+    const which = (kind: 'backed' | 'bevelled') => {
+      const some = places.flatMap(({ at, ends }, index) =>
+        ends === kind || (alone && said === kind && index === places.length - 1) ? [at] : [],
+      );
+      if (some.length === places.length && some.length > 0) return true;
+      return some.length > 0 ? some : !alone && said === kind;
+    };
+    const bevelled = which('bevelled');
     return {
       breadth: readPositive(pieceOf(breadth, course.at), unit),
       butts: places.map(({ at }) => at).sort((a, b) => a - b),
-      backed: all !== undefined || some.length === 0 ? all !== undefined : some,
+      backed: which('backed'),
+      ...(bevelled && { bevelled }),
     };
   });
 }
 
 export const coursesText = (courses: HungCourses['courses'], unit: LengthUnit): string =>
   courses
-    .map(({ breadth, butts, backed }) => {
-      // What is said last is said of all: those that are backed alone come first.
-      const some = typeof backed === 'boolean' ? [] : backed;
-      const rest = butts.filter((butt) => !some.includes(butt));
+    .map(({ breadth, butts, backed, bevelled }) => {
+      const some = (said: typeof bevelled) => (typeof said === 'object' ? said : []);
+      // What is said last is said of all: those of which something is said alone come first.
+      const rest = butts.filter((butt) => !some(backed).includes(butt) && !some(bevelled).includes(butt));
       const places = [
-        ...some.map((butt) => `${inchesText(butt, unit)} backed`),
+        ...some(backed).map((butt) => `${inchesText(butt, unit)} backed`),
+        ...some(bevelled).map((butt) => `${inchesText(butt, unit)} bevelled`),
         ...rest.map((butt) => inchesText(butt, unit)),
-      ].join('/');
-      return [String(breadth), places && `at ${places}`, backed === true ? 'backed' : ''].filter(Boolean).join(' ');
+      ];
+      const all = backed === true ? 'backed' : bevelled === true ? 'bevelled' : '';
+      return [String(breadth), places.length > 0 && `at ${places.join('/')}`, all].filter(Boolean).join(' ');
     })
     .join(' + ');

@@ -276,6 +276,22 @@ describe('a line as its writer meant it', () => {
     expect(refused(line)).toMatchObject({ at, reason });
   });
 
+  it.each([
+    ["48 at 5'/10' bevelled", { backed: false, bevelled: true }],
+    ["48 at 5' bevelled/10'", { backed: false, bevelled: [60] }],
+    ["48 at 5' backed/10' bevelled", { backed: [60], bevelled: [120] }],
+    ["48 at 5'/10' backed", { backed: true }],
+    ["48 at 5' backed/10'", { backed: [60] }],
+    ["48 at 5'/10'", { backed: false }],
+  ])('reads how butts are hung, and writes it as it was said: %j', (course, said) => {
+    const line = `A 12' x 10', hung wall 1 across ${course} + 48`;
+    const reading = parseQuickLine(line, HOUSE_IN);
+    if (!reading.ok) throw new Error(reading.reason);
+    expect(reading.room.hung?.w0?.courses[0]).toEqual({ breadth: 48, butts: [60, 120], ...said });
+    const again = parseQuickLine(formatQuickLine(reading.room, 'in'), HOUSE_IN);
+    expect(again.ok && again.room.hung).toEqual(reading.room.hung);
+  });
+
   it('takes an edge by either of its names', () => {
     const beads = (name: string) => {
       const reading = parseQuickLine(`A: r 20' d 10' l 10' d 10' l 10' u 20', edge ${name} bullnose`, HOUSE_IN);

@@ -76,6 +76,7 @@ function mirroredHangings(room: Room, lengthOf: (wall: number) => number): Room[
         ...(face.run === 'across' && {
           butts: course.butts.map((at) => length - at).reverse(),
           ...(typeof course.backed !== 'boolean' && { backed: course.backed.map((at) => length - at).reverse() }),
+          ...(typeof course.bevelled === 'object' && { bevelled: course.bevelled.map((at) => length - at).reverse() }),
         }),
       }));
       return [id, { ...face, courses: face.run === 'upright' ? courses.reverse() : courses }];

@@ -1,14 +1,17 @@
 import { type LengthUnit, MM_PER_INCH, toMm } from '../measure/unit';
 import type { HangChoices, Room, RoomDefaults } from './schema';
 
+/** Every butt of a course, none, or those at these places; mm. */
+export type SomeButts = boolean | readonly number[];
+
 /** The courses of a face as found; mm. */
 export interface FoundFace {
   readonly run: 'across' | 'upright';
   readonly courses: readonly {
     readonly breadth: number;
     readonly butts: readonly number[];
-    /** Every butt of it, or those at these places. */
-    readonly backed: boolean | readonly number[];
+    readonly backed: SomeButts;
+    readonly bevelled?: SomeButts;
   }[];
 }
 
@@ -57,10 +60,11 @@ export function resolveHang(house: RoomDefaults, room: Pick<Room, 'hang' | 'hung
           id,
           {
             run,
-            courses: courses.map(({ breadth, butts, backed }) => ({
+            courses: courses.map(({ breadth, butts, backed, bevelled }) => ({
               breadth: mm(breadth),
               butts: butts.map(mm),
               backed: typeof backed === 'boolean' ? backed : backed.map(mm),
+              ...(bevelled && { bevelled: typeof bevelled === 'boolean' ? bevelled : bevelled.map(mm) }),
             })),
           },
         ]),

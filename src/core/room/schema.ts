@@ -108,6 +108,11 @@ const finishOfFaceSchema = z.strictObject({
   light: z.enum(LIGHTS).optional(),
 });
 
+const someButts = (which: string) =>
+  z.union([z.boolean(), z.array(positive()).max(60, 'are too many for one course')], {
+    error: `must be true, false, or the places of ${which} butts`,
+  });
+
 /**
  * A face as it was found hung: courses from its top (`across`) or its left end (`upright`), each with its breadth and
  * where its butts stand from the start of the course. The last course may be a rip. Without courses the plan holds.
@@ -120,11 +125,9 @@ export const hungFaceSchema = z.strictObject({
         breadth: positive(),
         butts: z.array(positive()).max(60, 'are too many for one course').default([]),
         /** Every butt of it is hung over a backer, or those at these places. */
-        backed: z
-          .union([z.boolean(), z.array(positive()).max(60, 'are too many for one course')], {
-            error: 'must be true, false, or the places of backed butts',
-          })
-          .default(false),
+        backed: someButts('backed').default(false),
+        /** The paper edges of every butt of it, or of those at these places, are cut back to a channel. */
+        bevelled: someButts('bevelled').optional(),
       }),
     )
     .max(60, 'are too many for one face')

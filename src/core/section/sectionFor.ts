@@ -1,8 +1,9 @@
+import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatedClass, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { buildSection, type Section } from './buildSection';
-import { type JointFound, USUAL_JOINT } from './joint';
+import { type JointFound, USUAL_BEVEL_MM, USUAL_JOINT } from './joint';
 
 const MOST_REMEMBERED = 400;
 const byMethod = new WeakMap<Method, Map<CoatedClass, Section>>();
@@ -32,6 +33,15 @@ export function sectionFor(kind: CoatedClass, method: Method): Section {
   }
   return section;
 }
+
+/** The same method where the paper edges of butts were cut back to a channel. */
+export const bevelledMethod = memoizeLast((method: Method): Method => {
+  const { butt } = method.classes;
+  return {
+    ...method,
+    classes: { ...method.classes, butt: { ...butt, found: { ...butt.found, bevel: USUAL_BEVEL_MM } } },
+  };
+});
 
 function cachedSection(kind: CoatedClass, method: Method): Section {
   const coats = coatsFor(kind, method);

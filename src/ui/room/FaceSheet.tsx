@@ -34,7 +34,16 @@ export function FaceSheet({
   const lines = joints.flatMap((joint) =>
     joint.lines.flatMap((line) =>
       line.face === face.id
-        ? [{ joint: joint.id, class: joint.class, tapedOnly: joint.tapedOnly, from: line.from, to: line.to }]
+        ? [
+            {
+              joint: joint.id,
+              class: joint.class,
+              tapedOnly: joint.tapedOnly,
+              bevelled: joint.bevelled,
+              from: line.from,
+              to: line.to,
+            },
+          ]
         : [],
     ),
   );

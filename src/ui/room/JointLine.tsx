@@ -34,7 +34,8 @@ export function JointLine({
   readonly onLight?: (kind: JointClass | undefined) => void;
 }) {
   const look = LOOKS[line.class];
-  const rungs = line.class === 'butt' || line.class === 'backedButt' ? rungsOf(line) : '';
+  const rungs =
+    line.class === 'butt' || line.class === 'backedButt' ? rungsOf(line, line.bevelled ? RUNG_MM / 2 : RUNG_MM) : '';
   const path = `M${line.from.join(' ')}L${line.to.join(' ')}`;
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the tally beside it does the same by keyboard
@@ -44,7 +45,11 @@ export function JointLine({
       onMouseLeave={() => onLight?.(undefined)}
       data-joint={line.class}
     >
-      <title>{line.tapedOnly ? `${CLASS_NAMES[line.class]}, taped only` : CLASS_NAMES[line.class]}</title>
+      <title>
+        {[CLASS_NAMES[line.class], line.bevelled && 'bevelled', line.tapedOnly && 'taped only']
+          .filter(Boolean)
+          .join(', ')}
+      </title>
       <path d={path} stroke="transparent" strokeWidth={14} vectorEffect="non-scaling-stroke" />
       <path
         d={path + rungs}
@@ -58,13 +63,13 @@ export function JointLine({
   );
 }
 
-function rungsOf({ from, to }: LaidLine): string {
+function rungsOf({ from, to }: LaidLine, wide: number): string {
   const length = pageLength(from, to);
   const along: Point = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
   const count = Math.floor(length / RUNG_STEP_MM);
   return Array.from({ length: count }, (_, index) => {
     const at = ((index + 0.5) * length) / count;
     const [x, y] = [from[0] + along[0] * at, from[1] + along[1] * at];
-    return `M${x - (along[1] * RUNG_MM) / 2} ${y + (along[0] * RUNG_MM) / 2}L${x + (along[1] * RUNG_MM) / 2} ${y - (along[0] * RUNG_MM) / 2}`;
+    return `M${x - (along[1] * wide) / 2} ${y + (along[0] * wide) / 2}L${x + (along[1] * wide) / 2} ${y - (along[0] * wide) / 2}`;
   }).join('');
 }

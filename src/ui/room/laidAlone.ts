@@ -34,6 +34,6 @@ export function laidAlone({ face, boards }: HungFace, holeWords: (hole: Hole) =>
 
 /** The seams and butts of a face by itself. */
 export const seamLines = (hung: HungFace): readonly LaidLine[] =>
-  seamsOf(hung).flatMap(({ id, class: kind, tapedOnly, lines }) =>
-    lines.map(({ from, to }) => ({ joint: id, class: kind, tapedOnly, from, to })),
+  seamsOf(hung).flatMap(({ id, class: kind, tapedOnly, bevelled, lines }) =>
+    lines.map(({ from, to }) => ({ joint: id, class: kind, tapedOnly, bevelled, from, to })),
   );

@@ -28,6 +28,8 @@ export interface LaidLine {
   readonly joint: string;
   readonly class: JointClass;
   readonly tapedOnly: boolean;
+  /** A butt whose paper edges were cut back. */
+  readonly bevelled?: true | undefined;
   readonly from: Point;
   readonly to: Point;
 }
@@ -75,9 +77,9 @@ export function unrollRoom({ faces, joints }: TakeOff): UnrolledRoom {
     joint.lines.flatMap((line): UnrolledRoom['sides'] => {
       const place = places.get(line.face);
       if (!place) return [];
-      const { id, class: kind, tapedOnly } = joint;
+      const { id, class: kind, tapedOnly, bevelled } = joint;
       const [from, to] = [onPage(place, line.from), onPage(place, line.to)];
-      return [{ joint: id, class: kind, tapedOnly, face: line.face, from, to }];
+      return [{ joint: id, class: kind, tapedOnly, bevelled, face: line.face, from, to }];
     }),
   );
   return {

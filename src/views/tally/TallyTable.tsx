@@ -113,6 +113,11 @@ export const TallyTable = memo(function TallyTable({
           {roughLength(tally.factoryEdgeInAngle.both, unit)} along both.
         </p>
       )}
+      {tally.bevelled && (
+        <p className="mt-1 text-sm text-muted">
+          Bevelled: {tally.bevelled.count} of the butts, {lengthWords(tally.bevelled.length, unit)}.
+        </p>
+      )}
       {profiles.length > 0 && (
         <p className="mt-1 text-sm text-muted">
           Beads:{' '}

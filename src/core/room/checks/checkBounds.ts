@@ -45,11 +45,14 @@ export function checkBounds(room: Room, unit: LengthUnit): readonly Problem[] {
         [`zones[${index}].top`, top, 'place'],
       ]),
       ...Object.entries(hung).flatMap(([face, { courses }]) =>
-        courses.flatMap(({ breadth, butts, backed }, index): readonly Said[] => [
+        courses.flatMap(({ breadth, butts, backed, bevelled }, index): readonly Said[] => [
           [`hung.${face}.courses[${index}].breadth`, breadth, 'size'],
           ...butts.map((butt, at): Said => [`hung.${face}.courses[${index}].butts[${at}]`, butt, 'place']),
           ...(typeof backed === 'boolean' ? [] : backed).map(
             (butt, at): Said => [`hung.${face}.courses[${index}].backed[${at}]`, butt, 'place'],
+          ),
+          ...(typeof bevelled === 'object' ? bevelled : []).map(
+            (butt, at): Said => [`hung.${face}.courses[${index}].bevelled[${at}]`, butt, 'place'],
           ),
         ]),
       ),

@@ -78,11 +78,21 @@ function checkHung(
       return [
         { path: `${at}.butts[${off}]`, reason: `lies off the face, which is ${formatLength(length, unit)} long` },
       ];
-    const backed = typeof course.backed === 'boolean' ? [] : course.backed;
-    const none = backed.findIndex(
-      (place) => !course.butts.some((butt) => toMm(Math.abs(butt - place), unit) <= TOLERANCE_MM),
-    );
-    return none < 0 ? [] : [{ path: `${at}.backed[${none}]`, reason: 'is no butt of this course' }];
+    const isSame = (a: number, b: number) => toMm(Math.abs(a - b), unit) <= TOLERANCE_MM;
+    for (const which of ['backed', 'bevelled'] as const) {
+      const places = course[which];
+      const none =
+        typeof places !== 'object'
+          ? -1
+          : places.findIndex((place) => !course.butts.some((butt) => isSame(butt, place)));
+      if (none >= 0) return [{ path: `${at}.${which}[${none}]`, reason: 'is no butt of this course' }];
+    }
+    const isOf = (butt: number, some: typeof course.bevelled) =>
+      typeof some === 'object' ? some.some((place) => isSame(butt, place)) : some === true;
+    const both = course.butts.find((butt) => isOf(butt, course.backed) && isOf(butt, course.bevelled));
+    return both === undefined
+      ? []
+      : [{ path: `${at}.bevelled`, reason: 'names a butt that hangs over a backer: its edges are not cut back' }];
   });
   if (found.length > 0 || breadth - reached <= 1) return found;
   return [{ path: `${path}.courses`, reason: `leave ${formatLength(breadth - reached, unit)} of the face bare` }];

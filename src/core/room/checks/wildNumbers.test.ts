@@ -57,6 +57,16 @@ describe('what a room names and measures', () => {
       "hung.w0.courses[0].butts[0]: lies off the face, which is 12' long",
     ],
     [
+      'a bevelled butt that is none',
+      { hung: { w0: { courses: [{ breadth: 48, butts: [60], bevelled: [61] }, { breadth: 48 }] } } },
+      'hung.w0.courses[0].bevelled[0]: is no butt of this course',
+    ],
+    [
+      'a butt that is bevelled over its backer',
+      { hung: { w0: { courses: [{ breadth: 48, butts: [60], backed: true, bevelled: [60] }, { breadth: 48 }] } } },
+      'hung.w0.courses[0].bevelled: names a butt that hangs over a backer: its edges are not cut back',
+    ],
+    [
       'a course without such a board',
       { hung: { w0: { courses: [{ breadth: 96 }] } } },
       "hung.w0.courses[0].breadth: is broader than the widest board (4')",

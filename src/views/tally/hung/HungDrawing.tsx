@@ -9,7 +9,7 @@ import { lengthWords } from '@/ui/lengthWords';
 import { JointLine } from '@/ui/room/JointLine';
 import { LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
 import { laidAlone, seamLines } from '@/ui/room/laidAlone';
-import { type Handle, handleName, handlesOf, isSameHandle, lineOf } from './handles';
+import { ENDS_WORDS, type Handle, handleName, handlesOf, isSameHandle, lineOf } from './handles';
 
 const KEYS: Readonly<Record<string, -1 | 1>> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 };
 
@@ -97,7 +97,7 @@ export function HungDrawing({
             aria-valuemin={0}
             aria-valuemax={Math.round(handle.most)}
             aria-valuenow={Math.round(handle.at)}
-            aria-valuetext={`${lengthWords(handle.at, unit)}${handle.backed ? ', over a backer' : ''}`}
+            aria-valuetext={`${lengthWords(handle.at, unit)}${handle.ends === 'plain' ? '' : `, ${ENDS_WORDS[handle.ends]}`}`}
             className={`outline-none ${(handle.kind === 'butt') === (found.run === 'across') ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
             onFocus={() => onSelect(handle)}
             onKeyDown={(event) => onKeyDown(event, handle)}

@@ -5,7 +5,7 @@ import { hungDifference } from '@/core/estimate/hungDifference';
 import {
   addButt,
   addSeam,
-  backButt,
+  BUTT_ENDS,
   boardsAsFound,
   type FoundEdit,
   foundOf,
@@ -15,6 +15,7 @@ import {
   moveSeam,
   removeButt,
   removeSeam,
+  setButt,
   snapped,
   turnRun,
 } from '@/core/hang/foundEdits';
@@ -28,10 +29,11 @@ import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { lengthWords } from '@/ui/lengthWords';
 import { faceWords } from '@/ui/room/faceWords';
+import { SelectField } from '@/ui/SelectField';
 import { DifferenceTable } from './DifferenceTable';
 import { foundInFile } from './foundInFile';
 import { HungDrawing } from './HungDrawing';
-import { type Handle, handleName, handlesOf, isSameHandle } from './handles';
+import { ENDS_WORDS, type Handle, handleName, handlesOf, isSameHandle } from './handles';
 import { PlaceField } from './PlaceField';
 import { freeMember, seamStep, widestCourse } from './steps';
 import { useHungEdits } from './useHungEdits';
@@ -143,7 +145,7 @@ function Editor({
     const course = own?.course ?? 0;
     const at = freeMember(edits.found, course, members);
     if (edits.edit(addButt(face, edits.found, { course, at })))
-      setSelected({ kind: 'butt', course, at, most: 0, from: 0, to: 0, backed: false });
+      setSelected({ kind: 'butt', course, at, most: 0, from: 0, to: 0, ends: 'plain' });
   };
   const addAcross = () => {
     const course = own?.course ?? widestCourse(edits.found);
@@ -214,17 +216,17 @@ function Editor({
                   onPlace={(to) => place(own, to)}
                 />
                 {own.kind === 'butt' && (
-                  <label className="flex min-h-11 items-center gap-2">
-                    <input
-                      type="checkbox"
-                      className="checkbox"
-                      // In a house in which every butt is hung over one there is nothing to say.
-                      disabled={plan.backed}
-                      checked={plan.backed || own.backed}
-                      onChange={(event) => edits.edit(backButt(edits.found, own, event.target.checked))}
-                    />
-                    over a backer
-                  </label>
+                  <SelectField
+                    label="Its ends"
+                    // In a house in which every butt is hung over a backer there is nothing to say.
+                    disabled={plan.backed}
+                    value={plan.backed ? 'backed' : own.ends}
+                    onChange={({ target }) => {
+                      const ends = BUTT_ENDS.find((one) => one === target.value);
+                      if (ends) edits.edit(setButt(edits.found, own, ends));
+                    }}
+                    options={BUTT_ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
+                  />
                 )}
                 <button type="button" className="btn" onClick={() => remove(own)}>
                   Take it away

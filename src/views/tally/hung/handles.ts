@@ -1,4 +1,4 @@
-import { isBackedAt } from '@/core/hang/asFound';
+import { type ButtEnds, endsAt } from '@/core/hang/foundEdits';
 import type { HungFace } from '@/core/hang/hangRoom';
 import { boxOf } from '@/core/measure/polygon';
 import { TOLERANCE_MM } from '@/core/measure/unit';
@@ -16,7 +16,8 @@ export interface Handle {
   /** Where it begins and ends, in the other direction. */
   readonly from: number;
   readonly to: number;
-  readonly backed: boolean;
+  /** How the boards end at a butt. */
+  readonly ends: ButtEnds;
 }
 
 /** The butts and seams of a face as found. */
@@ -26,13 +27,14 @@ export function handlesOf(found: FoundFace, { face }: HungFace): readonly Handle
   const [s0, s1] = across ? [box.u0, box.u1] : [box.v0, box.v1];
   const [t0, t1] = across ? [box.v0, box.v1] : [box.u0, box.u1];
   let start = t0;
-  return found.courses.flatMap(({ breadth, butts, backed }, course): readonly Handle[] => {
+  return found.courses.flatMap((own, course): readonly Handle[] => {
+    const { breadth, butts } = own;
     const [from, to] = [start, Math.min(start + breadth, t1)];
     start = to;
     return [
-      ...butts.map((at) => ({ kind: 'butt' as const, course, at, most: s1, from, to, backed: isBackedAt(at, backed) })),
+      ...butts.map((at) => ({ kind: 'butt' as const, course, at, most: s1, from, to, ends: endsAt(own, at) })),
       ...(course < found.courses.length - 1
-        ? [{ kind: 'seam' as const, course, at: to, most: t1, from: s0, to: s1, backed: false }]
+        ? [{ kind: 'seam' as const, course, at: to, most: t1, from: s0, to: s1, ends: 'plain' as const }]
         : []),
     ];
   });
@@ -57,6 +59,13 @@ export function handleName({ kind, course, at }: Handle, { courses }: FoundFace)
   const place = courses[course]?.butts.findIndex((butt) => Math.abs(butt - at) <= TOLERANCE_MM) ?? 0;
   return `Butt ${place + 1} of course ${course + 1}`;
 }
+
+/** How the boards end at a butt, in words. */
+export const ENDS_WORDS: Readonly<Record<ButtEnds, string>> = {
+  plain: 'as cut',
+  backed: 'over a backer',
+  bevelled: 'bevelled',
+};
 
 /** Butts are known by their place, seams by their course. */
 export const isSameHandle = (a: Handle, b: Handle): boolean =>
