@@ -123,7 +123,7 @@ export const ACCOUNT_WORDS: Readonly<Record<Account, string>> = {
  * @example itemWords(item, room, 'in')  // 'Screw pop, wall 2, 4′ 3″ along, 5′ down: by the switch'
  */
 export function itemWords(
-  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text' | 'length' | 'knife'>,
+  item: Pick<OpenItem, 'defect' | 'face' | 'place' | 'text' | 'length' | 'width' | 'knife'>,
   room: Room,
   unit: LengthUnit,
 ): string {
@@ -134,7 +134,12 @@ export function itemWords(
         `${roughLength(item.place[1], unit)} ${isWall(where[0]) ? 'down' : 'across'}`,
       ]
     : [];
-  const long = item.length === undefined ? [] : [`${lengthWords(item.length, unit)} long`];
+  const long =
+    item.length === undefined
+      ? []
+      : [
+          `${lengthWords(item.length, unit)} long${item.width === undefined ? '' : `, ${smallWords(item.width, unit)} wide`}`,
+        ];
   const knife = item.knife && knifeCheck(item.knife.seen, item.knife.length, item.knife.width, toleranceFor());
   const what = [
     ...(item.defect ? [DEFECT_WORDS[item.defect].name] : []),

@@ -3,7 +3,6 @@ import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
 import { SEALER_MM2_PER_LITRE } from '../materials/packs';
 import { coatNamed } from '../method/coatNamed';
-import { prefillLitres } from '../method/smallWork';
 import type { RoomSite } from '../readiness/siteOf';
 import { lengthCovered, putOnBy } from '../standing/coveredBy';
 
@@ -98,7 +97,7 @@ export function usedIn({ state, coats, method, tally, prefill }: RoomSite): read
       good: last.mud.kind === 'setting' ? 'setting' : 'all-purpose',
       at: Date.parse(last.at),
       kind: 'used',
-      amount: prefillLitres(filled),
+      amount: filled,
     });
   const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
   if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });

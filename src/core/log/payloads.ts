@@ -103,6 +103,8 @@ export const itemPayload = z
     piece: z.string().min(1, 'must be a piece').max(160).optional(),
     /** How long it is, mm: gaps are filled by the length. */
     length: z.number().gt(0, 'must be greater than 0').max(30_000, 'must be at most 30 m').optional(),
+    /** And how wide, mm: a wide one takes more mud. */
+    width: z.number().gt(0, 'must be greater than 0').max(300, 'must be at most 300 mm').optional(),
     /** A knife that was laid across it: its length, how wide the joint was finished then, and what was seen; mm. */
     knife: z
       .strictObject({
@@ -128,6 +130,10 @@ export const itemPayload = z
   .refine(({ text, defect, photos: shown }) => text !== undefined || defect !== undefined || shown !== undefined, {
     path: ['text'],
     error: 'needs words, a kind or a photo',
+  })
+  .refine(({ length, width }) => width === undefined || length !== undefined, {
+    path: ['length'],
+    error: 'must say how long it is, where it says how wide',
   })
   .refine(({ face, place }) => place === undefined || face !== undefined, {
     path: ['face'],

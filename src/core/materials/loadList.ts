@@ -15,8 +15,8 @@ export interface Supplied {
   readonly tally: Tally;
   readonly coats: readonly RoomCoat[];
   readonly method: Method;
-  /** What was found to pre-fill, mm; a part of the joints that gape most where nobody looked. */
-  readonly prefill?: { readonly found: number | undefined };
+  /** What was found to pre-fill, mm, and its mud; a part of the joints that gape most where nobody looked. */
+  readonly prefill?: { readonly found: number | undefined; readonly litres: number | undefined };
 }
 
 /** An amount to order: what goes on, what is bought for it with waste, in how many packs of what size. */
@@ -69,7 +69,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
       : 0;
     screws += tally.screws;
     sealer += sealerLitres(tally, coats, method);
-    const smallHere = smallWorkOf(tally, coats, method, prefill?.found);
+    const smallHere = smallWorkOf(tally, coats, method, prefill?.found, prefill?.litres);
     small.push(...smallHere);
     const used = [
       ...coats.map((coat) => ({ mud: coat.mud, key: coat.key, litres: mudOf(coat, method) })),

@@ -21,6 +21,8 @@ export interface SmallWork {
 
 /** The part of butts and mixed joints that stands open over 1/8 in, or has a broken corner. Common practice, no source. */
 export const GAPPED = 0.05;
+/** Half an inch. */
+const BOARD_MM = 12.7;
 /** Litres a metre, or each. Both tapers in a corner are two valleys of 64 × 1.3 mm to fill, one only dips. */
 const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, centring: 0.05 } as const;
 
@@ -30,6 +32,7 @@ const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, 
  * practice, no source.
  *
  * @param gaps what was found to pre-fill where somebody looked, mm; a part of the joints that gape most where nobody did
+ * @param gapLitres the mud that it takes, where somebody said how wide it is
  * @example smallWorkOf(tally, coats, method).find(({ kind }) => kind === 'threeWay')?.amount  // 8
  */
 export function smallWorkOf(
@@ -37,20 +40,31 @@ export function smallWorkOf(
   coats: readonly RoomCoat[],
   method: Method,
   gaps?: number,
+  gapLitres?: number,
 ): readonly SmallWork[] {
-  return [...prefill(coats, gaps), ...inAngles(tally, coats), ...centring(coats, method)].filter(
+  return [...prefill(coats, gaps, gapLitres), ...inAngles(tally, coats), ...centring(coats, method)].filter(
     ({ amount }) => amount > 0,
   );
 }
 
-function prefill(coats: readonly RoomCoat[], gaps: number | undefined): readonly SmallWork[] {
+function prefill(
+  coats: readonly RoomCoat[],
+  gaps: number | undefined,
+  gapLitres: number | undefined,
+): readonly SmallWork[] {
   const open = coats.filter(({ key, class: kind }) => key === 'tape' && GAPPING.includes(kind));
   const amount = gaps ?? GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
-  return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: prefillLitres(amount) }];
+  return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: gapLitres ?? prefillLitres(amount) }];
 }
 
-/** The mud that so many mm of gaps take, litres. */
-export const prefillLitres = (length: number): number => (length / 1000) * LITRES.prefill;
+/**
+ * The mud that a gap or a broken corner takes, litres: as deep as a board; a quarter of an inch wide where nobody says.
+ *
+ * @param length mm
+ * @param width mm
+ */
+export const prefillLitres = (length: number, width?: number): number =>
+  width === undefined ? (length / 1000) * LITRES.prefill : (length * width * BOARD_MM) / 1e6;
 
 /** Where gaps are most. Common practice, no source. */
 export const GAPPING: readonly RoomCoat['class'][] = ['butt', 'mixed', 'existing'];

@@ -40,12 +40,12 @@ describe('pre-filling before the tape', () => {
     // 4 m at 60 ft an hour, and walking in.
     expect(itemOf(found)?.hours).toBeCloseTo(4000 / 304.8 / 60 + ROOM_HOURS, 9);
     const some = [...found, filled(['w0'])];
-    expect(roomWith(some).prefill).toMatchObject({ found: 4000, filled: 1000, done: 0.25 });
+    expect(roomWith(some).prefill).toMatchObject({ found: 4000, filled: 0.08, done: 0.25 });
     expect(itemOf(some)).toMatchObject({ part: 0.75 });
     expect(itemOf(some)?.hours).toBeCloseTo(3000 / 304.8 / 60 + ROOM_HOURS, 9);
     expect(roomWith(some).state.items.map(({ closed }) => closed?.prefilled)).toEqual([true, undefined]);
     const all = [...some, filled(undefined)];
-    expect(roomWith(all).prefill).toMatchObject({ found: 4000, filled: 4000, done: 1 });
+    expect(roomWith(all).prefill).toMatchObject({ found: 4000, filled: 0.32, done: 1 });
     expect(itemOf(all)).toBeUndefined();
   });
 
@@ -58,9 +58,24 @@ describe('pre-filling before the tape', () => {
     const whole = itemOf([])?.hours ?? 0;
     expect(whole - ROOM_HOURS).toBeCloseTo((sum() * GAPPED) / 304.8 / 60, 9);
     const some = [filled(['c0'])];
-    expect(roomWith(some).prefill.filled).toBeCloseTo(sum('c0') * GAPPED, 9);
+    expect(roomWith(some).prefill.filled).toBeCloseTo((sum('c0') * GAPPED * 0.08) / 1000, 9);
     expect((itemOf(some)?.hours ?? 0) - ROOM_HOURS).toBeCloseTo((whole - ROOM_HOURS) * (1 - sum('c0') / sum()), 9);
     expect(itemOf([filled(undefined)])).toBeUndefined();
+  });
+
+  it('takes mud by how wide it is, where somebody says so', () => {
+    const wide = entry({
+      kind: 'item',
+      at: NOW - 50 * MINUTE_MS,
+      payload: { defect: 'corner', face: 'w0', length: 500, width: 20 },
+    });
+    const mud = (entries: readonly Entry[]) =>
+      roomWith(entries)
+        .tasks.flatMap(({ small }) => small)
+        .find(({ kind }) => kind === 'prefill')?.litres;
+    // 500 × 20 × 12.7 mm, and a metre of 1/4 in.
+    expect(mud([looked(), wide, gap('c0', 1000)])).toBeCloseTo(0.127 + 0.08, 9);
+    expect(roomWith([looked(), wide, gap('c0', 1000), filled(['w0'])]).prefill.filled).toBeCloseTo(0.127, 9);
   });
 
   it('holds up the tape until it is firm: setting mud from its mixing, drying mud for half an hour', () => {

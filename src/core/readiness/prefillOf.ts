@@ -1,14 +1,16 @@
 import type { Piece } from '../joints/pieces';
 import type { OpenItem, RoomState } from '../log/stateOf';
 import { isPrefilled } from '../method/defects';
-import { GAPPED, GAPPING } from '../method/smallWork';
+import { GAPPED, GAPPING, prefillLitres } from '../method/smallWork';
 import { acceptanceOf } from '../standing/heldFaces';
 
 /** What of a room is filled before the tape, and how far that is. */
 export interface PrefillStanding {
   /** All of it by what was found, filled or not, mm; undefined where nobody looked at some face: then it is guessed. */
   readonly found: number | undefined;
-  /** What was filled, mm. */
+  /** The mud of all that was found, litres. */
+  readonly litres: number | undefined;
+  /** The mud that was filled in, litres. */
   readonly filled: number;
   /** The part that is filled, 0–1. */
   readonly done: number;
@@ -25,20 +27,32 @@ export function prefillOf(
   pieces: readonly Piece[],
 ): PrefillStanding {
   const firmAt = prefills.length > 0 ? Math.max(...prefills.map((prefill) => prefill.firmAt)) : undefined;
-  const sum = (some: readonly OpenItem[]) => some.reduce((all, { length = 0 }) => all + length, 0);
   if (isLookedAt(acceptances, pieces)) {
-    const [open, filled] = [sum(items.filter(isGap)), sum(items.filter(({ closed }) => closed?.prefilled))];
-    const isAll = open === 0 && prefills.length > 0;
-    return { found: open + filled, filled, done: isAll ? 1 : open + filled > 0 ? filled / (open + filled) : 0, firmAt };
+    const [open, filled] = [summed(items.filter(isGap)), summed(items.filter(({ closed }) => closed?.prefilled))];
+    const found = open.length + filled.length;
+    const done = open.length === 0 && prefills.length > 0 ? 1 : found > 0 ? filled.length / found : 0;
+    return { found, litres: open.litres + filled.litres, filled: filled.litres, done, firmAt };
   }
-  if (prefills.length === 0) return { found: undefined, filled: 0, done: 0, firmAt };
+  if (prefills.length === 0) return { found: undefined, litres: undefined, filled: 0, done: 0, firmAt };
   const faces = new Set(prefills.flatMap((prefill) => prefill.faces ?? []));
   const everywhere = prefills.some((prefill) => prefill.faces === undefined);
   const gaping = pieces.filter((piece) => GAPPING.includes(piece.class));
   const length = (some: readonly Piece[]) => some.reduce((all, { amount }) => all + amount, 0);
   const [whole, on] = [length(gaping), length(gaping.filter(({ face }) => everywhere || faces.has(face)))];
-  return { found: undefined, filled: on * GAPPED, done: everywhere ? 1 : whole > 0 ? on / whole : 0, firmAt };
+  return {
+    found: undefined,
+    litres: undefined,
+    filled: prefillLitres(on * GAPPED),
+    done: everywhere ? 1 : whole > 0 ? on / whole : 0,
+    firmAt,
+  };
 }
+
+/** How long some gaps are together, mm, and the mud that they take. */
+const summed = (items: readonly OpenItem[]): { readonly length: number; readonly litres: number } => ({
+  length: items.reduce((sum, { length = 0 }) => sum + length, 0),
+  litres: items.reduce((sum, { length = 0, width }) => sum + prefillLitres(length, width), 0),
+});
 
 /** Whether somebody looked at every face. */
 function isLookedAt(acceptances: RoomState['acceptances'], pieces: readonly Piece[]): boolean {

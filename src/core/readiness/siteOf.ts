@@ -82,7 +82,7 @@ export function siteOf(
     const method = methodOfRoom(house, room, shared, cachedMethod);
     const state = states.get(room.id) ?? NOTHING_YET;
     const prefill = prefillOf(state, pieces);
-    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found);
+    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found, prefill.litres);
     const untaped = heldFaces(pieces, state.acceptances, method.all);
     const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped);
     const done = finished(state, pieces);
@@ -133,10 +133,13 @@ const TOO_LARGE: RoomStanding = {
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 
 /** The coats and passes of a room, and the hours of each coat. */
-const cachedPlan = memoizeLast((tally: Tally, method: Method, finish: Room['finish'], gaps: number | undefined) => {
-  const coats = roomCoats(tally, method, finish);
-  return { coats, tasks: tasksOf(tally, coats, method, gaps), hours: coats.map((coat) => coatHours(coat, method)) };
-});
+const cachedPlan = memoizeLast(
+  (tally: Tally, method: Method, finish: Room['finish'], gaps: number | undefined, gapLitres: number | undefined) => {
+    const coats = roomCoats(tally, method, finish);
+    const tasks = tasksOf(tally, coats, method, gaps, gapLitres);
+    return { coats, tasks, hours: coats.map((coat) => coatHours(coat, method)) };
+  },
+);
 
 interface Sums {
   readonly of: readonly RoomSite['coats'][];

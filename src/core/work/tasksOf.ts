@@ -32,10 +32,16 @@ export interface Task {
 /**
  * The passes of one room that are priced, in order, sanding last; a room without coats has none.
  *
- * @param gaps see `smallWorkOf`
+ * @param gaps and its mud, see `smallWorkOf`
  */
-export function tasksOf(tally: Tally, coats: readonly RoomCoat[], method: Method, gaps?: number): readonly Task[] {
-  const small = smallWorkOf(tally, coats, method, gaps);
+export function tasksOf(
+  tally: Tally,
+  coats: readonly RoomCoat[],
+  method: Method,
+  gaps?: number,
+  gapLitres?: number,
+): readonly Task[] {
+  const small = smallWorkOf(tally, coats, method, gaps, gapLitres);
   const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
   if (rounds.length === 0) return [];
   const sanding = sandingHours(tally, coats, method);

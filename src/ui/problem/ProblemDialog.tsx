@@ -22,6 +22,7 @@ import { minutesTyped } from './minutesTyped';
 
 /** What is longer was typed wrong. */
 const LONGEST_GAP_MM = 30_000;
+const WIDEST_GAP_MM = 300;
 
 /** What is wrong, where, with a photo, and what it took where it was mended at once. */
 export function ProblemDialog({
@@ -48,13 +49,17 @@ export function ProblemDialog({
   const [minutes, setMinutes] = useState('');
   const { unit } = useHouse();
   const [long, setLong] = useState('');
+  const [wide, setWide] = useState('');
   const [measured, setMeasured] = useState(false);
   const knife = useKnife(unit);
   const across = place?.piece?.width;
   const reading = measured && across !== undefined ? knife.reading : undefined;
   const finding =
     reading && across !== undefined ? knifeCheck(reading.seen, reading.length, across, toleranceFor()) : undefined;
-  const [fault, setFault] = useState<{ readonly field: 'what' | 'minutes' | 'length'; readonly reason: string }>();
+  const [fault, setFault] = useState<{
+    readonly field: 'what' | 'minutes' | 'length' | 'width';
+    readonly reason: string;
+  }>();
   // Known before it is sent, so that what mends it can name it.
   const [id] = useState(() => crypto.randomUUID());
   const send = async () => {
@@ -69,6 +74,10 @@ export function ProblemDialog({
     if (length && !length.ok) return setFault({ field: 'length', reason: length.reason });
     if (length?.ok && (length.mm <= 0 || length.mm > LONGEST_GAP_MM))
       return setFault({ field: 'length', reason: 'no gap is that long' });
+    const width = length && wide.trim() !== '' ? parseLength(wide, unit) : undefined;
+    if (width && !width.ok) return setFault({ field: 'width', reason: width.reason });
+    if (width?.ok && (width.mm <= 0 || width.mm > WIDEST_GAP_MM))
+      return setFault({ field: 'width', reason: 'no gap is that wide: that is a board to put in' });
     if (mended && took === 'wrong') return setFault({ field: 'minutes', reason: 'how many minutes?' });
     setFault(undefined);
     const item: Said = {
@@ -81,6 +90,7 @@ export function ProblemDialog({
           ? { knife: { length: reading.length, width: across, seen: reading.seen } }
           : {}),
         ...(length?.ok ? { length: length.mm } : {}),
+        ...(width?.ok ? { width: width.mm } : {}),
         ...(text.trim() ? { text: text.trim() } : {}),
         ...(place ? { face: place.face } : {}),
         ...(place?.place ? { place: [place.place[0], place.place[1]] } : {}),
@@ -145,14 +155,24 @@ export function ProblemDialog({
         </div>
       )}
       {isPrefilled(defect) && (
-        <TextField
-          label={unit === 'in' ? 'How long: 3 ft, 40 in' : 'How long: 900, 1.2 m'}
-          className="w-52"
-          data-length
-          value={long}
-          error={fault?.field === 'length' ? fault.reason : undefined}
-          onChange={(event) => setLong(event.target.value)}
-        />
+        <div className="flex flex-wrap gap-3">
+          <TextField
+            label={unit === 'in' ? 'How long: 3 ft, 40 in' : 'How long: 900, 1.2 m'}
+            className="w-52"
+            data-length
+            value={long}
+            error={fault?.field === 'length' ? fault.reason : undefined}
+            onChange={(event) => setLong(event.target.value)}
+          />
+          <TextField
+            label={unit === 'in' ? 'How wide: 1/4 in' : 'How wide: 6 mm'}
+            className="w-52"
+            data-length
+            value={wide}
+            error={fault?.field === 'width' ? fault.reason : undefined}
+            onChange={(event) => setWide(event.target.value)}
+          />
+        </div>
       )}
       <TextField
         label="In words, if you want"
