@@ -1,6 +1,7 @@
 'use client';
 
-import { useCallback, useSyncExternalStore } from 'react';
+import { useCallback } from 'react';
+import { useStored } from './useStored';
 
 /** Work that was begun on this phone, ms since 1970; the pauses in it, and since when there is one. */
 export interface Timer {
@@ -9,48 +10,16 @@ export interface Timer {
   readonly since: number | undefined;
 }
 
-const CHANGED = 'oak-timer';
-
 /**
  * A clock for one job that goes on through reloads and a closed browser; kept on this device until the job is done.
  *
  * @param key of the job
  */
 export function useTimer(key: string) {
-  const stored = useSyncExternalStore(
-    (changed) => {
-      addEventListener('storage', changed);
-      addEventListener(CHANGED, changed);
-      return () => {
-        removeEventListener('storage', changed);
-        removeEventListener(CHANGED, changed);
-      };
-    },
-    () => read(key),
-    () => null,
-  );
+  const [stored, store] = useStored(key);
   const timer = stored === null ? undefined : timerIn(stored);
-  const keep = useCallback(
-    (next: Timer | undefined) => {
-      try {
-        if (next) localStorage.setItem(key, JSON.stringify(next));
-        else localStorage.removeItem(key);
-      } catch {
-        // Without a place to keep it, time is typed.
-      }
-      dispatchEvent(new Event(CHANGED));
-    },
-    [key],
-  );
+  const keep = useCallback((next: Timer | undefined) => store(next && JSON.stringify(next)), [store]);
   return { timer, keep };
-}
-
-function read(key: string): string | null {
-  try {
-    return localStorage.getItem(key);
-  } catch {
-    return null;
-  }
 }
 
 function timerIn(text: string): Timer | undefined {

@@ -1,4 +1,4 @@
-import { expect, keepRoom, startHouse, test, untilTaken } from './site';
+import { expect, handOut, keepRoom, startHouse, test, untilTaken } from './site';
 
 test('hanging is accepted face by face before tape; the hanger has a list, and an address that ends', async ({
   page,
@@ -34,6 +34,10 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await dialog.getByRole('button', { name: 'Note it' }).click();
   await expect(dialog.getByText(/does not belong in a length/)).toBeVisible();
   await dialog.getByLabel('How long').fill('3 ft 4');
+  await dialog.getByLabel('How wide').fill('20');
+  await dialog.getByRole('button', { name: 'Note it' }).click();
+  await expect(dialog.getByText('no gap is that wide')).toBeVisible();
+  await dialog.getByLabel('How wide').fill('1/2');
   await untilTaken(phone, '/api/entries', () => dialog.getByRole('button', { name: 'Note it' }).click());
   await expect(den).toContainText('1 to mend');
   await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'Good: wall 1 of Den' }).click());
@@ -41,7 +45,7 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
 
   await phone.getByRole('link', { name: 'The hanger’s list' }).click();
   const list = phone.getByRole('article', { name: 'The hanger’s list' });
-  await expect(list).toContainText(/Gap in the board, 3′.* long, wall 2/);
+  await expect(list).toContainText(/Gap in the board, 3′.* long, 1\/2 in wide, wall 2/);
   await expect(list).toContainText('held until mended: wall 2');
   await phone.getByRole('button', { name: 'Make an address' }).click();
   const address = (await phone.getByRole('status').locator('code').textContent()) ?? '';
@@ -60,4 +64,25 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await expect(page.getByText('the hanging is not accepted')).toHaveCount(0);
   await page.goto(`${house}/load`);
   await expect(page.getByRole('main')).toContainText(/Gaps to pre-fill/);
+
+  // They are a job of their own, and the tape waits until they are firm.
+  await handOut(page, house, 'Pre-fill', 'Marit');
+  await phone.goto(`${house}/my-day`);
+  const job = phone.getByRole('region', { name: 'Now' });
+  await expect(job.getByRole('heading', { level: 2 })).toHaveText('Pre-fill the gaps');
+  await job.getByRole('button', { name: 'Done', exact: true }).click();
+  await untilTaken(phone, '/api/entries', () => job.getByRole('button', { name: '10 min ago' }).click());
+  await expect(phone.getByText(/^Done: Den pre-fill/)).toBeVisible();
+  await page.goto(`${house}/board`);
+  const row = page.getByRole('region', { name: 'Den' });
+  await expect(row.getByText('Pre-fill not firm').first()).toBeVisible();
+  await expect(row.getByRole('button', { name: 'Pre-fill Den' })).toHaveCount(0);
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take back Den: pre-filled' }).click());
+  await expect(row.getByText('Pre-fill not firm')).toHaveCount(0);
+  await row.getByRole('button', { name: 'Pre-fill Den' }).click();
+  const prefill = page.getByRole('dialog', { name: 'Den: pre-fill' });
+  await prefill.getByLabel('Where').selectOption('wall 2');
+  await prefill.getByLabel('Mud').selectOption('drying mud');
+  await untilTaken(page, '/api/entries', () => prefill.getByRole('button', { name: 'Filled' }).click());
+  await expect(row.getByText('Pre-fill not firm').first()).toBeVisible();
 });

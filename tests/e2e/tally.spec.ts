@@ -70,7 +70,7 @@ test('a lost server loses nothing that was typed', async ({ page, house, signIn 
   await line.fill("Lost room: 8' x 8' x 8'");
   await page.route('**/api/commands/**', (route) => route.abort());
   await line.press('Enter');
-  await expect(page.getByText('The server did not answer.')).toBeVisible();
+  await expect(page.getByText('kept on this device')).toBeVisible();
   await expect(line).toHaveValue("Lost room: 8' x 8' x 8'");
   await page.unroute('**/api/commands/**');
   await line.press('Enter');
@@ -102,6 +102,45 @@ test('a save over a newer version shows both and overwrites neither by itself', 
   await expect(notice).toContainText("Shared room: 12' x 10' x 8'");
   await page.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByLabel('Quick line')).toHaveValue("Shared room: 11' x 10' x 8'");
+});
+
+test('what was typed and not kept outlives the page, and is sent again where no server answered', async ({
+  page,
+  context,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/tally?new`);
+  await keepRoom(page, "Lost room: 10' x 10' x 8'");
+  const line = page.getByLabel('Quick line');
+  await line.fill("Lost room: 11' x 10' x 8'");
+  await expect(page.getByText('Rooms as a table')).toBeVisible();
+  await page.reload();
+  await expect(line).toHaveValue("Lost room: 10' x 10' x 8'");
+  const left = page.getByRole('status').filter({ hasText: 'never kept' });
+  await expect(left).toContainText("Lost room: 11' x 10' x 8'");
+  await left.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");
+
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await expect(page.getByText('kept on this device, and sent by itself')).toBeVisible();
+  await untilTaken(page, '/commands/saveRoom', () => context.setOffline(false));
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.reload();
+  await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");
+  await expect(left).toHaveCount(0);
+
+  // Given up it is gone.
+  await line.fill("Lost room: 14' x 10' x 8'");
+  await page.reload();
+  await left.getByRole('button', { name: 'Give it up' }).click();
+  await expect(left).toHaveCount(0);
+  await page.reload();
+  await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");
+  await isLive(page);
+  await expect(left).toHaveCount(0);
 });
 
 test('the keyboard opens stations, the quick line, a new room and the keys', async ({ page, house, signIn }) => {

@@ -163,7 +163,11 @@ describe('gaps that were found', () => {
     expect(item?.hours).toBeGreaterThanOrEqual(1500 / 304.8 / SMALL_PER_HOUR.prefill);
     // Once, not as something to mend too.
     expect(inputWith(found).items.some(({ work }) => work === 'mend')).toBe(false);
-    expect(siteWith(found).load.small).toContainEqual({ kind: 'prefill', amount: 1500, litres: expect.closeTo(0.12, 9) });
+    expect(siteWith(found).load.small).toContainEqual({
+      kind: 'prefill',
+      amount: 1500,
+      litres: expect.closeTo(0.12, 9),
+    });
   });
 
   it('are the hanger’s for as long as their face is held, and the crew’s once it is accepted', () => {

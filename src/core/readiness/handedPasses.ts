@@ -50,14 +50,17 @@ function handedInRoom(room: RoomSite): readonly HandedPass<RoomSite>[] {
     for (const { block, share, given } of own)
       partOf(given, pass, block)?.coats.push({ ...coat, amount: coat.amount * share });
   };
+  /** Gaps that were found, or given to somebody by themselves, are a job of their own; what is guessed is done with the tape. */
+  const isApart = ({ kind }: SmallWork): boolean =>
+    kind === 'prefill' && (room.prefill.found !== undefined || room.state.assignments.has('prefill'));
   const whole = new Map<Pass, Task>();
   for (const task of room.tasks) {
     whole.set(task.pass, task);
+    for (const work of task.small.filter(isApart))
+      partOf(handedIn(room.state, 'prefill', task.pass), 'prefill')?.small.push(work);
     for (const coat of task.coats) addCoat(coat, task.pass);
-    for (const work of task.small) {
-      const given = handedIn(room.state, workOfSmall(work), task.pass);
-      partOf(given, work.kind === 'prefill' ? work.kind : task.pass)?.small.push(work);
-    }
+    for (const work of task.small.filter((own) => !isApart(own)))
+      partFor(workOfSmall(work), task.pass)?.small.push(work);
     if (task.coats.length === 0) partFor(task.pass, task.pass);
     const before = betweenBefore(task.pass);
     if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));

@@ -99,13 +99,15 @@ describe('pre-filling before the tape', () => {
     const list = (entries: readonly Entry[]) =>
       handedPasses(siteWith(entries).rooms).map((own) => [own.task.pass, passDone(own)] as const);
     expect(list([hand('prefill')])).toEqual([['prefill', 0]]);
-    expect(new Map(list([hand('tape')]))).toEqual(
-      new Map([
-        ['tape', 0],
-        ['prefill', 0],
-      ]),
-    );
     expect(list([hand('prefill'), filled(undefined)])).toEqual([['prefill', 1]]);
+    expect(list([hand('tape'), looked(), gap('w0', 900)])).toEqual([
+      ['prefill', 0],
+      ['tape', 0],
+    ]);
+    // What is only guessed is done with the tape.
+    const [tape, ...more] = handedPasses(siteWith([hand('tape')]).rooms);
+    expect(more).toEqual([]);
+    expect(tape?.task.small.map(({ kind }) => kind)).toContain('prefill');
   });
 
   it('takes from the store what was filled, and nothing once it is taken back', () => {

@@ -150,6 +150,7 @@ function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
     for (const item of items) if (item.pass === pass) add(pass, words, item);
     for (const item of scraping) if (item.pass === pass) add(pass, words, item);
   }
+  for (const item of items) if (item.kind === 'prefill') add('prefill', PASS_NAMES.prefill, item);
   for (const item of items)
     if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ pass: item.pass, items: [item] }), item);
   return [...kinds].map(([key, own]) => ({ key, ...own }));

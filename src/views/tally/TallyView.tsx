@@ -61,6 +61,8 @@ interface TallyViewProps {
   readonly opened: string | undefined;
   /** The quick line of that room. */
   readonly openedLine: string;
+  /** Who looks at it. */
+  readonly me: string;
   /** A room that was just removed and may be brought back. */
   readonly removed: string | undefined;
   readonly mayEdit: boolean;
@@ -75,6 +77,7 @@ export function TallyView({
   floors,
   opened,
   openedLine,
+  me,
   removed,
   mayEdit,
 }: TallyViewProps) {
@@ -107,7 +110,7 @@ export function TallyView({
     [shown, tooLarge, opened],
   );
   const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
-  const { keep, keepMine, state } = useKeep({ unit: house.unit, current, draft });
+  const { keep, keepMine, state } = useKeep({ me, unit: house.unit, current, draft });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
   useKey('/n', (key) => {
@@ -180,6 +183,19 @@ export function TallyView({
             <RemovedNotice room={removed} />
           </Suspense>
         )}
+        {mayEdit && state.left && (
+          <p role="status" className="flex flex-wrap items-center gap-3 rounded-xl bg-base-200 p-3">
+            <span>
+              Typed here before, and never kept: <span className="font-mono break-words">{state.left.line}</span>
+            </span>
+            <button type="button" className="btn btn-sm" onClick={state.bringBack}>
+              Bring it back
+            </button>
+            <button type="button" className="btn btn-sm" onClick={state.giveUp}>
+              Give it up
+            </button>
+          </p>
+        )}
         {mayEdit && <QuickLine draft={draft} unit={house.unit} input={input} onKeep={keep} />}
         <div className="flex flex-wrap items-center gap-2 print:hidden">
           {mayEdit && (
@@ -188,7 +204,7 @@ export function TallyView({
                 type="button"
                 className="btn btn-primary"
                 onClick={keep}
-                disabled={state.busy || !draft.reading?.ok}
+                disabled={state.busy || draft.reading?.ok === false}
               >
                 {state.busy ? 'Keeping …' : current ? 'Keep changes' : 'Keep room'}
               </button>

@@ -13,6 +13,10 @@ interface DraftState {
   readonly reading: QuickLineResult | undefined;
   readonly room: QuickRoom | undefined;
   readonly revision: number;
+  /** Whether somebody changed it here since it was opened or kept. */
+  readonly touched: boolean;
+  /** The line as the server has it. */
+  readonly known: string;
 }
 
 /** The room being edited: its line as typed, what the line reads as, and the last room that could be read. */
@@ -20,7 +24,12 @@ export interface Draft extends DraftState {
   readonly typeLine: (line: string) => void;
   /** The form writes the line too; what it says there stays in the form as it was typed: `revision` does not grow. */
   readonly writeByForm: (line: string) => void;
-  readonly open: (room: QuickRoom | undefined) => void;
+  /** Another room, or this one changed elsewhere on the page. */
+  readonly open: (room: QuickRoom) => void;
+  /** The room as the server has it. */
+  readonly take: (room: QuickRoom) => void;
+  /** The server has this line now. */
+  readonly isKept: (line: string) => void;
   /** What may come next at a place of the line. */
   readonly offersAt: (cursor: number) => Completions;
 }
@@ -50,11 +59,17 @@ export function useDraft(
     reading: opened && { ok: true, room: opened.room },
     room: opened?.room,
     revision: 0,
+    touched: false,
+    known: opened?.line ?? '',
   }));
   const [reader, setReader] = useState<TheQuickLine>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, when the page is there
   useEffect(() => {
     theQuickLine().then(
-      (came) => setReader(() => came),
+      (came) => {
+        setReader(() => came);
+        setState((now) => (now.reading ? now : { ...now, reading: came.parseQuickLine(now.line, house, now.room) }));
+      },
       () => undefined,
     );
   }, []);
@@ -70,7 +85,7 @@ export function useDraft(
       );
   };
   const write = (line: string, byForm: boolean) => {
-    setState((now) => ({ ...now, line, reading: undefined }));
+    setState((now) => ({ ...now, line, reading: undefined, touched: true }));
     whenRead(({ parseQuickLine }) =>
       setState((now) => {
         const reading = parseQuickLine(now.line, house, now.room);
@@ -79,16 +94,26 @@ export function useDraft(
       }),
     );
   };
+  const show = (room: QuickRoom, touched: boolean) =>
+    whenRead(({ parseQuickLine, formatQuickLine }) => {
+      const line = formatQuickLine(room, house.unit);
+      const reading = parseQuickLine(line, house, room);
+      setState((now) => ({
+        line,
+        reading,
+        room,
+        revision: now.revision + 1,
+        touched,
+        known: touched ? now.known : line,
+      }));
+    });
   return {
     ...state,
     typeLine: (line) => write(line, false),
     writeByForm: (line) => write(line, true),
-    open: (room) =>
-      whenRead(({ parseQuickLine, formatQuickLine }) => {
-        const line = room ? formatQuickLine(room, house.unit) : '';
-        const reading = parseQuickLine(line, house, room);
-        setState((now) => ({ line, reading, room, revision: now.revision + 1 }));
-      }),
+    open: (room) => show(room, true),
+    take: (room) => show(room, false),
+    isKept: (line) => setState((now) => ({ ...now, known: line, touched: now.line !== line })),
     offersAt: (cursor) => reader?.completionsAt(state.line, cursor, house.unit) ?? NO_OFFERS,
   };
 }

@@ -7,24 +7,48 @@ import { useSend } from '@/client/useSend';
 import type { VersionedRoom } from '@/contract/commands';
 import type { LengthUnit } from '@/core/measure/unit';
 import { keepPlace } from '@/core/quickline/keepPlace';
+import type { QuickRoom } from '@/core/room/schema';
 import { theQuickLine } from './theQuickLine';
 import type { Draft } from './useDraft';
+import { type KeptDraft, useKeptDraft } from './useKeptDraft';
+
+/** Where no server answers it is asked again so often. */
+const AGAIN_MS = 5000;
+
+const SENT_AGAIN = 'The server does not answer: kept on this device, and sent by itself when it does.';
+const KEPT_HERE = 'The server does not answer: kept on this device. Keep the room when it does.';
 
 interface KeepState {
   readonly busy: boolean;
   readonly failed: boolean;
   readonly message: string | undefined;
+  /** What was typed here before and the server never had. */
+  readonly left: KeptDraft | undefined;
+  readonly bringBack: () => void;
+  readonly giveUp: () => void;
   /** The newer version that stopped a save. */
   readonly theirs: VersionedRoom | undefined;
   readonly takeTheirs: () => void;
 }
 
-/** Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. */
+/** What was to be kept while no server answered. */
+interface Unsent {
+  readonly room: QuickRoom;
+  readonly line: string;
+  readonly version: number;
+}
+
+/**
+ * Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. Until then it
+ * stays on this device. A known room that no server took is sent again by itself: the same again changes nothing.
+ */
 export function useKeep({
+  me,
   unit,
   current,
   draft,
 }: {
+  readonly me: string;
   readonly unit: LengthUnit;
   readonly current: VersionedRoom | undefined;
   readonly draft: Draft;
@@ -35,6 +59,8 @@ export function useKeep({
   const [said, setSaid] = useState<{ readonly text: string; readonly failed: boolean }>();
   const [theirs, setTheirs] = useState<VersionedRoom>();
   const [version, setVersion] = useState(current?.version ?? 0);
+  const [unsent, setUnsent] = useState<Unsent>();
+  const { left, leave, forget } = useKeptDraft(me, current?.room.id, version, draft);
 
   // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
   const shown = useRef(current);
@@ -48,7 +74,7 @@ export function useKeep({
     theQuickLine().then(
       ({ formatQuickLine }) => {
         if (typed.current !== formatQuickLine(before.room, unit)) return;
-        draft.open(current.room);
+        draft.take(current.room);
         setVersion(current.version);
       },
       () => undefined,
@@ -59,30 +85,63 @@ export function useKeep({
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new line makes the message old
   useEffect(() => setSaid(undefined), [draft.line]);
 
-  async function send(overVersion: number): Promise<void> {
-    if (!draft.reading?.ok) return;
-    const { room } = draft.reading;
+  async function send({ room, line, version: overVersion }: Unsent): Promise<void> {
     const answer = current
       ? await sendIt('saveRoom', {
           house: houseId,
           version: overVersion,
           // The line says everything but which room it is and where it stands.
-          room: {
-            ...room,
-            id: current.room.id,
-            ...keepPlace(current.room, room, unit),
-          },
+          room: { ...room, id: current.room.id, ...keepPlace(current.room, room, unit) },
         })
       : await sendIt('addRoom', { house: houseId, room });
     if (!answer) return;
+    const isLost = !answer.ok && answer.kind === 'lost';
+    setUnsent(isLost && current ? { room, line, version: overVersion } : undefined);
+    if (isLost) return setSaid({ text: current ? SENT_AGAIN : KEPT_HERE, failed: true });
     if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
-    if ('id' in answer.value) return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
-    if (answer.value.kind === 'stale') return setTheirs(answer.value.theirs);
-    setVersion(answer.value.version);
+    if ('id' in answer.value) {
+      forget();
+      return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
+    }
+    if (answer.value.kind === 'stale') {
+      const { theirs } = answer.value;
+      const { formatQuickLine } = await theQuickLine();
+      // It had arrived before; only the answer had not.
+      if (formatQuickLine(theirs.room, unit) !== formatQuickLine(room, unit)) return setTheirs(theirs);
+      setVersion(theirs.version);
+    } else setVersion(answer.value.version);
+    forget();
+    draft.isKept(line);
     setTheirs(undefined);
     setSaid({ text: 'Kept.', failed: false });
     router.refresh();
   }
+  const [asked, setAsked] = useState<number>();
+  const keepOver = (overVersion: number) => {
+    if (draft.reading?.ok) void send({ room: draft.reading.room, line: draft.line, version: overVersion });
+    // What reads the line is on its way.
+    else setAsked(draft.reading ? undefined : overVersion);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once the line is read, by what was asked for then
+  useEffect(() => {
+    if (asked === undefined || !draft.reading) return;
+    setAsked(undefined);
+    keepOver(asked);
+  }, [asked, draft.reading]);
+  const sendAgain = useRef(() => {});
+  sendAgain.current = () => {
+    if (unsent) void send(unsent);
+  };
+  useEffect(() => {
+    if (!unsent) return;
+    const again = () => sendAgain.current();
+    const timer = setInterval(again, AGAIN_MS);
+    addEventListener('online', again);
+    return () => {
+      clearInterval(timer);
+      removeEventListener('online', again);
+    };
+  }, [unsent]);
 
   const state: KeepState = {
     busy,
@@ -92,9 +151,18 @@ export function useKeep({
     takeTheirs: () => {
       if (!theirs) return;
       setVersion(theirs.version);
-      draft.open(theirs.room);
+      draft.take(theirs.room);
+      forget();
       setTheirs(undefined);
     },
+    left,
+    bringBack: () => {
+      if (!left) return;
+      if (current) setVersion(left.version);
+      draft.typeLine(left.line);
+      leave();
+    },
+    giveUp: forget,
   };
-  return { keep: () => void send(version), keepMine: () => void (theirs && send(theirs.version)), state };
+  return { keep: () => keepOver(version), keepMine: () => theirs && keepOver(theirs.version), state };
 }

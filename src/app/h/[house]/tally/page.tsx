@@ -48,6 +48,7 @@ export default async function TallyPage({
         floors={floors}
         opened={opened}
         openedLine={openedRoom ? formatQuickLine(openedRoom, site.house.unit) : ''}
+        me={person.id}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}
       />

@@ -1,0 +1,47 @@
+'use client';
+
+import { useCallback, useSyncExternalStore } from 'react';
+
+const CHANGED = 'oak-stored';
+
+/**
+ * A text that is kept on this device through reloads and a closed browser; null where there is none, and on the server.
+ *
+ * @returns the text, and what keeps another one or, with undefined, none
+ */
+export function useStored(key: string): readonly [string | null, (text: string | undefined) => void] {
+  const stored = useSyncExternalStore(
+    (changed) => {
+      addEventListener('storage', changed);
+      addEventListener(CHANGED, changed);
+      return () => {
+        removeEventListener('storage', changed);
+        removeEventListener(CHANGED, changed);
+      };
+    },
+    () => read(key),
+    () => null,
+  );
+  const keep = useCallback(
+    (text: string | undefined) => {
+      if (read(key) === (text ?? null)) return;
+      try {
+        if (text === undefined) localStorage.removeItem(key);
+        else localStorage.setItem(key, text);
+      } catch {
+        // A device without a place to keep it does without.
+      }
+      dispatchEvent(new Event(CHANGED));
+    },
+    [key],
+  );
+  return [stored, keep];
+}
+
+function read(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}

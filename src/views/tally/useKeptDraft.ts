@@ -1,0 +1,51 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
+import { useStored } from '@/client/useStored';
+import type { Draft } from './useDraft';
+
+/** A line that was typed and that the server never had. */
+export interface KeptDraft {
+  readonly line: string;
+  /** The version of the room that it was typed over. */
+  readonly version: number;
+}
+
+/**
+ * Keeps on this device what was typed of a room until the server has it: a reload, a closed browser or a lost server loses
+ * nothing.
+ *
+ * @param me whose it is
+ * @param room its id; undefined for a new one
+ * @param version that is edited
+ * @returns what was left behind when the page was opened last, until it is brought back (`leave`) or given up (`forget`)
+ */
+export function useKeptDraft(me: string, room: string | undefined, version: number, draft: Draft) {
+  const { id: house } = useHouse();
+  const [stored, keep] = useStored(`oak-draft ${me} ${house} ${room ?? 'new'}`);
+  const [left, setLeft] = useState<KeptDraft>();
+  // It stays on offer while somebody types something else.
+  useEffect(() => {
+    const kept = stored === null ? undefined : draftIn(stored);
+    if (kept && !draft.touched && kept.line !== draft.line) setLeft(kept);
+  }, [stored, draft.touched, draft.line]);
+  // What was typed takes the place of what was left behind, and what the server has needs no place.
+  useEffect(() => {
+    if (draft.touched) keep(draft.line === draft.known ? undefined : JSON.stringify({ line: draft.line, version }));
+  }, [draft.touched, draft.line, draft.known, version, keep]);
+  const forget = () => {
+    keep(undefined);
+    setLeft(undefined);
+  };
+  return { left, leave: () => setLeft(undefined), forget };
+}
+
+function draftIn(text: string): KeptDraft | undefined {
+  try {
+    const { line, version }: Partial<KeptDraft> = JSON.parse(text);
+    return typeof line === 'string' && typeof version === 'number' ? { line, version } : undefined;
+  } catch {
+    return undefined;
+  }
+}
