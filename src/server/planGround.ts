@@ -1,4 +1,5 @@
 import type { PlanGroundAnswer } from '../contract/plan';
+import type { OtherStock } from '../core/estimate/betterStock';
 import { dayOf } from '../core/measure/dayOf';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
 import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
@@ -15,6 +16,7 @@ import { type LoadedSite, loadSite } from './loadSite';
 import { mayAct } from './mayAct';
 import { openHouse } from './openHouse';
 import { refuse } from './refuse';
+import { withBoards } from './withBoards';
 
 /** So many houses are planned together. */
 const MOST_HOUSES = 12;
@@ -25,6 +27,8 @@ export interface PlanAsked {
   readonly together: boolean;
   /** As if the house were finished with other tools. */
   readonly tools: Tools | undefined;
+  /** As if what is not begun were hung with other boards. */
+  readonly stock: OtherStock | undefined;
 }
 
 /**
@@ -36,7 +40,7 @@ export const planGround = (house: string, asked: PlanAsked): Promise<Response> =
     return Response.json(await groundOf(id, person, asked), { headers: { 'cache-control': 'no-store' } });
   });
 
-async function groundOf(id: string, person: Member, { together, tools }: PlanAsked): Promise<PlanGroundAnswer> {
+async function groundOf(id: string, person: Member, { together, tools, stock }: PlanAsked): Promise<PlanGroundAnswer> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
   const [own, ...sites] = await Promise.all([id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSite(one)));
   if (!own) throw new Error('the house of the page is loaded');
@@ -55,12 +59,13 @@ async function groundOf(id: string, person: Member, { together, tools }: PlanAsk
       pace: pacesOf(paces[one.id]),
       elsewhere: elsewhere.get(one.id) ?? [],
     }));
+  const otherwise = stock && (await withBoards(own.site, stock));
   const houseOf = ({ id: house, site, now, timeZone, dates }: LoadedSite): HouseOfPlan => ({
     id: house,
     name: site.house.name,
     input: planInputOf(tools ? withTools(site, tools) : site, { house, crew, people, timeZone, dates }, now),
   });
-  const first = houseOf(own);
+  const first = houseOf(otherwise ? { ...own, site: otherwise } : own);
   const input = together ? planTogether([first, ...sites.map(houseOf)]) : first.input;
   const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
   return {

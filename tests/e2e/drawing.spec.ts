@@ -94,10 +94,16 @@ test('rooms come in from a drawing, and go out as one', async ({ page, house, si
   const all = readDxf(await saved('Rooms as DXF'));
   if (!all.ok) throw new Error(all.reason);
   expect(all.drawing.texts.map(({ text }) => text)).toEqual(expect.arrayContaining(['Reading room', 'Hall', 'Bath']));
+  await page.getByLabel('Quick line').press('End');
+  await page.getByLabel('Quick line').pressSequentially(', note back door only');
+  await expect(page.getByText('Note: back door only')).toBeVisible();
   const picture = await saved('SVG');
   expect(picture).toMatch(/^<\?xml/);
   expect(picture).toContain('stroke="rgb(');
   expect(picture).not.toContain('class=');
+  // Picture, tally and note stand on one page.
+  for (const words of ['Reading room', 'Inside angles', 'Fasteners to spot', 'back door only'])
+    expect(picture).toContain(`>${words}<`);
 });
 
 test('a finisher takes nothing from a drawing', async ({ page, house, signIn }) => {

@@ -135,6 +135,12 @@ test('three layouts stand side by side, for the room and for the house, and one 
   await panel.getByLabel('The whole house', { exact: true }).check();
   await expect(panel.getByRole('heading')).toHaveText('Three ways to hang the house');
   await expect(panel.getByRole('row')).toHaveCount(4);
+  // And when that would be finished, planned with the crew.
+  const better = panel.getByRole('region', { name: 'Boards that would help' });
+  await better.getByRole('button', { name: 'When it would be finished' }).click();
+  await expect(better.getByText('What is begun stays as it hangs')).toBeVisible();
+  await expect(better.getByRole('listitem').filter({ hasText: /^As it is/ })).toHaveText(/\d{1,2}:\d\d/);
+  await expect(better.getByRole('listitem').filter({ hasText: /sooner|same finish|later/ }).first()).toBeVisible();
   expect(errors).toEqual([]);
 });
 

@@ -113,6 +113,7 @@ export const anyRoom: fc.Arbitrary<Room> = fc
           faces: fc.constant({ w1: { level: 5 } }),
         }),
         mirrored: fc.constant(true),
+        note: fc.constantFrom('back door only', 'no heat before 4:30, ask first', '12″ gap, see photo'),
         hang: fc.record({
           walls: fc.constantFrom('across', 'upright'),
           framing: fc.constantFrom(16, 24, 19.2),

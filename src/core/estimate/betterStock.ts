@@ -51,7 +51,7 @@ const LEAST_HOURS = 0.1;
 export function betterStock(rooms: readonly Room[], house: HouseHead): readonly StockAnswer[] {
   const now = workedOut(rooms, house);
   return OTHER_STOCK.flatMap((stock): readonly StockAnswer[] => {
-    const others = rooms.map((room) => withStock(room, house, stock));
+    const others = rooms.map((room) => roomWithStock(room, house, stock));
     if (others.every((room, index) => room === rooms[index])) return [];
     const then = workedOut(others, house);
     const answer: StockAnswer = {
@@ -69,7 +69,7 @@ export function betterStock(rooms: readonly Room[], house: HouseHead): readonly 
 }
 
 /** A room hung with other boards; the same one where it is already. */
-function withStock(room: Room, house: HouseHead, stock: OtherStock): Room {
+export function roomWithStock(room: Room, house: Pick<HouseHead, 'unit' | 'hang'>, stock: OtherStock): Room {
   const hung = (hang: HangChoices): Room => ({ ...room, hang: { ...room.hang, ...hang } });
   const plan = resolveHang(house, room);
   if (stock === 'upright') return plan.walls === 'upright' ? room : hung({ walls: 'upright' });

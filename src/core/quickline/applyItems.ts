@@ -1,5 +1,5 @@
 import { fromMm, type LengthUnit } from '../measure/unit';
-import type { HangChoices } from '../room/schema';
+import { type HangChoices, MOST_NOTE } from '../room/schema';
 import type { Wall } from '../room/walls';
 import type { ReadItem } from './lineItems';
 import { OPENING_KINDS, specOf } from './lineSpecs';
@@ -86,6 +86,15 @@ function applyItem(item: ReadItem, reader: Reader): void {
       room.height = readWallLength(value(item, 'height'), [value(item, 'height')], unit);
       owners.set('height', item);
       return;
+    case 'note': {
+      const said = value(item, 'note');
+      const over = said.length - MOST_NOTE;
+      if (over > 0) throw new Misread(`a note has at most ${MOST_NOTE} characters`, said.at + MOST_NOTE, over);
+      // What closes a quotation is not part of one.
+      room.note = unquoted(said.text).replaceAll('"', '″');
+      owners.set('note', item);
+      return;
+    }
     case 'on':
       room.floor = unquoted(value(item, 'floor').text);
       owners.set('floor', item);

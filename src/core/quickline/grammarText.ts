@@ -18,8 +18,8 @@ export function grammarPage(): string {
   return `# The quick line
 
 One line of text makes a room: its name, its sizes or a walk along its walls, then items set apart by commas. Walls count
-from 1, clockwise on the plan; places on a wall are measured from its left end, seen from inside. A name or floor that
-holds a comma or a colon stands in quotation marks.
+from 1, clockwise on the plan; places on a wall are measured from its left end, seen from inside. A name, floor or note
+that holds a comma or a colon stands in quotation marks.
 
 \`\`\`
 NAME [:] LENGTH x WIDTH [x HEIGHT] {, ITEM}

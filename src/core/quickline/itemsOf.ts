@@ -66,6 +66,7 @@ export function itemsOf(room: QuickRoom, unit: LengthUnit): readonly LineItem[] 
     ...(room.existing?.length ? [item('existing', { existing: list(room.existing) })] : []),
     ...finishItems(room.finish, placeOf),
     ...(room.floor === 'Ground floor' ? [] : [item('on', { floor: quoted(room.floor) })]),
+    ...(room.note === undefined ? [] : [item('note', { note: quoted(room.note) })]),
     ...(room.beads && (room.beads.profile !== 'square' || !room.beads.edges)
       ? [item('beads', { profile: room.beads.profile })]
       : []),

@@ -30,6 +30,7 @@ export type ItemKind =
   | (typeof COVERS)[number]
   | 'height'
   | 'on'
+  | 'note'
   | 'level'
   | 'surface'
   | 'light'
@@ -120,6 +121,7 @@ export const ITEM_SPECS: readonly ItemSpec[] = [
     ...single('height', 'Height', "h 9'", [{ name: 'height', label: 'Height', type: 'length' }]),
     words: ['h', 'height'],
   },
+  single('note', 'Note', 'note back door only', [{ name: 'note', label: 'Note', type: 'text' }]),
   single('on', 'Floor', 'on Upper floor', [{ name: 'floor', label: 'Floor', type: 'text' }]),
   single('ceiling', 'Ceiling', 'ceiling along', [
     choice('ceiling', 'Ceiling', ['flat', 'open', 'along', 'across', 'auto']),

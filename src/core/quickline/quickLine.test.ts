@@ -292,6 +292,21 @@ describe('a line as its writer meant it', () => {
     expect(again.ok && again.room.hung).toEqual(reading.room.hung);
   });
 
+  it('keeps a note, with commas in quotation marks, and refuses one that is too long', () => {
+    const noted = (line: string) => {
+      const reading = parseQuickLine(line, HOUSE_IN);
+      if (!reading.ok) throw new Error(reading.reason);
+      return reading.room;
+    };
+    const room = noted('A 12\' x 10\', note "no heat before Friday, 12" gap at the stair"');
+    expect(room.note).toBe('no heat before Friday, 12″ gap at the stair');
+    expect(noted(formatQuickLine(room, 'in')).note).toBe(room.note);
+    expect(parseQuickLine(`A 12' x 10', note ${'far '.repeat(90)}`, HOUSE_IN)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('at most 300 characters'),
+    });
+  });
+
   it('takes an edge by either of its names', () => {
     const beads = (name: string) => {
       const reading = parseQuickLine(`A: r 20' d 10' l 10' d 10' l 10' u 20', edge ${name} bullnose`, HOUSE_IN);

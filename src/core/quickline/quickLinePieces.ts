@@ -41,12 +41,12 @@ export function pieceOf(text: string, at: number): Piece {
   return { text: inner, at: at + (inner === '' ? 0 : lead), length: inner.length };
 }
 
-/** The pieces of a line between its commas; a name or a floor in quotation marks may hold commas itself. */
+/** The pieces of a line between its commas; a name, a floor or a note in quotation marks may hold commas itself. */
 export function cutAtCommas(line: string): readonly Piece[] {
   const pieces: Piece[] = [];
   let start = 0;
   for (let at = 0; at <= line.length; at += 1) {
-    if (line.charAt(at) === '"' && /^\s*(?:on\s+)?$/i.test(line.slice(start, at))) {
+    if (line.charAt(at) === '"' && /^\s*(?:(?:on|note)\s+)?$/i.test(line.slice(start, at))) {
       const end = line.indexOf('"', at + 1);
       if (end > 0) at = end;
     }

@@ -8,6 +8,8 @@ const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
+/** Characters of what is noted of a room. */
+export const MOST_NOTE = 300;
 /** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
 const partId = z.string().regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"');
 const pointSchema = z.tuple([z.number(), z.number()]);
@@ -173,6 +175,14 @@ export const roomSchema = z.strictObject({
   /** Where this room is finished in another way than the house. */
   method: choicesSchema.optional(),
   hung: z.record(z.string(), hungFaceSchema).optional(),
+  /** What whoever works there has to know. */
+  note: z
+    .string()
+    .trim()
+    .min(1, 'needs some text')
+    .max(MOST_NOTE, `must be at most ${MOST_NOTE} characters`)
+    .regex(/^[^"\p{Cc}]*$/u, 'may hold no line break and no ": write ″ for inches')
+    .optional(),
   /** A mirrored copy: its framing is counted from the right end of every wall. */
   mirrored: z.boolean().optional(),
 });

@@ -108,6 +108,11 @@ export function CurrentJob({
             : `${scrapes ? BETWEEN[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
         </h2>
       </div>
+      {room.room.note && (
+        <p className="rounded-lg bg-base-200 p-3">
+          <b>Note:</b> {room.room.note}
+        </p>
+      )}
       {first && before && (
         <BeforeCoat
           room={id}

@@ -10,7 +10,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed } from '@/core/plan/planInput';
 import { FAN_SPEED, type WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
-import { dayAfter } from '@/ui/when';
+import { changeWords, dayAfter } from '@/ui/when';
 import { CardDialog } from './CardDialog';
 import { CrewDialog } from './CrewDialog';
 import { DayBoard } from './DayBoard';
@@ -19,7 +19,7 @@ import { HandOutDialog } from './HandOutDialog';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
 import { type PlanCard, planCards } from './planCards';
-import { changeWords } from './planWords';
+
 import { Unplanned } from './Unplanned';
 import { useDraggedCard } from './useDraggedCard';
 import { useHandOut } from './useHandOut';

@@ -3,16 +3,17 @@
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
+import { planGround } from '@/client/planGround';
 import { useWorker } from '@/client/useWorker';
-import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkTime } from '@/core/plan/workTime';
 import { Dialog } from '@/ui/Dialog';
 import { GROUP_NAMES } from '@/ui/state/words';
+import { changeWords } from '@/ui/when';
 import type { PlanWorker } from '@/workers/plan.worker';
-import { changeWords, finishWords } from './planWords';
+import { finishWords } from './planWords';
 
 /** What is done by saying so; the others are chosen elsewhere. */
 const CAN_BE_TAKEN: readonly WhatIfPrice['kind'][] = ['saturday', 'fan', 'released'];
@@ -51,7 +52,7 @@ export function WhatIfDialog({
   useEffect(() => {
     const ask = async () => {
       const other = input.items.some(({ people }) => people > 1) ? 'knives' : 'boxes';
-      const ground = together ? undefined : await groundWith(id, other);
+      const ground = together ? undefined : await planGround(id, { tools: other });
       const others = ground ? { [other]: { ...ground.input, from: input.from } } : {};
       const found = proxy((price: WhatIfPrice) => setPrices((known) => [...known, price]));
       await worker.ask().whatIf(input, plan, others, found);
@@ -145,12 +146,6 @@ function Taken({
       {hourCost !== undefined && <td className="text-right">{Math.round(hours * hourCost).toLocaleString('en-US')}</td>}
     </>
   );
-}
-
-/** What the plan would be made from with other tools; undefined where the server does not say. */
-async function groundWith(house: string, tools: string): Promise<PlanGroundAnswer | undefined> {
-  const response = await fetch(`/h/${house}/plan?tools=${tools}`).catch(() => undefined);
-  return response?.ok ? response.json() : undefined;
 }
 
 function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {

@@ -107,16 +107,6 @@ export const whoWords = (people: readonly string[], input: PlanInput): string =>
 /** Finish Thu 4 Dec, 14:00. */
 export const finishWords = (at: number, input: PlanInput): string => instantWords(at, input.timeZone);
 
-/** How much later or sooner: 2 h 10 later, the same. */
-export function changeWords(before: number, after: number): string {
-  const hours = Math.abs(after - before) / 3_600_000;
-  if (hours < 1 / 60) return 'same finish';
-  const whole = Math.round(hours);
-  const span =
-    whole >= 24 ? `${Math.floor(whole / 24)} d${whole % 24 === 0 ? '' : ` ${whole % 24} h`}` : spanWords(hours);
-  return `${span} ${after > before ? 'later' : 'sooner'}`;
-}
-
 /** Why something is in no plan. */
 export const LEFT_OUT = {
   nobody: 'nobody is able to',

@@ -5,6 +5,7 @@ import type { HouseHead } from '@/core/house/schema';
 import { takeOff } from '@/core/joints/takeOff';
 import { effortOf } from '@/core/room/checks/effortOf';
 import type { Room } from '@/core/room/schema';
+import type { SheetWords } from '@/ui/room/sheetSvg';
 
 /** Rooms laid flat as a drawing, with a layer for each class of joint; made when it is asked for. */
 export function AsDrawing({
@@ -58,13 +59,21 @@ export function AsDrawing({
   );
 }
 
-/** The picture that is on the page, as a file that any browser shows alike. */
-export function AsPicture({ name, of }: { readonly name: string; readonly of: () => SVGSVGElement | null }) {
+/** The room's sheet with the picture that is on the page, as a file that any browser shows alike. */
+export function AsSheet({
+  name,
+  of,
+  words,
+}: {
+  readonly name: string;
+  readonly of: () => SVGSVGElement | null;
+  readonly words: () => SheetWords;
+}) {
   const make = async () => {
     const svg = of();
     if (!svg) return;
-    const { standingAlone } = await import('@/ui/room/standingAlone');
-    save(standingAlone(svg), `${name}.svg`, 'image/svg+xml');
+    const { sheetSvg } = await import('@/ui/room/sheetSvg');
+    save(sheetSvg(svg, words()), `${name}.svg`, 'image/svg+xml');
   };
   return (
     <button type="button" className="btn" onClick={() => void make()}>

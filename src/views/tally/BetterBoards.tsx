@@ -4,6 +4,7 @@ import { roughLength } from '@/ui/lengthWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { plural } from '@/ui/plural';
 import { spanWords } from '@/ui/when';
+import { FinishDates } from './FinishDates';
 
 const STOCK_WORDS: Readonly<Record<LengthUnit, Readonly<Record<OtherStock, string>>>> = {
   in: {
@@ -24,9 +25,12 @@ const STOCK_WORDS: Readonly<Record<LengthUnit, Readonly<Record<OtherStock, strin
 export function BetterBoards({
   answers,
   unit,
+  whole,
 }: {
   readonly answers: readonly StockAnswer[];
   readonly unit: LengthUnit;
+  /** Whether they are for the whole house. */
+  readonly whole: boolean;
 }) {
   return (
     <section aria-label="Boards that would help" className="space-y-1 border-t border-base-300 pt-3">
@@ -42,6 +46,9 @@ export function BetterBoards({
             </li>
           ))}
         </ul>
+      )}
+      {whole && answers.length > 0 && (
+        <FinishDates stocks={answers.map(({ stock }) => stock)} words={STOCK_WORDS[unit]} />
       )}
     </section>
   );

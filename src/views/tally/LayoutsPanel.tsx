@@ -117,7 +117,7 @@ export function LayoutsPanel({
           </table>
         </div>
       )}
-      {better && <BetterBoards answers={better} unit={house.unit} />}
+      {better && <BetterBoards answers={better} unit={house.unit} whole={whole} />}
       <p className="text-sm text-muted">Finishing hours at the usual rates, by hand, sanding included.</p>
     </section>
   );

@@ -9,7 +9,8 @@ import { Opening } from '@/ui/Opening';
 import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
-import { AsPicture } from './AsFile';
+import { AsSheet } from './AsFile';
+import { sheetWords } from './sheetWords';
 
 const HungEditor = lazy(async () => ({ default: (await import('./hung/HungEditor')).HungEditor }));
 const FaceSheet = lazy(async () => ({ default: (await import('@/ui/room/FaceSheet')).FaceSheet }));
@@ -71,11 +72,17 @@ export const RoomPicture = memo(function RoomPicture({
             ))}
           </select>
         </label>
-        <AsPicture
+        <AsSheet
           name={room?.name ?? 'room'}
           of={() => drawn.current?.querySelector<SVGSVGElement>('svg[role="img"]') ?? null}
+          words={() => sheetWords(result.tally, room, house)}
         />
       </UnrolledRoom>
+      {room?.note && (
+        <p className="mt-2">
+          <b className="font-semibold">Note:</b> {room.note}
+        </p>
+      )}
       {opened && (
         <Suspense fallback={<Opening />}>
           {asHung && room && onHung ? (

@@ -15,8 +15,8 @@ const LOOK = [
   'vector-effect',
 ] as const;
 
-/** A drawing of the page as text that needs neither the page nor its styles. */
-export function standingAlone(svg: SVGSVGElement): string {
+/** A drawing of the page with its look on itself: it needs neither the page nor its styles. */
+export function drawingAlone(svg: SVGSVGElement): SVGSVGElement {
   const copy = svg.cloneNode(true) as SVGSVGElement;
   const [from, to] = [svg.querySelectorAll('*'), copy.querySelectorAll('*')];
   for (const [index, element] of from.entries()) {
@@ -29,11 +29,6 @@ export function standingAlone(svg: SVGSVGElement): string {
     }
     own.removeAttribute('class');
   }
-  const { width = 0, height = 0 } = svg.viewBox.baseVal ?? {};
-  copy.removeAttribute('class');
-  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
-  copy.setAttribute('font-family', 'sans-serif');
-  copy.setAttribute('width', '1200');
-  copy.setAttribute('height', String(Math.round((1200 * height) / Math.max(1, width))));
-  return `<?xml version="1.0" encoding="UTF-8"?>\n${copy.outerHTML}\n`;
+  for (const name of ['class', 'role', 'tabindex', 'aria-label']) copy.removeAttribute(name);
+  return copy;
 }

@@ -1,0 +1,27 @@
+import type { HouseHead } from '@/core/house/schema';
+import { JOINT_CLASSES } from '@/core/joints/joint';
+import { type Tally, tapedLength } from '@/core/joints/tally';
+import type { QuickRoom } from '@/core/room/schema';
+import { areaWords, lengthWords } from '@/ui/lengthWords';
+import type { SheetWords } from '@/ui/room/sheetSvg';
+import { CLASS_NAMES } from '@/ui/state/words';
+
+/** What the sheet of a room says beside its picture. */
+export const sheetWords = (
+  tally: Tally,
+  room: Pick<QuickRoom, 'name' | 'floor' | 'note'> | undefined,
+  { name, unit }: HouseHead,
+): SheetWords => ({
+  title: room?.name ?? '',
+  below: [name, room?.floor, `${areaWords(tally.boardArea, unit)} of board`].filter(Boolean).join(', '),
+  rows: [
+    ...JOINT_CLASSES.flatMap((kind): SheetWords['rows'] => {
+      const { count, length } = tally.classes[kind];
+      return count > 0 ? [[CLASS_NAMES[kind], String(count), lengthWords(length, unit)]] : [];
+    }),
+    ['Three-ways', String(tally.threeWays), ''],
+    ['Fasteners to spot', tally.fasteners.toLocaleString('en-US'), ''],
+    ['Tape', '', lengthWords(tapedLength(tally), unit)],
+  ],
+  note: room?.note,
+});
