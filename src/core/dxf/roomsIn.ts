@@ -111,7 +111,8 @@ export function roomsIn(
       text,
       size,
       at: [x * MM[unit], -y * MM[unit]] as Point,
-    }));
+    }))
+    .sort((a, b) => a.at[0] - b.at[0]);
   for (const { loop, area, column } of outlines) {
     if (column) continue;
     const name = nameIn(loop, texts) ?? `Room ${rooms.length + 1}`;
@@ -210,11 +211,40 @@ function freeName(name: string, taken: Set<string>): string {
 const isName = (text: string): boolean =>
   /\p{L}{2}/u.test(text) && !/^[\d.,' "″′x×]+\s*(?:mm|cm|m|m²|m2|ft|in|sf|sq)*$/iu.test(text);
 
-/** The largest of the names that stand within. */
-const nameIn = (
-  loop: Loop,
-  names: readonly { readonly text: string; readonly size: number; readonly at: Point }[],
-): string | undefined => names.filter(({ at }) => isInside(at, [loop])).sort((a, b) => b.size - a.size)[0]?.text;
+interface Writing {
+  readonly text: string;
+  readonly size: number;
+  readonly at: Point;
+}
+
+/**
+ * The largest of the names that stand within.
+ *
+ * @param names from left to right: a drawing may hold hundreds of thousands
+ */
+function nameIn(loop: Loop, names: readonly Writing[]): string | undefined {
+  const [xs, ys] = [loop.map(([x]) => x), loop.map(([, y]) => y)];
+  const [right, top, bottom] = [Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  let largest: Writing | undefined;
+  for (let index = firstFrom(names, Math.min(...xs)); index < names.length; index += 1) {
+    const name = names[index];
+    if (!name || name.at[0] > right) break;
+    const isNear = name.at[1] >= top && name.at[1] <= bottom;
+    if (isNear && (!largest || name.size > largest.size) && isInside(name.at, [loop])) largest = name;
+  }
+  return largest?.text;
+}
+
+/** The first of the names that stands no farther left. */
+function firstFrom(names: readonly Writing[], x: number): number {
+  let [low, high] = [0, names.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((names[middle]?.at[0] ?? x) < x) low = middle + 1;
+    else high = middle;
+  }
+  return low;
+}
 
 /** Many of one kind are told as one. */
 function shortened(left: readonly { readonly what: string; readonly why: string }[]): RoomsInDrawing['left'] {

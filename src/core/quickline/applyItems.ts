@@ -1,5 +1,6 @@
 import { fromMm, type LengthUnit } from '../measure/unit';
-import { type HangChoices, MOST_NOTE } from '../room/schema';
+import { MOST_NOTE } from '../room/kinds';
+import type { HangChoices } from '../room/schema';
 import type { Wall } from '../room/walls';
 import type { ReadItem } from './lineItems';
 import { OPENING_KINDS, specOf } from './lineSpecs';

@@ -29,3 +29,5 @@ export const JOINT_CLASSES = [
 
 /** The highest number of an id of a part; no room is edited so often. */
 export const MOST_GIVEN = 999_999;
+/** Characters of what is noted of a room. */
+export const MOST_NOTE = 300;

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { LengthUnit } from '../measure/unit';
-import { AIMS, BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, MOST_GIVEN, SURFACES } from './kinds';
+import { AIMS, BEAD_PROFILES, COVERS, EDGE_PROFILES, LIGHTS, MOST_GIVEN, MOST_NOTE, SURFACES } from './kinds';
 import { levelSchema } from './levelSchema';
 import { choicesSchema } from './methodSchema';
 
@@ -8,8 +8,6 @@ const positive = () => z.number().gt(0, 'must be greater than 0');
 const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
-/** Characters of what is noted of a room. */
-export const MOST_NOTE = 300;
 /** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
 const partId = z.string().regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"');
 const pointSchema = z.tuple([z.number(), z.number()]);
