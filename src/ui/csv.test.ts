@@ -57,6 +57,18 @@ describe('a house as a table', () => {
     expect(sum('Fasteners')).toBe(site.tally.fasteners);
   });
 
+  it('says where each piece lies on its face: courses from the top, butts from the left, edges by what they meet', () => {
+    const rows = read(csvOf('pieces', siteWith('A')));
+    const places = (kind: string) => new Set(rows.filter((row) => row.Class === kind).map((row) => row['Place (in)']));
+    for (const place of places('Flats'))
+      expect(place).toMatch(/^\d+(\.\d+)? from the (top|left), \d+(\.\d+)? from the (left|top)$/);
+    expect(rows.find((row) => row.Class === 'Flats' && row.Face === 'wall 1')?.['Place (in)']).toMatch(
+      /^48 from the top/,
+    );
+    for (const place of places('Inside angles')) expect(place).toMatch(/^with (wall \d|ceiling)$/);
+    expect(places('Fasteners')).toEqual(new Set(['']));
+  });
+
   it('is text where a name looks like a formula, and holds commas and quotation marks', () => {
     for (const name of ['=1+1', '@now', '-5', 'Hall, "upper"']) {
       const [row] = read(csvOf('rooms', siteWith(name)));

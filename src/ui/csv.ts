@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { JOINT_CLASSES } from '@/core/joints/joint';
+import { spotOf } from '@/core/joints/jointId';
 import { loadList } from '@/core/materials/loadList';
 import { fromMm, gallonsFromLitres, type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { MUD_PRODUCTS } from '@/core/method/coat';
@@ -81,6 +82,7 @@ const roomRows = (rooms: readonly RoomSite[], unit: LengthUnit): (string | numbe
 const PIECE_FIELDS = (unit: LengthUnit): string[] => [
   'Room',
   'Face',
+  `Place (${unit})`,
   'Class',
   `Length (${unit}), or how many`,
   'Coats on',
@@ -102,10 +104,22 @@ function pieceRows({ room, pieces, applied, done }: RoomSite, unit: LengthUnit):
     .map((piece) => [
       room.name,
       faceWords(place(piece.face)),
+      placeOnFace(piece.id, place, unit),
       CLASS_NAMES[piece.class],
       piece.class === 'fasteners' ? piece.amount : fromMm(piece.amount, unit),
       on.get(piece.id) ?? '',
       done.sandedPieces.has(piece.id) ? 'yes' : '',
       piece.id,
     ]);
+}
+
+/** Where a piece lies on its face: 48 from the top, 0 from the left; with wall 2. */
+function placeOnFace(piece: string, place: (face: string) => string, unit: LengthUnit): string {
+  const spot = spotOf(piece);
+  if (!spot) return '';
+  if (spot.kind === 'edge') return `with ${faceWords(place(spot.other))}`;
+  // Ids are to the millimetre: that is finer than boards are hung.
+  const length = (mm: number) => (unit === 'in' ? Math.round(fromMm(mm, unit) * 8) / 8 : mm);
+  const [across, along] = spot.across === 'v' ? ['top', 'left'] : ['left', 'top'];
+  return `${length(spot.at)} from the ${across}, ${length(spot.from)} from the ${along}`;
 }

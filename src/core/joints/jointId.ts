@@ -25,3 +25,22 @@ export const jointOf = (piece: string): string => piece.slice(0, piece.lastIndex
  * @example placeOf('c0~w1#0@c0')     // 'c0~w1@c0'
  */
 export const placeOf = (piece: string): string => piece.replace(/#.*(?=@)/, '');
+
+/** Where a piece lies on its face: a seam at so much across it, from so far along, mm; an edge beside another face. */
+export type PieceSpot =
+  | { readonly kind: 'seam'; readonly across: Axis; readonly at: number; readonly from: number }
+  | { readonly kind: 'edge'; readonly other: string };
+
+/**
+ * Where a piece lies, by its id; undefined for what lies all over its face, or along an edge that meets nothing.
+ *
+ * @example spotOf('w0#v1219.0@w0')  // { kind: 'seam', across: 'v', at: 1219, from: 0 }
+ * @example spotOf('c0~w1#0@c0')     // { kind: 'edge', other: 'w1' }
+ */
+export function spotOf(piece: string): PieceSpot | undefined {
+  const [, across, at, from] = /^[^~#]+#([uv])(-?\d+)\.(-?\d+)@/.exec(piece) ?? [];
+  if (across === 'u' || across === 'v') return { kind: 'seam', across, at: Number(at), from: Number(from) };
+  const [, one, two, own] = /^([^~#]+)~([^~#]+)#.*@(.+)$/.exec(piece) ?? [];
+  if (one === undefined || two === undefined) return undefined;
+  return { kind: 'edge', other: one === own ? two : one };
+}

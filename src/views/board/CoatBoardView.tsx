@@ -118,6 +118,7 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
               <h2 className="text-base">{row.name}</h2>
               <div className="flex w-full flex-wrap items-center gap-x-2 text-sm text-muted max-md:w-auto">
                 {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
+                {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
                 {mayLog && row.prefill && (
                   <PrefillButton
                     row={row}
@@ -129,7 +130,6 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
                     serverNow={log.serverNow}
                   />
                 )}
-                {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
               </div>
             </header>
             <ul className="grid divide-base-300 max-md:divide-y md:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">

@@ -24,7 +24,7 @@ export function PrefillButton(props: PrefillProps) {
     <>
       <button
         type="button"
-        className="btn btn-ghost btn-sm px-1 text-muted"
+        className="btn btn-ghost btn-sm -ml-1 px-1 text-muted"
         onClick={() => setOpen(true)}
         aria-label={`Pre-fill ${props.row.name}`}
       >
@@ -37,7 +37,7 @@ export function PrefillButton(props: PrefillProps) {
 
 function PrefillDialog({
   row,
-  prefill: { length, minutes },
+  prefill: { length, found, minutes },
   unit,
   busy,
   message,
@@ -66,7 +66,9 @@ function PrefillDialog({
     <Dialog title={`${row.name}: pre-fill`} close={close}>
       <div className="space-y-4">
         <p className="text-muted">
-          {roughLength(length, unit)} of gaps and broken corners. The tape waits until they are firm.
+          {found ? '' : 'About '}
+          {roughLength(length, unit)} of gaps and broken corners{found ? '' : ', for nobody has looked yet'}. The tape
+          waits until they are firm.
         </p>
         <SelectField
           label="Where"

@@ -30,8 +30,8 @@ export interface BoardRow {
   readonly held: string | undefined;
   /** Whether it is handed over: what is logged then opens it again. */
   readonly over: boolean;
-  /** The gaps that are to be filled before its tape, mm, and the label of the setting mud. */
-  readonly prefill?: { readonly length: number; readonly minutes: number };
+  /** The gaps that are to be filled before its tape, mm, found or guessed, and the label of the setting mud. */
+  readonly prefill?: { readonly length: number; readonly found: boolean; readonly minutes: number };
   /** Its faces that are coated. */
   readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
@@ -99,7 +99,7 @@ function prefillOf({ tasks, prefill, applied, method }: RoomSite): Pick<BoardRow
   const whole = tasks.flatMap(({ small }) => small).find(({ kind }) => kind === 'prefill')?.amount ?? 0;
   const length = rounded(whole * (1 - prefill.done));
   if (length === 0 || applied.coats.size > 0) return {};
-  return { prefill: { length, minutes: method.all.settingMinutes } };
+  return { prefill: { length, found: prefill.found !== undefined, minutes: method.all.settingMinutes } };
 }
 
 function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {

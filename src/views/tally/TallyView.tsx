@@ -188,7 +188,7 @@ export function TallyView({
             <span>
               Typed here before, and never kept: <span className="font-mono break-words">{state.left.line}</span>
             </span>
-            <button type="button" className="btn btn-sm" onClick={state.bringBack}>
+            <button type="button" className="btn btn-primary btn-sm" onClick={state.bringBack}>
               Bring it back
             </button>
             <button type="button" className="btn btn-sm" onClick={state.giveUp}>
