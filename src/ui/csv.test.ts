@@ -65,7 +65,7 @@ describe('a house as a table', () => {
     expect(rows.find((row) => row.Class === 'Flats' && row.Face === 'wall 1')?.['Place (in)']).toMatch(
       /^48 from the top/,
     );
-    for (const place of places('Inside angles')) expect(place).toMatch(/^with (wall \d|ceiling)$/);
+    for (const place of places('Inside angles')) expect(place).toMatch(/^with (wall \d|ceiling|opening 1)/);
     expect(places('Fasteners')).toEqual(new Set(['']));
   });
 
