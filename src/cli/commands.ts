@@ -188,7 +188,8 @@ export function cutReport(house: House, options: Readonly<{ sticks?: string; ker
   if (sticks && sticks.length > MOST_STICKS) throw new Refusal(`--sticks: at most ${MOST_STICKS} lengths`);
   const kerf = options.kerf === undefined ? undefined : lengthOf('kerf', options.kerf, 0);
   if (kerf !== undefined && kerf > 100) throw new Refusal('--kerf: is wider than any saw');
-  const cuts = cutBead(beadOf(house, takeOffOnce(house)), unit, sticks ? [...new Set(sticks)] : undefined, kerf);
+  const lengths = sticks && [...new Set(sticks)].map((length) => ({ length }));
+  const cuts = cutBead(beadOf(house, takeOffOnce(house)), unit, lengths && { sticks: lengths, offcuts: [] }, kerf);
   return {
     unit,
     profiles: cuts.map(({ profile, pieces, list }) => ({

@@ -3,6 +3,7 @@ import { MOST_DRAWN_ROOMS } from '../core/dxf/mostRooms';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
 import { SHOWN } from '../core/log/choices';
 import { ROLES, type Role } from '../core/log/person';
+import { catalogueSchema } from '../core/materials/catalogueSchema';
 import { daySchema } from '../core/measure/instant';
 import { MIRRORINGS } from '../core/room/copyRoom';
 import { choicesSchema, methodSchema } from '../core/room/methodSchema';
@@ -163,6 +164,11 @@ export const COMMANDS = {
 
   /** How the crew works: its people, days and tools, for all houses. */
   saveCrew: command<{ readonly version: number }>()('lead', z.strictObject({ version, crew: crewSchema })),
+  /** What the firm buys and for how much, for all houses. */
+  saveCatalogue: command<{ readonly version: number }>()(
+    'lead',
+    z.strictObject({ version, catalogue: catalogueSchema }),
+  ),
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
   dropCalendar: plain('finisher', z.strictObject({})),

@@ -7,6 +7,7 @@ import type { Person } from '../core/log/person';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
 import type { PaintersDates } from '../core/work/painters';
+import { readCatalogue } from '../db/catalogues';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
 import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/houses';
@@ -27,6 +28,8 @@ export interface LoadedSite {
   readonly unreadable: readonly string[];
   readonly log: HouseLog;
   readonly people: readonly Person[];
+  /** Of what the firm buys. */
+  readonly catalogueVersion: number;
   /** The air in the house now, in the mean of its rooms; undefined when none was ever measured. */
   readonly inside: Air | undefined;
   readonly air: LoadedAir;
@@ -40,12 +43,12 @@ export interface LoadedSite {
 /** The house of a page; an unknown one is the not-found page. The same request works it out once. */
 export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
   const instant = now();
-  const [{ house, air, log }, people] = await readTogether(() =>
-    Promise.all([houseWithItsPast(id, instant), listPeople()]),
+  const [{ house, air, log }, people, bought] = await readTogether(() =>
+    Promise.all([houseWithItsPast(id, instant), listPeople(), readCatalogue()]),
   );
   const rooms = house.rooms.map(({ room }) => room);
   const takeOffs = await cachedTakeOffs(house.head, rooms);
-  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room));
+  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room), bought.catalogue);
   return {
     id,
     version: house.version,
@@ -56,6 +59,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     unreadable: house.unreadable,
     log,
     people,
+    catalogueVersion: bought.version,
     inside: air.places.size > 0 ? meanAir(site, instant) : undefined,
     air,
     weatherUrl: house.weatherUrl,

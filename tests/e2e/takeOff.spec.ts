@@ -140,7 +140,12 @@ test('three layouts stand side by side, for the room and for the house, and one 
   await better.getByRole('button', { name: 'When it would be finished' }).click();
   await expect(better.getByText('What is begun stays as it hangs')).toBeVisible();
   await expect(better.getByRole('listitem').filter({ hasText: /^As it is/ })).toHaveText(/\d{1,2}:\d\d/);
-  await expect(better.getByRole('listitem').filter({ hasText: /sooner|same finish|later/ }).first()).toBeVisible();
+  await expect(
+    better
+      .getByRole('listitem')
+      .filter({ hasText: /sooner|same finish|later/ })
+      .first(),
+  ).toBeVisible();
   expect(errors).toEqual([]);
 });
 

@@ -58,6 +58,7 @@ export function commandInputs(house: string): { readonly [Name in CommandName]: 
     setUp: { name: 'Wilma', password },
     signOut: {},
     saveCrew: { version: 0, crew: {} },
+    saveCatalogue: { version: 0, catalogue: {} },
     makeCalendar: {},
     makeLaser: {},
     dropLaser: {},

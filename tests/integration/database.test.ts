@@ -65,6 +65,7 @@ describe('migrations', () => {
       { name: '0015-shown-houses' },
       { name: '0016-shown-what' },
       { name: '0017-lasers' },
+      { name: '0018-catalogues' },
     ]);
   });
 });

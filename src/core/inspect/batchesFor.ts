@@ -1,4 +1,5 @@
 import { mudWithin } from '../materials/batch';
+import type { Wares } from '../materials/catalogue';
 import { mudOf } from '../materials/loadList';
 import { COAT_KEYS, type CoatKey } from '../method/coat';
 import type { RoomSite } from '../readiness/siteOf';
@@ -23,9 +24,10 @@ export interface RoundBatches {
  * How setting mud is mixed for what is still to be put on with it, room after room: a batch is what one person puts on within the
  * label at the usual rate, and a round that takes longer takes more of them.
  */
-export const batchesFor = (rooms: readonly RoomSite[]): readonly RoundBatches[] => rooms.flatMap(batchesIn);
+export const batchesFor = (rooms: readonly RoomSite[], { of }: Pick<Wares, 'of'>): readonly RoundBatches[] =>
+  rooms.flatMap((room) => batchesIn(room, of.setting.use));
 
-function batchesIn({ room, coats, method, applied, state }: RoomSite): readonly RoundBatches[] {
+function batchesIn({ room, coats, method, applied, state }: RoomSite, use: number): readonly RoundBatches[] {
   if (state.handedOver) return [];
   return COAT_KEYS.flatMap((round) => {
     const labels = new Map<number, { litres: number; hours: number }>();
@@ -34,7 +36,7 @@ function batchesIn({ room, coats, method, applied, state }: RoomSite): readonly 
       if (coat.round !== round || coat.settingMinutes === undefined || left <= 0) continue;
       const sum = labels.get(coat.settingMinutes) ?? { litres: 0, hours: 0 };
       labels.set(coat.settingMinutes, {
-        litres: sum.litres + mudOf(coat, method) * left,
+        litres: sum.litres + mudOf(coat, method) * left * use,
         hours: sum.hours + coatHours(coat, method) * left,
       });
     }

@@ -2,11 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES, TOBIN } from '../../../tests/houses/logEntry';
 import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import type { Entry } from '../log/entry';
+import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
 import type { MethodChoices } from '../room/methodSchema';
 import { batchesFor } from './batchesFor';
 import { bringFrom } from './bringFor';
 
+const WARES = waresOf(NO_CATALOGUE, 'in');
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const own = oneRoomSite("A 20' x 14' x 8', door 32x80 wall 1 bead", NOW);
 const roomsWith = (entries: readonly Entry[], method: MethodChoices = {}) =>
@@ -23,7 +25,7 @@ const coated = (kind: string, key: string, part = 1) =>
     payload: { class: kind, key, part, mud: { kind: 'drying' } } as Extract<Entry, { kind: 'coat' }>['payload'],
   });
 const amounts = (entries: readonly Entry[], method?: MethodChoices) =>
-  bringFrom(roomsWith(entries, method).rooms, '2031-05-06').map(
+  bringFrom(roomsWith(entries, method).rooms, '2031-05-06', WARES).map(
     ({ day, goods }) => [day, new Map<Good, number>(goods.map(({ good, amount }) => [good, amount]))] as const,
   );
 
@@ -83,7 +85,8 @@ describe('what to bring for a day', () => {
 });
 
 describe('batches of setting mud', () => {
-  const batches = (entries: readonly Entry[], method: MethodChoices) => batchesFor(roomsWith(entries, method).rooms);
+  const batches = (entries: readonly Entry[], method: MethodChoices) =>
+    batchesFor(roomsWith(entries, method).rooms, WARES);
 
   it('are as many as the label asks for, none larger than one person uses up in time', () => {
     expect(batches([], {})).toEqual([]);

@@ -1,6 +1,6 @@
+import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
-import { SEALER_MM2_PER_LITRE } from '../materials/packs';
 import { coatDone, handedPasses, passDone } from '../readiness/handedPasses';
 import type { RoomSite } from '../readiness/siteOf';
 import { isBetween } from '../work/pass';
@@ -19,8 +19,13 @@ export interface DayLoad {
  * is done beside it.
  *
  * @param from YYYY-MM-DD
+ * @param wares how everything is bought
  */
-export function bringFrom(rooms: readonly RoomSite[], from: string): readonly DayLoad[] {
+export function bringFrom(
+  rooms: readonly RoomSite[],
+  from: string,
+  { of, coverage }: Pick<Wares, 'of' | 'coverage'>,
+): readonly DayLoad[] {
   const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
   for (const handed of handedPasses(rooms)) {
     const { room, task, day, block } = handed;
@@ -34,12 +39,12 @@ export function bringFrom(rooms: readonly RoomSite[], from: string): readonly Da
     for (const coat of isBetween(task.pass) ? [] : task.coats) {
       const left = 1 - coatDone(room, coat.id, block);
       if (left <= 0) continue;
-      add(coat.mud, mudOf(coat, room.method) * left);
+      add(coat.mud, mudOf(coat, room.method) * left * of[coat.mud].use);
       if (coat.tape) add(coat.tape, coat.amount * left);
     }
     // Small work is done with its coats.
-    for (const { mud, litres } of task.small) add(mud, litres * (1 - done));
-    if (task.pass === 'seal') add('sealer', sealedArea(room.tally, room.coats, room.method) / SEALER_MM2_PER_LITRE);
+    for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * of[mud].use);
+    if (task.pass === 'seal') add('sealer', sealedArea(room.tally, room.coats, room.method) / coverage);
   }
   return [...days]
     .sort(([a], [b]) => a.localeCompare(b))

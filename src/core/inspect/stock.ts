@@ -1,7 +1,7 @@
 import type { Entry } from '../log/entry';
+import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
-import { SEALER_MM2_PER_LITRE } from '../materials/packs';
 import { coatNamed } from '../method/coatNamed';
 import type { RoomSite } from '../readiness/siteOf';
 import { lengthCovered, putOnBy } from '../standing/coveredBy';
@@ -77,7 +77,10 @@ export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
     );
 
 /** What went on the walls of a room by its log: mud by the section of each joint, tape by its length, sealer by the surface. */
-export function usedIn({ state, coats, method, tally, prefill }: RoomSite): readonly Moved[] {
+export function usedIn(
+  { state, coats, method, tally, prefill }: RoomSite,
+  { coverage }: Pick<Wares, 'coverage'>,
+): readonly Moved[] {
   const used: Moved[] = [];
   for (const { at, payload } of state.applied) {
     const { class: kind, on } = payload;
@@ -99,7 +102,7 @@ export function usedIn({ state, coats, method, tally, prefill }: RoomSite): read
       kind: 'used',
       amount: filled,
     });
-  const sealed = state.sealed && sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
+  const sealed = state.sealed && sealedArea(tally, coats, method) / coverage;
   if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });
   return used;
 }

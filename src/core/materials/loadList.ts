@@ -8,7 +8,8 @@ import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
 import type { EdgeProfile } from '../room/kinds';
 import { bevelledMethod, litresPer, sectionFor } from '../section/sectionFor';
-import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
+import { NO_CATALOGUE, type Ware, waresOf } from './catalogue';
+import type { Good } from './goods';
 
 /** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
 export interface Supplied {
@@ -53,10 +54,10 @@ export interface LoadList {
  * What a house takes. Packs are counted once for all rooms, never room by room.
  *
  * @param unit that of the house: packs are metric in a metric one
+ * @param wares how everything is bought; as usual where it does not say
  * @example loadList([{ tally, coats, method }], 'in').tape.packs  // rolls
  */
-export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList {
-  const packs = PACKS[unit];
+export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = waresOf(NO_CATALOGUE, unit)): LoadList {
   const byProduct = new Map<MudProduct, number>();
   const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
   const small: SmallWork[] = [];
@@ -68,30 +69,31 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit): LoadList
       ? tapedLength(tally) - meshed
       : 0;
     screws += tally.screws;
-    sealer += sealerLitres(tally, coats, method);
+    sealer += sealedArea(tally, coats, method) / wares.coverage;
     const smallHere = smallWorkOf(tally, coats, method, prefill?.found, prefill?.litres);
     small.push(...smallHere);
     const used = [
       ...coats.map((coat) => ({ mud: coat.mud, key: coat.key, litres: mudOf(coat, method) })),
       ...smallHere.map(({ mud, round, litres }) => ({ mud, key: round, litres })),
     ];
-    for (const { mud, key, litres } of used) {
+    for (const { mud, key, litres: said } of used) {
+      const litres = said * wares.of[mud].use;
       byProduct.set(mud, (byProduct.get(mud) ?? 0) + litres);
       byCoat[key] += litres;
     }
   }
   return {
-    tape: order(tape, WASTE.tape, packs.tapeRoll),
-    mesh: order(mesh, WASTE.mesh, packs.meshRoll),
+    tape: order(tape, wares.of.paper),
+    mesh: order(mesh, wares.of.mesh),
     mud: MUD_PRODUCTS.filter((product) => byProduct.has(product)).map((product) => ({
       product,
-      ...order(byProduct.get(product) ?? 0, WASTE.mud, packOf(product, unit)),
+      ...order(byProduct.get(product) ?? 0, wares.of[product]),
     })),
     mudByCoat: byCoat,
     small: SMALL_WORK.map((kind) => smallTotal(kind, small)).filter(({ amount }) => amount > 0),
     bead: beadTotals(rooms),
-    screws: order(screws, WASTE.screws, packs.screwBox),
-    sealer: order(sealer, WASTE.sealer, packs.sealerPail),
+    screws: order(screws, wares.of.screws),
+    sealer: order(sealer, wares.of.sealer),
   };
 }
 
@@ -133,11 +135,14 @@ export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, al
   return Math.max(0, tally.paintedArea - skimmed);
 }
 
-/** Litres of sealer for a room, without waste. */
-const sealerLitres = (tally: Tally, coats: readonly RoomCoat[], method: Method): number =>
-  sealedArea(tally, coats, method) / SEALER_MM2_PER_LITRE;
-
-function order(net: number, waste: number, pack: number): Order {
+function order(net: number, { waste, pack }: Ware): Order {
   const gross = net * (1 + waste);
   return { net, gross, packs: Math.ceil(Math.max(0, gross / pack - 1e-9)), pack };
+}
+
+/** How much of a good goes on in all by a load list; litres, of tape mm. */
+export function netOf(good: Good, load: LoadList): number {
+  if (good === 'paper') return load.tape.net;
+  if (good === 'mesh' || good === 'sealer') return load[good].net;
+  return load.mud.find(({ product }) => product === good)?.net ?? 0;
 }

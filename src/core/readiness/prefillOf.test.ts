@@ -3,6 +3,7 @@ import { logEntry as entry, INES } from '../../../tests/houses/logEntry';
 import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import { stockOf, usedIn } from '../inspect/stock';
 import type { Entry } from '../log/entry';
+import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import { GAPPED } from '../method/smallWork';
 import { ROOM_HOURS } from '../work/usualRates';
 import { handedPasses, passDone } from './handedPasses';
@@ -113,7 +114,7 @@ describe('pre-filling before the tape', () => {
   it('takes from the store what was filled, and nothing once it is taken back', () => {
     const found = [looked(), gap('w0', 2500)];
     const done = filled(undefined);
-    const used = (entries: readonly Entry[]) => stockOf(usedIn(roomWith(entries)), NOW);
+    const used = (entries: readonly Entry[]) => stockOf(usedIn(roomWith(entries), waresOf(NO_CATALOGUE, 'in')), NOW);
     // Common practice, no source: 0.08 l a metre.
     expect(used([...found, done])).toMatchObject([{ good: 'setting', used: 0.2 }]);
     const back = entry({ kind: 'void', at: NOW, payload: { target: done.id } });

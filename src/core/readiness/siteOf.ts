@@ -5,6 +5,8 @@ import type { Piece } from '../joints/pieces';
 import type { KeptFace, TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
+import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
+import type { Catalogue } from '../materials/catalogueSchema';
 import { type LoadList, loadList } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
@@ -55,6 +57,8 @@ export interface Site {
   readonly rooms: readonly RoomSite[];
   readonly tally: Tally;
   readonly load: LoadList;
+  /** How the firm buys what it takes. */
+  readonly catalogue: Catalogue;
   readonly progress: number;
 }
 
@@ -63,6 +67,7 @@ export interface Site {
  *
  * @param takenOff the take-off, which a caller may remember between calls; undefined for a room that is too large to be
  *   worked out: it is stuck for that reason, and counts as nothing
+ * @param catalogue how the firm buys; as usual where it does not say
  * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
  */
@@ -73,6 +78,7 @@ export function siteOf(
   airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
   now: number,
   takenOff: (room: Room) => TakenOff | undefined,
+  catalogue: Catalogue = NO_CATALOGUE,
 ): Site {
   const shared = cachedMethod(house);
   let [all, run] = [0, 0];
@@ -119,7 +125,8 @@ export function siteOf(
   return {
     house,
     rooms: sites,
-    ...cachedSums(sites, house.unit),
+    catalogue,
+    ...cachedSums(sites, house.unit, catalogue),
     progress: all === 0 ? 0 : run / all,
   };
 }
@@ -144,18 +151,23 @@ const cachedPlan = memoizeLast(
 interface Sums {
   readonly of: readonly RoomSite['coats'][];
   readonly unit: HouseHead['unit'];
+  readonly catalogue: Catalogue;
   readonly sums: Pick<Site, 'tally' | 'load'>;
 }
 const lastSums = new WeakMap<RoomSite['coats'], Sums>();
 
 /** What a house has and takes, summed up once for as long as the coats of its rooms are the same. */
-function cachedSums(sites: readonly RoomSite[], unit: HouseHead['unit']): Sums['sums'] {
+function cachedSums(sites: readonly RoomSite[], unit: HouseHead['unit'], catalogue: Catalogue): Sums['sums'] {
   const of = sites.map(({ coats }) => coats);
   const [first] = of;
   const known = first && lastSums.get(first);
-  if (known?.unit === unit && known.of.length === of.length && known.of.every((coats, index) => coats === of[index]))
+  const isSame = known?.unit === unit && known.catalogue === catalogue;
+  if (isSame && known.of.length === of.length && known.of.every((coats, index) => coats === of[index]))
     return known.sums;
-  const sums = { tally: addTallies(sites.map(({ tally }) => tally)), load: loadList(sites, unit) };
-  if (first) lastSums.set(first, { of, unit, sums });
+  const sums = {
+    tally: addTallies(sites.map(({ tally }) => tally)),
+    load: loadList(sites, unit, waresOf(catalogue, unit)),
+  };
+  if (first) lastSums.set(first, { of, unit, catalogue, sums });
   return sums;
 }

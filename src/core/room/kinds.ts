@@ -7,6 +7,8 @@ export const COVERS = ['tile', 'trim', 'cabinet'] as const;
 /** What stands on outside corners, and on free edges: L and J trim. "none" leaves an edge alone. */
 export const BEAD_PROFILES = ['square', 'paper', 'vinyl', 'bullnose', 'flexible', 'arch'] as const;
 export const TRIM_PROFILES = ['L', 'J'] as const;
+/** What is cut from sticks. */
+export const STICK_PROFILES = [...BEAD_PROFILES, ...TRIM_PROFILES] as const;
 export const EDGE_PROFILES = [...BEAD_PROFILES, ...TRIM_PROFILES, 'none'] as const;
 export type EdgeProfile = (typeof EDGE_PROFILES)[number];
 

@@ -5,7 +5,8 @@ import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
-import { type Good, packOfGood } from '../../core/materials/goods';
+import { usualPack } from '../../core/materials/catalogue';
+import type { Good } from '../../core/materials/goods';
 import type { Coat, CoatKey } from '../../core/method/coat';
 import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
@@ -197,7 +198,7 @@ export function demoLog(
       room: null,
       at: instant([7, 8]),
       kind: 'stock',
-      payload: { good, what: 'delivered', amount: packs * packOfGood(good, house.unit) },
+      payload: { good, what: 'delivered', amount: packs * usualPack(good, house.unit) },
     });
   write('Ines', { id: randomUUID(), room: 'pantry', at: instant([2, 11]), kind: 'sanded', payload: {} });
   write('Ines', { id: randomUUID(), room: 'coat-closet', at: instant([2, 12]), kind: 'sanded', payload: {} });

@@ -1,5 +1,6 @@
 import { granted, refused } from '../../contract/answer';
 import { dropCalendar, makeCalendar } from '../../db/calendars';
+import { saveCatalogue } from '../../db/catalogues';
 import { saveCrew, savePainters } from '../../db/crews';
 import { findHouse } from '../../db/houses';
 import { dropLaser, makeLaser } from '../../db/lasers';
@@ -7,13 +8,28 @@ import { hideHouse, showHouse } from '../../db/shownHouses';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const planCommands: Handlers<
-  'saveCrew' | 'setPainters' | 'makeCalendar' | 'dropCalendar' | 'makeLaser' | 'dropLaser' | 'showHouse' | 'hideHouse'
+  | 'saveCrew'
+  | 'saveCatalogue'
+  | 'setPainters'
+  | 'makeCalendar'
+  | 'dropCalendar'
+  | 'makeLaser'
+  | 'dropLaser'
+  | 'showHouse'
+  | 'hideHouse'
 > = {
   saveCrew: async ({ version, crew }) => {
     const saved = await saveCrew(version, crew);
     return saved
       ? granted({ version: saved })
       : refused('stale', 'Somebody changed the crew in the meantime. Reload to see it, then choose again.');
+  },
+
+  saveCatalogue: async ({ version, catalogue }) => {
+    const saved = await saveCatalogue(version, catalogue);
+    return saved
+      ? granted({ version: saved })
+      : refused('stale', 'Somebody changed what is bought in the meantime. Reload to see it, then say it again.');
   },
 
   makeCalendar: async (_, person) => granted({ secret: await makeCalendar(person.id) }),

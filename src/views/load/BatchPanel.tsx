@@ -8,10 +8,13 @@ import { spanWords } from '@/ui/when';
 export function BatchPanel({
   batches,
   nameOf,
+  whenOf,
   unit,
 }: {
   readonly batches: readonly RoundBatches[];
   readonly nameOf: (room: string) => string;
+  /** When it is mixed first and by whom, by the plan. */
+  readonly whenOf: (batch: RoundBatches) => string | undefined;
   readonly unit: LengthUnit;
 }) {
   if (batches.length === 0) return null;
@@ -37,24 +40,29 @@ export function BatchPanel({
                 Takes
               </th>
               <th scope="col">Mix</th>
+              <th scope="col">First mixed</th>
             </tr>
           </thead>
           <tbody>
-            {batches.map(({ room, round, label, litres, hours, most, count }) => (
-              <tr key={`${room} ${round} ${label}`}>
-                <th scope="row" className="font-semibold">
-                  {nameOf(room)}
-                </th>
-                <td>{PASS_NAMES[round]}</td>
-                <td className="text-right whitespace-nowrap">{label} min</td>
-                <td className="text-right whitespace-nowrap">{mudVolumeWords(litres, unit)}</td>
-                <td className="text-right whitespace-nowrap">{spanWords(hours)}</td>
-                <td>
-                  {count === 1 ? 'once' : `${count} times`}, {mudVolumeWords(count === 1 ? litres : most, unit)}
-                  {count > 1 && <span className="block text-sm text-warning">longer than the label lasts</span>}
-                </td>
-              </tr>
-            ))}
+            {batches.map((batch) => {
+              const { room, round, label, litres, hours, most, count } = batch;
+              return (
+                <tr key={`${room} ${round} ${label}`}>
+                  <th scope="row" className="font-semibold">
+                    {nameOf(room)}
+                  </th>
+                  <td>{PASS_NAMES[round]}</td>
+                  <td className="text-right whitespace-nowrap">{label} min</td>
+                  <td className="text-right whitespace-nowrap">{mudVolumeWords(litres, unit)}</td>
+                  <td className="text-right whitespace-nowrap">{spanWords(hours)}</td>
+                  <td>
+                    {count === 1 ? 'once' : `${count} times`}, {mudVolumeWords(count === 1 ? litres : most, unit)}
+                    {count > 1 && <span className="block text-sm text-warning">longer than the label lasts</span>}
+                  </td>
+                  <td>{whenOf(batch) ?? ''}</td>
+                </tr>
+              );
+            })}
           </tbody>
         </table>
       </div>

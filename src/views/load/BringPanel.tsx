@@ -1,5 +1,6 @@
 import type { DayLoad } from '@/core/inspect/bringFor';
-import { type Good, packOfGood, wasteOf } from '@/core/materials/goods';
+import { isTape, type Wares } from '@/core/materials/catalogue';
+import type { Good } from '@/core/materials/goods';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { mudVolumeWords } from '@/ui/mudWords';
@@ -10,10 +11,12 @@ import { GOOD_WORDS } from './stockRows';
 export function BringPanel({
   days,
   nameOf,
+  wares: { of },
   unit,
 }: {
   readonly days: readonly DayLoad[];
   readonly nameOf: (room: string) => string;
+  readonly wares: Pick<Wares, 'of'>;
   readonly unit: LengthUnit;
 }) {
   return (
@@ -34,9 +37,9 @@ export function BringPanel({
               <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
                 {goods.map(({ good, amount }) => (
                   <li key={good}>
-                    {GOOD_WORDS[good].name} <b>{carriedWords(good, amount * (1 + wasteOf(good)), unit)}</b>{' '}
+                    {GOOD_WORDS[good].name} <b>{carriedWords(good, amount * (1 + of[good].waste), unit)}</b>{' '}
                     <span className="text-sm text-muted">
-                      ({packsOf((amount * (1 + wasteOf(good))) / packOfGood(good, unit), GOOD_WORDS[good].pack)})
+                      ({packsOf((amount * (1 + of[good].waste)) / of[good].pack, GOOD_WORDS[good].pack)})
                     </span>
                   </li>
                 ))}
@@ -50,7 +53,7 @@ export function BringPanel({
 }
 
 const carriedWords = (good: Good, amount: number, unit: LengthUnit): string =>
-  good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : mudVolumeWords(amount, unit);
+  isTape(good) ? roughLength(amount, unit) : mudVolumeWords(amount, unit);
 
 /** Parts of a pack, to the quarter, as one carries it: ½ pail, 1¼ pails. */
 function packsOf(packs: number, pack: string): string {

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import type { BeadCuts, RoomBead } from '@/core/materials/cut/cutBead';
 import type { CutStick } from '@/core/materials/cut/cutStock';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -5,6 +6,10 @@ import { lengthWords, roughLength } from '@/ui/lengthWords';
 import { plural } from '@/ui/plural';
 import { faceWords } from '@/ui/room/faceWords';
 import { PROFILE_NAMES } from '@/ui/state/words';
+
+/** The sticks of a list that do not lie there already. */
+export const boughtOf = ({ sticks }: Pick<BeadCuts['list'], 'sticks'>): readonly CutStick[] =>
+  sticks.filter(({ isOffcut }) => !isOffcut);
 
 /** How many sticks of which length: 3 of 10 ft, 2 of 8 ft. */
 export function sticksWords(sticks: readonly CutStick[], unit: LengthUnit): string {
@@ -21,10 +26,12 @@ export function CuttingList({
   bead,
   nameOf,
   unit,
+  keepLeft,
 }: {
   readonly bead: readonly BeadCuts[];
   readonly nameOf: (room: string) => string;
   readonly unit: LengthUnit;
+  readonly keepLeft: ReactNode;
 }) {
   return (
     <section className="sheet space-y-5 p-4 sm:p-5" aria-label="Cutting list">
@@ -33,6 +40,7 @@ export function CuttingList({
         <p className="text-sm text-muted">
           Longest first, a saw’s width between the cuts. Numbers run through the rooms: write them on the pieces.
         </p>
+        {keepLeft}
       </div>
       {bead.map(({ profile, pieces, list }) => (
         <div key={profile} className="space-y-2">
@@ -40,7 +48,7 @@ export function CuttingList({
             {PROFILE_NAMES[profile]}: {sticksWords(list.sticks, unit)}
           </h3>
           <p className="text-sm text-muted">
-            {roughLength(list.cost, unit)} bought; {boundWords(list.cost, list.bound, unit)}
+            {boughtWords(list, unit)}
             {list.spliced.length > 0 ? `; ${plural(list.spliced.length, 'piece')} longer than any stick, spliced` : ''}.
           </p>
           <ol className="space-y-1">
@@ -48,7 +56,10 @@ export function CuttingList({
               <li key={index} className="grid grid-cols-[2rem_1fr_5rem] items-center gap-2 break-inside-avoid">
                 <span className="text-right text-sm text-muted">{index + 1}</span>
                 <Stick stick={stick} pieces={pieces} longest={list.sticks[0]?.length ?? stick.length} unit={unit} />
-                <span className="text-sm whitespace-nowrap text-muted">{roughLength(stick.length, unit)}</span>
+                <span className="text-sm whitespace-nowrap text-muted">
+                  {stick.isOffcut ? 'left: ' : ''}
+                  {roughLength(stick.length, unit)}
+                </span>
               </li>
             ))}
           </ol>
@@ -74,8 +85,14 @@ export function CuttingList({
   );
 }
 
-function boundWords(cost: number, bound: number, unit: LengthUnit): string {
-  return cost <= bound + 0.1 ? 'no way of cutting takes less' : `no way takes less than ${roughLength(bound, unit)}`;
+/** What is bought, and how near that is to the least; costs are told as such only where sticks have prices of their own. */
+function boughtWords({ sticks, cost, bound }: BeadCuts['list'], unit: LengthUnit): string {
+  const bought = boughtOf({ sticks }).reduce((sum, { length }) => sum + length, 0);
+  const isLeast = cost <= bound + 0.1;
+  const least = isLeast
+    ? 'no way of cutting takes less'
+    : `no way takes less than ${roughLength((bought * bound) / cost, unit)}`;
+  return `${roughLength(bought, unit)} bought; ${least}`;
 }
 
 /** One stick to scale: its pieces by their numbers and lengths, what is left hatched. */

@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react';
 import type { Tally } from '@/core/joints/tally';
+import type { Wares } from '@/core/materials/catalogue';
 import type { BeadCuts } from '@/core/materials/cut/cutBead';
 import type { LoadList, Order } from '@/core/materials/loadList';
-import { WASTE } from '@/core/materials/packs';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import { smallHours } from '@/core/work/tasksOf';
@@ -10,7 +10,7 @@ import { roughLength, sizeWords } from '@/ui/lengthWords';
 import { packVolumeWords, quartsWords, roughMudWords } from '@/ui/mudWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
-import { CuttingList, sticksWords } from './CuttingList';
+import { boughtOf, CuttingList, sticksWords } from './CuttingList';
 
 interface Line {
   readonly item: string;
@@ -26,6 +26,7 @@ interface Line {
  */
 export function LoadView({
   load,
+  wares,
   bead,
   nameOf,
   tally,
@@ -33,8 +34,12 @@ export function LoadView({
   title,
   scope,
   beside,
+  figures,
+  keepLeft,
 }: {
   readonly load: LoadList;
+  /** How it is bought. */
+  readonly wares: Wares;
   /** Which sticks the bead is cut from. */
   readonly bead: readonly BeadCuts[];
   /** What a room is called. */
@@ -47,8 +52,12 @@ export function LoadView({
   readonly scope: ReactNode;
   /** What is told of the house as a whole, for those who are told. */
   readonly beside: ReactNode;
+  /** What it comes to beside what is usual, and what it costs. */
+  readonly figures: ReactNode;
+  /** Keeps what is left of the sticks, for who may. */
+  readonly keepLeft: ReactNode;
 }) {
-  const lines = linesOf(load, bead, unit);
+  const lines = linesOf(load, wares, bead, unit);
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_24rem] lg:px-5">
@@ -99,6 +108,7 @@ export function LoadView({
         {beside}
       </div>
       <div className="space-y-5">
+        {figures}
         <section className="sheet p-4 sm:p-5">
           <h2>Mud by coat</h2>
           <MudBars coats={coats.map((key) => ({ name: PASS_NAMES[key], litres: load.mudByCoat[key] }))} unit={unit} />
@@ -131,7 +141,7 @@ export function LoadView({
       </div>
       {bead.length > 0 && (
         <div className="lg:col-span-2">
-          <CuttingList bead={bead} nameOf={nameOf} unit={unit} />
+          <CuttingList bead={bead} nameOf={nameOf} unit={unit} keepLeft={keepLeft} />
         </div>
       )}
     </main>
@@ -159,7 +169,7 @@ function SmallWorkTable({ small, unit }: { readonly small: LoadList['small']; re
   );
 }
 
-function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): readonly Line[] {
+function linesOf(load: LoadList, { of }: Wares, bead: readonly BeadCuts[], unit: LengthUnit): readonly Line[] {
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });
   const count = (value: number) => Math.ceil(value).toLocaleString('en-US');
   const percent = (waste: number) => `${Math.round(waste * 100)} % waste`;
@@ -177,10 +187,10 @@ function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): r
     pack: `${packVolumeWords(order.pack, unit)}, ${percent(waste)}`,
   });
   return [
-    tape('Paper tape', load.tape, WASTE.tape),
-    ...(load.mesh.net > 0 ? [tape('Mesh tape', load.mesh, WASTE.mesh)] : []),
+    tape('Paper tape', load.tape, of.paper.waste),
+    ...(load.mesh.net > 0 ? [tape('Mesh tape', load.mesh, of.mesh.waste)] : []),
     ...load.mud.map((mud) =>
-      wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', WASTE.mud),
+      wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', of[mud.product].waste),
     ),
     ...bead.map(({ profile, pieces, list }) => ({
       item: `Bead, ${PROFILE_NAMES[profile]}`,
@@ -188,8 +198,11 @@ function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): r
         pieces.reduce((sum, piece) => sum + piece.length, 0),
         unit,
       ),
-      gross: roughLength(list.cost, unit),
-      packs: sticksWords(list.sticks, unit),
+      gross: roughLength(
+        boughtOf(list).reduce((sum, { length }) => sum + length, 0),
+        unit,
+      ),
+      packs: sticksWords(boughtOf(list), unit) || 'none: from what is left',
       pack: 'cut piece by piece, below',
     })),
     {
@@ -197,9 +210,9 @@ function linesOf(load: LoadList, bead: readonly BeadCuts[], unit: LengthUnit): r
       net: count(load.screws.net),
       gross: count(load.screws.gross),
       packs: packsOf(load.screws, 'box'),
-      pack: `${load.screws.pack.toLocaleString('en-US')}, ${percent(WASTE.screws)}`,
+      pack: `${load.screws.pack.toLocaleString('en-US')}, ${percent(of.screws.waste)}`,
     },
-    ...(load.sealer.net > 0 ? [wet('Sealer', load.sealer, 'pail', WASTE.sealer)] : []),
+    ...(load.sealer.net > 0 ? [wet('Sealer', load.sealer, 'pail', of.sealer.waste)] : []),
   ];
 }
 

@@ -3,8 +3,7 @@
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
 import { STOCK_WHAT } from '@/core/log/choices';
-import { GOODS, type Good, packOfGood } from '@/core/materials/goods';
-import type { LengthUnit } from '@/core/measure/unit';
+import { GOODS, type Good } from '@/core/materials/goods';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { GOOD_WORDS, type StockRow } from './stockRows';
@@ -19,14 +18,15 @@ const WHAT_WORDS: Readonly<Record<(typeof STOCK_WHAT)[number], string>> = {
 export function StockPanel({
   rows,
   last,
-  unit,
+  packs: sizes,
   now,
   works,
 }: {
   readonly rows: readonly StockRow[];
   /** What was said last, in words. */
   readonly last: readonly { readonly id: string; readonly words: string; readonly mine: boolean }[];
-  readonly unit: LengthUnit;
+  /** What a pack of each holds. */
+  readonly packs: Readonly<Record<Good, number>>;
   readonly now: number;
   readonly works: boolean;
 }) {
@@ -40,7 +40,7 @@ export function StockPanel({
     if (packs.trim() === '' || !(count >= 0) || (count === 0 && what !== 'counted'))
       return setFault(`how many ${GOOD_WORDS[good].pack}s?`);
     setFault(undefined);
-    const amount = count * packOfGood(good, unit);
+    const amount = count * sizes[good];
     if (await log.write([{ kind: 'stock', room: null, payload: { good, what, amount } }])) setPacks('');
   };
   return (
@@ -78,6 +78,7 @@ export function StockPanel({
               <tr key={row.good}>
                 <th scope="row" className="font-semibold">
                   {row.name}
+                  {row.called && <span className="block text-sm font-normal text-muted">{row.called}</span>}
                   {row.found && <span className="block text-sm font-normal text-muted">{row.found}</span>}
                 </th>
                 <td className="text-right whitespace-nowrap">{row.delivered}</td>

@@ -1,6 +1,7 @@
 import { lastsDays, type Moved, missingOf, stockOf } from '@/core/inspect/stock';
-import { GOODS, type Good, neededOf, packOfGood } from '@/core/materials/goods';
-import type { LoadList } from '@/core/materials/loadList';
+import { isTape, type Wares } from '@/core/materials/catalogue';
+import { GOODS, type Good } from '@/core/materials/goods';
+import { type LoadList, netOf } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { storeVolumeWords } from '@/ui/mudWords';
@@ -21,6 +22,8 @@ export const GOOD_WORDS: Readonly<Record<Good, { readonly name: string; readonly
 export interface StockRow {
   readonly good: Good;
   readonly name: string;
+  /** In the shop. */
+  readonly called: string | undefined;
   readonly delivered: string;
   readonly used: string;
   readonly onHand: string;
@@ -34,21 +37,29 @@ export interface StockRow {
 }
 
 /** Of every good that the house takes, or of which anything was said: what is left of it, and what to order when. */
-export function stockRows(moves: readonly Moved[], load: LoadList, unit: LengthUnit, now: number): readonly StockRow[] {
+export function stockRows(
+  moves: readonly Moved[],
+  load: LoadList,
+  { of }: Pick<Wares, 'of'>,
+  unit: LengthUnit,
+  now: number,
+): readonly StockRow[] {
   const stocks = new Map(stockOf(moves, now).map((stock) => [stock.good, stock]));
   return GOODS.flatMap((good): readonly StockRow[] => {
-    const { net, waste } = neededOf(good, load);
+    const net = netOf(good, load);
+    const { waste, pack: size, called } = of[good];
     const stock = stocks.get(good);
     if (!stock && net === 0) return [];
     const { delivered, used, onHand, found, thrown, lastWeek } = stock ?? NOTHING;
     const words = (amount: number) => amountWords(good, amount, unit);
-    const packs = Math.ceil(missingOf(net, waste, { used, onHand }) / packOfGood(good, unit) - 1e-6);
+    const packs = Math.ceil(missingOf(net, waste, { used, onHand }) / size - 1e-6);
     const { name, pack } = GOOD_WORDS[good];
     const days = lastsDays({ onHand, lastWeek });
     return [
       {
         good,
         name,
+        called,
         delivered: words(delivered),
         used: words(used),
         onHand: words(Math.max(0, onHand)),
@@ -67,17 +78,17 @@ export function stockRows(moves: readonly Moved[], load: LoadList, unit: LengthU
 
 const NOTHING = { delivered: 0, used: 0, onHand: 0, found: 0, thrown: 0, lastWeek: 0 };
 
-const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
-  good === 'paper' || good === 'mesh' ? roughLength(amount, unit) : storeVolumeWords(amount, unit);
+export const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
+  isTape(good) ? roughLength(amount, unit) : storeVolumeWords(amount, unit);
 
 const WHAT_PAST = { delivered: 'came', thrown: 'thrown away', counted: 'counted' } as const;
 
 /** What was said of a good, in its packs: 3 pails of taping mud came. */
 export function stockWords(
   { good, what, amount }: { readonly good: Good; readonly what: keyof typeof WHAT_PAST; readonly amount: number },
-  unit: LengthUnit,
+  { of }: Pick<Wares, 'of'>,
 ): string {
   const { name, pack } = GOOD_WORDS[good];
-  const packs = Math.round((amount / packOfGood(good, unit)) * 100) / 100;
+  const packs = Math.round((amount / of[good].pack) * 100) / 100;
   return `${packs} ${packs === 1 ? pack : `${pack}s`} of ${name.toLowerCase()} ${WHAT_PAST[what]}`;
 }

@@ -3,7 +3,8 @@ import type { BeadPiece } from '../../joints/tally';
 import { groupBy } from '../../measure/groupBy';
 import type { LengthUnit } from '../../measure/unit';
 import type { EdgeProfile } from '../../room/kinds';
-import { KERF_MM, PACKS } from '../packs';
+import { NO_CATALOGUE, type Wares, waresOf } from '../catalogue';
+import { KERF_MM } from '../packs';
 import { type CutList, cutStock, STEP_MM } from './cutStock';
 
 /** A piece of bead or trim, and the room whose edge it covers. */
@@ -21,13 +22,13 @@ export interface BeadCuts {
 /**
  * Bead and trim cut from sticks, profile by profile: no stick of one can be cut into another.
  *
- * @param sticks their lengths, mm; those that are sold where it does not say
+ * @param wares the sticks that are sold, and what lies there of others; as usual where it does not say
  * @param kerf what a cut takes, mm
  */
 export const cutBead = (
   pieces: readonly RoomBead[],
   unit: LengthUnit,
-  sticks: readonly number[] = PACKS[unit].beadSticks,
+  { sticks, offcuts }: Pick<Wares, 'sticks' | 'offcuts'> = waresOf(NO_CATALOGUE, unit),
   kerf = KERF_MM[unit],
 ): readonly BeadCuts[] =>
   [...groupBy(pieces, ({ profile }) => profile)].map(([profile, own]) => ({
@@ -36,6 +37,7 @@ export const cutBead = (
     list: cachedCut(
       own.map(({ length }) => length),
       sticks,
+      offcuts.flatMap((left) => (left.profile === profile ? [left.length] : [])),
       kerf,
       STEP_MM[unit],
     ),
@@ -44,11 +46,17 @@ export const cutBead = (
 const lists = new LRUCache<string, CutList>({ max: 50 });
 
 /** A house is opened again and again; its bead is the same until a room is another. */
-function cachedCut(pieces: readonly number[], sticks: readonly number[], kerf: number, step: number): CutList {
-  const key = JSON.stringify([pieces, sticks, kerf, step]);
+function cachedCut(
+  pieces: readonly number[],
+  sticks: Wares['sticks'],
+  offcuts: readonly number[],
+  kerf: number,
+  step: number,
+): CutList {
+  const key = JSON.stringify([pieces, sticks, offcuts, kerf, step]);
   const known = lists.get(key);
   if (known) return known;
-  const list = cutStock({ pieces, sticks: sticks.map((length) => ({ length })), kerf, step });
+  const list = cutStock({ pieces, sticks, offcuts, kerf, step });
   lists.set(key, list);
   return list;
 }

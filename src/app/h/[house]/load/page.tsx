@@ -1,19 +1,30 @@
 import type { Metadata } from 'next';
 import { batchesFor } from '@/core/inspect/batchesFor';
 import { bringFrom } from '@/core/inspect/bringFor';
-import { movedIn, STOCK, usedIn } from '@/core/inspect/stock';
+import { coverageOf } from '@/core/inspect/coverageOf';
+import { goodsOfItems } from '@/core/inspect/goodsOfItems';
+import { learnUse } from '@/core/inspect/learnUse';
+import { beadCost, beadShare, packCost, withBead } from '@/core/inspect/materialCost';
+import { movedIn, STOCK, stockOf, usedIn } from '@/core/inspect/stock';
 import { addTallies } from '@/core/joints/tally';
+import { waresOf } from '@/core/materials/catalogue';
 import { cutBead } from '@/core/materials/cut/cutBead';
+import { leftAfter } from '@/core/materials/cut/leftAfter';
+import { GOODS, type Good } from '@/core/materials/goods';
 import { loadList } from '@/core/materials/loadList';
 import { dayOf } from '@/core/measure/dayOf';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { namesIn } from '@/ui/names';
+import { PrintButton } from '@/ui/PrintButton';
 import { instantWords } from '@/ui/when';
-import { BatchPanel } from '@/views/load/BatchPanel';
 import { BringPanel } from '@/views/load/BringPanel';
+import { CatalogueButton } from '@/views/load/CatalogueDialog';
+import { FiguresPanel } from '@/views/load/FiguresPanel';
+import { KeepLeft } from '@/views/load/KeepLeft';
 import { LoadView } from '@/views/load/LoadView';
 import { loadScope, scopesOf } from '@/views/load/loadScope';
+import { PlanOfGoods } from '@/views/load/PlanOfGoods';
 import { ScopeChoice } from '@/views/load/ScopeChoice';
 import { StockPanel } from '@/views/load/StockPanel';
 import { stockRows, stockWords } from '@/views/load/stockRows';
@@ -31,20 +42,33 @@ export default async function LoadPage({
   readonly searchParams: Promise<{ for?: string | string[] }>;
 }) {
   const { house } = await params;
-  const { site, log, person, people, now, timeZone } = await visitHouse(house);
+  const { site, log, person, people, now, timeZone, mark, catalogueVersion } = await visitHouse(house);
   const { unit } = site.house;
+  const { catalogue } = site;
+  const wares = waresOf(catalogue, unit);
   const names = new Map(site.rooms.map(({ room }) => [room.id, room.name]));
   const nameOf = (room: string) => names.get(room) ?? 'a room';
   const { value, title, rooms } = loadScope(site.rooms, (await searchParams).for);
-  const bead = rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
+  const isWhole = rooms === site.rooms;
+  const load = isWhole ? site.load : loadList(rooms, unit, wares);
+  const bead = cutBead(
+    rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id }))),
+    unit,
+    wares,
+  );
+  const [isCrew, isLead] = [mayAct(person, 'finisher'), mayAct(person, 'lead')];
   const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
-  const moves = [...movedIn(said), ...site.rooms.flatMap(usedIn)];
-  const isWhole = rooms === site.rooms;
+  const bySections = [...movedIn(said), ...site.rooms.flatMap((room) => usedIn(room, wares))];
+  const moves = bySections.map((move) =>
+    move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
+  );
+  const left = leftAfter(bead, catalogue.offcuts);
   return (
     <LoadView
-      load={isWhole ? site.load : loadList(rooms, unit)}
-      bead={cutBead(bead, unit)}
+      load={load}
+      wares={wares}
+      bead={bead}
       nameOf={nameOf}
       tally={isWhole ? site.tally : addTallies(rooms.map(({ tally }) => tally))}
       unit={unit}
@@ -55,28 +79,66 @@ export default async function LoadPage({
           <a className="btn" href={`/h/${house}/csv?of=load`}>
             By room as a table
           </a>
+          {isLead && (
+            <CatalogueButton
+              catalogue={catalogue}
+              version={catalogueVersion}
+              learned={learnUse(bySections, (good) => wares.of[good].use)}
+              unit={unit}
+            />
+          )}
+          <PrintButton />
         </div>
+      }
+      keepLeft={
+        isLead && <KeepLeft after={{ ...catalogue, offcuts: left }} version={catalogueVersion} count={left.length} />
+      }
+      figures={
+        isCrew && (
+          <FiguresPanel
+            coverage={isWhole ? coverageOf(load, site.tally.boardArea) : undefined}
+            cost={withBead(packCost(load, wares), beadCost(bead, wares))}
+            rooms={rooms.map((own) => ({
+              name: own.room.name,
+              cost: packCost(loadList([own], unit, wares), wares).sum + beadShare(own.room.id, bead, wares),
+            }))}
+            unit={unit}
+          />
+        )
       }
       beside={
         // A builder is not told what a crew has in store, nor who comes when.
-        mayAct(person, 'finisher') ? (
+        isCrew ? (
           <>
-            <BringPanel days={bringFrom(site.rooms, dayOf(now, timeZone))} nameOf={nameOf} unit={unit} />
-            <BatchPanel batches={batchesFor(rooms)} nameOf={nameOf} unit={unit} />
+            <BringPanel
+              days={bringFrom(site.rooms, dayOf(now, timeZone), wares)}
+              nameOf={nameOf}
+              wares={wares}
+              unit={unit}
+            />
+            <PlanOfGoods
+              version={`${mark.seq} ${mark.rooms}`}
+              goods={Object.fromEntries(site.rooms.flatMap((room) => [...goodsOfItems(room, wares, now)]))}
+              onHand={Object.fromEntries(stockOf(moves, now).map(({ good, onHand }) => [good, onHand]))}
+              of={wares.of}
+              batches={batchesFor(rooms, wares)}
+              names={Object.fromEntries(names)}
+              unit={unit}
+            />
             <StockPanel
-              rows={stockRows(moves, site.load, unit, now)}
+              rows={stockRows(moves, site.load, wares, unit, now)}
               last={said.slice(0, MOST_SAID).flatMap((entry) =>
                 entry.kind === 'stock'
                   ? [
                       {
                         id: entry.id,
-                        words: `${stockWords(entry.payload, unit)}, ${namesOf([entry.by])}, ${instantWords(Date.parse(entry.at), timeZone)}`,
-                        mine: entry.by === person.id || mayAct(person, 'lead'),
+                        words: `${stockWords(entry.payload, wares)}, ${namesOf([entry.by])}, ${instantWords(Date.parse(entry.at), timeZone)}`,
+                        mine: entry.by === person.id || isLead,
                       },
                     ]
                   : [],
               )}
-              unit={unit}
+              packs={Object.fromEntries(GOODS.map((good) => [good, wares.of[good].pack])) as Record<Good, number>}
               now={now}
               works
             />
