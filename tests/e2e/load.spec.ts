@@ -1,4 +1,10 @@
 import { expect, minutesBefore, test, untilTaken } from './site';
+import { query } from './testDatabase';
+
+// What is bought is said for all houses of the firm, those of other tests too.
+test.afterEach(async ({ site }) => {
+  await query('DELETE FROM catalogues', site.database);
+});
 
 test('what comes, goes on and is counted says what is left and what to order', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
@@ -64,7 +70,7 @@ test('the tally is taken along as a table, by room or by piece', async ({ page, 
   const link = page.getByRole('link', { name: 'Pieces as a table' });
   const answer = await page.request.get((await link.getAttribute('href')) ?? '');
   expect(answer.headers()['content-type']).toContain('text/csv');
-  expect(await answer.text()).toMatch(/Bath,wall 1,Flats,[\d.]+,/);
+  expect(await answer.text()).toMatch(/Bath,wall 1,"48 from the top, [\d.]+ from the left",Flats,[\d.]+,/);
   expect((await page.request.get(`${house}/csv?of=nonsense`)).status()).toBe(404);
 });
 
@@ -95,4 +101,57 @@ test('the load is told for a floor or a room, by room as a table, and for the da
   expect(await table.text()).toMatch(/^Room,Floor,Paper tape \(ft\),/);
   await page.goto(`${house}/load?for=room:nonsense`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('To order for the whole house');
+});
+
+test('what is bought is said once for all houses: packs, prices, how long it takes to come, what is really used', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  await page.goto(`${house}/load`);
+  // By the plan, taping mud is ordered before it runs out.
+  const enough = page.getByRole('region', { name: 'Enough until' });
+  const taping = enough.getByRole('row').filter({ hasText: 'Taping mud' });
+  await expect(taping.getByRole('cell').nth(2)).toHaveText(/\d{1,2}:\d\d/);
+  const before = await taping.getByRole('cell').nth(3).textContent();
+  await expect(page.getByRole('region', { name: 'Beside what is usual' })).toContainText(/usual: 300 ft to 450 ft/);
+  await expect(page.getByRole('region', { name: 'What material costs' })).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'What we buy …' }).click();
+  const dialog = page.getByRole('dialog', { name: 'What we buy' });
+  await dialog.getByLabel('Taping mud: a pack holds').fill('0');
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog.getByRole('alert')).toHaveText('A pack holds: must be greater than 0');
+  await dialog.getByLabel('Taping mud: a pack holds').fill('1');
+  await dialog.getByLabel('Taping mud: price of a pack').fill('6.50');
+  await dialog.getByLabel('Taping mud: days to come').fill('40');
+  await dialog.getByLabel('Taping mud: called').fill('Small blue pail');
+  await dialog.getByLabel(/^Sticks of bead/).fill("8' = 3.20, 10'");
+  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await expect(dialog.getByText('say the price of every stick, or of none')).toBeVisible();
+  await dialog.getByLabel(/^Sticks of bead/).fill("8' = 3.20, 10' = 4.10");
+  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Keep it' }).click());
+  await expect(dialog).toBeHidden();
+
+  const order = page.getByRole('table').first().getByRole('row').filter({ hasText: 'Taping mud' });
+  await expect(order).toContainText('1 gal, 10 % waste');
+  await expect(page.getByRole('region', { name: 'On hand' })).toContainText('Small blue pail');
+  await expect(taping.getByRole('cell').nth(3)).toHaveText('now: it comes late');
+  expect(before).not.toBe('now: it comes late');
+  const costs = page.getByRole('region', { name: 'What material costs' });
+  await expect(costs).toContainText(/Without .*paper tape/);
+  await expect(costs.getByRole('row').filter({ hasText: 'Day room' }).getByRole('cell')).toHaveText(/^[1-9]\d*$/);
+
+  // What lies there of other houses is cut first; once it is cut, what is left now lies there.
+  const list = page.getByRole('region', { name: 'Cutting list' });
+  await expect(list.getByText('left: ')).toHaveCount(0);
+  const left = dialog.getByLabel('Square metal');
+  await page.getByRole('button', { name: 'What we buy …' }).click();
+  await left.fill("7', 3' 1/8");
+  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Keep it' }).click());
+  await expect(list.getByText('left: ')).toHaveCount(2);
+  await untilTaken(page, '/commands/saveCatalogue', () => list.getByRole('button', { name: /^It is cut/ }).click());
+  await page.getByRole('button', { name: 'What we buy …' }).click();
+  await expect(left).not.toHaveValue(/7'/);
 });

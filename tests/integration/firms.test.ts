@@ -1,8 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
+import { catalogueSchema } from '@/core/materials/catalogueSchema';
 import { crewSchema } from '@/core/work/crew';
 import { hasCalendar, makeCalendar } from '@/db/calendars';
+import { readCatalogue, saveCatalogue } from '@/db/catalogues';
 import { connection } from '@/db/connection';
 import { saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
@@ -66,6 +68,7 @@ async function furnish(): Promise<Belongings> {
     await makeCalendar(lead.id);
     await makeLaser(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
+    await saveCatalogue(0, catalogueSchema.parse({ products: { taping: { price: 18 } } }));
     const [method] = await listMethods();
     const found = await findSession((await addSession(lead.id, 'Phone', AT)) ?? '', AT);
     return {
@@ -193,8 +196,15 @@ describe('a firm', () => {
       expect(await showHouse(house, ours.lead.id, 'hanger', 7)).toBeUndefined();
       expect(await savePainters(house, null, '2031-06-01')).toBe(false);
       expect(await saveCrew(1, crewSchema.parse({ tools: { lamp: 2 } }))).toBe(2);
+      // Over the version that was seen, and over no other; the first one is made once.
+      const dearer = catalogueSchema.parse({ products: { taping: { price: 20 } } });
+      expect(await saveCatalogue(0, dearer)).toBeUndefined();
+      expect(await saveCatalogue(1, dearer)).toBe(2);
+      expect(await saveCatalogue(1, dearer)).toBeUndefined();
+      expect(await readCatalogue()).toEqual({ catalogue: dearer, version: 2 });
     });
     expect(await countTheirs()).toEqual(before);
+    expect((await inFirm(theirs.lead.firm, readCatalogue)).catalogue.products.taping).toEqual({ price: 18 });
   });
 
   it('is guarded by the database too, where a query forgets whose rows it asks for', async () => {

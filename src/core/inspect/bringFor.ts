@@ -40,11 +40,12 @@ export function bringFrom(
       const left = 1 - coatDone(room, coat.id, block);
       if (left <= 0) continue;
       add(coat.mud, mudOf(coat, room.method) * left * of[coat.mud].use);
-      if (coat.tape) add(coat.tape, coat.amount * left);
+      if (coat.tape) add(coat.tape, coat.amount * left * of[coat.tape].use);
     }
     // Small work is done with its coats.
     for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * of[mud].use);
-    if (task.pass === 'seal') add('sealer', sealedArea(room.tally, room.coats, room.method) / coverage);
+    if (task.pass === 'seal')
+      add('sealer', (sealedArea(room.tally, room.coats, room.method) / coverage) * of.sealer.use);
   }
   return [...days]
     .sort(([a], [b]) => a.localeCompare(b))

@@ -30,9 +30,9 @@ function goodsOf(item: WorkItem, site: RoomSite, { of, coverage }: Pick<Wares, '
   for (const coat of coats.filter(({ id }) => item.coats.includes(id))) {
     const left = 1 - (applied.coats.get(coat.id)?.share ?? 0);
     add(coat.mud, mudOf(coat, method) * left * of[coat.mud].use);
-    if (coat.tape) add(coat.tape, coat.amount * left);
+    if (coat.tape) add(coat.tape, coat.amount * left * of[coat.tape].use);
   }
-  if (item.kind === 'seal') add('sealer', sealedArea(tally, coats, method) / coverage);
+  if (item.kind === 'seal') add('sealer', (sealedArea(tally, coats, method) / coverage) * of.sealer.use);
   for (const { kind, round, mud, litres } of tasks.flatMap(({ small }) => small)) {
     // Factory edges are filled with the angles that they lie in.
     const isOwn =

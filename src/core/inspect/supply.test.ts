@@ -5,6 +5,7 @@ import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
 import { houseOf } from '../../../tests/houses/readRooms';
 import { takeOff } from '../joints/takeOff';
 import { addTallies } from '../joints/tally';
+import { mixOf } from '../materials/batch';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import type { Catalogue } from '../materials/catalogueSchema';
 import { cutBead } from '../materials/cut/cutBead';
@@ -18,6 +19,7 @@ import { goodsOfItems } from './goodsOfItems';
 import { learnUse } from './learnUse';
 import { beadCost, beadShare, packCost } from './materialCost';
 import { runOut } from './runOut';
+import { mudByClass, smallGoods } from './smallGoods';
 import type { Moved } from './stock';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
@@ -157,6 +159,48 @@ describe('what material costs', () => {
     const other = { ...wares, offcuts: [{ profile: 'bullnose' as const, length: 40 * 25.4 }] };
     expect(beadCost(cutBead(pieces, 'in', other), other).sum).toBe(8);
     expect(beadCost(cutBead(pieces, 'in'), USUAL)).toEqual({ sum: 0, unpriced: ['bead'] });
+  });
+});
+
+describe('what is bought by the piece', () => {
+  it('is rounded up once for all rooms, and follows how beads and hard joints are done', () => {
+    const one = taken.roomWith([]);
+    const [single, three] = [smallGoods([one], NOW), smallGoods([one, one, one], NOW)];
+    expect(single.sandpaper).toBeGreaterThan(0);
+    expect(three.sandpaper).toBeGreaterThan(single.sandpaper);
+    expect(three.sandpaper).toBeLessThanOrEqual(3 * single.sandpaper);
+    // The angles of a room are done with one sponge, those of three with one too: 500 ft.
+    expect([single.sponges, three.sponges]).toEqual([
+      1,
+      Math.ceil((3 * one.tally.classes.angle.length) / (500 * FOOT)),
+    ]);
+    expect(single).toMatchObject({ strip: 0, trim: 0, caulk: 0 });
+    const stripped = taken.roomWith([], { beadStrip: 'strip' });
+    expect(smallGoods([stripped], NOW).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
+    const old = oneRoomSite("B 40' x 10' x 8', existing walls 1", NOW);
+    const covered = old.roomWith([], { hard: 'trim' });
+    const joint = covered.tally.classes.existing.length + covered.tally.classes.offAngle.length;
+    const { trim, caulk } = smallGoods([covered], NOW);
+    expect(trim).toBeCloseTo(joint * 1.1, 9);
+    // Both edges, 30 ft a tube.
+    expect(caulk).toBe(Math.ceil((2 * joint) / FOOT / 30));
+  });
+
+  it('of mud is told by class and coat, and comes to the mud of the coats', () => {
+    const room = taken.roomWith([]);
+    const all = mudByClass([room], () => 1).flatMap(({ coats }) => Object.values(coats));
+    const load = loadList([room], 'in');
+    const beside = load.small.reduce((sum, { litres }) => sum + litres, 0);
+    expect(all.reduce((sum, litres) => sum + litres, 0) + beside).toBeCloseTo(
+      load.mud.reduce((sum, { net }) => sum + net, 0),
+      6,
+    );
+  });
+
+  it('of setting mud is mixed of a part of a bag, and water', () => {
+    const { bags, water } = mixOf(2.4 * GALLON, 2.4 * GALLON);
+    expect(bags).toBe(1);
+    expect(water / GALLON).toBeCloseTo(1.25, 9);
   });
 });
 

@@ -12,3 +12,17 @@ export interface MudWork {
  */
 export const mudWithin = ({ litres, hours }: MudWork, minutes: number): number =>
   hours * 60 <= minutes ? litres : (litres * minutes) / (hours * 60);
+
+/** A bag of setting mud that makes 2.4 gal takes 1.25 gal of water. Common practice, no source (from memory). */
+const WATER_PART = 1.25 / 2.4;
+
+/**
+ * What a batch of setting mud is mixed of: so much of a bag, and water; litres.
+ *
+ * @param bag what a bag makes, litres
+ * @example mixOf(1.2, 9)  // { bags: 0.133, water: 0.625 }
+ */
+export const mixOf = (litres: number, bag: number): { readonly bags: number; readonly water: number } => ({
+  bags: litres / bag,
+  water: litres * WATER_PART,
+});

@@ -83,8 +83,8 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
     }
   }
   return {
-    tape: order(tape, wares.of.paper),
-    mesh: order(mesh, wares.of.mesh),
+    tape: order(tape * wares.of.paper.use, wares.of.paper),
+    mesh: order(mesh * wares.of.mesh.use, wares.of.mesh),
     mud: MUD_PRODUCTS.filter((product) => byProduct.has(product)).map((product) => ({
       product,
       ...order(byProduct.get(product) ?? 0, wares.of[product]),
@@ -93,7 +93,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
     small: SMALL_WORK.map((kind) => smallTotal(kind, small)).filter(({ amount }) => amount > 0),
     bead: beadTotals(rooms),
     screws: order(screws, wares.of.screws),
-    sealer: order(sealer, wares.of.sealer),
+    sealer: order(sealer * wares.of.sealer.use, wares.of.sealer),
   };
 }
 

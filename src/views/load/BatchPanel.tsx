@@ -1,6 +1,7 @@
 import type { RoundBatches } from '@/core/inspect/batchesFor';
+import { mixOf } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
-import { mudVolumeWords } from '@/ui/mudWords';
+import { mudVolumeWords, quartsWords } from '@/ui/mudWords';
 import { PASS_NAMES } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
 
@@ -9,12 +10,15 @@ export function BatchPanel({
   batches,
   nameOf,
   whenOf,
+  bag,
   unit,
 }: {
   readonly batches: readonly RoundBatches[];
   readonly nameOf: (room: string) => string;
   /** When it is mixed first and by whom, by the plan. */
   readonly whenOf: (batch: RoundBatches) => string | undefined;
+  /** What a bag makes, litres. */
+  readonly bag: number;
   readonly unit: LengthUnit;
 }) {
   if (batches.length === 0) return null;
@@ -57,6 +61,7 @@ export function BatchPanel({
                   <td className="text-right whitespace-nowrap">{spanWords(hours)}</td>
                   <td>
                     {count === 1 ? 'once' : `${count} times`}, {mudVolumeWords(count === 1 ? litres : most, unit)}
+                    <span className="block text-sm text-muted">{mixWords(count === 1 ? litres : most, bag, unit)}</span>
                     {count > 1 && <span className="block text-sm text-warning">longer than the label lasts</span>}
                   </td>
                   <td>{whenOf(batch) ?? ''}</td>
@@ -68,4 +73,11 @@ export function BatchPanel({
       </div>
     </section>
   );
+}
+
+/** ⅛ of a bag, 0.6 qt of water. */
+function mixWords(litres: number, bag: number, unit: LengthUnit): string {
+  const { bags, water } = mixOf(litres, bag);
+  const percent = Math.max(1, Math.round(bags * 100));
+  return `${percent} % of a bag, ${quartsWords(water, unit)} of water`;
 }

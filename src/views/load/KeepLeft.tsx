@@ -24,7 +24,7 @@ export function KeepLeft({
         disabled={busy}
         onClick={() => void run('saveCatalogue', { version, catalogue: after })}
       >
-        It is cut: keep {count} {count === 1 ? 'piece' : 'pieces'} that are left
+        It is cut: keep {count === 1 ? 'the piece that is' : `the ${count} pieces that are`} left
       </button>
       {message && (
         <span role="alert" className="text-error">

@@ -26,7 +26,7 @@ export type CatalogueReading =
 
 /** What a pack is measured in where people measure so. */
 export function packUnit(name: WareName, unit: LengthUnit): string {
-  if (name === 'screws') return 'screws';
+  if (name === 'screws') return '';
   if (isTape(name)) return unit === 'in' ? 'ft' : 'm';
   return unit === 'in' ? 'gal' : 'l';
 }

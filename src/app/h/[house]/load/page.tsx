@@ -5,6 +5,7 @@ import { coverageOf } from '@/core/inspect/coverageOf';
 import { goodsOfItems } from '@/core/inspect/goodsOfItems';
 import { learnUse } from '@/core/inspect/learnUse';
 import { beadCost, beadShare, packCost, withBead } from '@/core/inspect/materialCost';
+import { mudByClass, smallGoods } from '@/core/inspect/smallGoods';
 import { movedIn, STOCK, stockOf, usedIn } from '@/core/inspect/stock';
 import { addTallies } from '@/core/joints/tally';
 import { waresOf } from '@/core/materials/catalogue';
@@ -24,6 +25,7 @@ import { FiguresPanel } from '@/views/load/FiguresPanel';
 import { KeepLeft } from '@/views/load/KeepLeft';
 import { LoadView } from '@/views/load/LoadView';
 import { loadScope, scopesOf } from '@/views/load/loadScope';
+import { MoreGoods } from '@/views/load/MoreGoods';
 import { PlanOfGoods } from '@/views/load/PlanOfGoods';
 import { ScopeChoice } from '@/views/load/ScopeChoice';
 import { StockPanel } from '@/views/load/StockPanel';
@@ -87,24 +89,27 @@ export default async function LoadPage({
               unit={unit}
             />
           )}
-          <PrintButton />
+          <PrintButton small />
         </div>
       }
       keepLeft={
         isLead && <KeepLeft after={{ ...catalogue, offcuts: left }} version={catalogueVersion} count={left.length} />
       }
       figures={
-        isCrew && (
-          <FiguresPanel
-            coverage={isWhole ? coverageOf(load, site.tally.boardArea) : undefined}
-            cost={withBead(packCost(load, wares), beadCost(bead, wares))}
-            rooms={rooms.map((own) => ({
-              name: own.room.name,
-              cost: packCost(loadList([own], unit, wares), wares).sum + beadShare(own.room.id, bead, wares),
-            }))}
-            unit={unit}
-          />
-        )
+        <>
+          {isCrew && (
+            <FiguresPanel
+              coverage={isWhole ? coverageOf(load, site.tally.boardArea) : undefined}
+              cost={withBead(packCost(load, wares), beadCost(bead, wares))}
+              rooms={rooms.map((own) => ({
+                name: own.room.name,
+                cost: packCost(loadList([own], unit, wares), wares).sum + beadShare(own.room.id, bead, wares),
+              }))}
+              unit={unit}
+            />
+          )}
+          <MoreGoods small={smallGoods(rooms, now)} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
+        </>
       }
       beside={
         // A builder is not told what a crew has in store, nor who comes when.

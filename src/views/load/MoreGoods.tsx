@@ -1,0 +1,79 @@
+import type { MudOfClass, SmallGoods } from '@/core/inspect/smallGoods';
+import type { LengthUnit } from '@/core/measure/unit';
+import { COAT_KEYS } from '@/core/method/coat';
+import { roughLength } from '@/ui/lengthWords';
+import { quartsWords } from '@/ui/mudWords';
+import { FINAL_GRIT } from '@/ui/sandWords';
+import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+
+/** What is bought by the piece, and what each coat of each class takes of the mud. */
+export function MoreGoods({
+  small,
+  mud,
+  unit,
+}: {
+  readonly small: SmallGoods;
+  readonly mud: readonly MudOfClass[];
+  readonly unit: LengthUnit;
+}) {
+  const rows: readonly (readonly [string, string])[] = [
+    [`Sheets of sandpaper, ${FINAL_GRIT} grit`, String(small.sandpaper)],
+    ['Sanding sponges', String(small.sponges)],
+    ...(small.strip > 0 ? [['Paper strip over beads', roughLength(small.strip, unit)] as const] : []),
+    ...(small.trim > 0
+      ? ([
+          ['Trim over joints', roughLength(small.trim, unit)],
+          ['Tubes of caulk', String(small.caulk)],
+        ] as const)
+      : []),
+  ];
+  const keys = COAT_KEYS.filter((key) => mud.some(({ coats }) => (coats[key] ?? 0) > 0));
+  return (
+    <>
+      <section className="sheet p-4 sm:p-5" aria-label="By the piece">
+        <h2>By the piece</h2>
+        <dl className="mt-2 space-y-1">
+          {rows.map(([words, amount]) => (
+            <div key={words} className="flex justify-between gap-4">
+              <dt>{words}</dt>
+              <dd className="font-semibold">{amount}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
+      {keys.length > 0 && (
+        <section className="sheet p-4 sm:p-5" aria-label="Mud by joint">
+          <h2>Mud by joint</h2>
+          <div className="overflow-x-auto">
+            <table className="table table-sm mt-2">
+              <thead>
+                <tr>
+                  <th scope="col">Joint</th>
+                  {keys.map((key) => (
+                    <th key={key} scope="col" className="text-right">
+                      {PASS_NAMES[key]}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {mud.map(({ class: kind, coats }) => (
+                  <tr key={kind}>
+                    <th scope="row" className="font-medium">
+                      {CLASS_NAMES[kind]}
+                    </th>
+                    {keys.map((key) => (
+                      <td key={key} className="text-right whitespace-nowrap">
+                        {(coats[key] ?? 0) > 0 ? quartsWords(coats[key] ?? 0, unit) : ''}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+    </>
+  );
+}
