@@ -177,9 +177,11 @@ describe('what is bought by the piece', () => {
     expect(single).toMatchObject({ strip: 0, trim: 0, caulk: 0 });
     const stripped = taken.roomWith([], { beadStrip: 'strip' });
     expect(smallGoods([stripped], NOW).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
-    const old = oneRoomSite("B 40' x 10' x 8', existing walls 1", NOW);
+    // Two upright off-angles beside the slanted wall.
+    const old = oneRoomSite("B: r 10' dr 3' x 3' d 7' l 13' u 10', h 8'", NOW);
     const covered = old.roomWith([], { hard: 'trim' });
     const joint = covered.tally.classes.existing.length + covered.tally.classes.offAngle.length;
+    expect(joint).toBeGreaterThan(15 * FOOT);
     const { trim, caulk } = smallGoods([covered], NOW);
     expect(trim).toBeCloseTo(joint * 1.1, 9);
     // Both edges, 30 ft a tube.
