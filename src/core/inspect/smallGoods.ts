@@ -1,9 +1,10 @@
 import { mudOf } from '../materials/loadList';
-import { MM_PER_FOOT } from '../measure/unit';
+import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, COATED_CLASSES, type CoatedClass, type CoatKey } from '../method/coat';
 import { sandedWith } from '../method/finalSanding';
 import { choicesFor } from '../method/resolveMethod';
 import type { RoomSite } from '../readiness/siteOf';
+import type { EdgeProfile } from '../room/kinds';
 import { sandable } from './sandable';
 
 /** What is bought by the piece beside tape and mud. */
@@ -16,11 +17,16 @@ export interface SmallGoods {
   /** Trim over joints that are not finished, mm, and tubes of caulk for its edges. */
   readonly trim: number;
   readonly caulk: number;
+  /** Nails or screws for metal bead, opposite each other on both flanges. */
+  readonly fixings: number;
 }
 
 /** A sponge does the corners of so much joint; a tube of caulk so much edge. Common practice, no source. */
 const MM_PER_SPONGE = 500 * MM_PER_FOOT;
 const MM_PER_TUBE = 30 * MM_PER_FOOT;
+/** Metal bead is fixed on both flanges at each end and at most so far apart. Common practice, no source. */
+const FIXED_EVERY_MM = 16 * MM_PER_INCH;
+const FIXED: ReadonlySet<EdgeProfile> = new Set<EdgeProfile>(['square', 'bullnose', 'arch', 'flexible']);
 /** Trim is cut piece by piece. Common practice, no source. */
 const TRIM_WASTE = 0.1;
 
@@ -30,7 +36,7 @@ const TRIM_WASTE = 0.1;
  * @param now ms since 1970
  */
 export function smallGoods(rooms: readonly RoomSite[], now: number): SmallGoods {
-  let [sandpaper, sponged, strip, trim] = [0, 0, 0, 0];
+  let [sandpaper, sponged, strip, trim, fixings] = [0, 0, 0, 0, 0];
   for (const room of rooms) {
     const { method, tally } = room;
     const nothingDone = { ...room, done: { ...room.done, sandedPieces: new Set<string>() } };
@@ -39,6 +45,8 @@ export function smallGoods(rooms: readonly RoomSite[], now: number): SmallGoods 
       else if (kind === 'angle' || kind === 'offAngle') sponged += tally.classes[kind].length;
     }
     if (choicesFor(method, 'bead').beadStrip === 'strip') strip += 2 * tally.classes.bead.length;
+    for (const { profile, length } of tally.beadPieces)
+      if (FIXED.has(profile)) fixings += 2 * (Math.ceil(length / FIXED_EVERY_MM - 1e-9) + 1);
     for (const kind of ['existing', 'offAngle'] as const)
       if (choicesFor(method, kind).hard === 'trim') trim += tally.classes[kind].length;
   }
@@ -47,6 +55,7 @@ export function smallGoods(rooms: readonly RoomSite[], now: number): SmallGoods 
     sponges: whole(sponged / MM_PER_SPONGE),
     strip,
     trim: trim * (1 + TRIM_WASTE),
+    fixings,
     caulk: whole((2 * trim) / MM_PER_TUBE),
   };
 }

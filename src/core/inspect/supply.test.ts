@@ -175,6 +175,8 @@ describe('what is bought by the piece', () => {
       Math.ceil((3 * one.tally.classes.angle.length) / (500 * FOOT)),
     ]);
     expect(single).toMatchObject({ strip: 0, trim: 0, caulk: 0 });
+    // A door of 32 × 80 in: two of 80 in are fixed at six places, one of 32 in at three, on both flanges.
+    expect(single.fixings).toBe(2 * (2 * (80 / 16 + 1) + (32 / 16 + 1)));
     const stripped = taken.roomWith([], { beadStrip: 'strip' });
     expect(smallGoods([stripped], NOW).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
     // Two upright off-angles beside the slanted wall.

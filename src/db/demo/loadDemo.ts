@@ -7,6 +7,7 @@ import { weatherReport } from '../../../standins/weather';
 import { sortReadings } from '../../core/air/reading';
 import { hoursOf, weatherReportSchema } from '../../core/air/weatherReport';
 import type { House } from '../../core/house/schema';
+import { saveCatalogue } from '../catalogues';
 import { saveCrew, savePainters } from '../crews';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
@@ -19,6 +20,7 @@ import { keepPhoto } from '../photos';
 import { recordReadings } from '../readings';
 import { letIn } from '../viewers';
 import { saveWeather, setWeatherUrl } from '../weather';
+import { DEMO_CATALOGUE } from './demoCatalogue';
 import { demoCrew } from './demoCrew';
 import { demoHouse } from './demoHouse';
 import { type DemoEntry, demoLog } from './demoLog';
@@ -41,6 +43,7 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   const { firm, ids } = await addDemoPeople();
   await inFirm(firm, async () => {
     await saveCrew(0, demoCrew(ids));
+    await saveCatalogue(0, DEMO_CATALOGUE);
     const house = await loadDemoHouse(ids, now, timeZone);
     // The painters come a fortnight from now.
     await savePainters(house, null, format(addDays(new TZDate(now, timeZone), PAINTERS_IN_DAYS), 'yyyy-MM-dd'));

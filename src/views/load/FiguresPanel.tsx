@@ -97,7 +97,7 @@ function Band({
   return (
     <div className="flex flex-wrap justify-between gap-x-4">
       <dt className="font-medium">{words}</dt>
-      <dd className={off ? 'font-semibold text-warning' : ''}>
+      <dd className={`text-right ${off ? 'font-semibold text-warning' : ''}`}>
         {show(value)}
         <span className="block text-sm font-normal text-muted">
           {off ? `outside of ${usual}: look at the coats and the tally` : `usual: ${usual}`}

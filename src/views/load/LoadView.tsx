@@ -10,10 +10,13 @@ import { roughLength, sizeWords } from '@/ui/lengthWords';
 import { packVolumeWords, quartsWords, roughMudWords } from '@/ui/mudWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
+import { CounterButton } from './CounterButton';
 import { boughtOf, CuttingList, sticksWords } from './CuttingList';
 
 interface Line {
   readonly item: string;
+  /** In the shop. */
+  readonly called?: string | undefined;
   readonly net: string;
   readonly gross: string;
   readonly packs: string;
@@ -70,7 +73,12 @@ export function LoadView({
                 From the tally and the coats, mud by the section of each joint; packs are rounded up once for all of it.
               </p>
             </div>
-            {scope}
+            <div className="flex flex-wrap items-end gap-3">
+              {scope}
+              <CounterButton
+                lines={lines.map(({ packs, item, called }) => ({ packs, item: called ? `${item}: ${called}` : item }))}
+              />
+            </div>
           </div>
           <div className="overflow-x-auto">
             <table className="table">
@@ -187,11 +195,12 @@ function linesOf(load: LoadList, { of }: Wares, bead: readonly BeadCuts[], unit:
     pack: `${packVolumeWords(order.pack, unit)}, ${percent(waste)}`,
   });
   return [
-    tape('Paper tape', load.tape, of.paper.waste),
+    { ...tape('Paper tape', load.tape, of.paper.waste), called: of.paper.called },
     ...(load.mesh.net > 0 ? [tape('Mesh tape', load.mesh, of.mesh.waste)] : []),
-    ...load.mud.map((mud) =>
-      wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', of[mud.product].waste),
-    ),
+    ...load.mud.map((mud) => ({
+      ...wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', of[mud.product].waste),
+      called: of[mud.product].called,
+    })),
     ...bead.map(({ profile, pieces, list }) => ({
       item: `Bead, ${PROFILE_NAMES[profile]}`,
       net: roughLength(

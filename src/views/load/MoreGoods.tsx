@@ -19,6 +19,7 @@ export function MoreGoods({
   const rows: readonly (readonly [string, string])[] = [
     [`Sheets of sandpaper, ${FINAL_GRIT} grit`, String(small.sandpaper)],
     ['Sanding sponges', String(small.sponges)],
+    ...(small.fixings > 0 ? [['Fixings for bead', small.fixings.toLocaleString('en-US')] as const] : []),
     ...(small.strip > 0 ? [['Paper strip over beads', roughLength(small.strip, unit)] as const] : []),
     ...(small.trim > 0
       ? ([

@@ -5,16 +5,18 @@ import { usePlan } from '@/client/usePlan';
 import type { RoundBatches } from '@/core/inspect/batchesFor';
 import type { GoodsTaken } from '@/core/inspect/goodsOfItems';
 import { type Draw, runOut } from '@/core/inspect/runOut';
-import type { Wares } from '@/core/materials/catalogue';
+import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { dayOf } from '@/core/measure/dayOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { workAnywhere } from '@/core/work/block';
+import { roughLength } from '@/ui/lengthWords';
+import { mudVolumeWords } from '@/ui/mudWords';
 import { dayAfter, dayWords, instantWords } from '@/ui/when';
 import { BatchPanel } from './BatchPanel';
-import { amountWords, GOOD_WORDS } from './stockRows';
+import { GOOD_WORDS } from './stockRows';
 
 interface Start {
   readonly at: number;
@@ -98,14 +100,14 @@ function EnoughTable({
         <thead>
           <tr>
             <th scope="col">Goods</th>
+            <th scope="col">Enough until</th>
+            <th scope="col">Order by</th>
             <th scope="col" className="text-right">
               On hand
             </th>
             <th scope="col" className="text-right">
               The plan takes
             </th>
-            <th scope="col">Enough until</th>
-            <th scope="col">Order by</th>
           </tr>
         </thead>
         <tbody>
@@ -122,12 +124,12 @@ function EnoughTable({
                 <th scope="row" className="font-semibold">
                   {GOOD_WORDS[good].name}
                 </th>
-                <td className="text-right whitespace-nowrap">{amountWords(good, there, unit)}</td>
-                <td className="text-right whitespace-nowrap">{amountWords(good, takes, unit)}</td>
                 <td>{out === undefined ? 'the end' : instantWords(out, input.timeZone)}</td>
                 <td className={isLate ? 'font-semibold text-warning' : ''}>
                   {order === undefined ? '' : isLate ? 'now: it comes late' : dayWords(order)}
                 </td>
+                <td className="text-right whitespace-nowrap">{takenWords(good, there, unit)}</td>
+                <td className="text-right whitespace-nowrap">{takenWords(good, takes, unit)}</td>
               </tr>
             );
           })}
@@ -136,6 +138,9 @@ function EnoughTable({
     </div>
   );
 }
+
+const takenWords = (good: Good, amount: number, unit: LengthUnit): string =>
+  isTape(good) ? roughLength(amount, unit) : amount > 0 ? mudVolumeWords(amount, unit) : 'none';
 
 /** What the plan takes when: each item when it begins, a half of one half of it. */
 function drawsOf(

@@ -78,7 +78,7 @@ export function stockRows(
 
 const NOTHING = { delivered: 0, used: 0, onHand: 0, found: 0, thrown: 0, lastWeek: 0 };
 
-export const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
+const amountWords = (good: Good, amount: number, unit: LengthUnit): string =>
   isTape(good) ? roughLength(amount, unit) : storeVolumeWords(amount, unit);
 
 const WHAT_PAST = { delivered: 'came', thrown: 'thrown away', counted: 'counted' } as const;
