@@ -149,6 +149,11 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   await expect(costs).toContainText('Without paper tape: no price is known');
   await expect(costs.getByRole('row').filter({ hasText: 'Day room' }).getByRole('cell')).toHaveText(/^[1-9]\d*$/);
 
+  await page.getByRole('button', { name: 'At the counter' }).click();
+  const counter = page.getByRole('dialog', { name: 'At the counter' });
+  await counter.getByLabel(/pails Taping mud: Small blue pail/).check();
+  await counter.getByRole('button', { name: 'Close' }).click();
+
   // What lies there of other houses is cut first; once it is cut, what is left now lies there.
   const list = page.getByRole('region', { name: 'Cutting list' });
   await expect(list.getByText('left: ')).toHaveCount(2);
