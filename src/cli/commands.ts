@@ -189,7 +189,12 @@ export function cutReport(house: House, options: Readonly<{ sticks?: string; ker
   const kerf = options.kerf === undefined ? undefined : lengthOf('kerf', options.kerf, 0);
   if (kerf !== undefined && kerf > 100) throw new Refusal('--kerf: is wider than any saw');
   const lengths = sticks && [...new Set(sticks)].map((length) => ({ length }));
-  const cuts = cutBead(beadOf(house, takeOffOnce(house)), unit, lengths && { sticks: lengths, offcuts: [] }, kerf);
+  const cuts = cutBead(
+    beadOf(house, takeOffOnce(house)),
+    unit,
+    lengths && { sticks: lengths, offcuts: [], splice: undefined },
+    kerf,
+  );
   return {
     unit,
     profiles: cuts.map(({ profile, pieces, list }) => ({

@@ -16,6 +16,8 @@ export interface Ware {
   readonly leadDays: number;
   readonly waste: number;
   readonly use: number;
+  /** On the bag of setting mud that is bought; undefined where nobody says. */
+  readonly minutes: number | undefined;
 }
 
 /** How everything is bought; see `catalogueSchema`. */
@@ -24,6 +26,7 @@ export interface Wares {
   /** mm² that a litre of sealer covers. */
   readonly coverage: number;
   readonly sticks: readonly { readonly length: number; readonly price?: number }[];
+  readonly splice: number | undefined;
   readonly offcuts: Catalogue['offcuts'];
 }
 
@@ -39,7 +42,7 @@ const USUAL_LEAD_DAYS = 1;
  */
 export const waresOf = memoizeLast((catalogue: Catalogue, unit: LengthUnit): Wares => {
   const ware = (name: WareName): Ware => {
-    const { called, pack, price: paid, leadDays, waste, use } = catalogue.products[name] ?? {};
+    const { called, pack, price: paid, leadDays, waste, use, minutes } = catalogue.products[name] ?? {};
     return {
       called,
       pack: pack ?? usualPack(name, unit),
@@ -47,12 +50,14 @@ export const waresOf = memoizeLast((catalogue: Catalogue, unit: LengthUnit): War
       leadDays: leadDays ?? USUAL_LEAD_DAYS,
       waste: waste ?? usualWaste(name),
       use: use ?? 1,
+      minutes,
     };
   };
   return {
     of: Object.fromEntries(WARES.map((name) => [name, ware(name)])) as Record<WareName, Ware>,
     coverage: catalogue.coverage ?? SEALER_MM2_PER_LITRE,
     sticks: sticksOf(catalogue) ?? PACKS[unit].beadSticks.map((length) => ({ length })),
+    splice: catalogue.splice,
     offcuts: catalogue.offcuts,
   };
 });

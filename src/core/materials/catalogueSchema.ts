@@ -16,6 +16,8 @@ export const productSchema = z.strictObject({
   leadDays: z.int('must be whole days').min(0, 'must be 0 or more').max(90, 'must be at most 90').optional(),
   /** What is lost on the way, as a part of what goes on. */
   waste: z.number().min(0, 'must be 0 or more').max(0.5, 'must be at most half').optional(),
+  /** The label of setting mud, minutes. */
+  minutes: z.int('must be whole minutes').min(1, 'must be at least 1').max(360, 'must be at most 360').optional(),
   /** How many times what the sections say the crew puts on. */
   use: z.number().min(0.3, 'must be at least 0.3').max(3, 'must be at most 3').optional(),
 });
@@ -36,6 +38,8 @@ export const catalogueSchema = z.strictObject({
     .min(1, 'needs at least one length')
     .max(8, 'are too many')
     .optional(),
+  /** What one splice costs, where shorter pieces may be spliced too. */
+  splice: price(),
   /** Pieces of them that are left from other houses. */
   offcuts: z
     .array(z.strictObject({ profile: z.enum(STICK_PROFILES), length: stick }))

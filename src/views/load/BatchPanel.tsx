@@ -17,8 +17,8 @@ export function BatchPanel({
   readonly nameOf: (room: string) => string;
   /** When it is mixed first and by whom, by the plan. */
   readonly whenOf: (batch: RoundBatches) => string | undefined;
-  /** What a bag makes, litres. */
-  readonly bag: number;
+  /** What a bag makes, litres, and the minutes on it; undefined where nobody says. */
+  readonly bag: { readonly pack: number; readonly minutes: number | undefined };
   readonly unit: LengthUnit;
 }) {
   if (batches.length === 0) return null;
@@ -28,6 +28,11 @@ export function BatchPanel({
       <p className="mb-2 text-sm text-muted">
         No more at once than one person puts on within the label; the pan is cleaned between two.
       </p>
+      {bag.minutes !== undefined && batches.some(({ label }) => label !== bag.minutes) && (
+        <p className="mb-2 font-semibold text-warning">
+          The bag that is bought says {bag.minutes} min; Coats reckon with another label.
+        </p>
+      )}
       <div className="overflow-x-auto">
         <table className="table table-sm">
           <thead>
@@ -61,7 +66,9 @@ export function BatchPanel({
                   <td className="text-right whitespace-nowrap">{spanWords(hours)}</td>
                   <td>
                     {count === 1 ? 'once' : `${count} times`}, {mudVolumeWords(count === 1 ? litres : most, unit)}
-                    <span className="block text-sm text-muted">{mixWords(count === 1 ? litres : most, bag, unit)}</span>
+                    <span className="block text-sm text-muted">
+                      {mixWords(count === 1 ? litres : most, bag.pack, unit)}
+                    </span>
                     {count > 1 && <span className="block text-sm text-warning">longer than the label lasts</span>}
                   </td>
                   <td>{whenOf(batch) ?? ''}</td>

@@ -174,6 +174,20 @@ function CatalogueDialog({
           onChange={({ target }) => say({ coverage: target.value })}
         />
         <TextField
+          label="Bag of setting mud: minutes on its label"
+          inputMode="decimal"
+          value={texts.minutes}
+          error={fault?.field === 'minutes' ? fault.reason : undefined}
+          onChange={({ target }) => say({ minutes: target.value })}
+        />
+        <TextField
+          label="A splice costs (empty: only what is longer than a stick)"
+          inputMode="decimal"
+          value={texts.splice}
+          error={fault?.field === 'splice' ? fault.reason : undefined}
+          onChange={({ target }) => say({ splice: target.value })}
+        />
+        <TextField
           label={
             unit === 'in' ? "Sticks of bead and trim: 8' = 3.20, 10' = 4.10" : 'Sticks of bead and trim: 2400 = 3.20'
           }

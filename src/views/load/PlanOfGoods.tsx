@@ -73,7 +73,7 @@ export function PlanOfGoods({
           const start = startOf(batch);
           return start && input ? `${instantWords(start.at, input.timeZone)}, ${start.who.join(' and ')}` : undefined;
         }}
-        bag={of.setting.pack}
+        bag={of.setting}
         unit={unit}
       />
     </>

@@ -14,6 +14,9 @@ type StickProfile = (typeof STICK_PROFILES)[number];
 export interface CatalogueTexts {
   readonly products: Readonly<Record<WareName, Readonly<Record<ProductField, string>>>>;
   readonly coverage: string;
+  /** On the bag of setting mud. */
+  readonly minutes: string;
+  readonly splice: string;
   /** 8' = 3.20, 10' = 4.10 */
   readonly sticks: string;
   /** 4', 3'6 */
@@ -72,6 +75,8 @@ export function textsOf(catalogue: Catalogue, unit: LengthUnit): CatalogueTexts 
   const length = (mm: number) => formatLength(mm, unit);
   return {
     products: Object.fromEntries(WARES.map((name) => [name, product(name)])) as CatalogueTexts['products'],
+    minutes: text(catalogue.products.setting?.minutes),
+    splice: text(catalogue.splice),
     coverage: catalogue.coverage === undefined ? '' : String(coverageNumber({ coverage: catalogue.coverage }, unit)),
     sticks: (catalogue.sticks ?? [])
       .map((stick) => length(stick.length) + (stick.price === undefined ? '' : ` = ${stick.price}`))
@@ -93,6 +98,9 @@ export function catalogueIn(texts: CatalogueTexts, unit: LengthUnit): CatalogueR
       const product = productIn(name, texts.products[name], unit);
       if (Object.keys(product).length > 0) products[name] = product;
     }
+    const minutes = numberIn(texts.minutes, 'minutes', 1, 360);
+    if (minutes !== undefined) products.setting = { ...products.setting, minutes: Math.round(minutes) };
+    const splice = numberIn(texts.splice, 'splice', 0, 100_000);
     const coverage = numberIn(texts.coverage, 'coverage', 1e-6, 1e5);
     const sticks = partsOf(texts.sticks).map((part) => {
       const [length = '', price] = part.split('=');
@@ -107,6 +115,7 @@ export function catalogueIn(texts: CatalogueTexts, unit: LengthUnit): CatalogueR
         products,
         ...(coverage === undefined ? {} : { coverage: coverage * coverageIn(unit) }),
         ...(sticks.length === 0 ? {} : { sticks }),
+        ...(splice === undefined ? {} : { splice }),
         offcuts: STICK_PROFILES.flatMap((profile) =>
           partsOf(texts.offcuts[profile]).map((part) => ({
             profile,

@@ -7,7 +7,10 @@ const INCH = 25.4;
 const sticks = (...lengths: number[]) => lengths.map((length) => ({ length }));
 
 /** What is wrong with a cutting list, found without anything of how it was made. */
-function faultsOf({ pieces, sticks: stock, kerf = 0, offcuts = [] }: CutQuestion, list: CutList): readonly string[] {
+function faultsOf(
+  { pieces, sticks: stock, kerf = 0, offcuts = [], splice }: CutQuestion,
+  list: CutList,
+): readonly string[] {
   const faults: string[] = [];
   const longest = Math.max(...stock.map(({ length }) => length));
   const covered = pieces.map(() => 0);
@@ -29,7 +32,8 @@ function faultsOf({ pieces, sticks: stock, kerf = 0, offcuts = [] }: CutQuestion
   }
   for (const [index, length] of pieces.entries()) {
     if (Math.abs((covered[index] ?? 0) - length) > 0.06) faults.push(`piece ${index}: ${covered[index]} of ${length}`);
-    if (length <= longest && parts[index] !== 1) faults.push(`piece ${index} is spliced`);
+    cost += ((parts[index] ?? 1) - 1) * (splice ?? 0);
+    if (splice === undefined && length <= longest && parts[index] !== 1) faults.push(`piece ${index} is spliced`);
   }
   if (Math.abs(cost - list.cost) > 1e-6) faults.push(`it costs ${cost}, not ${list.cost}`);
   if (list.bound > list.cost + 1e-6) faults.push(`the bound ${list.bound} is over the cost ${list.cost}`);
@@ -107,5 +111,49 @@ describe('bead and trim cut from sticks', () => {
       expect(faultsOf(question, list), `seed ${seed}`).toEqual([]);
       expect(list.cost / list.bound, `seed ${seed}`).toBeLessThan(1.06);
     }
+  });
+
+  it('are spliced where that saves more than the splices cost, by hand', () => {
+    const three = { pieces: [1600, 1600, 1600], sticks: [{ length: 2400, price: 3 }] };
+    expect(cutStock(three)).toMatchObject({ cost: 9, spliced: [] });
+    // What is left of two, 800 each, makes the third.
+    const spliced = cutStock({ ...three, splice: 1 });
+    expect(cutsOf(spliced)).toEqual([
+      [2400, [1600, 800]],
+      [2400, [1600, 800]],
+    ]);
+    expect([spliced.cost, spliced.bound, spliced.spliced.length]).toEqual([7, 7, 1]);
+    expect(cutStock({ ...three, splice: 4 })).toMatchObject({ cost: 9, spliced: [] });
+    // A saw's width more, and it is too short.
+    expect(cutStock({ ...three, kerf: 3, splice: 1 })).toMatchObject({ cost: 9, spliced: [] });
+    // What is longer than any stick is spliced as ever, and pays for it.
+    expect(cutStock({ pieces: [4000], sticks: [{ length: 2400, price: 3 }], splice: 1 })).toMatchObject({
+      cost: 7,
+      spliced: [0],
+    });
+  });
+
+  it('are never dearer with splices than without, nor cheaper than can be', () => {
+    const random = randomFrom(77);
+    const any = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+    let saved = 0;
+    for (let run = 0; run < 120; run += 1) {
+      const question: CutQuestion = {
+        pieces: Array.from({ length: any(2, 14) }, () => any(300, 2900)),
+        sticks: [
+          { length: 2400, price: any(8, 12) },
+          { length: 3000, price: any(10, 15) },
+        ],
+        kerf: any(0, 3),
+        offcuts: Array.from({ length: any(0, 3) }, () => any(300, 1500)),
+        splice: any(0, 6),
+      };
+      const { splice: _none, ...plainly } = question;
+      const [plain, spliced] = [cutStock(plainly), cutStock(question)];
+      expect(faultsOf(question, spliced), JSON.stringify(question)).toEqual([]);
+      expect(spliced.cost).toBeLessThanOrEqual(plain.cost + 1e-9);
+      if (spliced.cost < plain.cost - 1e-9) saved += 1;
+    }
+    expect(saved).toBeGreaterThan(20);
   });
 });

@@ -28,7 +28,7 @@ export interface BeadCuts {
 export const cutBead = (
   pieces: readonly RoomBead[],
   unit: LengthUnit,
-  { sticks, offcuts }: Pick<Wares, 'sticks' | 'offcuts'> = waresOf(NO_CATALOGUE, unit),
+  { sticks, offcuts, splice }: Pick<Wares, 'sticks' | 'offcuts' | 'splice'> = waresOf(NO_CATALOGUE, unit),
   kerf = KERF_MM[unit],
 ): readonly BeadCuts[] =>
   [...groupBy(pieces, ({ profile }) => profile)].map(([profile, own]) => ({
@@ -40,6 +40,7 @@ export const cutBead = (
       offcuts.flatMap((left) => (left.profile === profile ? [left.length] : [])),
       kerf,
       STEP_MM[unit],
+      splice,
     ),
   }));
 
@@ -52,11 +53,12 @@ function cachedCut(
   offcuts: readonly number[],
   kerf: number,
   step: number,
+  splice: number | undefined,
 ): CutList {
-  const key = JSON.stringify([pieces, sticks, offcuts, kerf, step]);
+  const key = JSON.stringify([pieces, sticks, offcuts, kerf, step, splice]);
   const known = lists.get(key);
   if (known) return known;
-  const list = cutStock({ pieces, sticks, offcuts, kerf, step });
+  const list = cutStock({ pieces, sticks, offcuts, kerf, step, splice });
   lists.set(key, list);
   return list;
 }

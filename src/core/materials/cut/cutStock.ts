@@ -4,6 +4,7 @@ import { achievable, EPSILON } from './achievable';
 import { lowerBound, type Pattern } from './lowerBound';
 import { packExactly } from './packExactly';
 import { packGreedily, packQuickly } from './packGreedily';
+import { spliceToSave } from './spliceToSave';
 
 /** What is cut and from what; mm, costs in any one money. */
 export interface CutQuestion {
@@ -15,6 +16,8 @@ export interface CutQuestion {
   readonly kerf?: number;
   /** Sticks and pieces of them that lie there already: they cost nothing and are used first. */
   readonly offcuts?: readonly number[];
+  /** What one splice costs: then also shorter pieces are spliced where that saves more. Undefined where nobody wants that. */
+  readonly splice?: number | undefined;
   /** Lengths are whole numbers of this, pieces rounded up and sticks down: 1/16 in, or 1 mm. */
   readonly step?: number;
 }
@@ -64,7 +67,38 @@ const FEW_ROUNDS = 250;
  *
  * @example cutStock({ pieces: [80, 80, 32], sticks: [{ length: 96 }, { length: 120 }] }).cost  // 216: 80 + 32 of 120, 80 of 96
  */
-export function cutStock({ pieces, sticks, kerf = 0, offcuts = [], step = 1 }: CutQuestion): CutList {
+export function cutStock(question: CutQuestion): CutList {
+  const { splice } = question;
+  const plain = cutPlainly(question);
+  return splice === undefined ? plain : withSplices(plain, question, splice);
+}
+
+/** The same where shorter pieces are spliced too if that saves more than it costs; what has to be spliced costs as much. */
+function withSplices(plain: CutList, { pieces, sticks: kinds, kerf = 0 }: CutQuestion, price: number): CutList {
+  const sold = kinds.map(({ length, price: paid }) => ({ length, cost: paid ?? length }));
+  const { sticks, splices } = spliceToSave(plain.sticks, sold, kerf, price);
+  const parts = (some: readonly CutStick[]) => some.reduce((sum, { cuts }) => sum + cuts.length, 0);
+  const needed = parts(plain.sticks) - pieces.length;
+  const bought = sticks.filter(({ isOffcut }) => !isOffcut);
+  const paid = bought.reduce((sum, { length }) => sum + (sold.find((one) => one.length === length)?.cost ?? length), 0);
+  // However it is spliced, the sticks have room for all of it; then one more splice is paid at least.
+  const open = pieces.reduce((sum, length) => sum + length, 0) - lengthOf(sticks.filter(({ isOffcut }) => isOffcut));
+  const cheapest = Math.min(...sold.map(({ length, cost }) => cost / length));
+  const cuts = groupBy(
+    sticks.flatMap((stick) => stick.cuts),
+    ({ piece }) => piece,
+  );
+  return {
+    sticks,
+    cost: paid + (needed + splices) * price,
+    bound: Math.min(plain.bound, Math.max(0, open) * cheapest + price) + needed * price,
+    spliced: [...cuts].flatMap(([piece, own]) => (own.length > 1 ? [piece] : [])).sort((one, other) => one - other),
+  };
+}
+
+const lengthOf = (sticks: readonly CutStick[]): number => sticks.reduce((sum, { length }) => sum + length, 0);
+
+function cutPlainly({ pieces, sticks, kerf = 0, offcuts = [], step = 1 }: CutQuestion): CutList {
   const lost = Math.max(0, Math.round(kerf / step));
   const stock = sticks
     .map(({ length, price }) => ({
