@@ -4,6 +4,7 @@ import type { HouseHead } from '@/core/house/schema';
 import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { NOTHING_YET, stateOf } from '@/core/log/stateOf';
+import { NO_CATALOGUE } from '@/core/materials/catalogue';
 import type { PlanInput } from '@/core/plan/planInput';
 import { planInputOf } from '@/core/readiness/planInputOf';
 import { type RoomSite, type Site, siteOf } from '@/core/readiness/siteOf';
@@ -16,7 +17,11 @@ const READ: SourcedAir = { from: 0, air: { temperature: 20, humidity: 50 }, sour
 export function oneRoomSite(line: string, now: number) {
   const { house, room } = roomOf(line);
   const taken = whatIsKept(takeOff(room, house));
-  const siteWith = (entries: readonly Entry[], method: Partial<HouseHead['method']> = {}): Site =>
+  const siteWith = (
+    entries: readonly Entry[],
+    method: Partial<HouseHead['method']> = {},
+    catalogue = NO_CATALOGUE,
+  ): Site =>
     siteOf(
       { ...house, method: { ...house.method, ...method } },
       [room],
@@ -24,6 +29,7 @@ export function oneRoomSite(line: string, now: number) {
       () => airClock([READ]),
       now,
       () => taken,
+      catalogue,
     );
   const roomWith = (entries: readonly Entry[], method?: Partial<HouseHead['method']>): RoomSite => {
     const [own] = siteWith(entries, method).rooms;

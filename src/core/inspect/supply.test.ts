@@ -14,6 +14,7 @@ import type { Good } from '../materials/goods';
 import { loadList, netOf } from '../materials/loadList';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
+import { SHRINKAGE } from '../section/mud';
 import { coverageOf, isUnusual, USUAL_COVERAGE } from './coverageOf';
 import { goodsOfItems } from './goodsOfItems';
 import { learnUse } from './learnUse';
@@ -57,6 +58,23 @@ describe('what each item of work takes', () => {
     const angles = (entries: Parameters<typeof taken.roomWith>[0]) =>
       new Map(goodsOfItems(taken.roomWith(entries), USUAL, NOW).get(`${taken.room.id}/tape.angle`)).get('paper');
     expect(angles([half])).toBeCloseTo((angles([]) ?? 0) / 2, 6);
+  });
+});
+
+describe('mud that shrinks more than usual', () => {
+  it('leaves more for the coats over it to fill, and takes as much itself', () => {
+    const boxed = (shrinkage: number | undefined) => {
+      const products = shrinkage === undefined ? {} : { taping: { shrinkage } };
+      const { load, rooms } = taken.siteWith([], {}, { products, offcuts: [] });
+      return { tape: load.mudByCoat.tape, fill: load.mudByCoat.fill, method: rooms[0]?.method };
+    };
+    const [usual, same, more, less] = [undefined, SHRINKAGE.taping, 0.5, 0].map(boxed);
+    expect(same?.tape).toBeCloseTo(usual?.tape ?? 0, 9);
+    expect(same?.fill).toBeCloseTo(usual?.fill ?? 0, 9);
+    expect(more?.fill).toBeGreaterThan(usual?.fill ?? 0);
+    expect(less?.fill).toBeLessThan(usual?.fill ?? 0);
+    expect(more?.tape).toBeCloseTo(usual?.tape ?? 0, 9);
+    expect(usual?.method?.shrinkage).toBeUndefined();
   });
 });
 

@@ -1,5 +1,7 @@
 import { memoizeLast } from '../measure/memoizeLast';
 import type { LengthUnit } from '../measure/unit';
+import { MUD_PRODUCTS } from '../method/coat';
+import type { Shrinkage } from '../method/resolveMethod';
 import type { Catalogue } from './catalogueSchema';
 import { GOODS, type Good } from './goods';
 import { PACKS, packOf, SEALER_MM2_PER_LITRE, WASTE } from './packs';
@@ -60,6 +62,15 @@ export const waresOf = memoizeLast((catalogue: Catalogue, unit: LengthUnit): War
     splice: catalogue.splice,
     offcuts: catalogue.offcuts,
   };
+});
+
+/** How much the muds that a firm buys shrink, where it is another part than usual; undefined where it says nothing of it. */
+export const shrinkageOf = memoizeLast((catalogue: Catalogue): Shrinkage | undefined => {
+  const said = MUD_PRODUCTS.flatMap((mud) => {
+    const part = catalogue.products[mud]?.shrinkage;
+    return part === undefined ? [] : [[mud, part] as const];
+  });
+  return said.length > 0 ? Object.fromEntries(said) : undefined;
 });
 
 /** Sticks are weighed by their prices where all have one, else by their lengths. */

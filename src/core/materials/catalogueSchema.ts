@@ -16,6 +16,8 @@ export const productSchema = z.strictObject({
   leadDays: z.int('must be whole days').min(0, 'must be 0 or more').max(90, 'must be at most 90').optional(),
   /** What is lost on the way, as a part of what goes on. */
   waste: z.number().min(0, 'must be 0 or more').max(0.5, 'must be at most half').optional(),
+  /** The part of wet mud that is lost when it hardens. */
+  shrinkage: z.number().min(0, 'must be 0 or more').max(0.5, 'must be at most half').optional(),
   /** The label of setting mud, minutes. */
   minutes: z.int('must be whole minutes').min(1, 'must be at least 1').max(360, 'must be at most 360').optional(),
   /** How many times what the sections say the crew puts on. */

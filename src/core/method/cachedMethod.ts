@@ -1,16 +1,12 @@
 import { LRUCache } from 'lru-cache';
-import type { HouseHead } from '../house/schema';
 import type { Room } from '../room/schema';
-import { type Method, resolveMethod } from './resolveMethod';
+import { type Method, type MethodHouse, resolveMethod } from './resolveMethod';
 
 const methods = new LRUCache<string, Method>({ max: 300 });
 
 /** `resolveMethod`, for what is asked again and again: the same choices are the same method, of which much is known. */
-export function cachedMethod(
-  house: Pick<HouseHead, 'unit' | 'method'>,
-  room?: Pick<Room, 'finish' | 'method'>,
-): Method {
-  const key = JSON.stringify([house.unit, house.method, room?.method, room?.finish?.level]);
+export function cachedMethod(house: MethodHouse, room?: Pick<Room, 'finish' | 'method'>): Method {
+  const key = JSON.stringify([house.unit, house.method, house.shrinkage, room?.method, room?.finish?.level]);
   const known = methods.get(key) ?? resolveMethod(house, room);
   methods.set(key, known);
   return known;

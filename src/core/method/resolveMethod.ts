@@ -4,7 +4,7 @@ import type { Level } from '../room/level';
 import { type Choices, type MethodClass, USUAL_CHOICES } from '../room/methodAnswers';
 import type { ClassMethod, MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
-import type { CoatedClass } from './coat';
+import type { CoatedClass, MudProduct } from './coat';
 
 /** How one class is treated: an answer to every question, and what was found of its joints; mm. */
 export interface ClassChoices extends Choices {
@@ -14,12 +14,20 @@ export interface ClassChoices extends Choices {
   readonly found: Readonly<Record<'taper' | 'hump' | 'bevel' | 'gap' | 'nose', number | undefined>>;
 }
 
+/** The part of wet mud that is lost when it hardens, where it is another than usual. */
+export type Shrinkage = Readonly<Partial<Record<MudProduct, number>>>;
+
+/** A house as far as its method matters, with what is known of the mud that its crew buys. */
+export type MethodHouse = Pick<HouseHead, 'unit' | 'method'> & { readonly shrinkage?: Shrinkage };
+
 /** A method with every choice made, for a house or a room. */
 export interface Method {
   readonly level: Level;
   /** What holds for everything that is no class of its own: the rounds, beads beside tape, what comes last. */
   readonly all: ClassChoices;
   readonly classes: Readonly<Record<MethodClass, ClassChoices>>;
+  /** Of the muds that are bought, where it is another than usual. */
+  readonly shrinkage?: Shrinkage | undefined;
 }
 
 const USUAL_SETTING_MINUTES = 45;
@@ -33,7 +41,7 @@ const HARD: readonly MethodClass[] = ['existing', 'offAngle'];
  * the usual answer to each question.
  */
 export function resolveMethod(
-  { unit, method }: Pick<HouseHead, 'unit' | 'method'>,
+  { unit, method, shrinkage }: MethodHouse,
   room?: Pick<Room, 'finish' | 'method'>,
 ): Method {
   const classOf = (kind: MethodClass): ClassChoices => {
@@ -50,6 +58,7 @@ export function resolveMethod(
     };
   };
   return {
+    ...(shrinkage && { shrinkage }),
     level: room?.finish?.level ?? method.level,
     all: resolved([room?.method, method], unit),
     classes: {
@@ -80,7 +89,7 @@ function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices[
  * @param resolve how the others get theirs, see `cachedMethod`
  */
 export function methodOfRoom(
-  house: Pick<HouseHead, 'unit' | 'method'>,
+  house: MethodHouse,
   room: Pick<Room, 'finish' | 'method'>,
   shared: Method,
   resolve = resolveMethod,

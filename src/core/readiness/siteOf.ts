@@ -5,12 +5,12 @@ import type { Piece } from '../joints/pieces';
 import type { KeptFace, TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
-import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
+import { NO_CATALOGUE, shrinkageOf, waresOf } from '../materials/catalogue';
 import type { Catalogue } from '../materials/catalogueSchema';
 import { type LoadList, loadList } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
-import { type Method, methodOfRoom } from '../method/resolveMethod';
+import { type Method, type MethodHouse, methodOfRoom, type Shrinkage } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats } from '../method/roomCoats';
 import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
@@ -72,7 +72,7 @@ export interface Site {
  * @param now ms since 1970
  */
 export function siteOf(
-  house: HouseHead,
+  head: HouseHead,
   rooms: readonly Room[],
   states: ReadonlyMap<string, RoomState>,
   airOf: (room: string, fans: readonly FanFrom[]) => RoomAirClock,
@@ -80,6 +80,7 @@ export function siteOf(
   takenOff: (room: Room) => TakenOff | undefined,
   catalogue: Catalogue = NO_CATALOGUE,
 ): Site {
+  const house = asBought(head, shrinkageOf(catalogue));
   const shared = cachedMethod(house);
   let [all, run] = [0, 0];
   const sites = rooms.map((room): RoomSite => {
@@ -130,6 +131,11 @@ export function siteOf(
     progress: all === 0 ? 0 : run / all,
   };
 }
+
+/** A house with what its crew's mud loses when it hardens. */
+const asBought = memoizeLast((head: HouseHead, shrinkage: Shrinkage | undefined): HouseHead & MethodHouse =>
+  shrinkage ? { ...head, shrinkage } : head,
+);
 
 /** What is told of a room that cannot be worked out. */
 const TOO_LARGE: RoomStanding = {

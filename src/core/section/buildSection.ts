@@ -1,4 +1,5 @@
 import { type Coat, type CoatedClass, isFirstSide } from '../method/coat';
+import type { Shrinkage } from '../method/resolveMethod';
 import { isFloated } from '../method/tools';
 import { bladeSurface } from './blade';
 import { type JointFound, type Layout, layoutOf, USUAL_JOINT } from './joint';
@@ -18,6 +19,8 @@ export interface Section {
 export interface SectionOptions {
   /** Whether coats are sanded between. */
   readonly sandBetween: boolean;
+  /** Of muds that lose another part than usual. */
+  readonly shrinkage?: Shrinkage | undefined;
 }
 
 /** A blade that floats a crest reaches this far over it. Common practice, no source. */
@@ -37,7 +40,7 @@ export function buildSection(
   kind: CoatedClass,
   coats: readonly Coat[],
   found: JointFound = USUAL_JOINT,
-  { sandBetween }: SectionOptions = { sandBetween: false },
+  { sandBetween, shrinkage }: SectionOptions = { sandBetween: false },
 ): Section {
   const layout = layoutOf(kind);
   let planes = barePlanes(kind, layout, found);
@@ -46,7 +49,11 @@ export function buildSection(
     const lasts = !coats.slice(index + 1).some((later) => shareAPlane(coat, later));
     const sand = lasts ? SANDED_MM.last : sandBetween ? SANDED_MM.between : 0;
     const before = planes;
-    planes = planes.map((plane, side) => (isCoated(coat, side) ? withCoat(plane, coat, kind, layout, sand) : plane));
+    planes = planes.map((plane, side) =>
+      isCoated(coat, side)
+        ? withCoat(plane, coat, kind, layout, sand, shrinkage?.[coat.mud] ?? SHRINKAGE[coat.mud])
+        : plane,
+    );
     const inGap = index === 0 && layout === 'across' ? found.gap * GAP_DEPTH_MM : 0;
     const touched = planes.filter((plane, side) => plane !== before[side]);
     volumes.push(volumeOf(coat, layout, touched, inGap));
@@ -59,8 +66,8 @@ const shareAPlane = (a: Coat, b: Coat): boolean => a.side === undefined || b.sid
 const isCoated = ({ side }: Coat, plane: number): boolean =>
   side === undefined || (isFirstSide(side) ? plane === 0 : plane === 1);
 
-function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, sand: number): Plane {
-  const shrinks = SHRINKAGE[coat.mud];
+/** @param shrinks the part of the coat that is lost when it hardens */
+function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, sand: number, shrinks: number): Plane {
   const below = plane.top;
   const taped = coat.tape ? laidTape(plane, coat, coat.tape) : undefined;
   const wet =

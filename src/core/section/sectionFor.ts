@@ -47,10 +47,11 @@ function cachedSection(kind: CoatedClass, method: Method): Section {
   const coats = coatsFor(kind, method);
   const found = foundIn(kind, method);
   const sandBetween = choicesFor(method, kind).between === 'sand';
-  const key = JSON.stringify([kind, coats, found, sandBetween]);
+  const { shrinkage } = method;
+  const key = JSON.stringify([kind, coats, found, sandBetween, shrinkage]);
   let section = byContent.get(key);
   if (!section) {
-    section = buildSection(kind, coats, found, { sandBetween });
+    section = buildSection(kind, coats, found, { sandBetween, shrinkage });
     if (byContent.size >= MOST_REMEMBERED) byContent.delete(byContent.keys().next().value ?? key);
     byContent.set(key, section);
   }

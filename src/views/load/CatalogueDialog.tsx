@@ -6,7 +6,9 @@ import type { LearnedUse } from '@/core/inspect/learnUse';
 import { WARES, type WareName, waresOf } from '@/core/materials/catalogue';
 import type { Catalogue } from '@/core/materials/catalogueSchema';
 import type { LengthUnit } from '@/core/measure/unit';
+import { MUD_PRODUCTS, type MudProduct } from '@/core/method/coat';
 import { STICK_PROFILES } from '@/core/room/kinds';
+import { SHRINKAGE } from '@/core/section/mud';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { PROFILE_NAMES } from '@/ui/state/words';
@@ -29,8 +31,14 @@ const FIELD_WORDS: Readonly<Record<ProductField, string>> = {
   price: 'Price of a pack',
   leadDays: 'Days to come',
   waste: 'Waste, %',
+  shrinkage: 'Shrinks, %',
   use: 'Really used, ×',
 };
+/** Screws are counted, and only mud shrinks. */
+const isMud = (name: WareName): name is MudProduct => MUD_PRODUCTS.some((mud) => mud === name);
+const isAsked = (name: WareName, field: ProductField): boolean =>
+  field === 'shrinkage' ? isMud(name) : field !== 'use' || name !== 'screws';
+
 const wareWords = (name: WareName): string => (name === 'screws' ? 'Screws' : GOOD_WORDS[name].name);
 
 /** What the firm buys: packs, prices, how long it takes to come, what is lost, and what of bead lies there; for all houses. */
@@ -82,6 +90,8 @@ function CatalogueDialog({
         return String(Math.round(waste * 100));
       case 'leadDays':
         return String(leadDays);
+      case 'shrinkage':
+        return isMud(name) ? String(Math.round(SHRINKAGE[name] * 100)) : '';
       case 'use':
         return '1';
       default:
@@ -118,7 +128,7 @@ function CatalogueDialog({
                     )}
                   </th>
                   {PRODUCT_FIELDS.map((field) =>
-                    name === 'screws' && field === 'use' ? (
+                    !isAsked(name, field) ? (
                       <td key={field} />
                     ) : (
                       <td key={field} className="p-1">

@@ -5,7 +5,15 @@ import { type CatalogueTexts, catalogueIn, textsOf } from './catalogueTexts';
 
 const FULL: Catalogue = {
   products: {
-    taping: { called: 'Blue pail', pack: 18.92705892, price: 18.5, leadDays: 3, waste: 0.15, use: 1.12 },
+    taping: {
+      called: 'Blue pail',
+      pack: 18.92705892,
+      price: 18.5,
+      leadDays: 3,
+      waste: 0.15,
+      shrinkage: 0.2,
+      use: 1.12,
+    },
     paper: { pack: 76_200 },
     screws: { pack: 1000, price: 31 },
   },
@@ -40,6 +48,7 @@ describe('what is bought, as it is typed', () => {
       price: '18.5',
       leadDays: '3',
       waste: '15',
+      shrinkage: '20',
       use: '1.12',
     });
     expect(texts.products.paper.pack).toBe('250');

@@ -6,7 +6,7 @@ import { gallonsFromLitres, type LengthUnit, litresFromGallons, MM_PER_FOOT } fr
 import { STICK_PROFILES } from '@/core/room/kinds';
 
 /** What is said of one thing that is bought. */
-export const PRODUCT_FIELDS = ['called', 'pack', 'price', 'leadDays', 'waste', 'use'] as const;
+export const PRODUCT_FIELDS = ['called', 'pack', 'price', 'leadDays', 'waste', 'shrinkage', 'use'] as const;
 export type ProductField = (typeof PRODUCT_FIELDS)[number];
 type StickProfile = (typeof STICK_PROFILES)[number];
 
@@ -62,13 +62,14 @@ export const coverageNumber = ({ coverage }: Pick<Wares, 'coverage'>, unit: Leng
 export function textsOf(catalogue: Catalogue, unit: LengthUnit): CatalogueTexts {
   const text = (value: number | undefined) => (value === undefined ? '' : String(value));
   const product = (name: WareName): Record<ProductField, string> => {
-    const { called, pack, price, leadDays, waste, use } = catalogue.products[name] ?? {};
+    const { called, pack, price, leadDays, waste, shrinkage, use } = catalogue.products[name] ?? {};
     return {
       called: called ?? '',
       pack: text(pack === undefined ? undefined : packNumber(name, pack, unit)),
       price: text(price),
       leadDays: text(leadDays),
       waste: text(waste === undefined ? undefined : Math.round(waste * 1000) / 10),
+      shrinkage: text(shrinkage === undefined ? undefined : Math.round(shrinkage * 1000) / 10),
       use: text(use),
     };
   };
@@ -148,6 +149,7 @@ function productIn(name: WareName, texts: Readonly<Record<ProductField, string>>
   const leadDays = number('leadDays', 0, 90);
   if (leadDays !== undefined && !Number.isInteger(leadDays)) throw new Unread(`${name}.leadDays`, 'are whole days');
   const waste = number('waste', 0, 50);
+  const shrinkage = number('shrinkage', 0, 50);
   const use = number('use', 0.3, 3);
   const called = texts.called.trim();
   return {
@@ -156,6 +158,7 @@ function productIn(name: WareName, texts: Readonly<Record<ProductField, string>>
     ...(price === undefined ? {} : { price }),
     ...(leadDays === undefined ? {} : { leadDays }),
     ...(waste === undefined ? {} : { waste: waste / 100 }),
+    ...(shrinkage === undefined ? {} : { shrinkage: shrinkage / 100 }),
     ...(use === undefined ? {} : { use }),
   };
 }
