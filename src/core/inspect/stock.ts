@@ -2,6 +2,7 @@ import type { Entry } from '../log/entry';
 import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
 import { mudOf, sealedArea } from '../materials/loadList';
+import type { CoatedClass } from '../method/coat';
 import { coatNamed } from '../method/coatNamed';
 import type { RoomSite } from '../readiness/siteOf';
 import { lengthCovered, putOnBy } from '../standing/coveredBy';
@@ -13,6 +14,8 @@ export interface Moved {
   readonly at: number;
   readonly kind: 'delivered' | 'thrown' | 'counted' | 'used';
   readonly amount: number;
+  /** On which class it went. */
+  readonly class?: CoatedClass;
 }
 
 /** How much there is of one good, and how it came to that; litres, of tape mm. */
@@ -90,8 +93,8 @@ export function usedIn(
     const amount = kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on);
     // By what was put on that day, whatever the method is by now.
     const put = payload.put ?? putOnBy(payload, method);
-    used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method) });
-    if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on) });
+    used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method), class: kind });
+    if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on), class: kind });
   }
   const { filled } = prefill;
   const last = state.prefills.at(-1);

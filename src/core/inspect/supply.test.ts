@@ -14,6 +14,7 @@ import type { Good } from '../materials/goods';
 import { loadList, netOf } from '../materials/loadList';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
+import { randomFrom } from '../plan/improve';
 import { SHRINKAGE } from '../section/mud';
 import { coverageOf, isUnusual, USUAL_COVERAGE } from './coverageOf';
 import { goodsOfItems } from './goodsOfItems';
@@ -122,6 +123,29 @@ describe('what a crew really uses', () => {
     );
     const [long] = learnUse(history(1.3, Array<number>(60).fill(50)), () => 1);
     expect(long?.factor).toBeCloseTo(1.3, 2);
+  });
+
+  it('is told apart by class where the counts have other joints in them', () => {
+    const random = randomFrom(5);
+    const real = { flat: 0.9, angle: 1.5 } as const;
+    let [at, there] = [0, 1000];
+    const moves: Moved[] = [{ good: 'taping', at, kind: 'counted', amount: there }];
+    for (let run = 0; run < 40; run += 1) {
+      const [flat, angle] = [5 + 30 * random(), 5 + 30 * random()];
+      moves.push({ good: 'taping', at: at + 1, kind: 'used', amount: flat, class: 'flat' });
+      moves.push({ good: 'taping', at: at + 2, kind: 'used', amount: angle, class: 'angle' });
+      there += 50 - flat * real.flat - angle * real.angle;
+      moves.push({ good: 'taping', at: at + 3, kind: 'delivered', amount: 50 });
+      at += 4;
+      moves.push({ good: 'taping', at, kind: 'counted', amount: there });
+    }
+    const [all] = learnUse(moves, () => 1);
+    const factors = new Map(all?.classes.map((own) => [own.class, own.factor]));
+    expect(factors.get('flat')).toBeCloseTo(0.9, 1);
+    expect(factors.get('angle')).toBeCloseTo(1.5, 1);
+    // One interval tells nothing apart: both are as the whole.
+    const [one] = learnUse(moves.slice(0, 5), () => 1);
+    for (const own of one?.classes ?? []) expect(Math.abs(own.factor - (one?.factor ?? 0))).toBeLessThan(0.25);
   });
 
   it('is not told by one count, nor where hardly anything went on', () => {

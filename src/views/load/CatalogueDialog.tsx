@@ -11,7 +11,7 @@ import { STICK_PROFILES } from '@/core/room/kinds';
 import { SHRINKAGE } from '@/core/section/mud';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
-import { PROFILE_NAMES } from '@/ui/state/words';
+import { CLASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
 import {
   type CatalogueTexts,
@@ -155,12 +155,19 @@ function CatalogueDialog({
         <section aria-label="What the counts say" className="space-y-1">
           <h3 className="font-semibold">What the counts say</h3>
           <ul>
-            {learned.map(({ good, factor, intervals, spread }) => (
+            {learned.map(({ good, factor, intervals, spread, classes }) => (
               <li key={good} className="flex flex-wrap items-center gap-3">
                 <span>
                   {GOOD_WORDS[good].name}: {factor.toFixed(2)} × what the sections say, by{' '}
                   {intervals === 1 ? 'two counts' : `${intervals + 1} counts`}
                   {spread === undefined ? ': not sure yet' : `, which differ by ± ${spread.toFixed(2)}`}
+                  {spread !== undefined && classes.length > 1 && (
+                    <span className="block text-sm text-muted">
+                      {classes
+                        .map((own) => `${CLASS_NAMES[own.class].toLowerCase()} ${own.factor.toFixed(2)}`)
+                        .join(', ')}
+                    </span>
+                  )}
                 </span>
                 <button
                   type="button"
