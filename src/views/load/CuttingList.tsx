@@ -11,6 +11,8 @@ import { PROFILE_NAMES } from '@/ui/state/words';
 export const boughtOf = ({ sticks }: Pick<BeadCuts['list'], 'sticks'>): readonly CutStick[] =>
   sticks.filter(({ isOffcut }) => !isOffcut);
 
+const longestOf = (sticks: readonly CutStick[]): number => Math.max(...sticks.map(({ length }) => length));
+
 /** How many sticks of which length: 3 of 10 ft, 2 of 8 ft. */
 export function sticksWords(sticks: readonly CutStick[], unit: LengthUnit): string {
   const counts = new Map<number, number>();
@@ -55,7 +57,7 @@ export function CuttingList({
             {list.sticks.map((stick, index) => (
               <li key={index} className="grid grid-cols-[2rem_1fr_5rem] items-center gap-2 break-inside-avoid">
                 <span className="text-right text-sm text-muted">{index + 1}</span>
-                <Stick stick={stick} pieces={pieces} longest={list.sticks[0]?.length ?? stick.length} unit={unit} />
+                <Stick stick={stick} pieces={pieces} longest={longestOf(list.sticks)} unit={unit} />
                 <span className="text-sm whitespace-nowrap text-muted">
                   {stick.isOffcut ? 'left: ' : ''}
                   {roughLength(stick.length, unit)}
