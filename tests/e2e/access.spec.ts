@@ -87,6 +87,22 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
   await page.getByRole('dialog').getByRole('checkbox').first().click();
   expect(await violationsOf(page)).toEqual([]);
 
+  await page.keyboard.press('Escape');
+  await page
+    .getByRole('button', { name: /^Pre-fill / })
+    .first()
+    .click();
+  await expect(page.getByRole('dialog', { name: /: pre-fill$/ })).toBeVisible();
+  expect(await violationsOf(page)).toEqual([]);
+
+  await page.goto(`${house}/load`);
+  for (const name of ['What we buy …', 'At the counter']) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await violationsOf(page), name).toEqual([]);
+    await page.keyboard.press('Escape');
+  }
+
   await page.goto(`${house}/tally?room=day-room`);
   await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
   await page.getByRole('button', { name: 'As hung …' }).click();

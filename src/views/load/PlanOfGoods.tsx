@@ -12,6 +12,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { workAnywhere } from '@/core/work/block';
+import type { Crew } from '@/core/work/crew';
 import { roughLength } from '@/ui/lengthWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { dayAfter, dayWords, instantWords } from '@/ui/when';
@@ -44,7 +45,7 @@ export function PlanOfGoods({
   readonly names: Readonly<Record<string, string>>;
   readonly unit: LengthUnit;
 }) {
-  const { plan, input, failed } = usePlan(version);
+  const { ground, plan, input, failed } = usePlan(version);
   const draws = useMemo(() => (plan && input ? drawsOf(plan, input, goods, of) : undefined), [plan, input, goods, of]);
   const starts = useMemo(() => (plan && input ? startsOf(plan, input) : new Map<string, Start>()), [plan, input]);
   const startOf = ({ room, round }: RoundBatches) => starts.get(`${room} ${round}`);
@@ -64,7 +65,9 @@ export function PlanOfGoods({
           </p>
         )}
         {!draws && !failed && <p className="text-muted">Planning…</p>}
-        {draws && input && <EnoughTable draws={draws} input={input} onHand={onHand} of={of} unit={unit} />}
+        {draws && input && ground && (
+          <EnoughTable draws={draws} input={input} crew={ground.crew} onHand={onHand} of={of} unit={unit} />
+        )}
       </section>
       <BatchPanel
         batches={batches.toSorted((a, b) => begins(a) - begins(b))}
@@ -83,12 +86,14 @@ export function PlanOfGoods({
 function EnoughTable({
   draws,
   input,
+  crew,
   onHand,
   of,
   unit,
 }: {
   readonly draws: readonly Draw[];
   readonly input: PlanInput;
+  readonly crew: Pick<Crew, 'weekdays' | 'holidays'>;
   readonly onHand: Readonly<Partial<Record<Good, number>>>;
   readonly of: Wares['of'];
   readonly unit: LengthUnit;
@@ -117,7 +122,7 @@ function EnoughTable({
             const there = Math.max(0, onHand[good] ?? 0);
             const takes = own.reduce((sum, { amount }) => sum + amount, 0);
             const out = runOut(there, own);
-            const order = out === undefined ? undefined : dayAfter(out, -of[good].leadDays, input.timeZone);
+            const order = out === undefined ? undefined : orderDay(out, of[good].leadDays, crew, input.timeZone);
             const isLate = order !== undefined && order < today;
             return (
               <tr key={good}>
@@ -137,6 +142,22 @@ function EnoughTable({
       </table>
     </div>
   );
+}
+
+/** The last day on which somebody orders so that it is there in time: the crew's days are the shop's. */
+function orderDay(
+  out: number,
+  leadDays: number,
+  { weekdays, holidays }: Pick<Crew, 'weekdays' | 'holidays'>,
+  timeZone: string,
+): string {
+  // A crew has a day in every week.
+  for (let back = leadDays; back < leadDays + 60; back += 1) {
+    const day = dayAfter(out, -back, timeZone);
+    const weekday = new Date(`${day}T12:00:00Z`).getUTCDay() || 7;
+    if (weekdays.includes(weekday) && !holidays.includes(day)) return day;
+  }
+  return dayAfter(out, -leadDays, timeZone);
 }
 
 const takenWords = (good: Good, amount: number, unit: LengthUnit): string =>
