@@ -53,7 +53,7 @@ export interface RoomSite {
 
 /** A house as it stands at an instant. */
 export interface Site {
-  readonly house: HouseHead;
+  readonly house: HouseHead & MethodHouse;
   readonly rooms: readonly RoomSite[];
   readonly tally: Tally;
   readonly load: LoadList;
@@ -67,9 +67,9 @@ export interface Site {
  *
  * @param takenOff the take-off, which a caller may remember between calls; undefined for a room that is too large to be
  *   worked out: it is stuck for that reason, and counts as nothing
- * @param catalogue how the firm buys; as usual where it does not say
  * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
+ * @param catalogue how the firm buys; as usual where it does not say
  */
 export function siteOf(
   head: HouseHead,

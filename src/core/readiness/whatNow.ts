@@ -101,7 +101,6 @@ export function whatNow(
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air, now);
   const room: Looked = { method, applied, done, clock, now };
-
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const firmAt = Math.max(0, ...state.prefills.map((prefill) => prefill.firmAt));
   const joints = kinds

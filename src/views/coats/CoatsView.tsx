@@ -5,6 +5,7 @@ import type { Air } from '@/core/air/air';
 import type { Conflict } from '@/core/estimate/conflict';
 import { choicesIn, methodIn, patchOf, type Scope, WHOLE_HOUSE } from '@/core/estimate/scope';
 import { COATED_CLASSES } from '@/core/method/coat';
+import type { MethodHouse } from '@/core/method/resolveMethod';
 import type { CrewPace } from '@/core/rates/learn';
 import { METHOD_CLASSES } from '@/core/room/methodAnswers';
 import type { MethodChoices } from '@/core/room/methodSchema';
@@ -21,7 +22,7 @@ import { crewWords, litresWords } from './priceWords';
 import { QuestionList } from './QuestionList';
 import { RoomFinishes } from './RoomFinishes';
 import { SectionPanel } from './SectionPanel';
-import { type MethodHouse, type MethodRoom, useMethod } from './useMethod';
+import { type MethodRoom, useMethod } from './useMethod';
 import { usePrices } from './usePrices';
 
 export interface CoatsRoom extends MethodRoom {

@@ -14,11 +14,11 @@ import type { MethodPatch } from '@/core/estimate/methodPatch';
 import { patched } from '@/core/estimate/scope';
 import type { HouseHead } from '@/core/house/schema';
 import type { Tally } from '@/core/joints/tally';
+import type { MethodHouse } from '@/core/method/resolveMethod';
 import type { MethodChoices } from '@/core/room/methodSchema';
 import type { Room } from '@/core/room/schema';
 import { withMethod } from '@/core/room/withMethod';
 
-export type MethodHouse = Pick<HouseHead, 'unit' | 'method'>;
 export interface MethodRoom {
   readonly room: Pick<Room, 'id' | 'name' | 'finish' | 'method'>;
   readonly version: number;
@@ -51,10 +51,7 @@ export function useMethod(version: number, stored: MethodHouse, storedRooms: rea
   const standing = <Value>(edit: Edit<Value> | undefined, shown: number) =>
     edit && (edit.keptAs === undefined || edit.keptAs > shown) ? edit : undefined;
   const houseEdit = standing(edits.house, version);
-  const house = useMemo(
-    () => (houseEdit ? { unit: stored.unit, method: houseEdit.value } : { unit: stored.unit, method: stored.method }),
-    [houseEdit, stored.unit, stored.method],
-  );
+  const house = useMemo(() => (houseEdit ? { ...stored, method: houseEdit.value } : stored), [houseEdit, stored]);
   const rooms = useMemo(
     () =>
       storedRooms.map((taken) => {

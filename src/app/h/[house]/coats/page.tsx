@@ -15,13 +15,13 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
   const visit = await visitHouse(house);
   const { person, site, version, roomVersions, inside = ASSUMED_AIR } = visit;
   const kept = await keptMethods(visit);
-  const { unit, method } = site.house;
+  const { unit, method, shrinkage } = site.house;
   return (
     <>
       <GlyphParts sections={sectionsOf(site)} />
       <CoatsView
         version={version}
-        house={{ unit, method }}
+        house={{ unit, method, ...(shrinkage && { shrinkage }) }}
         rooms={site.rooms.map(({ room, tally, faces }) => ({
           room,
           tally,
