@@ -4,8 +4,7 @@ import { type Air, ASSUMED_AIR } from '../core/air/air';
 import { stepAt } from '../core/air/airClock';
 import type { HouseLog } from '../core/log/houseLog';
 import type { Person } from '../core/log/person';
-import { nextChange } from '../core/readiness/nextChange';
-import { type Site, siteOf } from '../core/readiness/siteOf';
+import type { Site } from '../core/readiness/siteOf';
 import type { PaintersDates } from '../core/work/painters';
 import { readCatalogue } from '../db/catalogues';
 import { now } from '../db/clock';
@@ -14,7 +13,7 @@ import { findHouse, type HouseMark, markOf, type StoredHouse } from '../db/house
 import { listPeople } from '../db/people';
 import { cachedAir, type LoadedAir } from './cachedAir';
 import { cachedLog } from './cachedLog';
-import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
+import { cachedSite } from './cachedSite';
 
 /** A house as a page shows it: worked out at one instant. */
 export interface LoadedSite {
@@ -46,9 +45,8 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
   const [{ house, air, log }, people, bought] = await readTogether(() =>
     Promise.all([houseWithItsPast(id, instant), listPeople(), readCatalogue()]),
   );
-  const rooms = house.rooms.map(({ room }) => room);
-  const takeOffs = await cachedTakeOffs(house.head, rooms);
-  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room), bought.catalogue);
+  const { catalogue } = bought;
+  const { site, changesAt } = await cachedSite({ house, log, air, catalogue }, instant);
   return {
     id,
     version: house.version,
@@ -65,7 +63,7 @@ export const loadSite = cache(async (id: string): Promise<LoadedSite> => {
     weatherUrl: house.weatherUrl,
     dates: house.dates,
     mark: markOf(house),
-    changesAt: nextChange(site, instant),
+    changesAt,
   };
 });
 

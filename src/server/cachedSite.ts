@@ -1,0 +1,61 @@
+import { LRUCache } from 'lru-cache';
+import type { HouseLog } from '../core/log/houseLog';
+import type { Catalogue } from '../core/materials/catalogueSchema';
+import { nextChange } from '../core/readiness/nextChange';
+import { type Site, siteOf } from '../core/readiness/siteOf';
+import type { StoredHouse } from '../db/houses';
+import type { LoadedAir } from './cachedAir';
+import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
+
+/** What a house is worked out from. */
+interface Ground {
+  readonly house: StoredHouse;
+  readonly log: HouseLog;
+  readonly air: LoadedAir;
+  readonly catalogue: Catalogue;
+}
+
+/** A house as it stood at an instant, and when something in it changes by itself. */
+interface Standing {
+  readonly site: Site;
+  readonly changesAt: number | undefined;
+}
+
+interface Remembered extends Standing {
+  readonly key: string;
+  readonly air: LoadedAir;
+  readonly catalogue: Catalogue;
+  readonly from: number;
+}
+
+/** Air changes a little all the time: a house that was worked out so long ago is worked out anew. */
+const HOLDS_MS = 60_000;
+const houses = new LRUCache<string, Remembered>({ max: 50 });
+
+/**
+ * A house as it stands at an instant. Who goes from one station to the next finds it as it was worked out for the last one, as long
+ * as nothing was said, measured or changed, and nothing in it changed by itself.
+ *
+ * @param instant ms since 1970
+ */
+export async function cachedSite({ house, log, air, catalogue }: Ground, instant: number): Promise<Standing> {
+  const key = JSON.stringify([
+    house.seq,
+    house.airSeq,
+    house.roomsSeq,
+    house.head,
+    house.rooms.map(({ room: { id }, version }) => [id, version]),
+  ]);
+  const known = houses.get(house.id);
+  const isSame = known?.key === key && known.air === air && known.catalogue === catalogue;
+  if (isSame && holdsAt(known, instant)) return known;
+  const rooms = house.rooms.map(({ room }) => room);
+  const takeOffs = await cachedTakeOffs(house.head, rooms);
+  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room), catalogue);
+  const made: Remembered = { key, air, catalogue, from: instant, site, changesAt: nextChange(site, instant) };
+  houses.set(house.id, made);
+  return made;
+}
+
+const holdsAt = ({ from, changesAt = Number.POSITIVE_INFINITY }: Remembered, instant: number): boolean =>
+  instant >= from && instant < Math.min(changesAt, from + HOLDS_MS);
