@@ -10,6 +10,7 @@ import type { CrewPace } from '@/core/rates/learn';
 import { METHOD_CLASSES } from '@/core/room/methodAnswers';
 import type { MethodChoices } from '@/core/room/methodSchema';
 import type { Room } from '@/core/room/schema';
+import { type Packed, unpacked } from '@/ui/packed';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/ui/state/words';
 import { spanWords } from '@/ui/when';
@@ -34,7 +35,7 @@ export interface CoatsRoom extends MethodRoom {
 interface CoatsViewProps {
   readonly version: number;
   readonly house: MethodHouse;
-  readonly rooms: readonly CoatsRoom[];
+  readonly rooms: Packed<readonly CoatsRoom[]>;
   readonly air: Air;
   /** How fast the crew is, as far as it is known and its reader's to know. */
   readonly crew: CrewPace;
@@ -53,7 +54,8 @@ type Tab = (typeof TABS)[number][0];
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
   const { version, air, crew, kept, mayEdit } = props;
-  const method = useMethod(version, props.house, props.rooms, air);
+  const stored = useMemo(() => unpacked(props.rooms), [props.rooms]);
+  const method = useMethod(version, props.house, stored, air);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);
   const { prices, stale, failed } = usePrices(house, rooms, air, scope, crew);
@@ -235,7 +237,7 @@ export function CoatsView(props: CoatsViewProps) {
             <p className="mb-1 text-sm text-muted">
               What will cover it and what lights it say which level it asks for.
             </p>
-            <RoomFinishes houseLevel={level} rooms={props.rooms} mayEdit={mayEdit} />
+            <RoomFinishes houseLevel={level} rooms={stored} mayEdit={mayEdit} />
           </section>
         )}
       </div>
