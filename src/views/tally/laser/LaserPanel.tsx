@@ -1,6 +1,6 @@
 'use client';
 
-import { type RefObject, useEffect, useState } from 'react';
+import { type RefObject, useEffect, useRef, useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -40,14 +40,17 @@ export function LaserPanel({
   const [typed, setTyped] = useState('');
   const [fault, setFault] = useState<string>();
   const next = askedNext(room);
+  // Readings come faster than pictures: each is laid on the one before, drawn or not.
+  const newest = useRef(room);
   const change = (to: typeof room, called = name) => {
+    newest.current = to;
     setRoom(to);
     const made = roomMeasured(to, called, floor, unit);
     if (made) onRoom(made);
   };
   const take = (mm: number) => {
     setLast(mm);
-    change(withReading(room, mm));
+    change(withReading(newest.current, mm));
   };
   useEffect(() => {
     asks.current = take;
