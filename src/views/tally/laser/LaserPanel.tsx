@@ -11,6 +11,7 @@ import { TextField } from '@/ui/TextField';
 import {
   askedNext,
   type MeasuredOpening,
+  type MeasuredRoom,
   NOTHING_MEASURED,
   roomMeasured,
   withOpening,
@@ -41,16 +42,18 @@ export function LaserPanel({
   const [fault, setFault] = useState<string>();
   const next = askedNext(room);
   // Readings come faster than pictures: each is laid on the one before, drawn or not.
-  const newest = useRef(room);
-  const change = (to: typeof room, called = name) => {
-    newest.current = to;
+  const newest = useRef({ room, name });
+  const change = (step: (room: MeasuredRoom) => MeasuredRoom, called = newest.current.name) => {
+    const to = step(newest.current.room);
+    newest.current = { room: to, name: called };
     setRoom(to);
+    setName(called);
     const made = roomMeasured(to, called, floor, unit);
     if (made) onRoom(made);
   };
   const take = (mm: number) => {
     setLast(mm);
-    change(withReading(newest.current, mm));
+    change((now) => withReading(now, mm));
   };
   useEffect(() => {
     asks.current = take;
@@ -89,7 +92,7 @@ export function LaserPanel({
                 type="button"
                 className="btn btn-xl"
                 onClick={() => {
-                  change(withOpening(room, kind, wall));
+                  change((now) => withOpening(now, kind, wall));
                   setKind(undefined);
                 }}
               >
@@ -104,7 +107,7 @@ export function LaserPanel({
           type="button"
           className="btn btn-lg"
           disabled={room.sides.length === 0}
-          onClick={() => (kind ? setKind(undefined) : change(withoutLast(room)))}
+          onClick={() => (kind ? setKind(undefined) : change(withoutLast))}
         >
           Back
         </button>
@@ -125,10 +128,7 @@ export function LaserPanel({
           className="w-44"
           value={name}
           maxLength={80}
-          onChange={({ target }) => {
-            setName(target.value);
-            change(room, target.value);
-          }}
+          onChange={({ target }) => change((now) => now, target.value)}
         />
       </div>
       <Pairing />
