@@ -3,14 +3,23 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { roughLength } from './lengthWords';
 import { mudVolumeWords } from './mudWords';
 import { plural } from './plural';
+import { CLASS_NAMES } from './state/words';
 import { spanWords } from './when';
 
-/** How much there is of a class more, or less, than was planned: +4 ft, +1 joint. */
-export const hungClassWords = ({ length, count }: HungDifference['classes'][number], unit: LengthUnit): string =>
-  [
-    signed(length, (mm) => roughLength(mm, unit)),
-    ...(count === 0 ? [] : [signed(count, (joints) => plural(joints, 'joint'))]),
-  ].join(', ');
+/** What there is more, or less, than was planned: butts +4 ft, +1 joint. */
+export const hungRows = (
+  { classes, factoryEdge }: HungDifference,
+  unit: LengthUnit,
+): readonly { readonly name: string; readonly words: string }[] => {
+  const feet = (length: number) => signed(length, (mm) => roughLength(mm, unit));
+  return [
+    ...classes.map(({ class: kind, length, count }) => ({
+      name: CLASS_NAMES[kind],
+      words: [feet(length), ...(count === 0 ? [] : [signed(count, (joints) => plural(joints, 'joint'))])].join(', '),
+    })),
+    ...(Math.abs(factoryEdge) < LEAST_TOLD_MM ? [] : [{ name: 'Factory edge in an angle', words: feet(factoryEdge) }]),
+  ];
+};
 
 /** What that takes: +0.3 qt of mud, +9 min. */
 export const hungSumWords = ({ litres, hours, nights }: HungDifference, unit: LengthUnit): string =>
@@ -20,4 +29,5 @@ export const hungSumWords = ({ litres, hours, nights }: HungDifference, unit: Le
     ...(nights === 0 ? [] : [signed(nights, (count) => plural(count, 'night'))]),
   ].join(', ');
 
+const LEAST_TOLD_MM = 1;
 const signed = (by: number, words: (amount: number) => string): string => `${by < 0 ? '−' : '+'}${words(Math.abs(by))}`;

@@ -416,6 +416,14 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   await sheet.getByLabel('Its ends').selectOption('over a backer');
   await expect(butt).toHaveAttribute('aria-valuetext', '5′ 4″, over a backer');
   await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('Backed butts');
+  // The rip at the floor hung the other way round, and back.
+  await sheet.getByRole('slider', { name: 'Seam after course 2' }).focus();
+  const cut = sheet.getByLabel('Course 3 is cut at its');
+  await expect(cut).toHaveValue('last');
+  await cut.selectOption('top edge');
+  await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('Mixed');
+  await cut.selectOption('bottom edge');
+  await expect(sheet.getByRole('region', { name: 'Beside the plan' })).not.toContainText('Mixed');
   await sheet.getByRole('button', { name: 'Take it over' }).click();
   await expect(line).toHaveValue(/hung wall 1 across 48 at 5'4 backed \+ 48 at 12' \+ 12 at 8'/);
   await untilTaken(page, '/commands/saveRoom', () => page.getByRole('button', { name: 'Keep changes' }).click());

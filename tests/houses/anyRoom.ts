@@ -128,7 +128,7 @@ export const anyRoom: fc.Arbitrary<Room> = fc
             courses: [
               { breadth: 48, butts: [32], backed: true },
               { breadth: 48, butts: [32, 48], backed: [32] },
-              { breadth: 48, butts: [24, 40, 52], backed: [24], bevelled: [40, 52] },
+              { breadth: 36, butts: [24, 40, 52], backed: [24], bevelled: [40, 52], flipped: true },
               { breadth: 48, butts: [], backed: false },
             ],
           },

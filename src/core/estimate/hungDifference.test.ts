@@ -25,6 +25,7 @@ describe('what boards that hang otherwise take', () => {
     const one = hung([144], false);
     expect(hungDifference(head, room, tallyOf(one), tallyOf(one))).toEqual({
       classes: [],
+      factoryEdge: 0,
       litres: 0,
       hours: 0,
       nights: 0,
@@ -55,14 +56,45 @@ describe('what boards that hang otherwise take', () => {
     expect(differs.hours).toBeLessThan(0);
   });
 
+  it('tells the factory edges that a rip brings into an angle, and their mud and work', () => {
+    const rips = (flipped: boolean) => ({
+      ...room,
+      hung: {
+        w0: {
+          run: 'across' as const,
+          courses: [12, 48, 36].map((breadth, index) => ({
+            breadth,
+            butts: [],
+            backed: false,
+            ...(flipped && index === 0 && { flipped }),
+          })),
+        },
+      },
+    });
+    const differs = hungDifference(head, room, tallyOf(rips(false)), tallyOf(rips(true)));
+    expect(differs.factoryEdge).toBeCloseTo(240 * MM_PER_INCH, 3);
+    expect(differs.classes.map(({ class: kind, length }) => [kind, Math.round(length / MM_PER_INCH)])).toEqual([
+      ['flat', -240],
+      ['mixed', 240],
+    ]);
+    expect(differs.litres).toBeGreaterThan(0);
+  });
+
   it('of a house is the sum of its rooms, which dry side by side', () => {
-    const one = { classes: [{ class: 'butt' as const, length: 100, count: 1 }], litres: 1, hours: 0.5, nights: 1 };
+    const one = {
+      classes: [{ class: 'butt' as const, length: 100, count: 1 }],
+      factoryEdge: 50,
+      litres: 1,
+      hours: 0.5,
+      nights: 1,
+    };
     expect(addDifferences([one, one])).toEqual({
       classes: [{ class: 'butt', length: 200, count: 2 }],
+      factoryEdge: 100,
       litres: 2,
       hours: 1,
       nights: 1,
     });
-    expect(addDifferences([])).toEqual({ classes: [], litres: 0, hours: 0, nights: 0 });
+    expect(addDifferences([])).toEqual({ classes: [], factoryEdge: 0, litres: 0, hours: 0, nights: 0 });
   });
 });

@@ -8,6 +8,8 @@ import { priceOf, type TakenRoom } from './priceOf';
 export interface HungDifference {
   /** The classes that differ: mm, and how many. */
   readonly classes: readonly { readonly class: JointClass; readonly length: number; readonly count: number }[];
+  /** Of tapers that lie in an angle, along one side or along both; mm. */
+  readonly factoryEdge: number;
   readonly litres: number;
   readonly hours: number;
   readonly nights: number;
@@ -35,11 +37,14 @@ export function hungDifference(
       const count = found.classes[kind].count - planned.classes[kind].count;
       return Math.abs(length) < SAME_MM && count === 0 ? [] : [{ class: kind, length, count }];
     }),
+    factoryEdge: tapersIn(found) - tapersIn(planned),
     litres: after.litres - before.litres,
     hours: after.hours - before.hours,
     nights: after.nights - before.nights,
   };
 }
+
+const tapersIn = ({ factoryEdgeInAngle: { one, both } }: Tally): number => one + 2 * both;
 
 /** A house's differences together. */
 export function addDifferences(all: readonly HungDifference[]): HungDifference {
@@ -58,6 +63,7 @@ export function addDifferences(all: readonly HungDifference[]): HungDifference {
   const sum = (of: (one: HungDifference) => number) => all.reduce((total, one) => total + of(one), 0);
   return {
     classes,
+    factoryEdge: sum((one) => one.factoryEdge),
     litres: sum((one) => one.litres),
     hours: sum((one) => one.hours),
     // Rooms dry side by side.

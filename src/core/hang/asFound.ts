@@ -9,15 +9,12 @@ import { stretchesOf, stripOf } from './strip';
 
 /**
  * The boards of a face as they were found on site, nothing searched. A course as broad as a board has both its tapers; a
- * rip keeps one, toward its neighbour.
+ * rip keeps one, toward its neighbour, or away from it where it hangs the other way round.
  */
 export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan): readonly Board[] {
   const strip = stripOf({ ...face, mirrored: false }, run === 'across' ? 'u' : 'v');
-  let from = strip.breadth.from;
-  return courses.flatMap(({ breadth, butts, backed, bevelled = false }, index) => {
-    if (from >= strip.breadth.to - TOLERANCE_MM) return [];
-    const course = courseFrom(from, Math.min(from + breadth, strip.breadth.to), strip.breadth, plan);
-    from = course.t1;
+  return coursesOn(strip.breadth, courses, plan).flatMap((course, index) => {
+    const { butts = [], backed = false, bevelled = false } = courses[index] ?? {};
     return stretchesOf(strip, course).flatMap((stretch) => {
       const inside = butts.filter((at) => at > stretch.from + TOLERANCE_MM && at < stretch.to - TOLERANCE_MM);
       const pieces = piecesOf(
@@ -30,11 +27,33 @@ export function asFound(face: Face, { run, courses }: FoundFace, plan: HangPlan)
   });
 }
 
+/** The bands that courses are on a face of a breadth, with their edges; what does not reach onto it is none. */
+export function coursesOn(
+  breadth: Span,
+  courses: FoundFace['courses'],
+  plan: Pick<HangPlan, 'boards'>,
+): readonly Course[] {
+  const on: Course[] = [];
+  let from = breadth.from;
+  for (const own of courses) {
+    if (from >= breadth.to - TOLERANCE_MM) break;
+    const to = Math.min(from + own.breadth, breadth.to);
+    on.push(courseFrom({ from, to }, breadth, plan, own.flipped ?? false));
+    from = to;
+  }
+  return on;
+}
+
 /** Whether a butt of a course is one of those of which something is said. */
 export const isAmong = (at: number, some: SomeButts): boolean =>
   typeof some === 'boolean' ? some : some.some((place) => Math.abs(place - at) <= TOLERANCE_MM);
 
-function courseFrom(t0: number, t1: number, { from, to }: Span, { boards }: HangPlan): Course {
+function courseFrom(
+  { from: t0, to: t1 }: Span,
+  { from, to }: Span,
+  { boards }: Pick<HangPlan, 'boards'>,
+  flipped: boolean,
+): Course {
   const narrowestFirst = [...boards].sort((a, b) => a.width - b.width);
   const widest = narrowestFirst.at(-1);
   const stock = narrowestFirst.find(({ width }) => width >= t1 - t0 - TOLERANCE_MM) ?? widest;
@@ -42,5 +61,6 @@ function courseFrom(t0: number, t1: number, { from, to }: Span, { boards }: Hang
   const full = Math.abs(stock.width - (t1 - t0)) <= TOLERANCE_MM;
   const edge = (toSeam: boolean): EdgeKind => (full || toSeam ? 'tapered' : 'square');
   const [first, last] = [t0 <= from + TOLERANCE_MM, t1 >= to - TOLERANCE_MM];
-  return { t0, t1, lowEdge: edge(!first), highEdge: edge(first && !last), stock };
+  const [one, other] = [edge(!first), edge(first && !last)];
+  return { t0, t1, lowEdge: flipped ? other : one, highEdge: flipped ? one : other, stock };
 }

@@ -9,7 +9,9 @@ import { type FoundFace, resolveHang } from '../room/resolveHang';
 import {
   addButt,
   addSeam,
+  cutEdgeOf,
   type FoundEdit,
+  flipCourse,
   foundOf,
   framingOn,
   isSameFound,
@@ -48,11 +50,12 @@ const tallyWith = (found: FoundFace | undefined) => {
   const hung = found && {
     w0: {
       run: found.run,
-      courses: found.courses.map(({ breadth, butts, backed, bevelled = false }) => ({
+      courses: found.courses.map(({ breadth, butts, backed, bevelled = false, flipped }) => ({
         breadth: breadth / MM_PER_INCH,
         butts: butts.map((at) => at / MM_PER_INCH),
         backed: inchesOf(backed),
         bevelled: inchesOf(bevelled),
+        ...(flipped && { flipped }),
       })),
     },
   };
@@ -85,6 +88,27 @@ describe('a face as hung', () => {
       [inch(48), 1],
     ]);
     expect(classesWith(planned)).toEqual(PLAIN);
+  });
+
+  // By hand: rips of 12 and 36 in about a board of 48. The upper one is cut at the ceiling, its taper at the seam below.
+  it('has a rip that hangs the other way round: its factory edge in the angle, its cut edge at the seam', () => {
+    const course = (breadth: number) => ({ breadth: inch(breadth), butts: [], backed: false });
+    const rips: FoundFace = { run: 'across', courses: [course(12), course(48), course(36)] };
+    expect([0, 1, 2].map((own) => cutEdgeOf(wall, rips, own, plan))).toEqual(['first', undefined, 'last']);
+    const flipped = done(flipCourse(rips, 0));
+    expect(cutEdgeOf(wall, flipped, 0, plan)).toBe('last');
+    const [before, after] = [tallyWith(rips), tallyWith(flipped)];
+    const inches = (mm: number) => Math.round(mm / MM_PER_INCH);
+    expect(inches(before.classes.flat.length - after.classes.flat.length)).toBe(240);
+    expect(inches(after.classes.mixed.length - before.classes.mixed.length)).toBe(240);
+    const tapers = ({ factoryEdgeInAngle: { one, both } }: typeof before) => one + 2 * both;
+    expect(inches(tapers(after) - tapers(before))).toBe(240);
+    expect(isSameFound(rips, flipped)).toBe(false);
+    expect(isSameFound(rips, done(flipCourse(flipped, 0)))).toBe(true);
+    // At the floor nothing is taped: there only the seam changes.
+    const lower = tallyWith(done(flipCourse(rips, 2)));
+    expect(inches(lower.classes.mixed.length - before.classes.mixed.length)).toBe(240);
+    expect(inches(tapers(lower) - tapers(before))).toBe(0);
   });
 
   it('of any room is what its plan says, wherever rows of boards can say it', () => {

@@ -3,7 +3,7 @@ import type { Span } from '../measure/span';
 import { MM_PER_INCH, TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
 import type { FoundFace, HangPlan, SomeButts } from '../room/resolveHang';
-import { asFound, isAmong } from './asFound';
+import { asFound, coursesOn, isAmong } from './asFound';
 import { hangFace } from './hangFace';
 import type { HungFace } from './hangRoom';
 import { stretchesOf, stripOf } from './strip';
@@ -121,6 +121,35 @@ export function setButt(found: FoundFace, { course, at }: FoundButt, ends: ButtE
   return withCourse(found, course, own.butts, (place) => (same(place, at) ? ends : endsAt(own, place)));
 }
 
+/**
+ * At which of its sides a course is cut, the one it begins with or the one it ends with; undefined where it is as broad as a
+ * board or fills the face alone.
+ */
+export function cutEdgeOf(
+  face: Face,
+  { run, courses }: FoundFace,
+  course: number,
+  plan: HangPlan,
+): 'first' | 'last' | undefined {
+  const strip = stripOf({ ...face, mirrored: false }, run === 'across' ? 'u' : 'v');
+  const { lowEdge, highEdge } = coursesOn(strip.breadth, courses, plan)[course] ?? {};
+  if (lowEdge === highEdge) return undefined;
+  return lowEdge === 'square' ? 'first' : 'last';
+}
+
+/** A rip hangs the other way round: what was cut lies where its factory edge lay. */
+export const flipCourse = (found: FoundFace, course: number): FoundEdit => ({
+  ok: true,
+  found: {
+    ...found,
+    courses: found.courses.map((own, index) => {
+      if (index !== course) return own;
+      const { flipped, ...rest } = own;
+      return flipped ? rest : { ...rest, flipped: true };
+    }),
+  },
+});
+
 /** Moves the seam after a course to another place across the face, mm from where its courses begin. */
 export function moveSeam(found: FoundFace, course: number, to: number, plan: Pick<HangPlan, 'boards'>): FoundEdit {
   const [before, after] = [found.courses[course], found.courses[course + 1]];
@@ -187,6 +216,7 @@ export const isSameFound = (a: FoundFace | undefined, b: FoundFace | undefined):
       return (
         other !== undefined &&
         Math.abs(course.breadth - other.breadth) <= TOLERANCE_MM &&
+        (course.flipped ?? false) === (other.flipped ?? false) &&
         course.butts.length === other.butts.length &&
         course.butts.every(
           (butt, place) =>

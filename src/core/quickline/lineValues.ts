@@ -60,12 +60,12 @@ export const boardsText = (boards: NonNullable<HangChoices['boards']>, unit: Len
 
 /**
  * `48 at 5'4/10' backed + 48`: courses by their breadth, with their butts; all of them over a backer, or `5'4 backed/10'` one.
- * With `bevelled` their paper edges are cut back.
+ * With `bevelled` their paper edges are cut back; `flipped` at the end is a rip that hangs the other way round.
  */
 export function coursesFrom(piece: Piece, unit: LengthUnit): HungCourses['courses'] {
   return atPlus(piece).map((course) => {
-    const match = /^(.*?)(?:\s+at\s+(.*?))?(?:\s+(backed|bevelled))?$/i.exec(course.text);
-    const [, breadth = '', butts, all] = match ?? [];
+    const match = /^(.*?)(?:\s+at\s+(.*?))?(?:\s+(backed|bevelled))?(?:\s+(flipped))?$/i.exec(course.text);
+    const [, breadth = '', butts, all, flipped] = match ?? [];
     let from = course.at + (butts === undefined ? 0 : course.text.indexOf(butts, breadth.length));
     const places = (butts === undefined ? [] : butts.split('/')).map((text) => {
       const [, place = '', ends] = /^(.*?)(?:\s+(backed|bevelled))?$/i.exec(text) ?? [];
@@ -89,13 +89,14 @@ export function coursesFrom(piece: Piece, unit: LengthUnit): HungCourses['course
       butts: places.map(({ at }) => at).sort((a, b) => a - b),
       backed: which('backed'),
       ...(bevelled && { bevelled }),
+      ...(flipped && { flipped: true }),
     };
   });
 }
 
 export const coursesText = (courses: HungCourses['courses'], unit: LengthUnit): string =>
   courses
-    .map(({ breadth, butts, backed, bevelled }) => {
+    .map(({ breadth, butts, backed, bevelled, flipped }) => {
       const some = (said: typeof bevelled) => (typeof said === 'object' ? said : []);
       // What is said last is said of all: those of which something is said alone come first.
       const rest = butts.filter((butt) => !some(backed).includes(butt) && !some(bevelled).includes(butt));
@@ -105,6 +106,8 @@ export const coursesText = (courses: HungCourses['courses'], unit: LengthUnit): 
         ...rest.map((butt) => inchesText(butt, unit)),
       ];
       const all = backed === true ? 'backed' : bevelled === true ? 'bevelled' : '';
-      return [String(breadth), places.length > 0 && `at ${places.join('/')}`, all].filter(Boolean).join(' ');
+      return [String(breadth), places.length > 0 && `at ${places.join('/')}`, all, flipped && 'flipped']
+        .filter(Boolean)
+        .join(' ');
     })
     .join(' + ');

@@ -283,6 +283,9 @@ describe('a line as its writer meant it', () => {
     ["48 at 5'/10' backed", { backed: true }],
     ["48 at 5' backed/10'", { backed: [60] }],
     ["48 at 5'/10'", { backed: false }],
+    ["48 at 5'/10' flipped", { backed: false, flipped: true }],
+    ["48 at 5' bevelled/10' flipped", { backed: false, bevelled: [60], flipped: true }],
+    ["48 at 5'/10' backed flipped", { backed: true, flipped: true }],
   ])('reads how butts are hung, and writes it as it was said: %j', (course, said) => {
     const line = `A 12' x 10', hung wall 1 across ${course} + 48`;
     const reading = parseQuickLine(line, HOUSE_IN);

@@ -12,6 +12,8 @@ export interface FoundFace {
     readonly butts: readonly number[];
     readonly backed: SomeButts;
     readonly bevelled?: SomeButts;
+    /** A rip whose factory edge and cut edge have changed places. */
+    readonly flipped?: boolean;
   }[];
 }
 
@@ -60,11 +62,12 @@ export function resolveHang(house: RoomDefaults, room: Pick<Room, 'hang' | 'hung
           id,
           {
             run,
-            courses: courses.map(({ breadth, butts, backed, bevelled }) => ({
+            courses: courses.map(({ breadth, butts, backed, bevelled, flipped }) => ({
               breadth: mm(breadth),
               butts: butts.map(mm),
               backed: typeof backed === 'boolean' ? backed : backed.map(mm),
               ...(bevelled && { bevelled: typeof bevelled === 'boolean' ? bevelled : bevelled.map(mm) }),
+              ...(flipped && { flipped }),
             })),
           },
         ]),

@@ -128,6 +128,8 @@ export const hungFaceSchema = z.strictObject({
         backed: someButts('backed').default(false),
         /** The paper edges of every butt of it, or of those at these places, are cut back to a channel. */
         bevelled: someButts('bevelled').optional(),
+        /** A rip that hangs the other way round: its cut edge at the seam, its factory edge in the angle. */
+        flipped: z.boolean().optional(),
       }),
     )
     .max(60, 'are too many for one face')

@@ -3,12 +3,11 @@ import { type HangersRoom, hangersRoom } from '@/core/inspect/hangersList';
 import type { Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
-import { hungClassWords, hungSumWords } from '@/ui/hungWords';
+import { hungRows, hungSumWords } from '@/ui/hungWords';
 import { lengthWords } from '@/ui/lengthWords';
 import { plural } from '@/ui/plural';
 import { faceWords } from '@/ui/room/faceWords';
 import { Sign } from '@/ui/Sign';
-import { CLASS_NAMES } from '@/ui/state/words';
 import { instantWords } from '@/ui/when';
 
 const NOTHING_TO_MEND: HangersRoom = { items: [], counts: [], gaps: 0, held: [] };
@@ -81,8 +80,8 @@ export function HangersList({
                   .map((face) => faceWords(place(face)))
                   .join(', ')}
                 :{' '}
-                {differs.classes
-                  .map((one) => `${CLASS_NAMES[one.class].toLowerCase()} ${hungClassWords(one, house.unit)}`)
+                {hungRows(differs, house.unit)
+                  .map(({ name, words }) => `${name.toLowerCase()} ${words}`)
                   .join('; ')}
                 . {hungSumWords(differs, house.unit)}.
               </p>

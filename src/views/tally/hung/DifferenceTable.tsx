@@ -1,7 +1,6 @@
 import type { HungDifference } from '@/core/estimate/hungDifference';
 import type { LengthUnit } from '@/core/measure/unit';
-import { hungClassWords, hungSumWords } from '@/ui/hungWords';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { hungRows, hungSumWords } from '@/ui/hungWords';
 
 const LEAST_LITRES = 0.005;
 
@@ -14,18 +13,19 @@ export function DifferenceTable({
   readonly unit: LengthUnit;
 }) {
   // A bevelled butt is one as before, and takes less mud.
-  const differs = difference.classes.length > 0 || Math.abs(difference.litres) > LEAST_LITRES;
+  const rows = hungRows(difference, unit);
+  const differs = rows.length > 0 || Math.abs(difference.litres) > LEAST_LITRES;
   return (
     <section aria-label="Beside the plan" className="space-y-1">
       <h3 className="font-semibold">Beside the plan</h3>
-      {difference.classes.length === 0 ? (
+      {rows.length === 0 ? (
         <p className="text-muted">The same joints.</p>
       ) : (
         <ul className="divide-y divide-base-300">
-          {difference.classes.map((own) => (
-            <li key={own.class} className="flex justify-between gap-3 py-1">
-              <span>{CLASS_NAMES[own.class]}</span>
-              <span className="text-right">{hungClassWords(own, unit)}</span>
+          {rows.map(({ name, words }) => (
+            <li key={name} className="flex justify-between gap-3 py-1">
+              <span>{name}</span>
+              <span className="text-right">{words}</span>
             </li>
           ))}
         </ul>

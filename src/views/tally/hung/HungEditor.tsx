@@ -7,7 +7,9 @@ import {
   addSeam,
   BUTT_ENDS,
   boardsAsFound,
+  cutEdgeOf,
   type FoundEdit,
+  flipCourse,
   foundOf,
   framingOn,
   isSameFound,
@@ -109,6 +111,11 @@ function Editor({
     return hungDifference(house, { ...room, id: 'draft' }, planned, now.tally);
   }, [room, house, id, later, planned, unit]);
   const own = selected && handlesOf(found, shown).find((handle) => isSameHandle(handle, selected));
+
+  const rips = ripsAt(own).flatMap((course) => {
+    const cut = cutEdgeOf(face, found, course, plan);
+    return cut ? [{ course, cut }] : [];
+  });
 
   const box = boxOf(face.loops);
   const moved = (handle: Handle, to: number): FoundEdit =>
@@ -228,6 +235,15 @@ function Editor({
                     options={BUTT_ENDS.map((ends) => [ends, ENDS_WORDS[ends]] as const)}
                   />
                 )}
+                {rips.map(({ course, cut }) => (
+                  <SelectField
+                    key={course}
+                    label={`Course ${course + 1} is cut at its`}
+                    value={cut}
+                    onChange={({ target }) => target.value !== cut && edits.edit(flipCourse(edits.found, course))}
+                    options={CUT_WORDS[found.run]}
+                  />
+                ))}
                 <button type="button" className="btn" onClick={() => remove(own)}>
                   Take it away
                 </button>
@@ -249,6 +265,22 @@ function Editor({
     </Dialog>
   );
 }
+
+/** The courses whose edges meet where somebody has taken hold. */
+const ripsAt = (handle: Handle | undefined): readonly number[] =>
+  handle?.kind === 'seam' ? [handle.course, handle.course + 1] : handle ? [handle.course] : [];
+
+/** The sides of a course at which it may be cut. */
+const CUT_WORDS = {
+  across: [
+    ['first', 'top edge'],
+    ['last', 'bottom edge'],
+  ],
+  upright: [
+    ['first', 'left edge'],
+    ['last', 'right edge'],
+  ],
+} as const;
 
 function Press({ words, press }: { readonly words: string; readonly press: (() => void) | undefined }) {
   return (
