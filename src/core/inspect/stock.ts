@@ -96,15 +96,14 @@ export function usedIn(
     used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method), class: kind });
     if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on), class: kind });
   }
-  const { filled } = prefill;
-  const last = state.prefills.at(-1);
-  if (last && filled > 0)
-    used.push({
-      good: last.mud.kind === 'setting' ? 'setting' : 'all-purpose',
-      at: Date.parse(last.at),
-      kind: 'used',
-      amount: filled,
-    });
+  for (const { prefill: own, litres } of prefill.filled)
+    if (litres > 0)
+      used.push({
+        good: own.mud.kind === 'setting' ? 'setting' : 'all-purpose',
+        at: Date.parse(own.at),
+        kind: 'used',
+        amount: litres,
+      });
   const sealed = state.sealed && sealedArea(tally, coats, method) / coverage;
   if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });
   return used;

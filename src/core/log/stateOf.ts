@@ -52,6 +52,8 @@ export interface Prefill extends Mark {
   /** When it may be taped, ms since 1970. */
   readonly firmAt: number;
   readonly mud: Extract<Entry, { kind: 'prefilled' }>['payload']['mud'];
+  /** The gaps and broken corners that it mended, by id. */
+  readonly items: readonly string[];
 }
 
 /** Scraped, sanded or wiped before the next coat. */
@@ -240,16 +242,16 @@ function applied(state: Folding, entry: Entry): Folding {
     }
     case 'prefilled': {
       const { faces, mud } = entry.payload;
-      const prefill: Prefill = { ...mark, faces, mud, firmAt: firmAt(entry) };
       const closed: Closed = { ...mark, minutes: undefined, photos: [], prefilled: true };
+      const mended = state.items.filter(
+        (own) =>
+          !own.closed && isPrefilled(own.defect) && (!faces || (own.face !== undefined && faces.includes(own.face))),
+      );
+      const prefill: Prefill = { ...mark, faces, mud, firmAt: firmAt(entry), items: mended.map(({ id }) => id) };
       return {
         ...state,
         prefills: [...state.prefills, prefill],
-        items: state.items.map((own) =>
-          !own.closed && isPrefilled(own.defect) && (!faces || (own.face !== undefined && faces.includes(own.face)))
-            ? { ...own, closed }
-            : own,
-        ),
+        items: state.items.map((own) => (mended.includes(own) ? { ...own, closed } : own)),
       };
     }
     case 'accepted': {

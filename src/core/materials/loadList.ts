@@ -118,12 +118,9 @@ const meshOf = (coats: readonly RoomCoat[]): number =>
 
 /** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
 export function mudOf(coat: RoomCoat, method: Method): number {
-  const per = litresPer(coat.id, sectionFor(coat.class, method));
-  if (coat.bevelled) {
-    const { bevelled, ...rest } = coat;
-    const cutBack = (litresPer(coat.id, sectionFor(coat.class, bevelledMethod(method))) * bevelled) / 1000;
-    return cutBack + mudOf({ ...rest, amount: coat.amount - bevelled }, method);
-  }
+  const perBy = (own: Method) => litresPer(coat.id, sectionFor(coat.class, own));
+  const { bevelled = 0 } = coat;
+  const per = perBy(method) * (1 - bevelled) + (bevelled > 0 ? perBy(bevelledMethod(method)) * bevelled : 0);
   if (coat.class === 'fasteners') return per * coat.amount;
   return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
 }

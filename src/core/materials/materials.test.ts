@@ -47,6 +47,9 @@ describe('the load list', () => {
     // 4 ft of all are 1.219 m.
     for (const [index, whole] of before.entries())
       expect(after[index]).toBeCloseTo(whole + ((cut[index]?.wet ?? 0) - (usual[index]?.wet ?? 0)) * 1.2192, 9);
+    // A part of it, however small, takes its part.
+    for (const coat of some.coats.filter(({ class: kind }) => kind === 'butt'))
+      expect(mudOf({ ...coat, amount: coat.amount / 10 }, some.method)).toBeCloseTo(mudOf(coat, some.method) / 10, 9);
     const sum = (all: readonly number[]) => all.reduce((total, one) => total + one, 0);
     expect(sum(after)).toBeLessThan(sum(before));
   });

@@ -10,7 +10,7 @@ import { type Method, withLevel } from './resolveMethod';
 /** A coat of a room with how much there is of it: mm of joint, fasteners by count, a surface in mm². */
 export interface RoomCoat extends Coat {
   readonly amount: number;
-  /** Of it what lies on butts whose paper edges were cut back; mm. */
+  /** The part of it that lies on butts whose paper edges were cut back, 0–1. */
   readonly bevelled?: number;
 }
 
@@ -33,7 +33,7 @@ export function roomCoats(tally: Tally, method: Method, finish?: Room['finish'])
   const coats = plainCoats(tally, method, finish);
   if (!bevelled) return coats;
   const part = bevelled.length / classes.butt.length;
-  return coats.map((coat) => (coat.class === 'butt' ? { ...coat, bevelled: coat.amount * part } : coat));
+  return coats.map((coat) => (coat.class === 'butt' ? { ...coat, bevelled: part } : coat));
 }
 
 function plainCoats(tally: Tally, method: Method, finish: Room['finish']): readonly RoomCoat[] {

@@ -37,16 +37,16 @@ const tapeNow = (entries: readonly Entry[]) => roomWith(entries).standing.classe
 describe('pre-filling before the tape', () => {
   it('is the gaps that were found, less those that were filled on their faces', () => {
     const found = [looked(), gap('w0', 1000), gap('c0', 3000)];
-    expect(roomWith(found).prefill).toMatchObject({ found: 4000, filled: 0, done: 0, firmAt: undefined });
+    expect(roomWith(found).prefill).toMatchObject({ found: 4000, filled: [], done: 0, firmAt: undefined });
     // 4 m at 60 ft an hour, and walking in.
     expect(itemOf(found)?.hours).toBeCloseTo(4000 / 304.8 / 60 + ROOM_HOURS, 9);
     const some = [...found, filled(['w0'])];
-    expect(roomWith(some).prefill).toMatchObject({ found: 4000, filled: 0.08, done: 0.25 });
+    expect(roomWith(some).prefill).toMatchObject({ found: 4000, filled: [{ litres: 0.08 }], done: 0.25 });
     expect(itemOf(some)).toMatchObject({ part: 0.75 });
     expect(itemOf(some)?.hours).toBeCloseTo(3000 / 304.8 / 60 + ROOM_HOURS, 9);
     expect(roomWith(some).state.items.map(({ closed }) => closed?.prefilled)).toEqual([true, undefined]);
     const all = [...some, filled(undefined)];
-    expect(roomWith(all).prefill).toMatchObject({ found: 4000, filled: 0.32, done: 1 });
+    expect(roomWith(all).prefill).toMatchObject({ found: 4000, filled: [{ litres: 0.08 }, { litres: 0.24 }], done: 1 });
     expect(itemOf(all)).toBeUndefined();
   });
 
@@ -59,7 +59,7 @@ describe('pre-filling before the tape', () => {
     const whole = itemOf([])?.hours ?? 0;
     expect(whole - ROOM_HOURS).toBeCloseTo((sum() * GAPPED) / 304.8 / 60, 9);
     const some = [filled(['c0'])];
-    expect(roomWith(some).prefill.filled).toBeCloseTo((sum('c0') * GAPPED * 0.08) / 1000, 9);
+    expect(roomWith(some).prefill.filled[0]?.litres).toBeCloseTo((sum('c0') * GAPPED * 0.08) / 1000, 9);
     expect((itemOf(some)?.hours ?? 0) - ROOM_HOURS).toBeCloseTo((whole - ROOM_HOURS) * (1 - sum('c0') / sum()), 9);
     expect(itemOf([filled(undefined)])).toBeUndefined();
   });
@@ -76,7 +76,7 @@ describe('pre-filling before the tape', () => {
         .find(({ kind }) => kind === 'prefill')?.litres;
     // 500 × 20 × 12.7 mm, and a metre of 1/4 in.
     expect(mud([looked(), wide, gap('c0', 1000)])).toBeCloseTo(0.127 + 0.08, 9);
-    expect(roomWith([looked(), wide, gap('c0', 1000), filled(['w0'])]).prefill.filled).toBeCloseTo(0.127, 9);
+    expect(roomWith([looked(), wide, gap('c0', 1000), filled(['w0'])]).prefill.filled[0]?.litres).toBeCloseTo(0.127, 9);
   });
 
   it('holds up the tape until it is firm: setting mud from its mixing, drying mud for half an hour', () => {
@@ -117,6 +117,15 @@ describe('pre-filling before the tape', () => {
     const used = (entries: readonly Entry[]) => stockOf(usedIn(roomWith(entries), waresOf(NO_CATALOGUE, 'in')), NOW);
     // Common practice, no source: 0.08 l a metre.
     expect(used([...found, done])).toMatchObject([{ good: 'setting', used: 0.2 }]);
+    // Each time its own mud; what is filled already takes none again.
+    const dry = entry({ kind: 'prefilled', at: NOW - MINUTE_MS, payload: { mud: { kind: 'drying' } } });
+    const both = [...found, gap('c0', 1000), filled(['w0']), dry];
+    expect(used(both)).toMatchObject([
+      { good: 'all-purpose', used: 0.08 },
+      { good: 'setting', used: 0.2 },
+    ]);
+    const guessed = (entries: readonly Entry[]) => used(entries).reduce((sum, own) => sum + own.used, 0);
+    expect(guessed([filled(['c0']), dry])).toBeCloseTo(guessed([dry]), 9);
     const back = entry({ kind: 'void', at: NOW, payload: { target: done.id } });
     expect(used([...found, done, back])).toEqual([]);
     expect(roomWith([...found, done, back]).prefill).toEqual(roomWith(found).prefill);

@@ -1,5 +1,5 @@
 import type { Piece } from '../joints/pieces';
-import type { OpenItem, RoomState } from '../log/stateOf';
+import type { OpenItem, Prefill, RoomState } from '../log/stateOf';
 import { isPrefilled } from '../method/defects';
 import { GAPPED, GAPPING, prefillLitres } from '../method/smallWork';
 import { acceptanceOf } from '../standing/heldFaces';
@@ -10,8 +10,8 @@ export interface PrefillStanding {
   readonly found: number | undefined;
   /** The mud of all that was found, litres. */
   readonly litres: number | undefined;
-  /** The mud that was filled in, litres. */
-  readonly filled: number;
+  /** The mud that was filled in each time, litres. */
+  readonly filled: readonly { readonly prefill: Prefill; readonly litres: number }[];
   /** The part that is filled, 0–1. */
   readonly done: number;
   /** When what was filled may be taped, ms since 1970; undefined where nothing was. */
@@ -31,21 +31,25 @@ export function prefillOf(
     const [open, filled] = [summed(items.filter(isGap)), summed(items.filter(({ closed }) => closed?.prefilled))];
     const found = open.length + filled.length;
     const done = open.length === 0 && prefills.length > 0 ? 1 : found > 0 ? filled.length / found : 0;
-    return { found, litres: open.litres + filled.litres, filled: filled.litres, done, firmAt };
+    const each = prefills.map((prefill) => ({
+      prefill,
+      litres: summed(items.filter(({ id }) => prefill.items.includes(id))).litres,
+    }));
+    return { found, litres: open.litres + filled.litres, filled: each, done, firmAt };
   }
-  if (prefills.length === 0) return { found: undefined, litres: undefined, filled: 0, done: 0, firmAt };
-  const faces = new Set(prefills.flatMap((prefill) => prefill.faces ?? []));
-  const everywhere = prefills.some((prefill) => prefill.faces === undefined);
   const gaping = pieces.filter((piece) => GAPPING.includes(piece.class));
   const length = (some: readonly Piece[]) => some.reduce((all, { amount }) => all + amount, 0);
-  const [whole, on] = [length(gaping), length(gaping.filter(({ face }) => everywhere || faces.has(face)))];
-  return {
-    found: undefined,
-    litres: undefined,
-    filled: prefillLitres(on * GAPPED),
-    done: everywhere ? 1 : whole > 0 ? on / whole : 0,
-    firmAt,
-  };
+  let open = gaping;
+  const filled = prefills.map((prefill) => {
+    const left = open.filter(({ face }) => prefill.faces !== undefined && !prefill.faces.includes(face));
+    const on = length(open) - length(left);
+    open = left;
+    return { prefill, litres: prefillLitres(on * GAPPED) };
+  });
+  const everywhere = prefills.some(({ faces }) => faces === undefined);
+  const whole = length(gaping);
+  const done = everywhere ? 1 : whole > 0 ? 1 - length(open) / whole : 0;
+  return { found: undefined, litres: undefined, filled, done, firmAt };
 }
 
 /** How long some gaps are together, mm, and the mud that they take. */
