@@ -1,9 +1,9 @@
 import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
-import { mudOf, sealedArea } from '../materials/loadList';
 import { coatDone, handedPasses, passDone } from '../readiness/handedPasses';
 import type { RoomSite } from '../readiness/siteOf';
 import { isBetween } from '../work/pass';
+import { goodsOfCoat, sealerOf } from './goodsTaken';
 
 /** What is handed out for one day and what it takes of each good; litres, of tape mm, without waste. */
 export interface DayLoad {
@@ -24,7 +24,7 @@ export interface DayLoad {
 export function bringFrom(
   rooms: readonly RoomSite[],
   from: string,
-  { of, coverage }: Pick<Wares, 'of' | 'coverage'>,
+  wares: Pick<Wares, 'of' | 'coverage'>,
 ): readonly DayLoad[] {
   const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
   for (const handed of handedPasses(rooms)) {
@@ -39,13 +39,11 @@ export function bringFrom(
     for (const coat of isBetween(task.pass) ? [] : task.coats) {
       const left = 1 - coatDone(room, coat.id, block);
       if (left <= 0) continue;
-      add(coat.mud, mudOf(coat, room.method) * left * of[coat.mud].use);
-      if (coat.tape) add(coat.tape, coat.amount * left * of[coat.tape].use);
+      for (const [good, amount] of goodsOfCoat(coat, left, room, wares)) add(good, amount);
     }
     // Small work is done with its coats.
-    for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * of[mud].use);
-    if (task.pass === 'seal')
-      add('sealer', (sealedArea(room.tally, room.coats, room.method) / coverage) * of.sealer.use);
+    for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * wares.of[mud].use);
+    if (task.pass === 'seal') add('sealer', sealerOf(room, wares));
   }
   return [...days]
     .sort(([a], [b]) => a.localeCompare(b))

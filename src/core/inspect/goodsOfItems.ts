@@ -1,12 +1,9 @@
 import type { Wares } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
-import { mudOf, sealedArea } from '../materials/loadList';
 import { openWork } from '../readiness/planInputOf';
 import type { RoomSite } from '../readiness/siteOf';
 import type { WorkItem } from '../work/workItem';
-
-/** What some work takes of each good: litres, of tape mm, without waste. */
-export type GoodsTaken = readonly (readonly [good: Good, amount: number])[];
+import { type GoodsTaken, goodsOfCoat, sealerOf } from './goodsTaken';
 
 /**
  * What each item of work that is still to do in a room takes, by the item. Together it is what the room still needs.
@@ -21,25 +18,24 @@ export function goodsOfItems(
   return new Map(openWork(site, now).map((item) => [item.id, goodsOf(item, site, wares)]));
 }
 
-function goodsOf(item: WorkItem, site: RoomSite, { of, coverage }: Pick<Wares, 'of' | 'coverage'>): GoodsTaken {
-  const { coats, method, applied, tally, tasks } = site;
+function goodsOf(item: WorkItem, site: RoomSite, wares: Pick<Wares, 'of' | 'coverage'>): GoodsTaken {
+  const { coats, applied, tasks } = site;
   const taken = new Map<Good, number>();
   const add = (good: Good, amount: number) => {
     if (amount > 0) taken.set(good, (taken.get(good) ?? 0) + amount);
   };
   for (const coat of coats.filter(({ id }) => item.coats.includes(id))) {
     const left = 1 - (applied.coats.get(coat.id)?.share ?? 0);
-    add(coat.mud, mudOf(coat, method) * left * of[coat.mud].use);
-    if (coat.tape) add(coat.tape, coat.amount * left * of[coat.tape].use);
+    for (const [good, amount] of goodsOfCoat(coat, left, site, wares)) add(good, amount);
   }
-  if (item.kind === 'seal') add('sealer', (sealedArea(tally, coats, method) / coverage) * of.sealer.use);
+  if (item.kind === 'seal') add('sealer', sealerOf(site, wares));
   for (const { kind, round, mud, litres } of tasks.flatMap(({ small }) => small)) {
     // Factory edges are filled with the angles that they lie in.
     const isOwn =
       kind === 'factoryEdge'
         ? item.kind === 'angle' && round === item.pass
         : kind === item.kind && (kind === 'prefill' || round === item.pass);
-    if (isOwn) add(mud, litres * item.part * of[mud].use);
+    if (isOwn) add(mud, litres * item.part * wares.of[mud].use);
   }
   return [...taken];
 }

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import { usePlan } from '@/client/usePlan';
 import type { RoundBatches } from '@/core/inspect/batchesFor';
-import type { GoodsTaken } from '@/core/inspect/goodsOfItems';
+import type { GoodsTaken } from '@/core/inspect/goodsTaken';
 import { type Draw, runOut } from '@/core/inspect/runOut';
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
