@@ -1,5 +1,5 @@
 import { feetAndInches } from '@/core/measure/formatLength';
-import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
+import { type LengthUnit, MM_PER_FOOT, MM_PER_INCH } from '@/core/measure/unit';
 
 const OVER: Readonly<Record<string, string>> = {
   '1/2': '½',
@@ -32,7 +32,7 @@ export const sizeWords = (width: number, length: number, unit: LengthUnit): stri
 /** A long length where inches do not matter: 3,482 ft, or 1,061 m. */
 export function roughLength(mm: number, unit: LengthUnit): string {
   return unit === 'in'
-    ? `${Math.round(mm / 304.8).toLocaleString('en-US')} ft`
+    ? `${Math.round(mm / MM_PER_FOOT).toLocaleString('en-US')} ft`
     : `${Math.round(mm / 1000).toLocaleString('en-US')} m`;
 }
 
@@ -51,7 +51,9 @@ export function smallWords(mm: number, unit: LengthUnit): string {
 
 /** Board area: 442 ft², or 41.1 m². */
 export function areaWords(mm2: number, unit: LengthUnit): string {
-  return unit === 'in' ? `${Math.round(mm2 / 304.8 ** 2).toLocaleString('en-US')} ft²` : `${(mm2 / 1e6).toFixed(1)} m²`;
+  return unit === 'in'
+    ? `${Math.round(mm2 / MM_PER_FOOT ** 2).toLocaleString('en-US')} ft²`
+    : `${(mm2 / 1e6).toFixed(1)} m²`;
 }
 
 const digits = (value: number, set: readonly string[]): string =>

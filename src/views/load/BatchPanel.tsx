@@ -82,7 +82,7 @@ export function BatchPanel({
   );
 }
 
-/** ⅛ of a bag, 0.6 qt of water. */
+/** 13 % of a bag, 0.7 qt of water. */
 function mixWords(litres: number, bag: number, unit: LengthUnit): string {
   const { bags, water } = mixOf(litres, bag);
   const percent = Math.max(1, Math.round(bags * 100));

@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import type { LearnedUse } from '@/core/inspect/learnUse';
-import { WARES, type WareName, waresOf } from '@/core/materials/catalogue';
+import { NO_CATALOGUE, WARES, type WareName, waresOf } from '@/core/materials/catalogue';
 import type { Catalogue } from '@/core/materials/catalogueSchema';
-import type { LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { MUD_PRODUCTS, type MudProduct } from '@/core/method/coat';
 import { STICK_PROFILES } from '@/core/room/kinds';
 import { SHRINKAGE } from '@/core/section/mud';
@@ -69,7 +69,7 @@ function CatalogueDialog({
   const [texts, setTexts] = useState(() => textsOf(catalogue, unit));
   const [fault, setFault] = useState<{ readonly field: string; readonly reason: string }>();
   const { run, busy, message } = useCommand();
-  const usual = waresOf({ products: {}, offcuts: [] }, unit);
+  const usual = waresOf(NO_CATALOGUE, unit);
   const say = (change: Partial<CatalogueTexts>) => setTexts((now) => ({ ...now, ...change }));
   const sayOf = (name: WareName, field: ProductField, text: string) =>
     setTexts((now) => ({
@@ -98,7 +98,9 @@ function CatalogueDialog({
         return '';
     }
   };
-  const sticks = usual.sticks.map(({ length }) => (unit === 'in' ? `${Math.round(length / 304.8)}'` : String(length)));
+  const sticks = usual.sticks.map(({ length }) =>
+    unit === 'in' ? `${Math.round(length / MM_PER_FOOT)}'` : String(length),
+  );
   return (
     <Dialog title="What we buy" close={close} className="w-[min(96vw,70rem)] max-w-none">
       <p className="text-muted">For all houses. What is left empty is as usual, as it stands there in grey.</p>

@@ -1,6 +1,6 @@
 import { type Coverage, isUnusual, USUAL_COVERAGE } from '@/core/inspect/coverageOf';
 import type { MaterialCost } from '@/core/inspect/materialCost';
-import type { LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '@/core/measure/unit';
 import { GOOD_WORDS } from './stockRows';
 
 /** What material costs a room, in the money of the firm. */
@@ -107,12 +107,12 @@ function Band({
   );
 }
 
-/** Of 1,000 ft² in feet and gallons; of 100 m² in metres and litres. */
-const THOUSAND_FT2_M2 = 92.903;
+/** What 1,000 ft² take, in feet and gallons, is told of 100 m² in metres and litres. */
+const TO_100_M2 = 1e8 / (1000 * MM_PER_FOOT ** 2);
 const tapeWords = (feet: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${Math.round(feet)} ft` : `${Math.round((feet * 0.3048 * 100) / THOUSAND_FT2_M2)} m`;
+  unit === 'in' ? `${Math.round(feet)} ft` : `${Math.round((feet * MM_PER_FOOT * TO_100_M2) / 1000)} m`;
 const mudWords = (gallons: number, unit: LengthUnit): string =>
-  unit === 'in' ? `${gallons.toFixed(1)} gal` : `${Math.round((gallons * 3.785411784 * 100) / THOUSAND_FT2_M2)} l`;
+  unit === 'in' ? `${gallons.toFixed(1)} gal` : `${Math.round(litresFromGallons(gallons) * TO_100_M2)} l`;
 
 const wareWords = (name: MaterialCost['unpriced'][number]): string =>
   name === 'screws' || name === 'bead' ? name : GOOD_WORDS[name].name.toLowerCase();

@@ -1,5 +1,5 @@
 import type { OtherStock, StockAnswer } from '@/core/estimate/betterStock';
-import type { LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { roughLength } from '@/ui/lengthWords';
 import { mudVolumeWords } from '@/ui/mudWords';
 import { plural } from '@/ui/plural';
@@ -61,14 +61,12 @@ function savedWords({ flat, butt, butts, sheets, hours, litres, nights }: StockA
     ...(butts === 0
       ? []
       : [
-          `${signed(butts, (count) => plural(count, 'butt'))}${Math.abs(butt) < FOOT_MM / 2 ? '' : ` (${signed(butt, (mm) => roughLength(mm, unit))})`}`,
+          `${signed(butts, (count) => plural(count, 'butt'))}${Math.abs(butt) < MM_PER_FOOT / 2 ? '' : ` (${signed(butt, (mm) => roughLength(mm, unit))})`}`,
         ]),
-    ...(Math.abs(flat) < FOOT_MM / 2 ? [] : [signed(flat, (mm) => `${roughLength(mm, unit)} of flats`)]),
+    ...(Math.abs(flat) < MM_PER_FOOT / 2 ? [] : [signed(flat, (mm) => `${roughLength(mm, unit)} of flats`)]),
     ...(sheets === 0 ? [] : [signed(sheets, (count) => plural(count, 'sheet'))]),
     signed(litres, (volume) => `${mudVolumeWords(volume, unit)} of mud`),
     ...(nights === 0 ? [] : [signed(nights, (count) => plural(count, 'night'))]),
     signed(hours, spanWords),
   ].join(', ');
 }
-
-const FOOT_MM = 304.8;
