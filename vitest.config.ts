@@ -7,8 +7,8 @@ export default defineConfig({
     environment: 'node',
     setupFiles: ['tests/setup/seed.ts'],
     // For what hangs, not for what is slow.
-    testTimeout: 180_000,
-    hookTimeout: 180_000,
+    testTimeout: 900_000,
+    hookTimeout: 900_000,
     projects: [
       {
         extends: true,

@@ -1,4 +1,5 @@
 import { type NextRequest, NextResponse } from 'next/server';
+import { SCRIPT_NONCE } from './contract/scriptNonce';
 import { databaseAnswers } from './server/databaseAnswers';
 import { NOT_NOW, NOT_NOW_HEADERS } from './server/notNow';
 import { PAGE_PATH, REQUEST_ID, requestId, requestLog } from './server/requestLog';
@@ -27,6 +28,7 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   // The framework takes the number for its scripts from here.
   const headers = new Headers(request.headers);
   headers.set('content-security-policy', policy);
+  headers.set(SCRIPT_NONCE, nonce);
   headers.set(REQUEST_ID, id);
   headers.set(PAGE_PATH, request.nextUrl.pathname);
   const answer = NextResponse.next({ request: { headers } });

@@ -1,5 +1,5 @@
 import { USUAL_THICKNESS_MM } from '../core/air/dryingHours';
-import { coatTimes, TROUBLE_WORDS } from '../core/drying/coatTimes';
+import { coatTimes } from '../core/drying/coatTimes';
 import type { Mud } from '../core/drying/wetMud';
 import { readHouse } from '../core/house/readHouse';
 import type { House } from '../core/house/schema';
@@ -16,6 +16,7 @@ import { parseQuickLine } from '../core/quickline/parseQuickLine';
 import { areaOf } from '../core/room/faces/face';
 import { problemText } from '../core/room/problem';
 import type { Room } from '../core/room/schema';
+import { troubleWords } from '../words/airWords';
 
 /** A refusal that is told as one line on standard error, with exit code 2. */
 export class Refusal extends Error {}
@@ -237,7 +238,7 @@ export function dryReport(options: DryOptions) {
   const speed = options.air === undefined ? 0 : numberFrom('--air', options.air, 0, 20);
   const wet = { mud: mudFrom(options.mud), thickness: thicknessFrom(options.thick), substrate: 'board' } as const;
   const times = coatTimes(wet, { temperature, humidity, speed });
-  const warnings = times.troubles.map((trouble) => TROUBLE_WORDS[trouble]);
+  const warnings = times.troubles.map((trouble) => troubleWords(trouble));
   const hours = (value: number) => (Number.isFinite(value) ? Math.round(value * 100) / 100 : null);
   return {
     ...(times.setHours === undefined ? {} : { setHours: hours(times.setHours) }),

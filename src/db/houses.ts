@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { House, HouseHead } from '../core/house/schema';
 import type { MethodChoices } from '../core/room/methodSchema';
@@ -89,11 +90,8 @@ export async function listHouses({
 
 /** A house with its rooms in order, or undefined. */
 export async function findHouse(id: string): Promise<StoredHouse | undefined> {
-  const { HouseRow, RoomRow } = models();
-  const row = await HouseRow.findOne({ where: { id } });
+  const row = await models().HouseRow.findOne({ where: { id } });
   if (!row) return undefined;
-  const rows = await RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
-  const rooms = rows.map((own) => ({ id: own.id, version: own.version, room: readRoom(own.room, row.head.unit) }));
   return {
     id,
     head: row.head,
@@ -101,12 +99,28 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
     version: row.version,
     seq: row.nextSeq - 1,
     airSeq: row.airSeq,
-    roomsSeq: row.roomsSeq,
     weatherUrl: row.weatherUrl,
     dates: row.dates,
+    ...(await roomsOf(row)),
+  };
+}
+
+type ReadRooms = Pick<StoredHouse, 'roomsSeq' | 'rooms' | 'unreadable'>;
+/** The rooms of houses as they were read last; the database counts every change of them. */
+const known = new LRUCache<string, ReadRooms>({ max: 50 });
+
+async function roomsOf({ id, head, roomsSeq }: HouseRow): Promise<ReadRooms> {
+  const before = known.get(id);
+  if (before?.roomsSeq === roomsSeq) return before;
+  const rows = await models().RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
+  const rooms = rows.map((own) => ({ id: own.id, version: own.version, room: readRoom(own.room, head.unit) }));
+  const read: ReadRooms = {
+    roomsSeq,
     rooms: rooms.flatMap(({ room, version }) => (room ? [{ room, version }] : [])),
     unreadable: rooms.flatMap((own) => (own.room ? [] : [own.id])),
   };
+  known.set(id, read);
+  return read;
 }
 
 /** Adds a house from a checked house file; returns its id. */

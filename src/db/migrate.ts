@@ -19,6 +19,7 @@ import * as shownHouses from './migrations/0015-shown-houses';
 import * as shownWhat from './migrations/0016-shown-what';
 import * as lasers from './migrations/0017-lasers';
 import * as catalogues from './migrations/0018-catalogues';
+import * as roomsDeleted from './migrations/0019-rooms-deleted';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -41,6 +42,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0016-shown-what': shownWhat,
   '0017-lasers': lasers,
   '0018-catalogues': catalogues,
+  '0019-rooms-deleted': roomsDeleted,
 };
 
 /**

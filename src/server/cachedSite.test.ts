@@ -49,6 +49,31 @@ describe('a house that is asked for again', () => {
     expect(await cachedSite({ ...ground, house: stored(1, 1), air: { ...air } }, NOW)).not.toBe(changed);
   });
 
+  it('takes rooms of which nothing was said from before, and is what it would be without', async () => {
+    const log = new HouseLog();
+    const rooms = [room, { ...room, id: 'other' }].map((own) => ({ room: own, version: 1 }));
+    const house = (seq: number, from = head) => ({ ...stored(seq), id: 'two', head: from, rooms });
+    const ground = { house: house(0), log, air, catalogue: NO_CATALOGUE };
+    const before = await cachedSite(ground, NOW);
+    log.add([{ ...tape, seq: 1 }]);
+    const after = await cachedSite({ ...ground, house: house(1) }, NOW + 30_000);
+    expect(after.site.rooms[1]).toBe(before.site.rooms[1]);
+    expect(after.site.rooms[0]?.applied.coats.size).toBe(1);
+    const alone = await cachedSite({ ...ground, house: { ...house(1), id: 'alone' } }, NOW + 30_000);
+    const told = ({ site }: typeof after) => [
+      site.progress,
+      site.rooms.map(({ hours, standing }) => [hours, standing]),
+    ];
+    expect(told(after)).toEqual(told(alone));
+    // A minute after the first of its rooms was worked out all are; so is another method at once.
+    expect((await cachedSite({ ...ground, house: house(1) }, NOW + MINUTE_MS)).site.rooms[1]).not.toBe(
+      before.site.rooms[1],
+    );
+    const another = { ...head, method: { ...head.method, tape: 'mesh' as const, mud: 'settingFirst' as const } };
+    const [first] = (await cachedSite({ ...ground, house: house(1, another) }, NOW + 30_000)).site.rooms;
+    expect(first?.method.all.tape).toBe('mesh');
+  });
+
   it('is worked out anew when something of it dries within the minute', async () => {
     const log = new HouseLog();
     log.add([{ ...tape, seq: 1 }]);

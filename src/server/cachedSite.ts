@@ -3,6 +3,7 @@ import type { HouseLog } from '../core/log/houseLog';
 import type { Catalogue } from '../core/materials/catalogueSchema';
 import { nextChange } from '../core/readiness/nextChange';
 import { type Site, siteOf } from '../core/readiness/siteOf';
+import type { Room } from '../core/room/schema';
 import type { StoredHouse } from '../db/houses';
 import type { LoadedAir } from './cachedAir';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
@@ -23,6 +24,7 @@ interface Standing {
 
 interface Remembered extends Standing {
   readonly key: string;
+  readonly head: string;
   readonly air: LoadedAir;
   readonly catalogue: Catalogue;
   readonly from: number;
@@ -39,20 +41,18 @@ const houses = new LRUCache<string, Remembered>({ max: 50 });
  * @param instant ms since 1970
  */
 export async function cachedSite({ house, log, air, catalogue }: Ground, instant: number): Promise<Standing> {
-  const key = JSON.stringify([
-    house.seq,
-    house.airSeq,
-    house.roomsSeq,
-    house.head,
-    house.rooms.map(({ room: { id }, version }) => [id, version]),
-  ]);
-  const known = houses.get(house.id);
-  const isSame = known?.key === key && known.air === air && known.catalogue === catalogue;
-  if (isSame && holdsAt(known, instant)) return known;
+  const key = JSON.stringify([house.seq, house.airSeq, house.roomsSeq]);
+  const head = JSON.stringify(house.head);
+  const last = houses.get(house.id);
+  const isSameGround = last?.head === head && last.air === air && last.catalogue === catalogue;
+  const known = isSameGround && holdsAt(last, instant) ? last : undefined;
+  if (known?.key === key) return known;
   const rooms = house.rooms.map(({ room }) => room);
   const takeOffs = await cachedTakeOffs(house.head, rooms);
-  const site = siteOf(house.head, rooms, log.states(), air.of, instant, (room) => takeOffs.get(room), catalogue);
-  const made: Remembered = { key, air, catalogue, from: instant, site, changesAt: nextChange(site, instant) };
+  const takenOff = (room: Room) => takeOffs.get(room);
+  const site = siteOf(house.head, rooms, log.states(), air.of, instant, takenOff, catalogue, known?.site);
+  const from = known?.from ?? instant;
+  const made: Remembered = { key, head, air, catalogue, from, site, changesAt: nextChange(site, instant) };
   houses.set(house.id, made);
   return made;
 }

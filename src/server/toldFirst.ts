@@ -1,9 +1,9 @@
-import { notSignedWords, wetWords } from '../contract/signWords';
 import { wetWhenSanded } from '../core/inspect/sandable';
 import { whyNotSigned } from '../core/inspect/signOff';
 import { movedIn, STOCK } from '../core/inspect/stock';
 import type { NewEntry } from '../core/log/entry';
 import { findHouse } from '../db/houses';
+import { notSignedWords, wetWords } from '../words/signWords';
 import { loadSite } from './loadSite';
 import { refuse } from './refuse';
 

@@ -6,8 +6,9 @@ import { fromMm, gallonsFromLitres, type LengthUnit, MM_PER_FOOT } from '@/core/
 import { MUD_PRODUCTS } from '@/core/method/coat';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
-import { faceWords } from './room/faceWords';
-import { CLASS_NAMES } from './state/words';
+import { coatName } from '@/words/coatWords';
+import { faceWords } from '@/words/faceWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 
 /** The tables that a house is told as. */
 export const CSV_TABLES = ['rooms', 'pieces', 'load'] as const;
@@ -95,7 +96,7 @@ function pieceRows({ room, pieces, applied, done }: RoomSite, unit: LengthUnit):
   const place = placesIn(room);
   const on = new Map(
     applied.stretches.flatMap((stretch) => {
-      const coats = stretch.coats.filter(({ share }) => share === 1).map(({ coat }) => coat.name);
+      const coats = stretch.coats.filter(({ share }) => share === 1).map(({ coat }) => coatName(coat));
       return stretch.pieces.map(({ id }) => [id, coats.join(', ')] as const);
     }),
   );

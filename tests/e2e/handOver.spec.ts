@@ -180,7 +180,7 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
   const sanded = await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['flat'] } });
   expect([sanded.status(), (await sanded.json()).message]).toEqual([
     409,
-    'Pantry is not sanded. flat: still wet by the clock. Whoever finds it dry says white on the morning walk first.',
+    'Pantry is not sanded. Flats: still wet by the clock. Whoever finds it dry says white on the morning walk first.',
   ]);
   expect((await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['angle'] } })).status()).toBe(200);
 });

@@ -66,6 +66,7 @@ describe('migrations', () => {
       { name: '0016-shown-what' },
       { name: '0017-lasers' },
       { name: '0018-catalogues' },
+      { name: '0019-rooms-deleted' },
     ]);
   });
 });

@@ -58,10 +58,10 @@ describe('the demo house under each method that ships', () => {
   const METHODS = startingMethods('in');
 
   it.each(METHODS.filter(({ choices }) => choices.mud === undefined || choices.mud === 'drying'))(
-    '$name takes 7 to 12 gallons of drying mud per 1,000 ft²',
-    ({ name, choices }) => {
+    '$id takes 7 to 12 gallons of drying mud per 1,000 ft²',
+    ({ id, choices }) => {
       const gallons = gallonsOf(choices);
-      process.stdout.write(`  ${name}: ${gallons.toFixed(1)} gal per 1,000 ft²\n`);
+      process.stdout.write(`  ${id}: ${gallons.toFixed(1)} gal per 1,000 ft²\n`);
       expect(gallons).toBeGreaterThan(7);
       expect(gallons).toBeLessThan(12);
     },

@@ -11,7 +11,6 @@ import { runGroupOf } from '@/core/method/passOrder';
 import { resolveMethod } from '@/core/method/resolveMethod';
 import { roomCoats } from '@/core/method/roomCoats';
 import { planHouse } from '@/core/plan/planHouse';
-import type { PlanInput } from '@/core/plan/planInput';
 import { planInputOf } from '@/core/readiness/planInputOf';
 import { siteOf } from '@/core/readiness/siteOf';
 import { LEVELS } from '@/core/room/level';
@@ -35,70 +34,22 @@ const EFFORT = { effort: 0 };
 const seeds = (count: number, from = 1) => Array.from({ length: count }, (_, index) => from + index);
 
 describe('plans of random houses in the middle of their work', () => {
-  it('break no rule that another reading of them finds', () => {
+  // A thousand of them.
+  it.each(seeds(10, 0))('break no rule that another reading of them finds, hundred %i', (hundred) => {
     let run = 0;
-    for (const seed of seeds(1000)) {
+    for (const seed of seeds(100, 1 + 100 * hundred)) {
       const { input, airs } = anyPlan(seed);
       const plan = planHouse(input, EFFORT);
       expect(faultsOf(plan, input, airs), `seed ${seed}`).toEqual([]);
       run += plan.assignments.length;
     }
-    expect(run).toBeGreaterThan(10_000);
+    expect(run).toBeGreaterThan(1000);
   });
 
   it('are the same for the same seed, and keep what was handed out where it is', () => {
     for (const seed of seeds(30)) {
       const { input } = anyPlan(seed);
       expect(planHouse(input, EFFORT)).toEqual(planHouse(input, EFFORT));
-    }
-  });
-
-  const more: readonly (readonly [string, (input: PlanInput) => PlanInput])[] = [
-    [
-      'one more person',
-      (input) => ({
-        ...input,
-        people: [
-          ...input.people,
-          { id: 'more', name: 'More', hours: 8, skills: [...SKILLS], learner: false, off: [], pace: {}, elsewhere: [] },
-        ],
-      }),
-    ],
-    [
-      'one more of each tool',
-      (input) => ({
-        ...input,
-        crew: {
-          ...input.crew,
-          tools: Object.fromEntries(Object.entries(input.crew.tools).map(([tool, count]) => [tool, count + 1])),
-        },
-      }),
-    ],
-    [
-      'drier air',
-      (input) => ({
-        ...input,
-        airs: input.airs.map((steps) =>
-          steps.map(({ from, air }) => ({ from, air: { ...air, humidity: 20, temperature: 26 } })),
-        ),
-      }),
-    ],
-    [
-      'no days off',
-      (input) => ({ ...input, people: input.people.map((person) => ({ ...person, off: [], elsewhere: [] })) }),
-    ],
-  ];
-
-  it.each(more)('finish no later with %s, and neither does the bound', (_, change) => {
-    for (const seed of seeds(80)) {
-      const { input } = anyPlan(seed);
-      // What was left out for want of somebody, and rooms held for good, make two different houses to compare.
-      const whole = { ...input, rooms: input.rooms.map((room) => ({ ...room, due: undefined, held: undefined })) };
-      const before = planHouse(whole, EFFORT);
-      if (before.leftOut.length > 0) continue;
-      const after = planHouse(change(whole), { ...EFFORT, former: before });
-      expect(after.finish, `seed ${seed}`).toBeLessThanOrEqual(before.finish);
-      expect(after.bound, `seed ${seed}: the bound`).toBeLessThanOrEqual(before.bound);
     }
   });
 });

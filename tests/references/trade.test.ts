@@ -5,9 +5,11 @@ import { conflictsIn } from '@/core/estimate/conflictsIn';
 import { firstWalls } from '@/core/joints/firstWalls';
 import { takeOff } from '@/core/joints/takeOff';
 import { celsiusFromFahrenheit } from '@/core/measure/unit';
+import type { CoatedClass } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import { resolveMethod, usualMethod } from '@/core/method/resolveMethod';
 import { startingMethods } from '@/core/method/startingMethods';
+import { coatName, toolWords, waitWords } from '@/words/coatWords';
 import { roomOf } from '../houses/readRooms';
 
 // common practice, no source: what finishers say of schools, mud and waiting, held one by one.
@@ -24,7 +26,7 @@ describe('corners', () => {
         const flat = coatsFor('flat', method).find(({ key }) => key === coat.key);
         if (!flat) continue;
         const hours = (own: typeof coat) => coatTimes(wetMudOf(own, method), AIR).recoatHours;
-        expect(hours(coat) / hours(flat), coat.name).toBeGreaterThanOrEqual(1.25 - 1e-9);
+        expect(hours(coat) / hours(flat), coat.id).toBeGreaterThanOrEqual(1.25 - 1e-9);
       }
     }
   });
@@ -39,7 +41,7 @@ describe('a last coat', () => {
       const { sandHours } = coatTimes(wetMudOf(last, method), AIR);
       expect(sandHours, kind).toBeGreaterThanOrEqual(10);
       expect(sandHours, kind).toBeLessThanOrEqual(17);
-      expect(last.wait, kind).toContain('overnight,');
+      expect(waitWords(last), kind).toContain('overnight,');
     }
   });
 });
@@ -119,18 +121,22 @@ describe('schools', () => {
       ['tape', undefined, true],
       ['fill', undefined, false],
     ]);
-    expect(coats[1]?.toolKind).toBe('corner');
+    expect(coats[1]?.tool.kind).toBe('corner');
   });
 
   it('centre a boxed butt with a 12 in knife, run the skim box at 2 and backed butts one lower', () => {
     const boxes = methodWith({ tools: 'boxes' });
-    expect(coatsFor('butt', boxes).at(-1)?.tool).toContain('centred with a 12 in knife');
-    expect(coatsFor('flat', boxes).at(-1)?.tool).toBe('12 in flat box, set to 2');
-    expect(coatsFor('backedButt', boxes).at(-1)?.tool).toBe('12 in flat box, set to 1');
+    const lastTool = (kind: CoatedClass) =>
+      coatsFor(kind, boxes)
+        .slice(-1)
+        .map((coat) => toolWords(coat, 'in'))[0];
+    expect(lastTool('butt')).toContain('centred with a 12 in knife');
+    expect(lastTool('flat')).toBe('12 in flat box, set to 2');
+    expect(lastTool('backedButt')).toBe('12 in flat box, set to 1');
   });
 
   it('run ceiling sides first where they say so', () => {
-    const names = coatsFor('angle', methodWith({ order: 'ceilingSides' })).map(({ name }) => name);
+    const names = coatsFor('angle', methodWith({ order: 'ceilingSides' })).map(coatName);
     expect(names).toEqual(['Tape coat', 'Fill coat, ceiling sides', 'Fill coat, wall sides']);
   });
 

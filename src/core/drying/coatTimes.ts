@@ -31,13 +31,3 @@ export function coatTimes(coat: WetMud, air: Air): CoatTimes {
 /** Hours until a coat may be coated again, in the air of a clock that does not change. */
 export const recoatHours = (coat: WetMud, clock: AirClock): number =>
   milestones({ ...coat, at: 0 }, clock).recoatAt / HOUR_MS;
-
-/** What is said of each trouble. */
-export const TROUBLE_WORDS: Readonly<Record<AirTrouble | CoatTrouble, string>> = {
-  cold: 'below 10 °C (50 °F): stop finishing until the room is warmer',
-  atDewPoint: 'the air is at its dew point: mud will not dry at all',
-  nearDewPoint: 'the air is near its dew point: on cold outside walls mud will not dry',
-  tooDeep: 'so deep a fill of drying mud takes about a week and cracks; use setting mud',
-  driesBeforeItSets: 'it dries before it sets, and bonds poorly: lay it thicker, or use a shorter label',
-  settingTooThin: 'setting mud is better over 1/8 in',
-};

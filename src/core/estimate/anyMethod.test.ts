@@ -18,7 +18,7 @@ describe('any method', () => {
           );
           const [first] = forbidden;
           if (!first) return;
-          method = withPatch(method, first.mend.patch);
+          method = withPatch(method, first.mend);
         }
         throw new Error(`never mended: ${JSON.stringify(choices)}`);
       }),

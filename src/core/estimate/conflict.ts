@@ -1,7 +1,9 @@
 import type { Air } from '../air/air';
 import type { Tally } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
+import type { Coat } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
+import type { Level } from '../room/level';
 import type { MethodClass, Question } from '../room/methodAnswers';
 import type { Room } from '../room/schema';
 import type { MethodPatch } from './methodPatch';
@@ -15,9 +17,35 @@ export interface Conflict {
   readonly class: MethodClass | undefined;
   /** The room whose own choices make it; undefined for the house. */
   readonly room: { readonly id: string; readonly name: string } | undefined;
-  readonly why: string;
-  readonly mend: { readonly words: string; readonly patch: MethodPatch };
+  readonly why: Contradiction;
+  readonly mend: MethodPatch;
 }
+
+/** What contradicts itself, with what it is said by. */
+export type Contradiction =
+  | {
+      readonly rule:
+        | 'meshInDryingMud'
+        | 'meshInAngle'
+        | 'meshOnButt'
+        | 'settingMudLast'
+        | 'textureUnsealed'
+        | 'hardTopCoat'
+        | 'bothSidesByKnife'
+        | 'buttsTooHigh'
+        | 'crossedSoft'
+        | 'tapeInBead'
+        | 'boxedUncentred';
+    }
+  | { readonly rule: 'driesBeforeItSets'; readonly coat: Coat }
+  | { readonly rule: 'unsealed'; readonly level: Level }
+  | { readonly rule: 'wetSidesMeet'; readonly threeWays: number }
+  /** Coats after the tape. */
+  | { readonly rule: 'tooFewCoats'; readonly level: Level; readonly asked: number; readonly chosen: number }
+  /** `width` in the unit of the house. */
+  | { readonly rule: 'buttsTooNarrow'; readonly width: number }
+  /** mm of tape. */
+  | { readonly rule: 'tooSmallForTaper'; readonly tape: number; readonly least: number };
 
 /** A conflict that is not yet laid to a room. */
 export type Found = Omit<Conflict, 'room'>;

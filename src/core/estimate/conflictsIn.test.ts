@@ -47,7 +47,7 @@ describe('contradictions', () => {
     expect(found?.severity).toBe(severity);
     if (!found) return;
     // The mend takes it away and brings nothing forbidden in.
-    const mended = withPatch(head(choices).method, found.mend.patch);
+    const mended = withPatch(head(choices).method, found.mend);
     const after = conflictsIn({ unit: HOUSE.unit, method: mended }, rooms, AIR);
     if (id !== 'butt.build') expect(after.map((conflict) => conflict.id)).not.toContain(id);
     const before = new Set(ids(choices));

@@ -11,10 +11,6 @@ import type { Found, Looked } from './conflict';
 export function angleSides({ method, kinds, tally }: Looked): readonly Found[] {
   return kinds.filter(isAngle).flatMap((kind): readonly Found[] => {
     const { angles, angleTool } = choicesFor(method, kind);
-    const mend = {
-      words: 'One side at a time, opposite walls first',
-      patch: { choices: { angles: 'opposite' as const } },
-    };
     if (angles === 'both' && angleTool === 'knife')
       return [
         {
@@ -22,8 +18,8 @@ export function angleSides({ method, kinds, tally }: Looked): readonly Found[] {
           severity: 'forbidden',
           question: 'angles',
           class: kind,
-          why: 'both sides wet with a plain knife: each pass gouges the side before',
-          mend: { words: 'With a corner tool', patch: { classes: { [kind]: { angleTool: 'corner' } } } },
+          why: { rule: 'bothSidesByKnife' },
+          mend: { classes: { [kind]: { angleTool: 'corner' } } },
         },
       ];
     if (angles === 'sides' && tally.threeWays > 0 && coatsFor(kind, method).some(({ side }) => side !== undefined))
@@ -33,8 +29,8 @@ export function angleSides({ method, kinds, tally }: Looked): readonly Found[] {
           severity: 'doubtful',
           question: 'angles',
           class: kind,
-          why: `two wet sides meet in ${tally.threeWays} three-ways when all left sides are run together`,
-          mend,
+          why: { rule: 'wetSidesMeet', threeWays: tally.threeWays },
+          mend: { choices: { angles: 'opposite' } },
         },
       ];
     return [];
@@ -54,8 +50,8 @@ export function tooFewCoats({ method, kinds }: Looked): readonly Found[] {
         severity: kind === 'butt' && chosen.length > 1 ? 'doubtful' : 'forbidden',
         question: 'coats',
         class: kind,
-        why: `level ${method.level} asks for ${asked.length - 1} after the tape, ${chosen.length - 1} ${chosen.length === 2 ? 'is' : 'are'} chosen`,
-        mend: { words: 'As the level asks', patch: { classes: { [kind]: { coats: 'level' } } } },
+        why: { rule: 'tooFewCoats', level: method.level, asked: asked.length - 1, chosen: chosen.length - 1 },
+        mend: { classes: { [kind]: { coats: 'level' } } },
       },
     ];
   });
@@ -72,8 +68,8 @@ export function buttsTooNarrow({ method, kinds, finish, unit }: Looked): readonl
       {
         ...found,
         id: 'butt.build',
-        why: 'the butts stand too high to be hidden by any width: bring the wall around them up, or take the board out',
-        mend: { words: 'Three coats after tape', patch: { classes: { butt: { coats: 'three' } } } },
+        why: { rule: 'buttsTooHigh' },
+        mend: { classes: { butt: { coats: 'three' } } },
       },
     ];
   const typed = unit === 'in' ? Math.round(fromMm(width, 'in')) : Math.ceil(width / 10) * 10;
@@ -81,8 +77,8 @@ export function buttsTooNarrow({ method, kinds, finish, unit }: Looked): readonl
     {
       ...found,
       id: 'butt.narrow',
-      why: 'the butts are floated narrower than their hump needs, and will show in this light',
-      mend: { words: `${typed} ${unit} wide`, patch: { classes: { butt: { width: typed } } } },
+      why: { rule: 'buttsTooNarrow', width: typed },
+      mend: { classes: { butt: { width: typed } } },
     },
   ];
 }

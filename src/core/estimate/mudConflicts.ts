@@ -16,8 +16,8 @@ export function meshInDryingMud({ method, kinds }: Looked): readonly Found[] {
         severity: 'forbidden',
         question: 'tape',
         class: kind,
-        why: 'mesh in drying mud cracks: it needs setting mud in the tape coat',
-        mend: { words: 'Setting mud for tape and fill', patch: { classes: { [kind]: { mud: 'settingFirst' } } } },
+        why: { rule: 'meshInDryingMud' },
+        mend: { classes: { [kind]: { mud: 'settingFirst' } } },
       },
     ];
   });
@@ -32,10 +32,8 @@ export function meshInAngles({ method, kinds }: Looked): readonly Found[] {
         severity: isAngle(kind) ? 'forbidden' : 'doubtful',
         question: 'tape',
         class: kind,
-        why: isAngle(kind)
-          ? 'mesh has no crease: it will not lie in an angle, and a knife cuts it there'
-          : 'over a butt mesh cracks sooner than paper',
-        mend: { words: 'Paper there', patch: { classes: { [kind]: { tape: 'paper' } } } },
+        why: { rule: isAngle(kind) ? 'meshInAngle' : 'meshOnButt' },
+        mend: { classes: { [kind]: { tape: 'paper' } } },
       },
     ];
   });
@@ -59,10 +57,8 @@ export function settingMudTooThin({ method, kinds, air }: Looked): readonly Foun
         severity: 'doubtful',
         question: 'mud',
         class: kind,
-        why: thin
-          ? `in this air the ${thin.coat.name.toLowerCase()} dries before ${thin.coat.settingMinutes} min mud has set, and bonds poorly`
-          : 'setting mud as a thin last coat: its water leaves before it sets, and it is hard to sand',
-        mend: { words: 'Drying mud for the last coats', patch: { classes: { [kind]: { mud: 'settingFirst' } } } },
+        why: thin ? { rule: 'driesBeforeItSets', coat: thin.coat } : { rule: 'settingMudLast' },
+        mend: { classes: { [kind]: { mud: 'settingFirst' } } },
       },
     ];
   });
@@ -78,10 +74,8 @@ export function notSealed({ method, finish }: Looked): readonly Found[] {
       severity: 'doubtful',
       question: 'last',
       class: undefined,
-      why: texture
-        ? 'fine texture shows every joint that was not sealed first'
-        : `paint at level ${method.level} without sealer: paper and mud take it differently, and joints show flat or not`,
-      mend: { words: 'Seal first', patch: { choices: { last: 'seal' } } },
+      why: texture ? { rule: 'textureUnsealed' } : { rule: 'unsealed', level: method.level },
+      mend: { choices: { last: 'seal' } },
     },
   ];
 }
@@ -95,8 +89,8 @@ export function hardTopCoat({ method, kinds }: Looked): readonly Found[] {
       severity: 'doubtful',
       question: 'product',
       class: undefined,
-      why: 'all-purpose is hard to sand as a top coat, in angles above all',
-      mend: { words: 'Lightweight for everything', patch: { choices: { product: 'lightweight' } } },
+      why: { rule: 'hardTopCoat' },
+      mend: { choices: { product: 'lightweight' } },
     },
   ];
 }

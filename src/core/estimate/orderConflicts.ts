@@ -15,8 +15,8 @@ export function crossingButts({ method, kinds }: Looked): readonly Found[] {
       severity: 'doubtful',
       question: 'order',
       class: undefined,
-      why: 'what crosses a butt before it is firm cuts a line across it: mend it in the next coat',
-      mend: { words: 'Let butts firm for 30 min', patch: { choices: { order: 'butts' } } },
+      why: { rule: 'crossedSoft' },
+      mend: { choices: { order: 'butts' } },
     },
   ];
 }
@@ -29,8 +29,8 @@ export function tapeIntoBead({ method, kinds }: Looked): readonly Found[] {
       severity: 'doubtful',
       question: 'beads',
       class: 'bead',
-      why: 'tape run into a bead lifts its flange and stands proud under the first fill',
-      mend: { words: 'Stop the tape short of it', patch: { choices: { beads: 'before' } } },
+      why: { rule: 'tapeInBead' },
+      mend: { choices: { beads: 'before' } },
     },
   ];
 }
@@ -44,24 +44,24 @@ export function boxedButts({ method, kinds }: Looked): readonly Found[] {
       severity: 'forbidden',
       question: 'centring',
       class: 'butt',
-      why: 'a box leaves a crest on an unbacked butt: it has to be centred the same day',
-      mend: { words: 'Centre them the same day', patch: { classes: { butt: { centring: 'sameDay' } } } },
+      why: { rule: 'boxedUncentred' },
+      mend: { classes: { butt: { centring: 'sameDay' } } },
     },
   ];
 }
 
 export function taperOnASmallJob({ method, tally, kinds }: Looked): readonly Found[] {
-  const tapered = kinds.filter((kind: CoatedClass) => coatsFor(kind, method)[0]?.toolKind === 'taper');
-  const feet = tapedLength(tally) / MM_PER_FOOT;
-  if (tapered.length === 0 || feet >= taperBreakEvenFeet()) return [];
+  const tapered = kinds.filter((kind: CoatedClass) => coatsFor(kind, method)[0]?.tool.kind === 'taper');
+  const tape = tapedLength(tally);
+  if (tapered.length === 0 || tape / MM_PER_FOOT >= taperBreakEvenFeet()) return [];
   return [
     {
       id: 'laying.taper',
       severity: 'doubtful',
       question: 'laying',
       class: undefined,
-      why: `${Math.round(feet)} ft of tape: below ${Math.round(taperBreakEvenFeet())} ft setting up and cleaning out the taper lose more than it wins`,
-      mend: { words: 'By hand from the belt', patch: { choices: { laying: 'belt' } } },
+      why: { rule: 'tooSmallForTaper', tape, least: taperBreakEvenFeet() * MM_PER_FOOT },
+      mend: { choices: { laying: 'belt' } },
     },
   ];
 }

@@ -16,8 +16,8 @@ export interface PricedAnswer<Key extends Question = Question> {
   readonly price: Price;
   /** Fewest hours of the answers to the question; not marked where all cost the same. */
   readonly cheapest: boolean;
-  /** Why it is the safer answer, where it is. */
-  readonly safer: string | undefined;
+  /** With which least goes wrong. */
+  readonly safer: boolean;
 }
 
 export interface PricedMethod {
@@ -67,7 +67,7 @@ export function priceAnswers(
       chosen: answer === chosen[question],
       price,
       cheapest: most - least > SAME_HOURS && price.hours - least <= SAME_HOURS,
-      safer: SAFER[question]?.answer === answer ? SAFER[question].why : undefined,
+      safer: SAFER[question] === answer,
     }));
   });
   return { now, levels, answers };

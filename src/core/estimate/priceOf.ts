@@ -80,7 +80,7 @@ export function priceOf(
     );
     nights = Math.max(nights, waits.filter((wait) => wait > LONGEST_SAME_DAY_HOURS).length);
     usesTaper ||= coats.some(
-      ({ key, class: kind, toolKind }) => key === 'tape' && !isAccessory(kind) && toolKind === 'taper',
+      ({ key, class: kind, tool }) => key === 'tape' && !isAccessory(kind) && tool.kind === 'taper',
     );
   }
   return {

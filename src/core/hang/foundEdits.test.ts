@@ -39,10 +39,10 @@ const planned = (() => {
   return found;
 })();
 const done = (edit: FoundEdit): FoundFace => {
-  if (!edit.ok) throw new Error(edit.reason);
+  if (!edit.ok) throw new Error(edit.why);
   return edit.found;
 };
-const why = (edit: FoundEdit) => (edit.ok ? undefined : edit.reason);
+const why = (edit: FoundEdit) => (edit.ok ? undefined : edit.why);
 /** The tally of a room whose first wall was found so. */
 const tallyWith = (found: FoundFace | undefined) => {
   const inchesOf = (some: boolean | readonly number[]) =>
@@ -181,20 +181,18 @@ describe('a face as hung', () => {
   });
 
   it('refuses what cannot hang so, and says why', () => {
-    expect(why(moveButt(wall, planned, { course: 0, at: 1 }, 2))).toBe('that butt is not there any more');
-    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(239)))).toBe('nobody hangs so short a piece');
-    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(300)))).toBe('there is no board');
+    expect(why(moveButt(wall, planned, { course: 0, at: 1 }, 2))).toBe('noButt');
+    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(239)))).toBe('tooShort');
+    expect(why(moveButt(wall, planned, { course: 0, at: at(0) }, inch(300)))).toBe('noBoard');
     const two = done(addButt(wall, planned, { course: 0, at: inch(32) }));
-    expect(why(moveButt(wall, two, { course: 0, at: inch(32) }, at(0) + inch(16)))).toBe(
-      'a butt does not go past the next one',
-    );
-    expect(why(addButt(wall, two, { course: 0, at: inch(33) }))).toBe('the next butt is too near');
-    expect(why(moveSeam(planned, 0, inch(60), plan))).toBe('no board is so wide');
-    expect(why(moveSeam(planned, 0, inch(97), plan))).toBe('a seam does not go past the next one');
-    expect(why(removeSeam(planned, 0, plan))).toBe('no board is so wide');
-    expect(why(removeSeam(planned, 1, plan))).toBe('there is no such seam');
-    expect(why(addSeam(planned, inch(1)))).toBe('nobody hangs so narrow a strip');
-    expect(why(addSeam(planned, inch(100)))).toBe('that is off the face');
+    expect(why(moveButt(wall, two, { course: 0, at: inch(32) }, at(0) + inch(16)))).toBe('pastButt');
+    expect(why(addButt(wall, two, { course: 0, at: inch(33) }))).toBe('tooNear');
+    expect(why(moveSeam(planned, 0, inch(60), plan))).toBe('tooWide');
+    expect(why(moveSeam(planned, 0, inch(97), plan))).toBe('pastSeam');
+    expect(why(removeSeam(planned, 0, plan))).toBe('tooWide');
+    expect(why(removeSeam(planned, 1, plan))).toBe('noSeam');
+    expect(why(addSeam(planned, inch(1)))).toBe('tooNarrow');
+    expect(why(addSeam(planned, inch(100)))).toBe('offFace');
   });
 
   it('snaps to the framing, also in a mirrored room, where it stands from the other end', () => {

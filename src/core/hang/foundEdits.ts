@@ -8,10 +8,23 @@ import { hangFace } from './hangFace';
 import type { HungFace } from './hangRoom';
 import { stretchesOf, stripOf } from './strip';
 
+/** Why boards cannot hang so. */
+export type NotSo =
+  | 'noButt'
+  | 'pastButt'
+  | 'noCourse'
+  | 'noSeam'
+  | 'pastSeam'
+  | 'tooWide'
+  | 'tooNarrow'
+  | 'offFace'
+  | 'oneStrip'
+  | 'noBoard'
+  | 'tooShort'
+  | 'tooNear';
+
 /** A face as somebody found it, after a change; or why it cannot be so. */
-export type FoundEdit =
-  | { readonly ok: true; readonly found: FoundFace }
-  | { readonly ok: false; readonly reason: string };
+export type FoundEdit = { readonly ok: true; readonly found: FoundFace } | { readonly ok: false; readonly why: NotSo };
 
 /** One butt: in which course, and where along it; mm. */
 export interface FoundButt {
@@ -86,12 +99,12 @@ export const snapped = (at: number, members: readonly number[]): number =>
 /** Moves a butt along its course; not past another one, nor off the board. */
 export function moveButt(face: Face, found: FoundFace, { course, at }: FoundButt, to: number): FoundEdit {
   const own = found.courses[course];
-  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('noButt');
   const others = own.butts.filter((butt) => !same(butt, at));
-  const reason = whyNotAt(face, found, course, others, to);
-  if (reason) return refused(reason);
+  const why = whyNotAt(face, found, course, others, to);
+  if (why) return refused(why);
   const passed = others.find((butt) => (butt - at) * (butt - to) < 0);
-  if (passed !== undefined) return refused('a butt does not go past the next one');
+  if (passed !== undefined) return refused('pastButt');
   const was = endsAt(own, at);
   return withCourse(found, course, [...others, to], (place) => (same(place, to) ? was : endsAt(own, place)));
 }
@@ -99,9 +112,9 @@ export function moveButt(face: Face, found: FoundFace, { course, at }: FoundButt
 /** One butt more in a course. */
 export function addButt(face: Face, found: FoundFace, { course, at }: FoundButt): FoundEdit {
   const own = found.courses[course];
-  if (!own) return refused('there is no such course');
-  const reason = whyNotAt(face, found, course, own.butts, at);
-  if (reason) return refused(reason);
+  if (!own) return refused('noCourse');
+  const why = whyNotAt(face, found, course, own.butts, at);
+  if (why) return refused(why);
   const all = own.backed === true ? 'backed' : own.bevelled === true ? 'bevelled' : 'plain';
   return withCourse(found, course, [...own.butts, at], (place) => (same(place, at) ? all : endsAt(own, place)));
 }
@@ -109,7 +122,7 @@ export function addButt(face: Face, found: FoundFace, { course, at }: FoundButt)
 /** The boards on both sides of a butt are one. */
 export function removeButt(found: FoundFace, { course, at }: FoundButt): FoundEdit {
   const own = found.courses[course];
-  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('noButt');
   const rest = own.butts.filter((butt) => !same(butt, at));
   return withCourse(found, course, rest, (place) => endsAt(own, place));
 }
@@ -117,7 +130,7 @@ export function removeButt(found: FoundFace, { course, at }: FoundButt): FoundEd
 /** A butt is hung over a backer, its paper edges are cut back, or neither. */
 export function setButt(found: FoundFace, { course, at }: FoundButt, ends: ButtEnds): FoundEdit {
   const own = found.courses[course];
-  if (!own?.butts.some((butt) => same(butt, at))) return refused('that butt is not there any more');
+  if (!own?.butts.some((butt) => same(butt, at))) return refused('noButt');
   return withCourse(found, course, own.butts, (place) => (same(place, at) ? ends : endsAt(own, place)));
 }
 
@@ -153,13 +166,12 @@ export const flipCourse = (found: FoundFace, course: number): FoundEdit => ({
 /** Moves the seam after a course to another place across the face, mm from where its courses begin. */
 export function moveSeam(found: FoundFace, course: number, to: number, plan: Pick<HangPlan, 'boards'>): FoundEdit {
   const [before, after] = [found.courses[course], found.courses[course + 1]];
-  if (!before || !after) return refused('there is no such seam');
+  if (!before || !after) return refused('noSeam');
   const start = found.courses.slice(0, course).reduce((sum, { breadth }) => sum + breadth, 0);
   const end = start + before.breadth + after.breadth;
-  if (to <= start + LEAST_PIECE_MM || to >= end - LEAST_PIECE_MM)
-    return refused('a seam does not go past the next one');
+  if (to <= start + LEAST_PIECE_MM || to >= end - LEAST_PIECE_MM) return refused('pastSeam');
   const breadths = [to - start, end - to];
-  if (Math.max(...breadths) > widestOf(plan) + TOLERANCE_MM) return refused('no board is so wide');
+  if (Math.max(...breadths) > widestOf(plan) + TOLERANCE_MM) return refused('tooWide');
   return {
     ok: true,
     found: {
@@ -178,21 +190,21 @@ export function addSeam(found: FoundFace, at: number): FoundEdit {
   for (const [index, own] of found.courses.entries()) {
     const end = start + own.breadth;
     if (at > start && at < end) {
-      if (Math.min(at - start, end - at) < LEAST_PIECE_MM) return refused('nobody hangs so narrow a strip');
+      if (Math.min(at - start, end - at) < LEAST_PIECE_MM) return refused('tooNarrow');
       const courses = found.courses.toSpliced(index, 1, { ...own, breadth: at - start }, { ...own, breadth: end - at });
       return { ok: true, found: { ...found, courses } };
     }
     start = end;
   }
-  return refused('that is off the face');
+  return refused('offFace');
 }
 
 /** The courses on both sides of a seam are one, with the butts of the first. */
 export function removeSeam(found: FoundFace, course: number, plan: Pick<HangPlan, 'boards'>): FoundEdit {
   const [before, after] = [found.courses[course], found.courses[course + 1]];
-  if (!before || !after) return refused('there is no such seam');
+  if (!before || !after) return refused('noSeam');
   const breadth = before.breadth + after.breadth;
-  if (breadth > widestOf(plan) + TOLERANCE_MM) return refused('no board is so wide');
+  if (breadth > widestOf(plan) + TOLERANCE_MM) return refused('tooWide');
   return { ok: true, found: { ...found, courses: found.courses.toSpliced(course, 2, { ...before, breadth }) } };
 }
 
@@ -201,7 +213,7 @@ export function turnRun(face: Face, run: FoundFace['run'], plan: HangPlan): Foun
   const plain = { searchStart: false, byLegs: false };
   const boards = hangFace(face, plan, { ...plain, long: [run === 'across' ? 'u' : 'v'] });
   const found = foundOf({ face, boards });
-  return found?.run === run ? { ok: true, found } : refused('this face is narrower than a board: it takes one strip');
+  return found?.run === run ? { ok: true, found } : refused('oneStrip');
 }
 
 /** Whether two say the same of a face. */
@@ -227,7 +239,7 @@ export const isSameFound = (a: FoundFace | undefined, b: FoundFace | undefined):
     }));
 
 const same = (a: number, b: number): boolean => Math.abs(a - b) <= TOLERANCE_MM;
-const refused = (reason: string): FoundEdit => ({ ok: false, reason });
+const refused = (why: NotSo): FoundEdit => ({ ok: false, why });
 const widestOf = ({ boards }: Pick<HangPlan, 'boards'>): number => Math.max(...boards.map(({ width }) => width));
 
 /** How the boards end at a butt of a course. */
@@ -279,15 +291,15 @@ function whyNotAt(
   course: number,
   others: readonly number[],
   at: number,
-): string | undefined {
+): NotSo | undefined {
   const strip = stripOf({ ...face, mirrored: false }, found.run === 'across' ? 'u' : 'v');
   const t0 = strip.breadth.from + found.courses.slice(0, course).reduce((sum, { breadth }) => sum + breadth, 0);
   const t1 = t0 + (found.courses[course]?.breadth ?? 0);
   const on = stretchesOf(strip, { t0, t1, lowEdge: 'square', highEdge: 'square', stock: { width: 0, lengths: [] } });
   const stretch = on.find(({ from, to }) => at > from && at < to);
-  if (!stretch) return 'there is no board';
-  if (Math.min(at - stretch.from, stretch.to - at) < LEAST_PIECE_MM) return 'nobody hangs so short a piece';
-  return others.some((butt) => Math.abs(butt - at) < LEAST_PIECE_MM) ? 'the next butt is too near' : undefined;
+  if (!stretch) return 'noBoard';
+  if (Math.min(at - stretch.from, stretch.to - at) < LEAST_PIECE_MM) return 'tooShort';
+  return others.some((butt) => Math.abs(butt - at) < LEAST_PIECE_MM) ? 'tooNear' : undefined;
 }
 
 /** The boards of a face with what was found of it. */

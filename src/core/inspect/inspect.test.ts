@@ -106,7 +106,7 @@ describe('what may be sanded', () => {
     const flat = sandable(siteAt(coats(), LATE), LATE).find((own) => own.class === 'flat');
     // 200 ft an hour, and a sheet for 100 ft² of mud as wide as the last knife. Common practice, no source.
     const feet = (flat?.amount ?? 0) / 304.8;
-    const width = EMPTY.coats.findLast((coat) => coat.class === 'flat')?.width ?? 0;
+    const width = EMPTY.coats.findLast((coat) => coat.class === 'flat')?.tool.width ?? 0;
     expect(flat?.hours).toBeCloseTo(feet / 200, 9);
     expect(flat?.paper).toBeCloseTo((feet * (width / 304.8)) / 100, 9);
     const half = sandable(siteAt([...coats(), sanded(LATE - HOUR, { classes: ['flat'] })], LATE), LATE);

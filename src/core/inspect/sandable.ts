@@ -53,7 +53,7 @@ export function sandable(
     const amount = own.reduce((sum, piece) => sum + piece.amount, 0);
     const smooth = own.filter(({ id }) => done.sandedPieces.has(id)).reduce((sum, piece) => sum + piece.amount, 0);
     const left = amount - smooth;
-    const width = coats.findLast((coat) => coat.class === kind)?.width ?? 0;
+    const width = coats.findLast((coat) => coat.class === kind)?.tool.width ?? 0;
     return {
       class: kind,
       amount,

@@ -23,7 +23,8 @@ export class HouseLog {
   readonly #roomOf = new Map<string, string>();
   /** Voids whose target has not come yet. */
   readonly #waiting = new Map<string, Entry[]>();
-  readonly #entries: Entry[] = [];
+  /** In the order in which they came. */
+  readonly #ofKind = new Map<Entry['kind'], Entry[]>();
   readonly #voids = new Map<string, Entry[]>();
 
   /** Takes in entries that came after those before; what has come already is passed over. */
@@ -60,16 +61,27 @@ export class HouseLog {
 
   /** The last entries of some kinds that stand, the one that was recorded last first. */
   last(kinds: ReadonlySet<Entry['kind']>, most: number): readonly Entry[] {
+    // A kind of which little is said is not looked for among all that was.
+    const ends = [...kinds].flatMap((kind) => {
+      const list = this.#ofKind.get(kind) ?? [];
+      return list.length > 0 ? [{ list, at: list.length - 1 }] : [];
+    });
     const found: Entry[] = [];
-    for (let index = this.#entries.length - 1; index >= 0 && found.length < most; index -= 1) {
-      const entry = this.#entries[index];
-      if (entry && kinds.has(entry.kind) && !isVoided(entry, this.#voids.get(entry.id))) found.push(entry);
+    const seqAt = ({ list, at }: (typeof ends)[number]) => list[at]?.seq ?? -1;
+    while (found.length < most) {
+      const latest = ends.reduce((last, end) => (last && seqAt(last) > seqAt(end) ? last : end), ends[0]);
+      const entry = latest?.list[latest.at];
+      if (!latest || !entry) break;
+      latest.at -= 1;
+      if (!isVoided(entry, this.#voids.get(entry.id))) found.push(entry);
     }
     return found;
   }
 
   #addTo(room: string, entry: Entry): void {
-    this.#entries.push(entry);
+    const alike = this.#ofKind.get(entry.kind);
+    if (alike) alike.push(entry);
+    else this.#ofKind.set(entry.kind, [entry]);
     this.#roomOf.set(entry.id, room);
     const log = this.#rooms.get(room) ?? { entries: [], state: undefined };
     this.#rooms.set(room, log);

@@ -1,4 +1,5 @@
 import { JOINT_CLASSES } from '../joints/joint';
+import type { Choices } from '../room/methodAnswers';
 
 /** What is coated: every joint class, the screws of the field, and where it is skimmed the whole surface. */
 export const COATED_CLASSES = [...JOINT_CLASSES, 'fasteners', 'surface'] as const;
@@ -19,6 +20,15 @@ export const MUD_PRODUCTS = ['taping', 'all-purpose', 'lightweight', 'topping', 
 export type MudProduct = (typeof MUD_PRODUCTS)[number];
 /** What mud is put on with. A soft knife digs into a hollow, a trowel or a box bridges it. */
 export type ToolKind = 'knife' | 'trowel' | 'box' | 'head' | 'corner' | 'taper';
+export interface Tool {
+  readonly kind: ToolKind;
+  /** mm; of a joint that is floated on both sides of its crest, each side. */
+  readonly width: number;
+  /** Where the tape comes from that it beds: mesh from its own roll. */
+  readonly tapeFrom?: 'roll' | Choices['laying'];
+  /** The number that a box is set to: lower leaves more. */
+  readonly setting?: number;
+}
 
 /** One coat of one class: what it is for, what it is put on with, and what has to be true before the next. */
 export interface Coat {
@@ -29,12 +39,15 @@ export interface Coat {
   readonly side: Side | undefined;
   /** The round through the room in which it is run; the second side of an angle comes a round later. */
   readonly round: CoatKey;
-  readonly name: string;
-  readonly purpose: string;
-  readonly tool: string;
-  readonly toolKind: ToolKind;
-  /** mm; of a joint that is floated on both sides of its crest, each side. */
-  readonly width: number;
+  /** Which sides are run, as a crew calls them. */
+  readonly sides: Side | 'ceiling' | 'wall' | undefined;
+  /** The last of its class. */
+  readonly isLast: boolean;
+  /** In the tape coat: trim and caulk finish the joint. */
+  readonly trimmed: boolean;
+  readonly tool: Tool;
+  /** Its crest is taken down with a knife the same day. */
+  readonly centred: boolean;
   readonly mud: MudProduct;
   /** Minutes on the label of setting mud. */
   readonly settingMinutes: number | undefined;
@@ -45,8 +58,6 @@ export interface Coat {
   readonly edges: boolean;
   /** In the tape coat: wiped until little stays, or covered while it is wet. */
   readonly covered: boolean;
-  readonly wait: string;
-  readonly check: string;
 }
 
 /** Identifies a coat of a room, e.g. `angle.fill.first`. */

@@ -1,6 +1,5 @@
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId, type MudProduct, type Side } from './coat';
 import { chosenCoatKeys, isAccessory, isAngle } from './coatKeysFor';
-import { CHECKS, coatName, purposeOf, waitAfter } from './coatWords';
 import { type ClassChoices, choicesFor, type Method } from './resolveMethod';
 import { isFloated, toolFor } from './tools';
 
@@ -42,19 +41,15 @@ function ladderOf(kind: CoatedClass, method: Method): readonly Coat[] {
         id: coatId({ ...coat, side }),
         side,
         round: COAT_KEYS[round] ?? key,
-        name: `${coat.name}, ${sideWords(side, choices)}`,
+        sides: calledSides(side, choices),
       };
     });
   });
 }
 
-/** The sides of a round in words: in bathrooms and the like the ceiling's come first. */
-export const sideWords = (side: Side, { order }: Pick<ClassChoices, 'order'>): string =>
-  order === 'ceilingSides' && (side === 'first' || side === 'second')
-    ? side === 'first'
-      ? 'ceiling sides'
-      : 'wall sides'
-    : `${side} sides`;
+/** In bathrooms and the like the ceiling's sides come first. */
+const calledSides = (side: Side, { order }: Pick<ClassChoices, 'order'>): Coat['sides'] =>
+  order === 'ceilingSides' && (side === 'first' || side === 'second') ? (side === 'first' ? 'ceiling' : 'wall') : side;
 
 const SIDES_OF: Readonly<Record<'opposite' | 'sides', readonly [Side, Side]>> = {
   opposite: ['first', 'second'],
@@ -63,7 +58,6 @@ const SIDES_OF: Readonly<Record<'opposite' | 'sides', readonly [Side, Side]>> = 
 
 function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choices: ClassChoices): Coat {
   const isLast = key === keys.at(-1);
-  const tool = toolFor(kind, key, isLast, choices);
   const mud = mudFor(kind, key, isLast, keys, choices);
   const tapes = key === 'tape' && !isAccessory(kind);
   return {
@@ -72,23 +66,21 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
     key,
     side: undefined,
     round: key,
-    name: coatName(kind, key, choices),
-    purpose: purposeOf(kind, key),
-    tool: tool.words + (centred(kind, key, choices) ? ', centred with a 12 in knife the same day' : ''),
-    toolKind: tool.kind,
-    width: tool.width,
+    sides: undefined,
+    isLast,
+    trimmed: tapes && choices.hard === 'trim',
+    tool: toolFor(kind, key, isLast, choices),
+    centred: isCentred(kind, key, choices),
     mud,
     settingMinutes: mud === 'setting' ? choices.settingMinutes : undefined,
     consistency: consistencyOf(key, isLast, choices),
     tape: tapes ? (choices.tape === 'paper' ? 'paper' : 'mesh') : undefined,
     edges: isLast && key !== 'fill' && choices.lastPass === 'edges' && (isFloated(kind) || kind === 'flat'),
     covered: key === 'tape' && (choices.cover === 'skim' || (choices.cover === 'oneSide' && isAngle(kind))),
-    wait: waitAfter(mud, choices.settingMinutes, isLast),
-    check: CHECKS[isAccessory(kind) ? 'accessory' : isAngle(kind) ? 'angle' : 'seam'][key],
   };
 }
 
-const centred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoices): boolean =>
+const isCentred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoices): boolean =>
   tools === 'boxes' && kind === 'butt' && key !== 'tape' && centring === 'sameDay';
 
 function mudFor(

@@ -16,13 +16,15 @@ describe('coats of the three-coat hand method', () => {
 
   it('widen their knives, and never use one narrower than the tape after the tape coat', () => {
     for (const kind of COATED_CLASSES) {
-      const widths = coatsFor(kind, usualMethod(4)).map(({ width }) => width);
+      const widths = coatsFor(kind, usualMethod(4)).map(({ tool }) => tool.width);
       expect(
         [...widths].sort((a, b) => a - b),
         kind,
       ).toEqual(widths);
     }
-    expect(coatsFor('butt', usualMethod(4)).map(({ width }) => Math.round(width / 25.4))).toEqual([6, 12, 14]);
+    expect(coatsFor('butt', usualMethod(4)).map(({ tool: { width } }) => Math.round(width / 25.4))).toEqual([
+      6, 12, 14,
+    ]);
   });
 
   it('never grow fewer as the level rises', () => {

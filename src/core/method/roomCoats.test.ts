@@ -49,7 +49,7 @@ describe('choices', () => {
     // Floated on both sides of the crest, each with half of it.
     expect(
       coatsFor('butt', resolveMethod({ unit: 'in', method: { level: 4, classes: { butt: { width: 36 } } } })).at(-1)
-        ?.width,
+        ?.tool.width,
     ).toBeCloseTo(457.2, 9);
   });
 });

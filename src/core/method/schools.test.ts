@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { coatName, stepWords, toolWords } from '../../words/coatWords';
 import { ANSWERS, METHOD_CLASSES } from '../room/methodAnswers';
 import { choicesSchema, type MethodChoices, methodSchema } from '../room/methodSchema';
 import { COAT_KEYS, COATED_CLASSES, mudKind } from './coat';
@@ -13,7 +14,7 @@ import { startingMethods } from './startingMethods';
 const methodOf = (choices: MethodChoices, level: 0 | 1 | 2 | 3 | 4 | 5 = 4) =>
   resolveMethod({ unit: 'in', method: { ...choices, level } });
 const tools = (kind: (typeof COATED_CLASSES)[number], choices: MethodChoices) =>
-  coatsFor(kind, methodOf(choices)).map(({ tool }) => tool);
+  coatsFor(kind, methodOf(choices)).map((coat) => toolWords(coat, 'in'));
 
 describe('the tools of a school', () => {
   // common practice, no source
@@ -46,12 +47,14 @@ describe('the tools of a school', () => {
     expect(first('angle', 'applicator')).toBe('applicator, roller and angle head');
     expect(first('flat', 'taper')).toBe('mechanical taper, 6 in knife');
     expect(first('angle', 'taper')).toBe('mechanical taper, roller and angle head');
-    expect(coatsFor('flat', methodOf({ tape: 'mesh' }))[0]?.tool).toBe('mesh from the roll, 6 in knife');
+    expect(tools('flat', { tape: 'mesh' })[0]).toBe('mesh from the roll, 6 in knife');
   });
 
   it('reach the width that a joint is finished to: half of it on each side of a butt’s crest', () => {
     const widths = (kind: 'flat' | 'butt', width: number) =>
-      coatsFor(kind, methodOf({ classes: { [kind]: { width } } })).map((coat) => Math.round(coat.width / 2.54) / 10);
+      coatsFor(kind, methodOf({ classes: { [kind]: { width } } })).map(
+        (coat) => Math.round(coat.tool.width / 2.54) / 10,
+      );
     expect(widths('flat', 18)).toEqual([6, 10, 18]);
     expect(widths('flat', 8)).toEqual([6, 8, 8]);
     expect(widths('butt', 36)).toEqual([6, 12, 18]);
@@ -123,9 +126,7 @@ describe('how many coats', () => {
   });
 
   it('is the tape alone under trim, and a skim over all where it is chosen for sealer', () => {
-    expect(coatsFor('offAngle', methodOf({ hard: 'trim' })).map(({ name }) => name)).toEqual([
-      'Tape coat, then trim and caulk',
-    ]);
+    expect(coatsFor('offAngle', methodOf({ hard: 'trim' })).map(coatName)).toEqual(['Tape coat, then trim and caulk']);
     expect(coatsFor('flat', methodOf({ hard: 'trim' }))).toHaveLength(3);
     expect(coatsFor('surface', methodOf({ last: 'skim' })).map(({ key }) => key)).toEqual(['skim']);
     expect(coatsFor('surface', methodOf({ last: 'skim' }, 3))).toEqual([]);
@@ -134,7 +135,11 @@ describe('how many coats', () => {
 
 describe('the ladder of a class', () => {
   it('has scraping between the coats, sanding at its end, and nothing at level 0', () => {
-    expect(ladderFor('flat', methodOf({})).map((step) => (step.kind === 'coat' ? step.coat.name : step.name))).toEqual([
+    expect(
+      ladderFor('flat', methodOf({})).map((step) =>
+        step.kind === 'coat' ? coatName(step.coat) : stepWords(step, 'in').name,
+      ),
+    ).toEqual([
       'Pre-fill',
       'Tape coat',
       'Scrape and dust off',
@@ -183,7 +188,11 @@ describe('any method', () => {
             kind,
           ).toEqual(rounds);
           expect(new Set(coats.map(({ id }) => id)).size).toBe(coats.length);
-          for (const { width, settingMinutes, mud } of coats) {
+          for (const {
+            tool: { width },
+            settingMinutes,
+            mud,
+          } of coats) {
             expect(width).toBeGreaterThan(0);
             expect(settingMinutes !== undefined).toBe(mud === 'setting');
           }
@@ -207,9 +216,9 @@ describe('any method', () => {
 
 describe('the methods that ship', () => {
   it.each(['in', 'mm'] as const)('are methods of a house file in %s', (unit) => {
-    for (const { choices, name } of startingMethods(unit)) {
+    for (const { choices, id } of startingMethods(unit)) {
       const parsed = methodSchema.safeParse({ ...choices, level: 4 });
-      expect(parsed.success, name).toBe(true);
+      expect(parsed.success, id).toBe(true);
     }
   });
 
@@ -217,7 +226,7 @@ describe('the methods that ship', () => {
     // common practice, no source
     const metric = startingMethods('mm').find(({ id }) => id === 'metric');
     const [tape, fill] = coatsFor('flat', resolveMethod({ unit: 'mm', method: { ...metric?.choices, level: 4 } }));
-    expect(((fill?.width ?? 0) - (tape?.width ?? 0)) / 2).toBeGreaterThan(45);
-    expect(((fill?.width ?? 0) - (tape?.width ?? 0)) / 2).toBeLessThan(55);
+    expect(((fill?.tool.width ?? 0) - (tape?.tool.width ?? 0)) / 2).toBeGreaterThan(45);
+    expect(((fill?.tool.width ?? 0) - (tape?.tool.width ?? 0)) / 2).toBeLessThan(55);
   });
 });

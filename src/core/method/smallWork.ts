@@ -94,7 +94,7 @@ function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats
 /** A box leaves an unbacked butt as two strips: its middle is run by hand. */
 const centring = (coats: readonly RoomCoat[], method: Method): readonly SmallWork[] =>
   coats
-    .filter(({ class: kind, toolKind }) => (kind === 'butt' || kind === 'existing') && toolKind === 'box')
+    .filter(({ class: kind, tool }) => (kind === 'butt' || kind === 'existing') && tool.kind === 'box')
     .filter(({ class: kind }) => choicesFor(method, kind).centring !== 'none')
     .map(({ round, amount, mud }) => ({
       kind: 'centring',

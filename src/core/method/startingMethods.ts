@@ -1,11 +1,12 @@
 import { type LengthUnit, MM_PER_INCH } from '../measure/unit';
 import type { MethodChoices } from '../room/methodSchema';
 
-/** A complete method to start from, in plain words. */
+export const SCHOOLS = ['hand', 'trowel', 'boxes', 'setting', 'metric'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** A complete method to start from. */
 export interface StartingMethod {
-  readonly id: string;
-  readonly name: string;
-  readonly words: string;
+  readonly id: School;
   readonly choices: MethodChoices;
 }
 
@@ -22,20 +23,14 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
   return [
     {
       id: 'hand',
-      name: 'Widening knives by hand',
-      words: 'Paper from the belt, three coats with knives that widen, drying mud throughout, scraped between.',
       choices: {},
     },
     {
       id: 'trowel',
-      name: 'Hawk and trowel',
-      words: 'Wet-tape dispenser, covered while wet; fill and finish with 14 and 16 in trowels, topping from the box.',
       choices: { tools: 'trowel', laying: 'dispenser', cover: 'skim', consistency: 'box', between: 'scrape' },
     },
     {
       id: 'boxes',
-      name: 'Flat boxes by a pair',
-      words: 'Applicator and angle head for tape, boxes for flats and butts, unbacked butts centred the same day.',
       choices: {
         tools: 'boxes',
         laying: 'applicator',
@@ -48,16 +43,10 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
     },
     {
       id: 'setting',
-      name: 'Setting mud first',
-      words:
-        'Tape and fill in setting mud on one day, drying mud last; mesh on the flats, paper in angles and on butts.',
       choices: { mud: 'settingFirst', tape: 'mesh', settingMinutes: 45, between: 'scrape' },
     },
     {
       id: 'metric',
-      name: 'Metric taper jointing',
-      words:
-        'The fill 50 mm past the tape coat on each side; two coats in angles in all, both sides at once with the corner tool; sealed over all.',
       choices: {
         between: 'sand',
         last: 'seal',

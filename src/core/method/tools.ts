@@ -1,15 +1,7 @@
 import { MM_PER_INCH } from '../measure/unit';
-import type { CoatedClass, CoatKey, ToolKind } from './coat';
+import type { CoatedClass, CoatKey, Tool } from './coat';
 import { isAccessory, isAngle } from './coatKeysFor';
 import type { ClassChoices } from './resolveMethod';
-
-/** What a coat is put on with. */
-export interface Tool {
-  readonly kind: ToolKind;
-  /** mm; of a joint floated on both sides of its crest, each side. */
-  readonly width: number;
-  readonly words: string;
-}
 
 /** Knife widths in inches by coat: 6, then 8 to 10, then 12; butts 12 and 14. Common practice, no source. */
 const KNIVES: Readonly<Record<KnifeKind, Readonly<Record<Exclude<CoatKey, 'sides' | 'skim'>, number>>>> = {
@@ -35,7 +27,7 @@ export function toolFor(kind: CoatedClass, key: CoatKey, isLast: boolean, choice
   if (isAngle(kind)) {
     const inches = KNIVES.angle[key];
     return choices.angles === 'both' && choices.angleTool === 'corner'
-      ? { kind: 'corner', width: 3 * MM_PER_INCH, words: 'corner tool, both sides' }
+      ? { kind: 'corner', width: CORNER_TOOL_MM }
       : widened(knife(inches), 1, isLast, choices);
   }
   if (kind === 'fasteners' || isAccessory(kind))
@@ -59,42 +51,27 @@ function boxFor(kind: CoatedClass, key: 'fill' | 'finish' | 'extra', isLast: boo
   const inches = BOXES[key];
   const sides = isFloated(kind) ? 2 : 1;
   const tool = widened(blade('box', inches), sides, isLast, choices);
-  return { ...tool, words: `${tool.words}, set to ${BOX_SETTINGS[key] - (kind === 'backedButt' ? 1 : 0)}` };
+  return { ...tool, setting: BOX_SETTINGS[key] - (kind === 'backedButt' ? 1 : 0) };
 }
 
 function tapeTool(kind: CoatedClass, { laying, tape }: ClassChoices): Tool {
-  if (isAccessory(kind)) return knife(KNIVES[knifeKind(kind)].tape);
-  const inches = KNIVES[knifeKind(kind)].tape;
-  if (tape !== 'paper') return { ...knife(inches), words: `mesh from the roll, ${inches} in knife` };
-  switch (laying) {
-    case 'belt':
-      return { ...knife(inches), words: `tape from the belt, ${inches} in knife` };
-    case 'dispenser':
-      return { ...knife(inches), words: `wet-tape dispenser, ${inches} in knife` };
-    case 'applicator':
-      return isAngle(kind)
-        ? { kind: 'head', width: 3 * MM_PER_INCH, words: 'applicator, roller and angle head' }
-        : { ...knife(inches), words: `wet-tape dispenser, ${inches} in knife` };
-    case 'taper':
-      return isAngle(kind)
-        ? { kind: 'head', width: 3 * MM_PER_INCH, words: 'mechanical taper, roller and angle head' }
-        : { kind: 'taper', width: inches * MM_PER_INCH, words: `mechanical taper, ${inches} in knife` };
-  }
+  const plain = knife(KNIVES[knifeKind(kind)].tape);
+  if (isAccessory(kind)) return plain;
+  if (tape !== 'paper') return { ...plain, tapeFrom: 'roll' };
+  if (isAngle(kind) && (laying === 'applicator' || laying === 'taper'))
+    return { kind: 'head', width: CORNER_TOOL_MM, tapeFrom: laying };
+  return laying === 'taper' ? { ...plain, kind: 'taper', tapeFrom: laying } : { ...plain, tapeFrom: laying };
 }
+/** What is pushed through a corner covers so much of each side. */
+const CORNER_TOOL_MM = 3 * MM_PER_INCH;
 
 const knife = (inches: number): Tool => blade('knife', inches);
-const blade = (kind: 'knife' | 'trowel' | 'box', inches: number): Tool => ({
-  kind,
-  width: inches * MM_PER_INCH,
-  words: kind === 'box' ? `${inches} in flat box` : `${inches} in ${kind}`,
-});
+const blade = (kind: 'knife' | 'trowel' | 'box', inches: number): Tool => ({ kind, width: inches * MM_PER_INCH });
 
 /** A joint that is to be finished to a width gets knives that reach it: the last one whole, those before no wider. */
 function widened(tool: Tool, sides: 1 | 2, isLast: boolean, { width }: ClassChoices): Tool {
   if (width === undefined) return tool;
-  const each = isLast ? width / sides : Math.min(tool.width, width / sides);
-  const inches = Math.round((each / MM_PER_INCH) * 2) / 2;
-  return { ...tool, width: each, words: `${inches} in ${tool.kind === 'box' ? 'flat box' : tool.kind}` };
+  return { ...tool, width: isLast ? width / sides : Math.min(tool.width, width / sides) };
 }
 
 function knifeKind(kind: CoatedClass): KnifeKind {

@@ -119,13 +119,17 @@ export function common([first, ...others]: readonly Calendar[]): Calendar {
 
 /** When any of some people works. */
 export function anyOf(calendars: readonly Calendar[]): Calendar {
-  const [first] = calendars;
-  if (first && calendars.every((own) => own === first)) return first;
-  const all = calendars
-    .flatMap(({ starts, ends }) => Array.from(starts, (start, index): [number, number] => [start, ends[index] ?? 0]))
-    .sort((a, b) => a[0] - b[0]);
+  const [first, ...others] = new Set(calendars);
+  return first ? others.reduce(either, first) : calendarOf([]);
+}
+
+function either(a: Calendar, b: Calendar): Calendar {
   const merged: [number, number][] = [];
-  for (const [start, end] of all) {
+  for (let i = 0, j = 0; i < a.ends.length || j < b.ends.length; ) {
+    const isFirst = (a.starts[i] ?? NEVER) <= (b.starts[j] ?? NEVER);
+    const [start, end] = isFirst ? [a.starts[i] ?? 0, a.ends[i] ?? 0] : [b.starts[j] ?? 0, b.ends[j] ?? 0];
+    if (isFirst) i += 1;
+    else j += 1;
     const last = merged.at(-1);
     if (last && start <= last[1]) last[1] = Math.max(last[1], end);
     else merged.push([start, end]);

@@ -98,13 +98,20 @@ export function lowerBound(problem: PlanProblem): LowerBound {
 
 function ableFor(problem: PlanProblem): readonly Able[] {
   const known = new Map<string, Omit<Able, 'span' | 'effort'>>();
+  const calendars = new Map<string, Calendar>();
+  const anyOfThem = (people: readonly number[]) => {
+    const key = people.join(' ');
+    const calendar = calendars.get(key) ?? anyOf(people.flatMap((person) => problem.people[person]?.calendar ?? []));
+    calendars.set(key, calendar);
+    return calendar;
+  };
   return problem.jobs.map((job): Able => {
     const teams = teamsFor(job, problem);
     const key = job.pinned ? `pinned ${job.pinned.team}` : `by ${job.by}`;
     let own = known.get(key);
     if (!own) {
       const people = [...new Set(teams.flat())].sort((a, b) => a - b);
-      own = { people, calendar: anyOf(people.flatMap((person) => problem.people[person]?.calendar ?? [])) };
+      own = { people, calendar: anyOfThem(people) };
       known.set(key, own);
     }
     const paceOf = (team: Team) => team.reduce((sum, person) => sum + (problem.people[person]?.pace[job.rate] ?? 1), 0);

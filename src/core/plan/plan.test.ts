@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyPlan } from '../../../tests/plans/anyPlan';
 import { splitItems } from '../work/splitItems';
-import { calendarOf, common, endOfWork, NEVER, nextWhole, startOfWork, workedUntil } from './calendar';
+import { anyOf, calendarOf, common, endOfWork, NEVER, nextWhole, startOfWork, workedUntil } from './calendar';
 import { lowerBound } from './lowerBound';
 import { planAsBefore, planHouse } from './planHouse';
 import type { Job, PlanProblem } from './problem';
@@ -28,6 +28,30 @@ describe('a calendar', () => {
     expect(nextWhole(DAYS, 31, 30)).toBe(100);
     // Longer than any day: it rests over night wherever it begins.
     expect(nextWhole(DAYS, 31, 61)).toBe(31);
+  });
+
+  it('of several people is whenever one of them works', () => {
+    const others = [
+      calendarOf([
+        [50, 70],
+        [160, 170],
+      ]),
+      calendarOf([
+        [10, 20],
+        [300, 310],
+      ]),
+      DAYS,
+    ];
+    const minutes = (own: ReturnType<typeof calendarOf>) =>
+      [...own.starts].flatMap((start, index) =>
+        Array.from({ length: (own.ends[index] ?? 0) - start }, (_, at) => start + at),
+      );
+    const any = anyOf([DAYS, ...others]);
+    expect(minutes(any)).toEqual([...new Set([DAYS, ...others].flatMap(minutes))].sort((a, b) => a - b));
+    // Stretches that touch are one.
+    expect([...any.starts]).toEqual([0, 100, 200, 300]);
+    expect(anyOf([DAYS, DAYS])).toBe(DAYS);
+    expect(anyOf([]).ends).toHaveLength(0);
   });
 
   it('counts back as it counts on', () => {

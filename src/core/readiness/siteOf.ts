@@ -47,6 +47,8 @@ export interface RoomSite {
   readonly air: RoomAirClock;
   readonly felt: FeltAir;
   readonly standing: RoomStanding;
+  /** Hours of coating, all of them and those that are run. */
+  readonly hours: { readonly whole: number; readonly ran: number };
   /** The part of the coating that is done, by hours, 0–1. */
   readonly progress: number;
 }
@@ -70,6 +72,8 @@ export interface Site {
  * @param airOf the air of a room with the fans that stood in it, see `houseAir`
  * @param now ms since 1970
  * @param catalogue how the firm buys; as usual where it does not say
+ * @param former the house as it was worked out last, by the same head, air and catalogue, where what it says still holds now:
+ *   rooms of which nothing was said and nothing changed since are taken from it
  */
 export function siteOf(
   head: HouseHead,
@@ -79,11 +83,14 @@ export function siteOf(
   now: number,
   takenOff: (room: Room) => TakenOff | undefined,
   catalogue: Catalogue = NO_CATALOGUE,
+  former?: Site,
 ): Site {
   const house = asBought(head, shrinkageOf(catalogue));
   const shared = cachedMethod(house);
-  let [all, run] = [0, 0];
+  const before = new Map(former?.rooms.map((site) => [site.room, site]));
   const sites = rooms.map((room): RoomSite => {
+    const kept = before.get(room);
+    if (kept && kept.state === (states.get(room.id) ?? NOTHING_YET)) return kept;
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, cachedMethod);
@@ -98,8 +105,6 @@ export function siteOf(
       (sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0),
       0,
     );
-    all += whole;
-    run += ran;
     const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
     const air = felt.clock;
     return {
@@ -120,9 +125,12 @@ export function siteOf(
       air,
       felt,
       standing: worked ? whatNow(coats, method, state, applied, done, air, now) : TOO_LARGE,
+      hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,
     };
   });
+  const sum = (of: (hours: RoomSite['hours']) => number) => sites.reduce((all, { hours }) => all + of(hours), 0);
+  const [all, run] = [sum(({ whole }) => whole), sum(({ ran }) => ran)];
   return {
     house,
     rooms: sites,
@@ -140,7 +148,7 @@ const asBought = memoizeLast((head: HouseHead, shrinkage: Shrinkage | undefined)
 /** What is told of a room that cannot be worked out. */
 const TOO_LARGE: RoomStanding = {
   classes: [],
-  now: { kind: 'stuck', why: 'too large to work out: split the room' },
+  now: { kind: 'stuck', why: { kind: 'tooLarge' } },
   air: [],
 };
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };

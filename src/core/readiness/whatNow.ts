@@ -31,6 +31,11 @@ export interface ReadyCoat {
   readonly pieces: readonly string[] | undefined;
 }
 
+/** Why nothing can be done, by its own words where the lead holds it. */
+export type Stuck =
+  | { readonly kind: 'held'; readonly why: string }
+  | { readonly kind: 'cold' | 'joints' | 'notAccepted' | 'tooLarge' };
+
 /** What can be done with one class of a room now. */
 export type ClassNow =
   | {
@@ -52,7 +57,7 @@ export type ClassNow =
       /** Whether it is what was filled before the tape. */
       readonly prefill?: true;
     }
-  | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: string }
+  | { readonly kind: 'stuck'; readonly coat: Coat; readonly why: Stuck }
   | { readonly kind: 'dry' }
   | { readonly kind: 'sanded' };
 
@@ -68,7 +73,7 @@ export interface ClassStanding {
 export type RoomNow =
   | { readonly kind: 'go' | 'sand' | 'check' | 'handOver' | 'done' | 'nothing' }
   | { readonly kind: 'wet'; readonly until: number }
-  | { readonly kind: 'stuck'; readonly why: string };
+  | { readonly kind: 'stuck'; readonly why: Stuck };
 
 export interface RoomStanding {
   readonly classes: readonly ClassStanding[];
@@ -108,7 +113,7 @@ export function whatNow(
     .map((kind) => withPrefill(classStanding(kind, coats, room, blocked), firmAt, now));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
   const surface = kinds.includes('surface')
-    ? [classStanding('surface', coats, room, jointsDry ? blocked : 'the joints come first')]
+    ? [classStanding('surface', coats, room, jointsDry ? blocked : JOINTS_FIRST)]
     : [];
   const classes = [...joints, ...surface];
   return { classes, now: roomNow(classes, state, done, blocked), air };
@@ -134,17 +139,17 @@ interface Looked {
   readonly now: number;
 }
 
-function whyBlocked(state: RoomState, air: readonly AirTrouble[], now: number): string | undefined {
+function whyBlocked(state: RoomState, air: readonly AirTrouble[], now: number): Stuck | undefined {
   const held = heldAt(state, now);
-  if (held) return held.why;
-  return air.includes('cold') ? 'too cold for finishing' : undefined;
+  if (held) return { kind: 'held', why: held.why };
+  return air.includes('cold') ? { kind: 'cold' } : undefined;
 }
 
 function classStanding(
   kind: CoatedClass,
   coats: readonly Coat[],
   room: Looked,
-  blocked: string | undefined,
+  blocked: Stuck | undefined,
 ): ClassStanding {
   const own = coats.filter((coat) => coat.class === kind);
   const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
@@ -235,7 +240,7 @@ function classNow(
   own: readonly Coat[],
   standings: readonly CoatStanding[],
   nows: readonly { readonly stretch: Stretch; readonly now: StretchNow }[],
-  blocked: string | undefined,
+  blocked: Stuck | undefined,
 ): ClassNow {
   const ready = readyCoats(own, nows);
   const [first] = ready;
@@ -252,7 +257,8 @@ function classNow(
 }
 
 /** Why a held face waits. */
-const NOT_ACCEPTED = 'the hanging is not accepted';
+const NOT_ACCEPTED: Stuck = { kind: 'notAccepted' };
+const JOINTS_FIRST: Stuck = { kind: 'joints' };
 
 function readyCoats(
   own: readonly Coat[],
@@ -276,7 +282,7 @@ function roomNow(
   classes: readonly ClassStanding[],
   state: RoomState,
   done: Finished,
-  blocked: string | undefined,
+  blocked: Stuck | undefined,
 ): RoomNow {
   if (classes.length === 0) return { kind: 'nothing' };
   if (state.handedOver) return { kind: 'done' };

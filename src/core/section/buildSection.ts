@@ -91,7 +91,7 @@ function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, s
 /** Tape pressed into its bed; mesh lies on the board. */
 function laidTape({ top, from, step }: Plane, coat: Coat, tape: 'paper' | 'mesh') {
   const thick = TAPE_MM[tape];
-  const tool = coat.toolKind === 'head' || coat.toolKind === 'taper' ? coat.toolKind : 'knife';
+  const tool = coat.tool.kind === 'head' || coat.tool.kind === 'taper' ? coat.tool.kind : 'knife';
   const bed = tape === 'mesh' ? 0 : BED_MM[tool];
   const under = (index: number) => Math.abs(from + index * step) <= TAPE_WIDTH_MM / 2;
   const bottom = top.map((height, index) => (under(index) ? height + bed : height));
@@ -112,7 +112,7 @@ function bladed(
   const blade = bladeOf(coat, floated || onNose, onNose);
   const pass = (heights: readonly number[], from: number, to: number) =>
     bladeSurface(heights, at(from), at(to), plane.step, blade);
-  const { width } = coat;
+  const { width } = coat.tool;
   if (layout === 'corner' && coat.key !== 'tape') {
     // Past the tape the knife's end rides on the other side's board, and bridges the dip of a factory edge.
     return pass([Math.max(0, surface[0] ?? 0), ...surface.slice(1)], 0, width);

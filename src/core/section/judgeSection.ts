@@ -1,4 +1,5 @@
 import { MM_PER_INCH } from '../measure/unit';
+import type { Coat } from '../method/coat';
 import type { Section } from './buildSection';
 import type { Plane } from './plane';
 import { type KnifeReading, rockUnder } from './rockUnder';
@@ -34,7 +35,11 @@ export type Advice =
   | { readonly kind: 'anotherCoat'; readonly gap: number }
   | { readonly kind: 'edgesOnly' }
   | { readonly kind: 'prefill'; readonly gap: number }
-  | { readonly kind: 'settingMud'; readonly coat: string; readonly thickest: number };
+  | {
+      readonly kind: 'settingMud';
+      readonly coat: Pick<Coat, 'class' | 'key' | 'sides' | 'trimmed'>;
+      readonly thickest: number;
+    };
 
 const HAND_MM = 100;
 /** Over a hand's breadth a slope may be this much more than the whole ramp's. */
@@ -73,8 +78,7 @@ export function judgeSection(section: Section, tolerance: Tolerance): Judgement 
   if (last && last.coat.key !== 'tape' && !last.coat.edges && !steep && !gapped && last.thickest < 0.2)
     advice.push({ kind: 'edgesOnly' });
   for (const { coat, thickest } of section.coats)
-    if (coat.mud !== 'setting' && thickest > DEEP_FILL_MM)
-      advice.push({ kind: 'settingMud', coat: coat.name, thickest });
+    if (coat.mud !== 'setting' && thickest > DEEP_FILL_MM) advice.push({ kind: 'settingMud', coat, thickest });
   const shows = steep || gapped || tooMuch || needed > width + 1;
   if (advice.length === 0) advice.push({ kind: 'enough' });
   return { crown, hollow, width, steepest, knife, shows, advice };

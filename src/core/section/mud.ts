@@ -50,8 +50,8 @@ export function bladeOf(coat: Coat, floated: boolean, onNose: boolean): Blade {
         : FILM_MM.wiped
       : FILM_MM[coat.key === 'fill' ? 'fill' : 'finish'];
   const thinned = coat.class === 'fasteners' ? SCREW_FILM : onNose ? NOSE_FILM : 1;
-  const bow = floated ? Math.min(FLOATED_BOW_MM, BOW_MM[coat.toolKind]) : BOW_MM[coat.toolKind];
-  return { bow: (8 * bow) / coat.width ** 2, film: film * CONSISTENCY[coat.consistency] * thinned };
+  const bow = floated ? Math.min(FLOATED_BOW_MM, BOW_MM[coat.tool.kind]) : BOW_MM[coat.tool.kind];
+  return { bow: (8 * bow) / coat.tool.width ** 2, film: film * CONSISTENCY[coat.consistency] * thinned };
 }
 
 /** The film of a skim over a whole surface, wet; mm. Common practice, no source. */

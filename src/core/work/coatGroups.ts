@@ -55,14 +55,14 @@ export const lastCoats = (coats: readonly RoomCoat[]): readonly RoomCoat[] =>
 /** What somebody has to be able to do for it. */
 export function skillOf({ kind, key, coats }: Group): Skill {
   if (key === 'tape') return 'tape';
-  if (coats.some(({ toolKind }) => toolKind === 'box')) return 'box';
+  if (coats.some(({ tool }) => tool.kind === 'box')) return 'box';
   return kind === 'angle' ? 'angles' : 'coat';
 }
 
 /** A tool of which a crew has few: a box by its width in inches, a mechanical taper, a dispenser, an applicator. */
 export function toolOf(coats: readonly RoomCoat[], method: Method): string | undefined {
-  const boxed = coats.find(({ toolKind }) => toolKind === 'box');
-  if (boxed) return `box-${Math.round(boxed.width / MM_PER_INCH)}`;
+  const boxed = coats.find(({ tool }) => tool.kind === 'box');
+  if (boxed) return `box-${Math.round(boxed.tool.width / MM_PER_INCH)}`;
   const taped = coats.find(({ tape }) => tape !== undefined);
   if (!taped) return undefined;
   const { laying } = choicesFor(method, taped.class);

@@ -17,8 +17,8 @@ export function instantOn(day: string, hour: number, timeZone: string): number {
   return new TZDate(year, month - 1, date, Math.floor(hour), Math.round((hour % 1) * 60), timeZone).getTime();
 }
 
-/** Clocks change at most once in so many days; between two that are alike they stay. */
-const WEEK = 7;
+/** Clocks change at most once in so many days. */
+const SPAN = 28;
 
 /** The days on which a crew works from an instant on, of so many days of the calendar. */
 export function workDays(
@@ -33,17 +33,40 @@ export function workDays(
   const dayAt = (index: number) => new Date(first + index * DAY_MS).toISOString().slice(0, 10);
   const offsetOn = (index: number) =>
     instantOn(dayAt(index), crew.begins, timeZone) - (first + index * DAY_MS + crew.begins * HOUR_MS);
+  const offsets = untilChange(offsetOn, count);
   const days: WorkDay[] = [];
-  let [offset, next] = [offsetOn(0), offsetOn(WEEK)];
-  for (let index = 0; index < count; index += 1) {
-    if (index > 0 && index % WEEK === 0) [offset, next] = [next, offsetOn(index + WEEK)];
+  for (let [index, change] = [0, 0]; index < count; index += 1) {
+    while (index >= (offsets[change]?.until ?? count)) change += 1;
     const date = new Date(first + index * DAY_MS);
-    const day = dayAt(index);
+    const day = date.toISOString().slice(0, 10);
     if (!crew.weekdays.includes(date.getUTCDay() || 7) || holidays.has(day)) continue;
-    const begins = first + index * DAY_MS + crew.begins * HOUR_MS + (offset === next ? offset : offsetOn(index));
-    days.push({ day, begins });
+    days.push({ day, begins: first + index * DAY_MS + crew.begins * HOUR_MS + (offsets[change]?.offset ?? 0) });
   }
   return days;
+}
+
+/** The offsets of so many days, each with the day before which it ends: asked for at the ends of spans, and between where they differ. */
+function untilChange(offsetOn: (index: number) => number, count: number) {
+  const offsets: { readonly offset: number; readonly until: number }[] = [];
+  let [from, offset] = [0, offsetOn(0)];
+  while (from < count) {
+    const to = from + SPAN;
+    const next = offsetOn(to);
+    if (next === offset) {
+      from = to;
+      continue;
+    }
+    let [low, high] = [from, to];
+    while (high - low > 1) {
+      const middle = (low + high) >> 1;
+      if (offsetOn(middle) === offset) low = middle;
+      else high = middle;
+    }
+    offsets.push({ offset, until: high });
+    [from, offset] = [high, next];
+  }
+  offsets.push({ offset, until: count });
+  return offsets;
 }
 
 /**

@@ -108,7 +108,7 @@ export const SMALL_PER_HOUR: Readonly<Record<SmallWorkKind, number>> = {
 /** What one person does of a coat in an hour with the tools chosen: feet, or fasteners. */
 export function coatRate(
   kind: Exclude<CoatedClass, 'surface'>,
-  { key, toolKind, tape, covered, edges }: Coat,
+  { key, tool, tape, covered, edges }: Coat,
   choices: ClassChoices,
 ): number {
   const usual = RATES_PER_HOUR[kind];
@@ -119,11 +119,11 @@ export function coatRate(
   }
   const byHand = key === 'fill' ? usual.fill : usual.finish;
   const rate =
-    toolKind === 'box'
+    tool.kind === 'box'
       ? boxRate(kind, byHand)
-      : toolKind === 'trowel'
+      : tool.kind === 'trowel'
         ? byHand * TROWEL_FACTOR
-        : toolKind === 'corner'
+        : tool.kind === 'corner'
           ? LAYING_RATES.cornerTool
           : byHand;
   return edges ? rate * 1.3 : rate;

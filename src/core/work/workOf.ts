@@ -112,7 +112,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       between: left.reduce((all, coat) => all + before(coat) * room.left(coat).part, 0),
       ...inBlocks(left, group, hoursOf, beside, room),
       rate: rateOfCoat(group.coats[0]),
-      people: left.some(({ toolKind }) => toolKind === 'box') ? 2 : 1,
+      people: left.some(({ tool }) => tool.kind === 'box') ? 2 : 1,
       skill: skillOf(group),
       tool: toolOf(left, method),
       from,

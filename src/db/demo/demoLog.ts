@@ -15,6 +15,7 @@ import type { MethodChoices } from '../../core/room/methodSchema';
 import type { Room } from '../../core/room/schema';
 import type { Pass } from '../../core/work/pass';
 import { SHIFT } from '../../core/work/shift';
+import { toolWords } from '../../words/coatWords';
 import type { DemoName } from './demoPeople';
 
 /** An entry with the name of who wrote it. */
@@ -135,7 +136,7 @@ export function demoLog(
         part: 1,
         ...more,
         ...loggedMud(wetMudOf(part, methodOf(house, room))),
-        tool: part.tool,
+        tool: toolWords(part, house.unit),
       },
     });
 

@@ -7,6 +7,7 @@ import { withMethod } from '../../core/room/withMethod';
 import { now } from '../../db/clock';
 import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
 import { dropMethod, keepMethod } from '../../db/methods';
+import { contradictionWords } from '../../words/conflictWords';
 import { loadSite } from '../loadSite';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
@@ -59,5 +60,6 @@ async function whyForbidden(id: string, change: Change): Promise<string | undefi
           })),
           air,
         );
-  return newlyForbidden(before, after)?.why;
+  const found = newlyForbidden(before, after);
+  return found && contradictionWords(found.why, site.house.unit);
 }

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
-import { plural } from '../plural';
+import { plural } from '@/words/plural';
 import { PhotoField } from './PhotoField';
 
 /** Keeps photos of a room as it is now. */

@@ -5,7 +5,7 @@ import { useEffect, useId, useMemo, useState } from 'react';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { shrinkPhoto } from '@/client/photo/shrinkPhoto';
 import { MOST_PHOTOS } from '@/core/log/choices';
-import { plural } from '../plural';
+import { plural } from '@/words/plural';
 
 /** Photos that are taken or chosen, and made small here. */
 export function PhotoField({

@@ -3,7 +3,7 @@ import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import { DEFECTS } from '@/core/method/defects';
 import type { Room } from '@/core/room/schema';
-import { DEFECT_WORDS, itemWords, MEND_WORDS } from '../defectWords';
+import { DEFECT_WORDS, itemWords, MEND_WORDS } from '@/words/defectWords';
 import { Photos } from '../photo/Photos';
 import { KnifeDrawing } from '../section/KnifeDrawing';
 import { MendedButton } from './MendedButton';

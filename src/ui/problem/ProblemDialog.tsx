@@ -8,15 +8,15 @@ import { parseLength } from '@/core/measure/parseLength';
 import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn, isPrefilled } from '@/core/method/defects';
 import { knifeCheck } from '@/core/section/knifeCheck';
 import { toleranceFor } from '@/core/section/tolerance';
+import { DEFECT_WORDS, MEND_WORDS } from '@/words/defectWords';
+import { findingTitle, findingWords } from '@/words/knifeWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 import { Dialog } from '../Dialog';
-import { DEFECT_WORDS, MEND_WORDS } from '../defectWords';
 import { PhotoField } from '../photo/PhotoField';
 import { PlaceChooser, type PlaceInRoom } from '../room/PlaceChooser';
 import { KnifeDrawing } from '../section/KnifeDrawing';
 import { KnifeFields } from '../section/KnifeFields';
-import { findingTitle, findingWords } from '../section/knifeWords';
 import { useKnife } from '../section/useKnife';
-import { CLASS_NAMES } from '../state/words';
 import { TextField } from '../TextField';
 import { minutesTyped } from './minutesTyped';
 

@@ -1,6 +1,6 @@
 import type { JointClass } from '@/core/joints/joint';
 import type { Point } from '@/core/measure/vector';
-import { CLASS_NAMES } from '../state/words';
+import { CLASS_NAMES } from '@/words/stateWords';
 import { type LaidLine, pageLength } from './unroll';
 
 interface LineLook {

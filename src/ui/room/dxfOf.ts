@@ -2,7 +2,7 @@ import { Colors, DxfWriter, LWPolylineFlags, point2d, point3d, Units } from '@ta
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
 import { fromMm, type LengthUnit } from '@/core/measure/unit';
 import type { Point } from '@/core/measure/vector';
-import { CLASS_NAMES } from '../state/words';
+import { CLASS_NAMES } from '@/words/stateWords';
 import type { UnrolledRoom } from './unroll';
 
 /** A layer of its own for each joint class, and for what they lie on. */

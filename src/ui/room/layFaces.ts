@@ -2,7 +2,7 @@ import type { HungFace } from '@/core/hang/hangRoom';
 import type { Joint } from '@/core/joints/joint';
 import type { Point } from '@/core/measure/vector';
 import { areaOf, type Face } from '@/core/room/faces/face';
-import { bodyOf, faceWords } from './faceWords';
+import { bodyOf, faceWords } from '@/words/faceWords';
 import { boxAround, foldedBeside, type HingeSide, onPage, overlap, type Place } from './pagePlace';
 
 /** An edge along which one face may be folded out of another. */

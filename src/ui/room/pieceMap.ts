@@ -5,7 +5,7 @@ import { SIDES, type Side } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { finishedWidth } from '@/core/section/finishedWidth';
 import { isCeilingFirst, liesOn } from '@/core/standing/liesOn';
-import { faceWords } from './faceWords';
+import { faceWords } from '@/words/faceWords';
 import type { DrawnFace } from './LaidFaceDrawing';
 import { type LaidFace, type PageBox, unrollRoom } from './unroll';
 

@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { takeOff } from '@/core/joints/takeOff';
 import { areaOfLoops } from '@/core/measure/polygon';
 import { areaOf } from '@/core/room/faces/face';
+import { faceWords } from '@/words/faceWords';
 import { fileRoom, readRoom } from '../../../tests/houses/fileRooms';
 import { L } from '../../../tests/houses/outlines';
 import { roomOf } from '../../../tests/houses/readRooms';
-import { faceWords } from './faceWords';
 import { overlap } from './pagePlace';
 import { pageLength, unrollRoom } from './unroll';
 

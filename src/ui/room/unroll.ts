@@ -4,7 +4,7 @@ import { isInside } from '@/core/measure/chords';
 import { rectangle } from '@/core/measure/polygon';
 import type { Point } from '@/core/measure/vector';
 import type { Face } from '@/core/room/faces/face';
-import { faceWords } from './faceWords';
+import { faceWords } from '@/words/faceWords';
 import { layFaces } from './layFaces';
 import { boxAround, clearance, onPage, type Place } from './pagePlace';
 

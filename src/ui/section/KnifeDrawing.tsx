@@ -1,8 +1,8 @@
 import type { LengthUnit } from '@/core/measure/unit';
 import { type KnifeSeen, knifeCheck } from '@/core/section/knifeCheck';
 import { toleranceFor } from '@/core/section/tolerance';
-import { findingTitle } from './knifeWords';
-import { widthWords } from './sectionWords';
+import { findingTitle } from '@/words/knifeWords';
+import { widthWords } from '@/words/sectionWords';
 
 const WIDTH = 640;
 const HEIGHT = 130;

@@ -57,7 +57,7 @@ export function placeOn(layout: Layout, side: number, frame: Frame): Place {
  * @param above mm to leave over the highest coat
  */
 export function frameFor(section: Section, width: number, height: number, swell = 1, above = 0): Frame {
-  const widest = Math.max(60, ...section.coats.map(({ coat }) => coat.width));
+  const widest = Math.max(60, ...section.coats.map(({ coat }) => coat.tool.width));
   const both = section.layout === 'across' && section.class !== 'butt';
   const reach = section.layout === 'even' ? 200 : (both || section.layout === 'round' ? widest / 2 : widest) * 1.12;
   let [low, high] = [0, 0.4];

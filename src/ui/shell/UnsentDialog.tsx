@@ -1,7 +1,7 @@
 import type { UnsentGroup } from '@/client/outbox/outbox';
 import type { NewEntry } from '@/core/log/entry';
+import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
 import { Dialog } from '../Dialog';
-import { CLASS_NAMES, PASS_NAMES } from '../state/words';
 
 /** What waits on this device, and what the server would not have. */
 export function UnsentDialog({

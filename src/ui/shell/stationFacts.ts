@@ -3,8 +3,8 @@ import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { USUAL_CHOICES } from '@/core/room/methodAnswers';
-import { roughLength } from '../lengthWords';
-import { plural } from '../plural';
+import { roughLength } from '@/words/lengthWords';
+import { plural } from '@/words/plural';
 import type { StationFact, StationPath } from './stations';
 
 /** The one live fact of each station, by its path. */

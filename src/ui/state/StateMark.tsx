@@ -1,4 +1,4 @@
-import type { StateWords } from './words';
+import type { StateWords } from '@/words/stateWords';
 
 /** A state: moss dot to go, clay square wet, brick diamond stuck, and always the words. */
 export function StateMark({ words, className }: { readonly words: StateWords; readonly className?: string }) {

@@ -13,7 +13,7 @@ import { pieceMap } from '@/ui/room/pieceMap';
 import { RoomDrawer } from '@/ui/room/usePieceMap';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
-import { spanWords } from '@/ui/when';
+import { spanWords } from '@/words/when';
 import { AwayHeader } from './AwayHeader';
 import { STATION_NAMES } from './stationNames';
 import { useServerBack } from './useServerBack';

@@ -7,12 +7,12 @@ import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Method } from '@/core/method/resolveMethod';
 import { Dialog } from '@/ui/Dialog';
-import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
-import { CLASS_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
-import { inUnit } from '@/ui/unitWords';
-import { spanWords } from '@/ui/when';
+import { coatName, purposeOf, toolWords } from '@/words/coatWords';
+import { smallWords } from '@/words/lengthWords';
+import { CLASS_NAMES } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 import { amountWords, facesAt, type Logged, openCoats, partOf, SOME_PIECES, wheres } from './logged';
 import { PieceChooser } from './PieceChooser';
 import { RunFields } from './RunFields';
@@ -95,7 +95,7 @@ export function LogDialog({
   const send = async (share: Share) => {
     if (!next) return;
     setFault(undefined);
-    const { class: kind, key, side, tool } = next.coat;
+    const { class: kind, key, side } = next.coat;
     const part = share === 'some' ? partOf(some, cell, unit) : undefined;
     if (part !== undefined && typeof part !== 'number') return setFault({ field: 'some', reason: part.reason });
     const depth = thickness.trim() === '' ? undefined : parseLength(thickness, unit);
@@ -130,7 +130,7 @@ export function LogDialog({
         thickness: depth?.mm ?? asPlanned?.thickness,
         substrate: asPlanned?.substrate,
         ...(mud === 'drying' ? {} : { mixedAt: new Date(at - minutes * MINUTE_MS).toISOString() }),
-        tool,
+        tool: toolWords(next.coat, unit),
         ...(product.trim() ? { product: product.trim() } : {}),
         ...(batch.trim() ? { batch: batch.trim() } : {}),
       },
@@ -156,11 +156,11 @@ export function LogDialog({
             }}
             options={open.map(
               ({ coat, share }) =>
-                [coat.id, `${coat.name}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
+                [coat.id, `${coatName(coat)}${share > 0 ? `, ${Math.round(share * 100)} % done` : ''}`] as const,
             )}
           />
           <p className="text-sm text-muted">
-            It {next.coat.purpose}. {inUnit(next.coat.tool, unit)}, {next.coat.consistency} mud.
+            It {purposeOf(next.coat)}. {toolWords(next.coat, unit)}, {next.coat.consistency} mud.
           </p>
           {row.over && (
             <p className="text-sm font-semibold text-warning">

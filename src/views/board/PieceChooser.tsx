@@ -2,10 +2,10 @@
 
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
-import { roughLength } from '@/ui/lengthWords';
 import { DrawnRoom } from '@/ui/room/DrawnRoom';
 import { LaidRoom } from '@/ui/room/LaidRoom';
 import type { MappedPiece, PieceMap } from '@/ui/room/pieceMap';
+import { roughLength } from '@/words/lengthWords';
 
 /**
  * The room laid flat, on which the pieces are tapped that a coat lies on; a face takes all of its pieces. Where a coat covers

@@ -3,8 +3,8 @@ import type { useLog } from '@/client/useLog';
 import type { LengthUnit } from '@/core/measure/unit';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
-import { roughLength } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
+import { roughLength } from '@/words/lengthWords';
 import type { BoardRow } from './boardRows';
 
 type Log = Pick<ReturnType<typeof useLog>, 'busy' | 'message' | 'write' | 'serverNow'>;

@@ -11,10 +11,10 @@ import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
-import { namesIn } from '@/ui/names';
-import { faceWords } from '@/ui/room/faceWords';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/ui/state/words';
+import { faceWords } from '@/words/faceWords';
+import { namesIn } from '@/words/names';
+import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/words/stateWords';
 
 /** One room of the board. */
 export interface BoardRow {

@@ -3,8 +3,8 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
 import type { Method } from '@/core/method/resolveMethod';
-import { areaWords, roughLength } from '@/ui/lengthWords';
-import { isJoint } from '@/ui/state/words';
+import { areaWords, roughLength } from '@/words/lengthWords';
+import { isJoint } from '@/words/stateWords';
 import type { BoardCell, BoardRow } from './boardRows';
 
 /** The cell of the board whose coats are logged. */

@@ -55,14 +55,22 @@ export function receivedRows(sent: SentRows): readonly BoardRow[] {
   }));
 }
 
+/** What does not change from page to page is not written out each time. */
+const texts = new WeakMap<object, string>();
+function textOf(value: object): string {
+  const text = texts.get(value) ?? JSON.stringify(value);
+  texts.set(value, text);
+  return text;
+}
+
 /** A list in which what says the same stands once. */
-function listed<Value>() {
+function listed<Value extends object>() {
   const numbers = new Map<string, number>();
   const all: Value[] = [];
   return {
     all,
     numberOf: (value: Value): number => {
-      const key = JSON.stringify(value);
+      const key = textOf(value);
       const known = numbers.get(key);
       if (known !== undefined) return known;
       numbers.set(key, all.length);

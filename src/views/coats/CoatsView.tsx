@@ -9,12 +9,12 @@ import type { MethodHouse } from '@/core/method/resolveMethod';
 import type { CrewPace } from '@/core/rates/learn';
 import { METHOD_CLASSES } from '@/core/room/methodAnswers';
 import type { MethodChoices } from '@/core/room/methodSchema';
-import type { Room } from '@/core/room/schema';
 import { type Packed, unpacked } from '@/ui/packed';
 import { SelectField } from '@/ui/SelectField';
-import { CLASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
+import { CLASS_NAMES } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 import { ConflictList } from './ConflictList';
+import type { CoatsRoom } from './coatsRooms';
 import { KnifeCheck } from './KnifeCheck';
 import { Ladder } from './Ladder';
 import { LevelChoice } from './LevelChoice';
@@ -23,14 +23,8 @@ import { crewWords, litresWords } from './priceWords';
 import { QuestionList } from './QuestionList';
 import { RoomFinishes } from './RoomFinishes';
 import { SectionPanel } from './SectionPanel';
-import { type MethodRoom, useMethod } from './useMethod';
+import { useMethod } from './useMethod';
 import { usePrices } from './usePrices';
-
-export interface CoatsRoom extends MethodRoom {
-  /** Walls, ceilings and soffits by id. */
-  readonly faces: readonly { readonly id: string; readonly place: string }[];
-  readonly room: Room;
-}
 
 interface CoatsViewProps {
   readonly version: number;
@@ -67,7 +61,7 @@ export function CoatsView(props: CoatsViewProps) {
   const [looked, setLooked] = useState(kinds.includes('butt') ? ('butt' as const) : (kinds[0] ?? 'flat'));
   const [tab, setTab] = useState<Tab>('choices');
   const roomName = plain.find(({ id }) => id === scope.room)?.name;
-  const mend = ({ room, mend: { patch } }: Conflict) => method.change(room?.id, patch);
+  const mend = ({ room, mend: patch }: Conflict) => method.change(room?.id, patch);
   const { level, ...choices } = house.method;
 
   return (

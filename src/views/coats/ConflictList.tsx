@@ -5,8 +5,8 @@ import Link from 'next/link';
 import { useHouse } from '@/client/HouseContext';
 import type { Conflict } from '@/core/estimate/conflict';
 import type { LengthUnit } from '@/core/measure/unit';
-import { CLASS_NAMES } from '@/ui/state/words';
-import { inUnit } from '@/ui/unitWords';
+import { contradictionWords, insteadWords } from '@/words/conflictWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 
 /** What contradicts itself, with the reason and the mend; what is forbidden first. */
 export function ConflictList({
@@ -44,7 +44,8 @@ export function ConflictList({
                 {forbidden ? 'Cannot be kept' : 'Doubtful'}
               </strong>
               {conflict.room && `, ${conflict.room.name}`}
-              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}: {inUnit(conflict.why, unit)}.{' '}
+              {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}:{' '}
+              {contradictionWords(conflict.why, unit)}.{' '}
               {conflict.class && (
                 <Link prefetch={false} href={`/h/${houseId}/guide#${conflict.class}`} className="link text-primary">
                   Field guide
@@ -53,7 +54,7 @@ export function ConflictList({
             </p>
             {mayEdit && (
               <button type="button" className="btn btn-sm min-h-10" onClick={() => mend(conflict)}>
-                {conflict.mend.words}
+                {insteadWords(conflict.why, unit)}
               </button>
             )}
           </li>

@@ -9,9 +9,9 @@ import { type KnifeFinding, knifeCheck } from '@/core/section/knifeCheck';
 import { toleranceFor } from '@/core/section/tolerance';
 import { KnifeDrawing } from '@/ui/section/KnifeDrawing';
 import { KnifeFields } from '@/ui/section/KnifeFields';
-import { findingTitle, findingWords } from '@/ui/section/knifeWords';
 import { useKnife } from '@/ui/section/useKnife';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { findingTitle, findingWords } from '@/words/knifeWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 
 /** A knife laid across a joint: what was seen, what that means, and one touch that takes it over for the class. */
 export function KnifeCheck({

@@ -4,9 +4,9 @@ import { ladderFor } from '@/core/method/ladderFor';
 import type { Method } from '@/core/method/resolveMethod';
 import { sectionFor } from '@/core/section/sectionFor';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
-import { perLengthWords } from '@/ui/section/sectionWords';
-import { CLASS_NAMES } from '@/ui/state/words';
-import { inUnit } from '@/ui/unitWords';
+import { checkWords, coatName, purposeOf, stepWords, toolWords, waitWords } from '@/words/coatWords';
+import { perLengthWords } from '@/words/sectionWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 
 /** The ladder of a class: its coats, what is done between them, and what to look at before the next. */
 export function Ladder({
@@ -38,28 +38,32 @@ export function Ladder({
         </button>
       </div>
       <ol className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
-        {steps.map((step) =>
+        {steps.map((step, index) =>
           step.kind === 'coat' ? (
             <li key={step.coat.id} className="text-sm">
-              <p className="font-semibold">{step.coat.name}</p>
+              <p className="font-semibold">{coatName(step.coat)}</p>
               <p>
-                {inUnit(step.coat.tool, unit)}, {step.coat.consistency} {step.coat.mud} mud
+                {toolWords(step.coat, unit)}, {step.coat.consistency} {step.coat.mud} mud
                 {step.coat.edges ? ', edges only' : ''}
               </p>
               <p className="text-muted">
-                It {step.coat.purpose}.{' '}
+                It {purposeOf(step.coat)}.{' '}
                 {perLengthWords(section.coats.find(({ coat }) => coat.id === step.coat.id)?.wet ?? 0, kind, unit)}. Wait{' '}
-                {step.coat.wait}. Then look: {inUnit(step.coat.check, unit)}.
+                {waitWords(step.coat)}. Then look: {checkWords(step.coat, unit)}.
               </p>
             </li>
           ) : (
-            <li key={`${step.kind} ${step.name}`} className="border-l-2 border-base-300 pl-2 text-sm text-muted">
-              <p className="font-semibold text-base-content">{step.name}</p>
-              <p>{inUnit(step.what, unit)}</p>
-            </li>
+            <BesideCoats key={index} words={stepWords(step, unit)} />
           ),
         )}
       </ol>
     </div>
   );
 }
+
+const BesideCoats = ({ words: { name, what } }: { readonly words: ReturnType<typeof stepWords> }) => (
+  <li className="border-l-2 border-base-300 pl-2 text-sm text-muted">
+    <p className="font-semibold text-base-content">{name}</p>
+    <p>{what}</p>
+  </li>
+);

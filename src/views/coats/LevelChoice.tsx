@@ -1,7 +1,7 @@
 import type { PricedMethod } from '@/core/estimate/priceAnswers';
 import type { LengthUnit } from '@/core/measure/unit';
 import { LEVELS, type Level } from '@/core/room/level';
-import { spanWords } from '@/ui/when';
+import { spanWords } from '@/words/when';
 import { litresWords } from './priceWords';
 
 const MEANINGS: Readonly<Record<Level, string>> = {

@@ -6,7 +6,7 @@ import { sortedText } from '@/core/measure/sortedText';
 import type { LengthUnit } from '@/core/measure/unit';
 import { startingMethods } from '@/core/method/startingMethods';
 import type { MethodChoices } from '@/core/room/methodSchema';
-import { inUnit } from '@/ui/unitWords';
+import { schoolWords } from '@/words/methodWords';
 
 export interface KeptMethodRow {
   readonly id: string;
@@ -40,15 +40,9 @@ export function MethodStart({
     <section className="sheet space-y-2 p-4 xl:sticky xl:top-4">
       <h2>Start from a method</h2>
       <ul className="grid gap-2 sm:grid-cols-2 xl:grid-cols-1">
-        {startingMethods(unit).map((method) => (
-          <li key={method.id}>
-            <MethodButton
-              name={method.name}
-              words={inUnit(method.words, unit)}
-              chosen={same(method.choices)}
-              mayEdit={mayEdit}
-              start={() => start(method.choices)}
-            />
+        {startingMethods(unit).map(({ id, choices: own }) => (
+          <li key={id}>
+            <MethodButton {...schoolWords(id, unit)} chosen={same(own)} mayEdit={mayEdit} start={() => start(own)} />
           </li>
         ))}
         {usable.map((method) => (

@@ -7,6 +7,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { ClassChoices } from '@/core/method/resolveMethod';
 import type { Question } from '@/core/room/methodAnswers';
 import { SelectField } from '@/ui/SelectField';
+import { SAFER_WORDS } from '@/words/methodWords';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 
@@ -113,7 +114,7 @@ function QuestionField({
                 {current ? 'as planned' : price && now ? differenceWords(price.price, now, unit) : '…'}
               </span>
               {price?.cheapest && <span className="pl-6 text-success">cheapest: fewest hours</span>}
-              {price?.safer && <span className="pl-6 text-primary">safer: {price.safer}</span>}
+              {price?.safer && <span className="pl-6 text-primary">safer: {SAFER_WORDS[question]}</span>}
             </label>
           );
         })}

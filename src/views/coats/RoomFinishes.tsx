@@ -6,7 +6,7 @@ import { LIGHTS, SURFACES } from '@/core/room/kinds';
 import { LEVELS, type Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
 import { levelFor } from '@/core/section/tolerance';
-import { faceWords } from '@/ui/room/faceWords';
+import { faceWords } from '@/words/faceWords';
 
 type Finish = NonNullable<Room['finish']>;
 

@@ -2,7 +2,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { Section } from '@/core/section/buildSection';
 import { CHECK_KNIFE_MM, type Judgement } from '@/core/section/judgeSection';
 import { backOfBoards, frameFor, layerPath, placeOn, surfacePath, tapePath } from '@/ui/section/sectionPaths';
-import { inUnit } from '@/ui/unitWords';
+import { longKnife } from '@/words/coatWords';
 
 const WIDTH = 640;
 const HEIGHT = 240;
@@ -70,7 +70,7 @@ export function SectionDrawing({
       <figcaption className="text-sm text-muted">
         To scale across, heights {times} times as large.{' '}
         {whole && section.layout === 'across'
-          ? `The line above is ${inUnit('a 12 in knife', unit)} laid on it, pressed down at its left end.`
+          ? `The line above is a ${longKnife(unit)} laid on it, pressed down at its left end.`
           : ''}
       </figcaption>
     </figure>

@@ -7,10 +7,10 @@ import type { MethodClass } from '@/core/room/methodAnswers';
 import type { Section } from '@/core/section/buildSection';
 import { judgeSection } from '@/core/section/judgeSection';
 import { type Light, type Surface, toleranceFor } from '@/core/section/tolerance';
-import { smallWords } from '@/ui/lengthWords';
-import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
-import { inUnit } from '@/ui/unitWords';
-import { spanWords } from '@/ui/when';
+import { coatName, longKnife } from '@/words/coatWords';
+import { smallWords } from '@/words/lengthWords';
+import { adviceWords, perLengthWords, widthWords } from '@/words/sectionWords';
+import { spanWords } from '@/words/when';
 
 /** What a section takes coat by coat, what it is like in the end, whether it shows, and what to do. */
 export function SectionFindings({
@@ -53,7 +53,7 @@ export function SectionFindings({
             {section.coats.map(({ coat, wet: litres, thickest, thinnest }) => (
               <tr key={coat.id}>
                 <th scope="row" className="font-medium">
-                  {coat.name}
+                  {coatName(coat)}
                 </th>
                 <td className="text-right whitespace-nowrap">{perLengthWords(litres, kind, unit)}</td>
                 <td className="text-right whitespace-nowrap">{smallWords(thickest, unit)}</td>
@@ -72,7 +72,7 @@ export function SectionFindings({
           crown {smallWords(judged.crown, unit)}, {widthWords(judged.width, unit)} wide, at its steepest 1 in{' '}
           {Math.round(1 / Math.max(judged.steepest, 1e-4))}
         </dd>
-        <dt className="text-muted">{inUnit('Under a 12 in knife', unit)}</dt>
+        <dt className="text-muted">Under a {longKnife(unit)}</dt>
         <dd>
           hump {smallWords(judged.knife.hump, unit)}, light {smallWords(judged.knife.gap, unit)} deep
         </dd>
@@ -108,5 +108,5 @@ const LIGHT_WORDS: Readonly<Record<Light, string>> = {
 const NIGHT_HOURS = 16;
 const tooSlow = (section: Section, air: Air): readonly string[] =>
   section.coats.flatMap(({ coat, thickest }) =>
-    coatTimes(wetMudFrom(coat, thickest), air).recoatHours > NIGHT_HOURS ? [coat.name] : [],
+    coatTimes(wetMudFrom(coat, thickest), air).recoatHours > NIGHT_HOURS ? [coatName(coat)] : [],
   );

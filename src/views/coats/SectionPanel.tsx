@@ -11,10 +11,11 @@ import { type JointFound, LEAST_TAPER_MM, MOST_TAPER_MM, USUAL_BEVEL_MM } from '
 import { judgeSection } from '@/core/section/judgeSection';
 import { foundIn } from '@/core/section/sectionFor';
 import { type Surface, toleranceFor } from '@/core/section/tolerance';
-import { smallWords } from '@/ui/lengthWords';
 import { SelectField } from '@/ui/SelectField';
-import { widthWords } from '@/ui/section/sectionWords';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { coatName } from '@/words/coatWords';
+import { smallWords } from '@/words/lengthWords';
+import { widthWords } from '@/words/sectionWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 import { SectionDrawing } from './SectionDrawing';
 import { SectionFindings } from './SectionFindings';
 import { Slider } from './Slider';
@@ -83,13 +84,12 @@ export function SectionPanel({
   const at = Math.min(step ?? last, last);
   const shown = Math.ceil(at / 2);
   const wet = at % 2 === 1;
+  const drawn = section.coats[shown - 1]?.coat;
   const set = (change: Trial) => setTrial((now) => ({ ...now, ...change }));
   const floated = kind === 'butt';
-  const widest = section.coats.at(-1)?.coat.width ?? 0;
+  const widest = section.coats.at(-1)?.coat.tool.width ?? 0;
   const stepName =
-    at === 0
-      ? 'Bare board'
-      : `${section.coats[shown - 1]?.coat.name ?? ''}${wet ? ', wet' : at === last ? ', sanded' : ', dry'}`;
+    at === 0 ? 'Bare board' : `${drawn ? coatName(drawn) : ''}${wet ? ', wet' : at === last ? ', sanded' : ', dry'}`;
 
   return (
     <section className="sheet space-y-3 p-4" aria-label="Section">

@@ -1,7 +1,7 @@
 import type { Price } from '@/core/estimate/priceOf';
 import { gallonsFromLitres, type LengthUnit } from '@/core/measure/unit';
 import type { CrewPace } from '@/core/rates/learn';
-import { spanWords } from '@/ui/when';
+import { spanWords } from '@/words/when';
 
 /** Mud in the house's unit. */
 export const litresWords = (litres: number, unit: LengthUnit): string =>

@@ -3,8 +3,8 @@ import type { Price } from '@/core/estimate/priceOf';
 import { sortedText } from '@/core/measure/sortedText';
 import { usualMethod } from '@/core/method/resolveMethod';
 import { ANSWERS, QUESTIONS } from '@/core/room/methodAnswers';
-import { smallWords } from '@/ui/lengthWords';
-import { adviceWords, perLengthWords, widthWords } from '@/ui/section/sectionWords';
+import { smallWords } from '@/words/lengthWords';
+import { adviceWords, perLengthWords, widthWords } from '@/words/sectionWords';
 import { crewWords, differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 import { patchFrom, tryOut } from './trial';
@@ -55,7 +55,8 @@ describe('the words of a section', () => {
 
   it('tell what to do', () => {
     expect(adviceWords({ kind: 'wider', to: 914.4, by: 203.2 }, 'in')).toBe('Wider by 8 in: 36 in over all.');
-    expect(adviceWords({ kind: 'settingMud', coat: 'Fill coat', thickest: 4.7625 }, 'in')).toBe(
+    const coat = { class: 'flat', key: 'fill', sides: undefined, trimmed: false } as const;
+    expect(adviceWords({ kind: 'settingMud', coat, thickest: 4.7625 }, 'in')).toBe(
       'Setting mud for the fill coat: it lies 3/16 in deep, over 1/8 in.',
     );
     expect(adviceWords({ kind: 'tooMuch', build: 5 }, 'mm')).toContain('5.0 mm of build is too much');

@@ -3,7 +3,7 @@
 import { Line } from 'react-chartjs-2';
 import { dayOf } from '@/core/measure/dayOf';
 import type { LengthUnit } from '@/core/measure/unit';
-import { dayWords, instantWords, timeOf } from '@/ui/when';
+import { dayWords, instantWords, timeOf } from '@/words/when';
 import { airScales, degreesOf } from './airScales';
 import { useTones } from './useTones';
 

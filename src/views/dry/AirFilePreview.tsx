@@ -1,8 +1,8 @@
 import type { AirFileLook } from '@/core/air/airFile/lookAtFile';
 import type { AirFileDoubt } from '@/core/air/airFile/readAirFile';
 import type { LengthUnit } from '@/core/measure/unit';
-import { airWords } from '@/ui/airWords';
-import { instantWords } from '@/ui/when';
+import { airWords } from '@/words/airWords';
+import { instantWords } from '@/words/when';
 
 const DOUBTS: Readonly<Record<AirFileDoubt, string>> = {
   looksLikeFahrenheit: 'These temperatures look like °F, not °C.',

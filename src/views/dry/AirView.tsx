@@ -1,8 +1,8 @@
 import type { SourcedAir } from '@/core/air/roomAir';
 import type { SensorStanding } from '@/core/air/sensorStanding';
 import type { LengthUnit } from '@/core/measure/unit';
-import { airWords } from '@/ui/airWords';
-import { instantWords } from '@/ui/when';
+import { airWords } from '@/words/airWords';
+import { instantWords } from '@/words/when';
 import type { AirPoint } from './AirChart';
 import { AirFileImport } from './AirFileImport';
 import { ChartChoice, type Range } from './ChartChoice';

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { PASSES, type Pass } from '@/core/work/pass';
 import { SHIFT } from '@/core/work/shift';
 import { nextAt } from '@/ui/houseHours';
-import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
-import { untilWords } from '@/ui/when';
+import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
+import { untilWords } from '@/words/when';
 import type { StripRoom } from './dryRooms';
 
 const HOURS = [4, 5, 6, 7, 8, 9, 10, 12] as const;

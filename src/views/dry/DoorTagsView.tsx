@@ -2,7 +2,7 @@ import { renderSVG } from 'uqr';
 import { dayOf } from '@/core/measure/dayOf';
 import { PrintButton } from '@/ui/PrintButton';
 import { Sign } from '@/ui/Sign';
-import { dayWords, roundedUp, timeOf } from '@/ui/when';
+import { dayWords, roundedUp, timeOf } from '@/words/when';
 import { DryTabs } from './DryTabs';
 import type { StripRoom } from './dryRooms';
 

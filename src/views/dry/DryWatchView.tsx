@@ -1,6 +1,10 @@
+'use client';
+
+import { useMemo } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomRight } from '@/core/readiness/wasRight';
-import { airWords } from '@/ui/airWords';
+import { type Packed, unpackedTimes } from '@/ui/packed';
+import { airWords } from '@/words/airWords';
 import { AirForm } from './AirForm';
 import { ArrivalList } from './ArrivalList';
 import { DryTabs } from './DryTabs';
@@ -11,13 +15,13 @@ import { WasRight } from './WasRight';
 
 interface DryWatchProps {
   readonly houseId: string;
-  readonly rooms: readonly StripRoom[];
-  readonly chosen: DryRoom | undefined;
+  readonly rooms: Packed<readonly StripRoom[]>;
+  readonly chosen: Packed<DryRoom> | undefined;
   /** The air in the mean of the rooms; undefined when none was ever measured. */
   readonly inside: { readonly temperature: number; readonly humidity: number } | undefined;
   readonly forecastUntil: number | undefined;
   /** What the clocks said beside what thumbs found. */
-  readonly right: readonly RoomRight[];
+  readonly right: Packed<readonly RoomRight[]>;
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
@@ -27,16 +31,19 @@ interface DryWatchProps {
 /** What is wet, until when, and in which air; what can be worked on when the crew arrives. */
 export function DryWatchView({
   houseId,
-  rooms,
-  chosen,
+  rooms: sentRooms,
+  chosen: sentRoom,
   inside,
   forecastUntil,
-  right,
+  right: sentRight,
   unit,
   now,
   timeZone,
   mayMeasure,
 }: DryWatchProps) {
+  const rooms = useMemo(() => unpackedTimes(sentRooms), [sentRooms]);
+  const chosen = useMemo(() => sentRoom && unpackedTimes(sentRoom), [sentRoom]);
+  const right = useMemo(() => unpackedTimes(sentRight), [sentRight]);
   const lagging = rooms.flatMap((room) => room.catchUps.map((own) => ({ room, own })));
   return (
     <main className="flex-1 space-y-4 p-4 lg:px-5">

@@ -2,13 +2,18 @@ import Link from 'next/link';
 import { dayOf } from '@/core/measure/dayOf';
 import { SHIFT } from '@/core/work/shift';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
-import { dayWords, roundedUp, timeOf, untilWords } from '@/ui/when';
+import { useLater } from '@/ui/useLater';
+import { dayWords, roundedUp, timeOf, untilWords } from '@/words/when';
 import { HORIZON_MS, type StripRoom } from './dryRooms';
 
 /** A day of which less is shown has no room for its name. */
 const LABELLED_MS = 9 * 3_600_000;
 const LABELLED_BAR_MS = 4 * 3_600_000;
 const LABELLED_ON_PHONE_MS = 15 * 3_600_000;
+/** More rooms than a screen shows. */
+const SEEN_FIRST = 24;
+/** Heights of a row and of the days above them. */
+const [ROW_REM, HEAD_REM] = [2, 1.5];
 const NIGHT = { from: 20, to: 6 } as const;
 
 interface StripProps {
@@ -21,6 +26,7 @@ interface StripProps {
 
 /** The next three days, room by room: wet, partly ready, ready; behind them nights and shifts. */
 export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps) {
+  const shown = useLater(rooms, SEEN_FIRST);
   if (rooms.length === 0)
     return <p className="sheet p-8 text-center text-muted">No rooms yet. Take the first one off in Tally.</p>;
   const span = { from: now, to: now + HORIZON_MS };
@@ -36,7 +42,11 @@ export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps
         <h2>The next three days</h2>
         <Legend />
       </div>
-      <div className="mt-2 grid grid-cols-[6.5rem_minmax(0,1fr)] gap-x-2 sm:grid-cols-[8.5rem_minmax(0,1fr)]">
+      <div
+        className="mt-2 grid grid-cols-[6.5rem_minmax(0,1fr)] content-start gap-x-2 sm:grid-cols-[8.5rem_minmax(0,1fr)]"
+        // Those that are drawn later have their place already.
+        style={{ minHeight: `${rooms.length * ROW_REM + HEAD_REM}rem` }}
+      >
         <span />
         <div aria-hidden="true" className="narrow relative h-6 text-xs text-muted">
           {days.map((day) => (
@@ -53,7 +63,7 @@ export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps
             <span key={night.from} aria-hidden="true" className="strip-night" style={place(night)} />
           ))}
         </div>
-        {rooms.map((room, index) => (
+        {shown.map((room, index) => (
           <Row
             key={room.id}
             row={index + 2}

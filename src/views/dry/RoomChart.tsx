@@ -2,7 +2,7 @@
 
 import { Line } from 'react-chartjs-2';
 import type { LengthUnit } from '@/core/measure/unit';
-import { instantWords, timeOf } from '@/ui/when';
+import { instantWords, timeOf } from '@/words/when';
 import { airScales, degreesOf } from './airScales';
 import type { DryRoom } from './dryRooms';
 import { useTones } from './useTones';

@@ -1,12 +1,10 @@
 import Link from 'next/link';
-import { TROUBLE_WORDS } from '@/core/drying/coatTimes';
 import type { LengthUnit } from '@/core/measure/unit';
-import { airWords } from '@/ui/airWords';
 import { FanChoice } from '@/ui/entries/FanChoice';
-import { smallWords } from '@/ui/lengthWords';
-import { CLASS_NAMES } from '@/ui/state/words';
-import { inUnit } from '@/ui/unitWords';
-import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
+import { airWords, troubleWords } from '@/words/airWords';
+import { smallWords } from '@/words/lengthWords';
+import { CLASS_NAMES } from '@/words/stateWords';
+import { instantWords, spanWords, timeOf, untilWords } from '@/words/when';
 import type { CatchUpLine, DryRoom, WetLine } from './dryRooms';
 import { sourceWords } from './dryWords';
 import { LazyRoomChart } from './LazyRoomChart';
@@ -93,12 +91,12 @@ function Ready({ room, now, timeZone }: Pick<RoomPanelProps, 'room' | 'now' | 't
 function Troubles({ room, houseId, unit }: Pick<RoomPanelProps, 'room' | 'houseId' | 'unit'>) {
   const air = room.air.troubles.map((trouble) => ({
     key: trouble,
-    words: `The air: ${inUnit(TROUBLE_WORDS[trouble], unit)}.`,
+    words: `The air: ${troubleWords(trouble, unit)}.`,
   }));
   const coats = room.wet.flatMap((line) =>
     line.troubles.map((trouble) => ({
       key: `${line.id} ${trouble}`,
-      words: `${lineName(line)}: ${inUnit(TROUBLE_WORDS[trouble], unit)}.`,
+      words: `${lineName(line)}: ${troubleWords(trouble, unit)}.`,
     })),
   );
   if (air.length + coats.length + room.catchUps.length === 0) return null;

@@ -5,8 +5,8 @@ import { useCommand } from '@/client/useCommand';
 import { FRESH_MS } from '@/core/air/roomAir';
 import type { SensorStanding } from '@/core/air/sensorStanding';
 import type { LengthUnit } from '@/core/measure/unit';
-import { airWords } from '@/ui/airWords';
-import { spanWords } from '@/ui/when';
+import { airWords } from '@/words/airWords';
+import { spanWords } from '@/words/when';
 
 interface SensorListProps {
   readonly sensors: readonly SensorStanding[];

@@ -1,5 +1,5 @@
 import { type RoomRight, rightInAll } from '@/core/readiness/wasRight';
-import { plural } from '@/ui/plural';
+import { plural } from '@/words/plural';
 
 /** What the clocks predicted beside what thumbs found, by room and mud. */
 export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {

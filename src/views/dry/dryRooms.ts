@@ -6,6 +6,8 @@ import { catchUps } from '@/core/readiness/catchUp';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { type WetCoat, wetCoats } from '@/core/readiness/wetCoats';
 import type { ClassNow } from '@/core/readiness/whatNow';
+import { coatName } from '@/words/coatWords';
+import { stuckWords } from '@/words/stateWords';
 
 /** When a class of a room can be worked on, and with what; at 0 when it can now. */
 export interface ClassReady {
@@ -78,14 +80,14 @@ export function stripRoom(site: RoomSite, instant: number): StripRoom {
   return {
     id: room.id,
     name: room.name,
-    stuck: can.kind === 'stuck' ? can.why : undefined,
+    stuck: can.kind === 'stuck' ? stuckWords(can.why) : undefined,
     done: can.kind === 'done' || can.kind === 'check' || can.kind === 'handOver' || can.kind === 'nothing',
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
     first: wet.length > 0 ? Math.min(...wet) : undefined,
     all: wet.length > 0 ? Math.max(...wet) : undefined,
     catchUps: catchUps(site, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
       class: kind,
-      coat: coat.name,
+      coat: coatName(coat),
       minutes,
       hoursWon,
     })),
@@ -117,7 +119,7 @@ export function dryRoom(site: RoomSite, now: number): DryRoom {
       id: `${coat.class} ${coat.key} ${coat.side ?? ''}`,
       class: coat.class,
       side: coat.side,
-      name: coat.name,
+      name: coatName(coat),
       curve: curve.map(({ at, left }) => [at, left] as const),
     })),
     air: {

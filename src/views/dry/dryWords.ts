@@ -1,5 +1,5 @@
 import type { AirSource } from '@/core/air/roomAir';
-import { spanWords } from '@/ui/when';
+import { spanWords } from '@/words/when';
 
 const HOUR_MS = 3_600_000;
 const OLD_MS = 2 * HOUR_MS;

@@ -1,10 +1,10 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import { plural } from '@/ui/plural';
 import { type GlyphLayer, SectionGlyph } from '@/ui/section/SectionGlyph';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { TextField } from '@/ui/TextField';
+import { plural } from '@/words/plural';
 import type { GuideCard } from './guideCard';
 import { cardsWith } from './guideCards';
 

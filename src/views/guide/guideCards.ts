@@ -1,38 +1,42 @@
+import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { cachedMethod } from '@/core/method/cachedMethod';
 import { COATED_CLASSES, type Coat, type CoatedClass, FIRM_MINUTES, SETTING_RECOAT_FACTOR } from '@/core/method/coat';
 import { DEFECT_KINDS, DEFECTS, usualMistakes } from '@/core/method/defects';
 import { ladderFor } from '@/core/method/ladderFor';
 import { isFloated } from '@/core/method/tools';
 import type { Site } from '@/core/readiness/siteOf';
-import { DEFECT_WORDS, MEND_WORDS } from '@/ui/defectWords';
-import { smallWords } from '@/ui/lengthWords';
 import type { GlyphLayer } from '@/ui/section/SectionGlyph';
-import { CLASS_NAMES } from '@/ui/state/words';
-import { inUnit, setBacks } from '@/ui/unitWords';
+import { checkWords, coatName, purposeOf, setBacks, stepWords, toolWords, waitWords } from '@/words/coatWords';
+import { DEFECT_WORDS, MEND_WORDS } from '@/words/defectWords';
+import { bladeWords, inchesTo, smallWords } from '@/words/lengthWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 import type { GuideCard, GuideStep } from './guideCard';
 import { topicCards } from './topicCards';
 
 /** What each class is and how it behaves. Common practice, no source. */
-const ABOUT: Readonly<Record<CoatedClass, string>> = {
-  flat: 'Two tapered long edges meet: a valley that the tape sinks into. It ends 10 to 12 in wide.',
-  butt: 'Two square or cut ends meet: a hump, for the tape stands proud. It ends 24 to 28 in wide, a bad one 36 in; wide hides it, height never does.',
-  backedButt: 'Two ends over a recessing backer: nearly a flat; it takes a little more mud than one.',
-  mixed: 'A tapered edge against a cut one: half a valley. It is floated wider than a flat.',
-  angle:
+const ABOUT: Readonly<Record<CoatedClass, (unit: LengthUnit) => string>> = {
+  flat: (unit) =>
+    `Two tapered long edges meet: a valley that the tape sinks into. It ends ${inchesTo(10, 12, unit)} wide.`,
+  butt: (unit) =>
+    `Two square or cut ends meet: a hump, for the tape stands proud. It ends ${inchesTo(24, 28, unit)} wide, a bad one ${bladeWords(36 * MM_PER_INCH, unit)}; wide hides it, height never does.`,
+  backedButt: () => 'Two ends over a recessing backer: nearly a flat; it takes a little more mud than one.',
+  mixed: () => 'A tapered edge against a cut one: half a valley. It is floated wider than a flat.',
+  angle: () =>
     'An inside corner: creased paper, and two sides, each a surface of its own that is coated, dries and is logged by itself.',
-  offAngle:
+  offAngle: () =>
     'An inside corner that is not square, under slopes and in bays: flexible tape, for it drifts out of line easily.',
-  bead: 'An outside corner, filled from the nose 6 to 10 in back on both sides. It is set square and fixed in opposite pairs every 16 to 18 in.',
-  trim: 'A free edge with an L or a J on it, filled on one side.',
-  existing: 'New board meets an old wall, which has no taper and may be painted: the mud is floated onto it.',
-  fasteners: 'Every screw in the field: three thin passes; none behind tape or tile.',
-  surface: 'A thin skim over everything, so that paper and mud take light and paint alike.',
+  bead: (unit) =>
+    `An outside corner, filled from the nose ${inchesTo(6, 10, unit)} back on both sides. It is set square and fixed in opposite pairs every ${inchesTo(16, 18, unit)}.`,
+  trim: () => 'A free edge with an L or a J on it, filled on one side.',
+  existing: () => 'New board meets an old wall, which has no taper and may be painted: the mud is floated onto it.',
+  fasteners: () => 'Every screw in the field: three thin passes; none behind tape or tile.',
+  surface: () => 'A thin skim over everything, so that paper and mud take light and paint alike.',
 };
 
 /** The cards of the guide by the method of a house: what its lead chose is what they say. */
 export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[] {
   const method = cachedMethod(house);
-  const say = (words: string) => inUnit(words, house.unit);
+  const { unit } = house;
   const classes = COATED_CLASSES.flatMap((kind): readonly GuideCard[] => {
     const steps = ladderFor(kind, method);
     if (steps.length === 0) return [];
@@ -42,28 +46,25 @@ export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[]
         id: kind,
         title: CLASS_NAMES[kind],
         kind,
-        what: [say(ABOUT[kind])],
+        what: [ABOUT[kind](unit)],
         steps: steps.map((step): GuideStep => {
-          if (step.kind !== 'coat')
-            return {
-              name: step.name,
-              layers: [],
-              lines: [`${capital(say(step.what))}.`],
-              mistakes: [],
-            };
+          if (step.kind !== 'coat') {
+            const { name, what } = stepWords(step, unit);
+            return { name, layers: [], lines: [`${capital(what)}.`], mistakes: [] };
+          }
           const { coat } = step;
           const before = laid.map((layer): GlyphLayer => ({ ...layer, phase: 'dry' }));
           laid.push({ key: coat.key, side: coat.side, phase: 'dry' });
           return {
-            name: coat.name,
+            name: coatName(coat),
             layers: [...before, { key: coat.key, side: coat.side, phase: 'wet' }],
             lines: [
-              `It ${coat.purpose}.`,
-              `${capital(say(coat.tool))}, ${smallWords(coat.width, house.unit)} wide${coat.key !== 'tape' && isFloated(kind) ? ' on each side' : ''}.`,
+              `It ${purposeOf(coat)}.`,
+              `${capital(toolWords(coat, unit))}, ${smallWords(coat.tool.width, house.unit)} wide${coat.key !== 'tape' && isFloated(kind) ? ' on each side' : ''}.`,
               `${capital(mudWords(coat))}, ${coat.consistency}.`,
               ...(coat.tape ? [setBacks(house.unit)] : []),
-              `Then wait ${coat.wait}.`,
-              `Good when: ${say(coat.check)}.`,
+              `Then wait ${waitWords(coat)}.`,
+              `Good when: ${checkWords(coat, unit)}.`,
             ],
             mistakes: usualMistakes(coat).map((defect) => ({
               name: DEFECT_WORDS[defect].name,

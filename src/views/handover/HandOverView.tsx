@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import type { Site } from '@/core/readiness/siteOf';
 import { StateMark } from '@/ui/state/StateMark';
-import { roomWords } from '@/ui/state/words';
-import { instantWords } from '@/ui/when';
+import { roomWords } from '@/words/stateWords';
+import { instantWords } from '@/words/when';
 import { ReworkPanel } from './ReworkPanel';
 import { ShowLinks } from './ShowLinks';
 

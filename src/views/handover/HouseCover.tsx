@@ -1,9 +1,9 @@
 import type { Site } from '@/core/readiness/siteOf';
-import { areaWords, roughLength } from '@/ui/lengthWords';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
-import { CLASS_NAMES, isJoint } from '@/ui/state/words';
-import { instantWords } from '@/ui/when';
+import { areaWords, roughLength } from '@/words/lengthWords';
+import { CLASS_NAMES, isJoint } from '@/words/stateWords';
+import { instantWords } from '@/words/when';
 
 /** The first sheet of a hand-over: the house, its rooms with their levels, and what the painters are to know. */
 export function HouseCover({

@@ -3,10 +3,10 @@ import { type Rework, reworkBy } from '@/core/inspect/handOver';
 import { smoothing } from '@/core/inspect/smoothing';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/ui/defectWords';
-import { plural } from '@/ui/plural';
-import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
+import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/words/defectWords';
+import { plural } from '@/words/plural';
+import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 
 /** What mending cost: minutes by what it was and by whose account, and what would have spared the most of them. */
 export function ReworkPanel({

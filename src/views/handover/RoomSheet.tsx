@@ -7,15 +7,16 @@ import type { Mark, Signature } from '@/core/log/stateOf';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { lengthCovered } from '@/core/standing/coveredBy';
-import { airWords } from '@/ui/airWords';
-import { itemWords } from '@/ui/defectWords';
-import { areaWords, roughLength } from '@/ui/lengthWords';
-import { namesIn } from '@/ui/names';
-import { faceWords } from '@/ui/room/faceWords';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
-import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/ui/state/words';
-import { instantWords } from '@/ui/when';
+import { airWords } from '@/words/airWords';
+import { coatName } from '@/words/coatWords';
+import { itemWords } from '@/words/defectWords';
+import { faceWords } from '@/words/faceWords';
+import { areaWords, roughLength } from '@/words/lengthWords';
+import { namesIn } from '@/words/names';
+import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/words/stateWords';
+import { instantWords } from '@/words/when';
 
 /** What a room is handed over with, on one sheet: level, dates, who, air, faces, open items, photos, signatures. */
 export function RoomSheet({
@@ -111,7 +112,7 @@ export function RoomSheet({
                           ? `, ${roughLength(tally.classes[coat.class].length, house.unit)}`
                           : ''}
                       </td>
-                      <td>{coat.name}</td>
+                      <td>{coatName(coat)}</td>
                       <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
                       <td>
                         {progress?.applications

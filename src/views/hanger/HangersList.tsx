@@ -2,13 +2,13 @@ import { addDifferences, type HungDifference } from '@/core/estimate/hungDiffere
 import { type HangersRoom, hangersRoom } from '@/core/inspect/hangersList';
 import type { Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
-import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
-import { hungRows, hungSumWords } from '@/ui/hungWords';
-import { lengthWords } from '@/ui/lengthWords';
-import { plural } from '@/ui/plural';
-import { faceWords } from '@/ui/room/faceWords';
 import { Sign } from '@/ui/Sign';
-import { instantWords } from '@/ui/when';
+import { DEFECT_WORDS, itemWords } from '@/words/defectWords';
+import { faceWords } from '@/words/faceWords';
+import { hungRows, hungSumWords } from '@/words/hungWords';
+import { lengthWords } from '@/words/lengthWords';
+import { plural } from '@/words/plural';
+import { instantWords } from '@/words/when';
 
 const NOTHING_TO_MEND: HangersRoom = { items: [], counts: [], gaps: 0, held: [] };
 

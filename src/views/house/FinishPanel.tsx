@@ -8,7 +8,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput, PlanRoom } from '@/core/plan/planInput';
 import { lateBy, roomEnd } from '@/core/plan/roomEnd';
 import { dateFor, type PaintersDates } from '@/core/work/painters';
-import { dayWords, instantWords, spanWords } from '@/ui/when';
+import { dayWords, instantWords, spanWords } from '@/words/when';
 
 const HOUR_MS = 3_600_000;
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCommand } from '@/client/useCommand';
-import { spanWords } from '@/ui/when';
+import { spanWords } from '@/words/when';
 
 /** A sign-in that may be ended; instants in ms since 1970. */
 export interface CrewSession {

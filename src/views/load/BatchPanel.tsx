@@ -1,9 +1,9 @@
 import type { RoundBatches } from '@/core/inspect/batchesFor';
 import { mixOf } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
-import { mudVolumeWords, quartsWords } from '@/ui/mudWords';
-import { PASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
+import { mudVolumeWords, quartsWords } from '@/words/mudWords';
+import { PASS_NAMES } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 
 /** How setting mud is mixed, round after round through the rooms. */
 export function BatchPanel({

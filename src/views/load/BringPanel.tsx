@@ -2,9 +2,9 @@ import type { DayLoad } from '@/core/inspect/bringFor';
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import type { Good } from '@/core/materials/goods';
 import type { LengthUnit } from '@/core/measure/unit';
-import { roughLength } from '@/ui/lengthWords';
-import { mudVolumeWords } from '@/ui/mudWords';
-import { dayWords } from '@/ui/when';
+import { roughLength } from '@/words/lengthWords';
+import { mudVolumeWords } from '@/words/mudWords';
+import { dayWords } from '@/words/when';
 import { GOOD_WORDS } from './stockRows';
 
 /** What to bring on the days that are handed out: with waste, and in what it is bought. */

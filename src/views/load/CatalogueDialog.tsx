@@ -11,8 +11,8 @@ import { STICK_PROFILES } from '@/core/room/kinds';
 import { SHRINKAGE } from '@/core/section/mud';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
-import { CLASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
 import { TextField } from '@/ui/TextField';
+import { CLASS_NAMES, PROFILE_NAMES } from '@/words/stateWords';
 import {
   type CatalogueTexts,
   catalogueIn,

@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import type { BeadCuts, RoomBead } from '@/core/materials/cut/cutBead';
 import type { CutStick } from '@/core/materials/cut/cutStock';
 import type { LengthUnit } from '@/core/measure/unit';
-import { lengthWords, roughLength } from '@/ui/lengthWords';
-import { plural } from '@/ui/plural';
-import { faceWords } from '@/ui/room/faceWords';
-import { PROFILE_NAMES } from '@/ui/state/words';
+import { faceWords } from '@/words/faceWords';
+import { lengthWords, roughLength } from '@/words/lengthWords';
+import { plural } from '@/words/plural';
+import { PROFILE_NAMES } from '@/words/stateWords';
 
 /** The sticks of a list that do not lie there already. */
 export const boughtOf = ({ sticks }: Pick<BeadCuts['list'], 'sticks'>): readonly CutStick[] =>

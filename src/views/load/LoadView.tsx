@@ -6,10 +6,10 @@ import type { LoadList, Order } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import { smallHours } from '@/core/work/tasksOf';
-import { roughLength, sizeWords } from '@/ui/lengthWords';
-import { packVolumeWords, quartsWords, roughMudWords } from '@/ui/mudWords';
-import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
+import { roughLength, sizeWords } from '@/words/lengthWords';
+import { packVolumeWords, quartsWords, roughMudWords } from '@/words/mudWords';
+import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 import { CounterButton } from './CounterButton';
 import { boughtOf, CuttingList, sticksWords } from './CuttingList';
 

@@ -1,10 +1,10 @@
 import type { MudOfClass, SmallGoods } from '@/core/inspect/smallGoods';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
-import { roughLength } from '@/ui/lengthWords';
-import { quartsWords } from '@/ui/mudWords';
-import { FINAL_GRIT } from '@/ui/sandWords';
-import { CLASS_NAMES, PASS_NAMES } from '@/ui/state/words';
+import { roughLength } from '@/words/lengthWords';
+import { quartsWords } from '@/words/mudWords';
+import { FINAL_GRIT } from '@/words/sandWords';
+import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
 
 /** What is bought by the piece, and what each coat of each class takes of the mud. */
 export function MoreGoods({

@@ -13,9 +13,9 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { workAnywhere } from '@/core/work/block';
 import type { Crew } from '@/core/work/crew';
-import { roughLength } from '@/ui/lengthWords';
-import { mudVolumeWords } from '@/ui/mudWords';
-import { dayAfter, dayWords, instantWords } from '@/ui/when';
+import { roughLength } from '@/words/lengthWords';
+import { mudVolumeWords } from '@/words/mudWords';
+import { dayAfter, dayWords, instantWords } from '@/words/when';
 import { BatchPanel } from './BatchPanel';
 import { GOOD_WORDS } from './stockRows';
 

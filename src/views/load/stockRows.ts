@@ -3,8 +3,8 @@ import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { type LoadList, netOf } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
-import { roughLength } from '@/ui/lengthWords';
-import { storeVolumeWords } from '@/ui/mudWords';
+import { roughLength } from '@/words/lengthWords';
+import { storeVolumeWords } from '@/words/mudWords';
 
 /** What goods are called, and what they are bought in. */
 export const GOOD_WORDS: Readonly<Record<Good, { readonly name: string; readonly pack: string }>> = {

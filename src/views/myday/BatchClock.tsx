@@ -4,9 +4,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { useLog } from '@/client/useLog';
 import type { Batch } from '@/core/log/batch';
 import type { LengthUnit } from '@/core/measure/unit';
-import { mudVolumeWords } from '@/ui/mudWords';
 import { TextField } from '@/ui/TextField';
-import { timeOf } from '@/ui/when';
+import { mudVolumeWords } from '@/words/mudWords';
+import { timeOf } from '@/words/when';
 
 const MINUTE_MS = 60_000;
 /** Time on the page goes on at this pace. */

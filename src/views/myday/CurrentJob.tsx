@@ -7,23 +7,23 @@ import type { LengthUnit } from '@/core/measure/unit';
 import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
 import { usualMistakes } from '@/core/method/defects';
 import { sandingOrder } from '@/core/method/finalSanding';
-import { BETWEEN } from '@/core/method/ladderFor';
 import { dueItems } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import { isBetween } from '@/core/work/pass';
 import { smallHours, type Task } from '@/core/work/tasksOf';
-import { DEFECT_WORDS, itemWords } from '@/ui/defectWords';
-import { mudVolumeWords } from '@/ui/mudWords';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
-import { sandWords } from '@/ui/sandWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES, smallAmount } from '@/ui/state/words';
-import { inUnit, setBacks } from '@/ui/unitWords';
-import { timeOf } from '@/ui/when';
+import { BETWEEN_WORDS, checkWords, setBacks, toolWords } from '@/words/coatWords';
+import { DEFECT_WORDS, itemWords } from '@/words/defectWords';
+import { deepFillWords } from '@/words/lengthWords';
+import { mudVolumeWords } from '@/words/mudWords';
+import { sandWords } from '@/words/sandWords';
+import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES, smallAmount } from '@/words/stateWords';
+import { timeOf } from '@/words/when';
 import { BeforeCoat } from './BeforeCoat';
 import { JobDone } from './JobDone';
 import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
@@ -105,7 +105,7 @@ export function CurrentJob({
         <h2 className="text-2xl">
           {isBesideCoats(task.pass)
             ? BESIDE_COATS[task.pass].title
-            : `${scrapes ? BETWEEN[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
+            : `${scrapes ? BETWEEN_WORDS[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
         </h2>
       </div>
       {room.room.note && (
@@ -118,7 +118,7 @@ export function CurrentJob({
           room={id}
           how={between}
           classes={kinds}
-          words={`${BETWEEN[between].name.toLowerCase()}: ${BETWEEN[between].what}`}
+          words={`${BETWEEN_WORDS[between].name.toLowerCase()}: ${BETWEEN_WORDS[between].what}`}
           done={before.done && timeOf(Date.parse(before.done.at), timeZone)}
           marks={before.marks.map((item) => itemWords(item, room.room, unit))}
           now={now}
@@ -138,8 +138,8 @@ export function CurrentJob({
         ))}
         {fills && (
           <li>
-            {task.small.map((work) => smallAmount(work, unit)).join(', ')} over {inUnit('1/8 in', unit)} wide, and
-            broken corners
+            {task.small.map((work) => smallAmount(work, unit)).join(', ')} over {deepFillWords(unit)} wide, and broken
+            corners
             <p className="text-sm font-normal">
               Loose paper cut away; setting mud pressed in to the framing and struck off flush; taped when it is firm.
             </p>
@@ -253,7 +253,7 @@ function CoatLine({
   return (
     <div>
       <p>
-        {coatAmount(coat, room, unit, part)} with the {inUnit(coat.tool, unit)}
+        {coatAmount(coat, room, unit, part)} with the {toolWords(coat, unit)}
       </p>
       <p className="text-sm">
         {label} mud, {coat.consistency}
@@ -272,7 +272,7 @@ function CoatLine({
       )}
       {coat.side && <p className="text-sm">{capital(sidesToRun(coat, room) ?? '')}</p>}
       <details className="text-sm">
-        <summary className="cursor-pointer text-muted">Good when: {inUnit(coat.check, unit)}</summary>
+        <summary className="cursor-pointer text-muted">Good when: {checkWords(coat, unit)}</summary>
         <ul className="mt-1 list-disc space-y-1 pl-5">
           {usualMistakes(coat).map((defect) => (
             <li key={defect}>

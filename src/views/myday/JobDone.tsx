@@ -12,7 +12,8 @@ import { BLOCKS, type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/pass';
 import { usePieceMap } from '@/ui/room/usePieceMap';
 import { SelectField } from '@/ui/SelectField';
-import { timeOf } from '@/ui/when';
+import { toolWords } from '@/words/coatWords';
+import { timeOf } from '@/words/when';
 import { BatchClock } from './BatchClock';
 import { goesOn, JobPicture, jobPieces } from './JobPicture';
 import type { CoatToLog } from './jobCoats';
@@ -126,7 +127,7 @@ export function JobDone({
                 ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
                 ...wet,
                 ...(wet.mud.kind === 'setting' ? mixed : {}),
-                tool: coat.tool,
+                tool: toolWords(coat, unit),
                 ...run,
                 ...together,
                 seen: known,

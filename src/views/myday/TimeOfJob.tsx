@@ -2,7 +2,7 @@
 
 import { pausedUntil, type Timer } from '@/client/useTimer';
 import { TextField } from '@/ui/TextField';
-import { spanWords, timeOf } from '@/ui/when';
+import { spanWords, timeOf } from '@/words/when';
 
 const HOUR_MS = 3_600_000;
 

@@ -9,15 +9,15 @@ import { coatHours } from '@/core/work/tasksOf';
 
 /** A coat that can go, with the mud as its method puts it on. */
 export interface CoatToLog {
-  readonly coat: Pick<Coat, 'class' | 'key' | 'side' | 'tool'> & { readonly id: CoatId };
+  readonly coat: Pick<Coat, 'class' | 'key' | 'side' | 'tool' | 'centred'> & { readonly id: CoatId };
   /** On which pieces, where not on all of its class. */
   readonly pieces: readonly string[] | undefined;
   readonly wet: WetMud;
 }
 
 export function coatToLog({ coat, pieces }: Pick<ReadyCoat, 'coat' | 'pieces'>, { method }: RoomSite): CoatToLog {
-  const { id, class: kind, key, side, tool } = coat;
-  return { coat: { id, class: kind, key, side, tool }, pieces, wet: loggedMud(wetMudOf(coat, method)) };
+  const { id, class: kind, key, side, tool, centred } = coat;
+  return { coat: { id, class: kind, key, side, tool, centred }, pieces, wet: loggedMud(wetMudOf(coat, method)) };
 }
 
 /** What of some coats lies on the walls, and what on the ceiling; undefined where the room has not both, or one has nothing. */

@@ -1,15 +1,14 @@
 import { firstWalls } from '@/core/joints/firstWalls';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
-import { sideWords } from '@/core/method/coatsFor';
-import { choicesFor } from '@/core/method/resolveMethod';
 import type { SmallWork } from '@/core/method/smallWork';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import type { Task } from '@/core/work/tasksOf';
-import { areaWords, roughLength } from '@/ui/lengthWords';
-import { faceWords } from '@/ui/room/faceWords';
-import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/ui/state/words';
+import { sidesWords } from '@/words/coatWords';
+import { faceWords } from '@/words/faceWords';
+import { areaWords, roughLength } from '@/words/lengthWords';
+import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/words/stateWords';
 
 /** Words in a row: flats, butts and fasteners. */
 export const listWords = (words: readonly string[]): string =>
@@ -43,17 +42,16 @@ const amountIn = ({ coats }: RoomSite, { id }: Coat): number => coats.find((own)
  *
  * @example sidesToRun(coat, room)  // 'first sides: those on walls 1 and 3'
  */
-export function sidesToRun({ class: kind, side }: Coat, { room, method }: RoomSite): string | undefined {
-  if (side === undefined) return undefined;
-  const choices = choicesFor(method, kind);
-  const words = sideWords(side, choices);
+export function sidesToRun({ side, sides }: Coat, { room }: RoomSite): string | undefined {
+  if (side === undefined || sides === undefined) return undefined;
+  const words = sidesWords(sides);
   if (side === 'left' || side === 'right') return words;
   const count = room.outline.length;
   const first = firstWalls(count);
   const walls =
     side === 'first' ? first : Array.from({ length: count }, (_, wall) => wall).filter((wall) => !first.includes(wall));
   const on = `${walls.length === 1 ? 'wall' : 'walls'} ${listWords(walls.map((wall) => String(wall + 1)))}`;
-  if (choices.order !== 'ceilingSides') return `${words}: those on ${on}`;
+  if (sides !== 'ceiling' && sides !== 'wall') return `${words}: those on ${on}`;
   return side === 'first'
     ? `ceiling sides: the ceiling all along, in the corners ${on}`
     : `wall sides: under the ceiling all along, in the corners ${on}`;

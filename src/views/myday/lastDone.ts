@@ -1,7 +1,7 @@
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { PASS_NAMES } from '@/ui/state/words';
+import { PASS_NAMES } from '@/words/stateWords';
 
 /** What somebody said last with one press, while it is taken back with another one. */
 export interface LastDone {

@@ -5,6 +5,7 @@ import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import type { HandedPass } from '@/core/work/dayListOf';
 import { isBetween } from '@/core/work/pass';
+import { stuckWords } from '@/words/stateWords';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. */
 export type PassStanding =
@@ -18,11 +19,16 @@ export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassS
   // Whether it is dry enough to mend is seen on the place.
   if (task.pass === 'mend') return { kind: 'go', coats: [] };
   if (task.pass === 'prefill')
-    return standing.now.kind === 'stuck' ? { kind: 'stuck', why: standing.now.why } : { kind: 'go', coats: [] };
+    return standing.now.kind === 'stuck'
+      ? { kind: 'stuck', why: stuckWords(standing.now.why) }
+      : { kind: 'go', coats: [] };
   if (task.pass === 'sand') {
     if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
-    return { kind: 'stuck', why: standing.now.kind === 'stuck' ? standing.now.why : 'coats are still to run' };
+    return {
+      kind: 'stuck',
+      why: standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : 'coats are still to run',
+    };
   }
   if (task.pass === 'check') {
     return standing.now.kind === 'check' ? { kind: 'go', coats: [] } : { kind: 'stuck', why: 'it is not sanded yet' };
@@ -46,7 +52,7 @@ export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassS
   const classes = standing.classes.filter((kind) => open.some((coat) => coat.class === kind.class));
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   if (until.length > 0) return { kind: 'wet', until: Math.min(...until) };
-  const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [now.why] : []));
+  const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [stuckWords(now.why)] : []));
   return { kind: 'stuck', why: stuck[0] ?? 'an earlier pass is not done' };
 }
 

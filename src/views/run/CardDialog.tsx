@@ -7,7 +7,7 @@ import type { Block } from '@/core/work/block';
 import { itemsIn } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
-import { dayWords, spanWords, timeOf } from '@/ui/when';
+import { dayWords, spanWords, timeOf } from '@/words/when';
 import { STANDING_WORDS } from './PlanCardBox';
 import type { PlanCard } from './planCards';
 import { cardWords, toolWords, whoWords, whyOf } from './planWords';

@@ -1,6 +1,6 @@
 'use client';
 
-import { dayWords, timeOf } from '@/ui/when';
+import { dayWords, timeOf } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { PlanCard } from './planCards';
 import { cardWords } from './planWords';

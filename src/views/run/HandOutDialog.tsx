@@ -10,8 +10,8 @@ import { itemsIn } from '@/core/work/splitItems';
 import type { WorkItem } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { SelectField } from '@/ui/SelectField';
-import { PASS_NAMES } from '@/ui/state/words';
-import { spanWords } from '@/ui/when';
+import { PASS_NAMES } from '@/words/stateWords';
+import { spanWords } from '@/words/when';
 import { cardWords } from './planWords';
 import { Where, WhoAndWhen } from './WhoAndWhen';
 

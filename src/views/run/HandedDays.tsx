@@ -1,8 +1,8 @@
 import type { Person } from '@/core/log/person';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { type DayList, dayListOf, type HandedPass } from '@/core/work/dayListOf';
-import { passWords } from '@/ui/state/words';
-import { dayWords, spanWords } from '@/ui/when';
+import { passWords } from '@/words/stateWords';
+import { dayWords, spanWords } from '@/words/when';
 
 interface HandedProps {
   readonly handed: readonly HandedPass<RoomSite>[];

@@ -1,7 +1,7 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
-import { dayWords, spanWords, timeOf } from '@/ui/when';
+import { dayWords, spanWords, timeOf } from '@/words/when';
 import type { PlanCard } from './planCards';
 import { cardWords } from './planWords';
 

@@ -1,6 +1,6 @@
 import type { PlanStanding } from '@/client/usePlan';
 import { PrintButton } from '@/ui/PrintButton';
-import { changeWords } from '@/ui/when';
+import { changeWords } from '@/words/when';
 import { boundWords, finishWords } from './planWords';
 
 /** When the house is finished by this plan, how soon it could be at all and why, and what can be done with the proposal. */

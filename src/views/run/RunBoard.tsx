@@ -10,7 +10,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed } from '@/core/plan/planInput';
 import { FAN_SPEED, type WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
-import { changeWords, dayAfter } from '@/ui/when';
+import { changeWords, dayAfter } from '@/words/when';
 import { CardDialog } from './CardDialog';
 import { CrewDialog } from './CrewDialog';
 import { DayBoard } from './DayBoard';

@@ -3,8 +3,8 @@ import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { PASS_NAMES } from '@/ui/state/words';
-import { dayAfter } from '@/ui/when';
+import { PASS_NAMES } from '@/words/stateWords';
+import { dayAfter } from '@/words/when';
 import { HandedDays, HandedSheets } from './HandedDays';
 import { RunBoard } from './RunBoard';
 

@@ -3,7 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
-import { dayWords, instantWords, spanWords } from '@/ui/when';
+import { dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';

@@ -10,8 +10,8 @@ import type { PlanInput } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkTime } from '@/core/plan/workTime';
 import { Dialog } from '@/ui/Dialog';
-import { GROUP_NAMES } from '@/ui/state/words';
-import { changeWords } from '@/ui/when';
+import { GROUP_NAMES } from '@/words/stateWords';
+import { changeWords } from '@/words/when';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { finishWords } from './planWords';
 

@@ -2,7 +2,7 @@ import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
-import { dayWords } from '@/ui/when';
+import { dayWords } from '@/words/when';
 import { cardWords, whoWords, whyOf } from './planWords';
 
 /** What a new plan runs on another day or by other people than the one before, and why there. */

@@ -1,8 +1,8 @@
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
 import { BLOCKS, type Block } from '@/core/work/block';
 import { SelectField } from '@/ui/SelectField';
-import { BLOCK_NAMES } from '@/ui/state/words';
-import { dayWords } from '@/ui/when';
+import { BLOCK_NAMES } from '@/words/stateWords';
+import { dayWords } from '@/words/when';
 
 /** Who runs something, with whom, on which day. */
 export function WhoAndWhen({

@@ -1,11 +1,11 @@
-import type { LengthUnit } from '@/core/measure/unit';
+import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { halfOf } from '@/core/work/splitItems';
 import type { WorkItem, WorkKind } from '@/core/work/workItem';
-import { BLOCK_NAMES, GROUP_NAMES, PASS_NAMES } from '@/ui/state/words';
-import { inUnit } from '@/ui/unitWords';
-import { instantWords, spanWords, timeOf, untilWords } from '@/ui/when';
+import { bladeWords } from '@/words/lengthWords';
+import { BLOCK_NAMES, GROUP_NAMES, PASS_NAMES } from '@/words/stateWords';
+import { instantWords, spanWords, timeOf, untilWords } from '@/words/when';
 import type { PlanCard } from './planCards';
 
 const KINDS: Readonly<Record<WorkKind, string>> = {
@@ -41,7 +41,7 @@ export function itemWords(item: WorkItem | undefined, input: PlanInput): string 
 export function toolWords(tool: string, unit: LengthUnit): string {
   const [kind, inches] = tool.split('-');
   if (kind !== 'box') return TOOLS[tool] ?? tool;
-  return inUnit(`${inches} in flat box`, unit);
+  return `${bladeWords(Number(inches) * MM_PER_INCH, unit)} flat box`;
 }
 const TOOLS: Readonly<Record<string, string>> = {
   taper: 'mechanical taper',

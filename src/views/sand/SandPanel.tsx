@@ -6,9 +6,9 @@ import { SANDED_WITH } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
 import { sandedWith } from '@/core/method/finalSanding';
 import { SelectField } from '@/ui/SelectField';
-import { FINAL_GRIT } from '@/ui/sandWords';
 import { StateMark } from '@/ui/state/StateMark';
 import { turned } from '@/ui/turned';
+import { FINAL_GRIT } from '@/words/sandWords';
 import type { SandRow } from './sandRows';
 
 /** A final pass is fine; what lies under another coat was coarser. Common practice, no source. */

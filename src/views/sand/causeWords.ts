@@ -1,7 +1,7 @@
 import type { Cause } from '@/core/inspect/causeOf';
-import { ACCOUNT_WORDS } from '@/ui/defectWords';
-import { PASS_NAMES } from '@/ui/state/words';
-import { instantWords, spanWords } from '@/ui/when';
+import { ACCOUNT_WORDS } from '@/words/defectWords';
+import { PASS_NAMES } from '@/words/stateWords';
+import { instantWords, spanWords } from '@/words/when';
 
 const HOUR_MS = 3_600_000;
 

@@ -1,15 +1,15 @@
-import { notSignedWords } from '@/contract/signWords';
 import { type Sandable, sandable } from '@/core/inspect/sandable';
 import { whyNotSigned } from '@/core/inspect/signOff';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
-import { areaWords, roughLength } from '@/ui/lengthWords';
-import { faceWords } from '@/ui/room/faceWords';
-import { sandWords } from '@/ui/sandWords';
-import { CLASS_NAMES, isJoint, type StateWords } from '@/ui/state/words';
-import { instantWords, spanWords, untilWords } from '@/ui/when';
+import { faceWords } from '@/words/faceWords';
+import { areaWords, roughLength } from '@/words/lengthWords';
+import { sandWords } from '@/words/sandWords';
+import { notSignedWords } from '@/words/signWords';
+import { CLASS_NAMES, isJoint, type StateWords } from '@/words/stateWords';
+import { instantWords, spanWords, untilWords } from '@/words/when';
 
 /** One class of a room as it is sanded. */
 export interface SandRow {
@@ -99,7 +99,7 @@ export function lightRows(
         signed:
           check &&
           `level ${check.level}, ${namesOf(check.who)}, ${instantWords(Date.parse(check.at), timeZone)}${check.light ? `, ${check.light}` : ''}`,
-        why: not && notSignedWords(not, (kind) => CLASS_NAMES[kind]),
+        why: not && notSignedWords(not),
         open: room.state.items.filter(({ closed, face }) => !closed && face === id),
       };
     });

@@ -1,9 +1,9 @@
 import type { OtherStock, StockAnswer } from '@/core/estimate/betterStock';
 import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
-import { roughLength } from '@/ui/lengthWords';
-import { mudVolumeWords } from '@/ui/mudWords';
-import { plural } from '@/ui/plural';
-import { spanWords } from '@/ui/when';
+import { roughLength } from '@/words/lengthWords';
+import { mudVolumeWords } from '@/words/mudWords';
+import { plural } from '@/words/plural';
+import { spanWords } from '@/words/when';
 import { FinishDates } from './FinishDates';
 
 const STOCK_WORDS: Readonly<Record<LengthUnit, Readonly<Record<OtherStock, string>>>> = {

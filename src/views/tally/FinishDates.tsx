@@ -4,7 +4,7 @@ import { useHouse } from '@/client/HouseContext';
 import { planGround } from '@/client/planGround';
 import { useWorker } from '@/client/useWorker';
 import type { OtherStock } from '@/core/estimate/betterStock';
-import { changeWords, instantWords } from '@/ui/when';
+import { changeWords, instantWords } from '@/words/when';
 import type { PlanWorker } from '@/workers/plan.worker';
 
 /** When a house would be finished, ms since 1970, and where. */

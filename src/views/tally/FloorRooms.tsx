@@ -2,7 +2,7 @@ import Link from 'next/link';
 import type { CSSProperties, ReactNode, Ref } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
-import { roughLength } from '@/ui/lengthWords';
+import { roughLength } from '@/words/lengthWords';
 import { floorsOf, type ListedRoom } from './arrange';
 
 interface FloorRoomsProps {

@@ -5,7 +5,7 @@ import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
 import type { HouseHead } from '@/core/house/schema';
 import type { HangPlan } from '@/core/room/resolveHang';
 import type { Room } from '@/core/room/schema';
-import { lengthWords } from '@/ui/lengthWords';
+import { lengthWords } from '@/words/lengthWords';
 import { BetterBoards } from './BetterBoards';
 import { useLayouts } from './useLayouts';
 

@@ -6,9 +6,9 @@ import type { JointClass } from '@/core/joints/joint';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { HungCourses, QuickRoom } from '@/core/room/schema';
 import { Opening } from '@/ui/Opening';
-import { faceWords } from '@/ui/room/faceWords';
 import { UnrolledRoom } from '@/ui/room/UnrolledRoom';
 import { unrollRoom } from '@/ui/room/unroll';
+import { faceWords } from '@/words/faceWords';
 import { AsSheet } from './AsFile';
 import { sheetWords } from './sheetWords';
 

@@ -4,10 +4,10 @@ import { type Tally, tapedLength } from '@/core/joints/tally';
 import type { TileFlag } from '@/core/joints/tileFlags';
 import type { LengthUnit } from '@/core/measure/unit';
 import { EDGE_PROFILES } from '@/core/room/kinds';
-import { areaWords, lengthWords, roughLength, sizeWords } from '@/ui/lengthWords';
-import { faceWords } from '@/ui/room/faceWords';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
-import { CLASS_NAMES, PROFILE_NAMES } from '@/ui/state/words';
+import { faceWords } from '@/words/faceWords';
+import { areaWords, lengthWords, roughLength, sizeWords } from '@/words/lengthWords';
+import { CLASS_NAMES, PROFILE_NAMES } from '@/words/stateWords';
 
 const PLANNED = [
   { phase: 'planned', key: 'tape' },

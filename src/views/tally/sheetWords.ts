@@ -2,9 +2,9 @@ import type { HouseHead } from '@/core/house/schema';
 import { JOINT_CLASSES } from '@/core/joints/joint';
 import { type Tally, tapedLength } from '@/core/joints/tally';
 import type { QuickRoom } from '@/core/room/schema';
-import { areaWords, lengthWords } from '@/ui/lengthWords';
 import type { SheetWords } from '@/ui/room/sheetSvg';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { areaWords, lengthWords } from '@/words/lengthWords';
+import { CLASS_NAMES } from '@/words/stateWords';
 
 /** What the sheet of a room says beside its picture. */
 export const sheetWords = (

@@ -1,8 +1,8 @@
 'use client';
 
 import { useLog } from '@/client/useLog';
-import { plural } from '@/ui/plural';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
+import { plural } from '@/words/plural';
 import type { AcceptFace, AcceptRow } from './acceptRows';
 
 /** A room before tape, face by face: good to be taped, held for the hanger, or something is wrong there. */

@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import { Dialog } from '@/ui/Dialog';
 import { PlaceChooser, type PlaceInRoom } from '@/ui/room/PlaceChooser';
-import { CLASS_NAMES } from '@/ui/state/words';
+import { CLASS_NAMES } from '@/words/stateWords';
 import { TouchButtons } from './TouchButtons';
 
 /** A thumb on one joint: tapped on the room laid flat, then what was found there. */

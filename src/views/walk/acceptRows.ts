@@ -4,7 +4,7 @@ import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import type { Room } from '@/core/room/schema';
 import { acceptanceOf } from '@/core/standing/heldFaces';
-import { faceWords } from '@/ui/room/faceWords';
+import { faceWords } from '@/words/faceWords';
 
 /** One face before it is taped. */
 export interface AcceptFace {

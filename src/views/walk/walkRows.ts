@@ -8,7 +8,7 @@ import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { boundsOf } from '@/core/readiness/touchesIn';
 import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
 import type { Room } from '@/core/room/schema';
-import { passWords } from '@/ui/state/words';
+import { passWords } from '@/words/stateWords';
 
 /** One class of a room on the walk. */
 export interface WalkClass {

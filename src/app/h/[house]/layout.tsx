@@ -3,7 +3,6 @@ import type { ReactNode } from 'react';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
-import { airWords } from '@/ui/airWords';
 import { KeepSeen } from '@/ui/live/KeepSeen';
 import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
@@ -11,7 +10,8 @@ import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
 import { stationFacts } from '@/ui/shell/stationFacts';
 import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
-import { instantWords } from '@/ui/when';
+import { airWords } from '@/words/airWords';
+import { instantWords } from '@/words/when';
 
 /** Air that was only measured is taken along at most so often. */
 const AIR_EVERY_MS = 15 * 60_000;

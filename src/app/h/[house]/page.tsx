@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
+import { packed } from '@/ui/packed';
 import { FinishPanel } from '@/views/house/FinishPanel';
 import { HouseView } from '@/views/house/HouseView';
+import { houseRows } from '@/views/house/houseRows';
 
 export const metadata: Metadata = { title: 'House' };
 
@@ -10,5 +12,6 @@ export default async function HousePage({ params }: { readonly params: Promise<{
   const { house } = await params;
   const { person, site, now, timeZone, people, mark } = await visitHouse(house);
   const finish = <FinishPanel version={`${mark.seq} ${mark.rooms} ${mark.air}`} maySet={mayAct(person, 'lead')} />;
-  return <HouseView houseId={house} site={site} now={now} timeZone={timeZone} people={people} finish={finish} />;
+  const rows = packed(houseRows(site, people, now, timeZone));
+  return <HouseView name={site.house.name} rows={rows} finish={finish} />;
 }

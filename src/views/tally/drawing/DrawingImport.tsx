@@ -12,11 +12,11 @@ import { fromMm } from '@/core/measure/unit';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { FileField } from '@/ui/FileField';
-import { areaWords } from '@/ui/lengthWords';
-import { plural } from '@/ui/plural';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { turned } from '@/ui/turned';
+import { areaWords } from '@/words/lengthWords';
+import { plural } from '@/words/plural';
 import { DrawnFloor } from './DrawnFloor';
 import { useDrawing } from './useDrawing';
 

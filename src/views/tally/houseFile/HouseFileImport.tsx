@@ -10,8 +10,8 @@ import type { Room } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { FileField } from '@/ui/FileField';
-import { plural } from '@/ui/plural';
 import { turned } from '@/ui/turned';
+import { plural } from '@/words/plural';
 import type { HouseFileWorker } from '@/workers/houseFile.worker';
 import { partWords } from './partWords';
 

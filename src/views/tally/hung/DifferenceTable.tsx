@@ -1,6 +1,6 @@
 import type { HungDifference } from '@/core/estimate/hungDifference';
 import type { LengthUnit } from '@/core/measure/unit';
-import { hungRows, hungSumWords } from '@/ui/hungWords';
+import { hungRows, hungSumWords } from '@/words/hungWords';
 
 const LEAST_LITRES = 0.005;
 

@@ -5,10 +5,10 @@ import { type KeyboardEvent, useRef, useState } from 'react';
 import type { HungFace } from '@/core/hang/hangRoom';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { FoundFace } from '@/core/room/resolveHang';
-import { lengthWords } from '@/ui/lengthWords';
 import { JointLine } from '@/ui/room/JointLine';
 import { LaidFaceDrawing } from '@/ui/room/LaidFaceDrawing';
 import { laidAlone, seamLines } from '@/ui/room/laidAlone';
+import { lengthWords } from '@/words/lengthWords';
 import { ENDS_WORDS, type Handle, handleName, handlesOf, isSameHandle, lineOf } from './handles';
 
 const KEYS: Readonly<Record<string, -1 | 1>> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 };

@@ -29,9 +29,9 @@ import { type FoundFace, type HangPlan, resolveHang } from '@/core/room/resolveH
 import type { HungCourses, QuickRoom } from '@/core/room/schema';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
-import { lengthWords } from '@/ui/lengthWords';
-import { faceWords } from '@/ui/room/faceWords';
 import { SelectField } from '@/ui/SelectField';
+import { faceWords } from '@/words/faceWords';
+import { lengthWords } from '@/words/lengthWords';
 import { DifferenceTable } from './DifferenceTable';
 import { foundInFile } from './foundInFile';
 import { HungDrawing } from './HungDrawing';

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
-import { lengthWords } from '@/ui/lengthWords';
 import { TextField } from '@/ui/TextField';
+import { lengthWords } from '@/words/lengthWords';
 
 /** Where it hangs, as it was measured. */
 export function PlaceField({

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { type FoundEdit, isSameFound } from '@/core/hang/foundEdits';
 import type { FoundFace } from '@/core/room/resolveHang';
+import { NOT_SO_WORDS } from '@/words/hungWords';
 
 interface History {
   readonly past: readonly FoundFace[];
@@ -33,7 +34,7 @@ export function useHungEdits(start: FoundFace): HungEdits {
     reason,
     edit: (change) => {
       if (!change.ok) {
-        setReason(change.reason);
+        setReason(NOT_SO_WORDS[change.why]);
         return false;
       }
       if (isSameFound(change.found, now)) setReason(undefined);

@@ -5,9 +5,9 @@ import { useCommand } from '@/client/useCommand';
 import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { QuickRoom } from '@/core/room/schema';
-import { lengthWords } from '@/ui/lengthWords';
 import { OwnSecret } from '@/ui/OwnSecret';
 import { TextField } from '@/ui/TextField';
+import { lengthWords } from '@/words/lengthWords';
 import {
   askedNext,
   type MeasuredOpening,

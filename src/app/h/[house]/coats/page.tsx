@@ -4,10 +4,10 @@ import { learnCrew } from '@/core/rates/learn';
 import { evidenceIn } from '@/core/readiness/evidenceIn';
 import { mayAct } from '@/server/mayAct';
 import { keptMethods, visitHouse } from '@/server/visit';
-import { packed } from '@/ui/packed';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { CoatsView } from '@/views/coats/CoatsView';
+import { coatsRooms } from '@/views/coats/coatsRooms';
 
 export const metadata: Metadata = { title: 'Coats' };
 
@@ -23,16 +23,7 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
       <CoatsView
         version={version}
         house={{ unit, method, ...(shrinkage && { shrinkage }) }}
-        rooms={packed(
-          site.rooms.map(({ room, tally, faces }) => ({
-            room,
-            tally,
-            version: roomVersions[room.id] ?? 1,
-            faces: faces
-              .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
-              .map(({ id, place }) => ({ id, place })),
-          })),
-        )}
+        rooms={coatsRooms(site, roomVersions)}
         air={inside}
         // How fast people are is the lead's to know, also of all of them together.
         crew={mayAct(person, 'lead') ? learnCrew(evidenceIn(site.rooms)) : {}}

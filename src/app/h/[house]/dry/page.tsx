@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { wasRight } from '@/core/readiness/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
+import { packedTimes } from '@/ui/packed';
 import { DryWatchView } from '@/views/dry/DryWatchView';
 import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
 
@@ -20,11 +21,11 @@ export default async function DryWatchPage({
   return (
     <DryWatchView
       houseId={house}
-      rooms={site.rooms.map((room) => stripRoom(room, now))}
-      chosen={chosen && dryRoom(chosen, now)}
+      rooms={packedTimes(site.rooms.map((room) => stripRoom(room, now)))}
+      chosen={chosen && packedTimes(dryRoom(chosen, now))}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}
-      right={wasRight(site)}
+      right={packedTimes(wasRight(site))}
       unit={site.house.unit}
       now={now}
       timeZone={timeZone}

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
 import { shownIn, visitHouse } from '@/server/visit';
-import { shownWords } from '@/ui/when';
 import { HandOverView } from '@/views/handover/HandOverView';
+import { shownWords } from '@/words/when';
 
 export const metadata: Metadata = { title: 'Hand-over' };
 

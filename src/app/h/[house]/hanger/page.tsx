@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
 import { hungIn, shownIn, visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
-import { shownWords } from '@/ui/when';
 import { ShowLinks } from '@/views/handover/ShowLinks';
 import { HangersList } from '@/views/hanger/HangersList';
+import { shownWords } from '@/words/when';
 
 export const metadata: Metadata = { title: 'The hanger’s list' };
 

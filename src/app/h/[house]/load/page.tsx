@@ -16,9 +16,7 @@ import { loadList } from '@/core/materials/loadList';
 import { dayOf } from '@/core/measure/dayOf';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
-import { namesIn } from '@/ui/names';
 import { PrintButton } from '@/ui/PrintButton';
-import { instantWords } from '@/ui/when';
 import { BringPanel } from '@/views/load/BringPanel';
 import { CatalogueButton } from '@/views/load/CatalogueDialog';
 import { FiguresPanel } from '@/views/load/FiguresPanel';
@@ -30,6 +28,8 @@ import { PlanOfGoods } from '@/views/load/PlanOfGoods';
 import { ScopeChoice } from '@/views/load/ScopeChoice';
 import { StockPanel } from '@/views/load/StockPanel';
 import { stockRows, stockWords } from '@/views/load/stockRows';
+import { namesIn } from '@/words/names';
+import { instantWords } from '@/words/when';
 
 export const metadata: Metadata = { title: 'Load' };
 

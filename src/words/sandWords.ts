@@ -1,6 +1,6 @@
-import type { LengthUnit } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
-import { sandedWith } from '@/core/method/finalSanding';
+import type { LengthUnit } from '../core/measure/unit';
+import type { CoatedClass } from '../core/method/coat';
+import { sandedWith } from '../core/method/finalSanding';
 
 /** The grit of the last sanding. Common practice, no source. */
 export const FINAL_GRIT = '150';

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { COATED_CLASSES } from '@/core/method/coat';
-import { coatsFor } from '@/core/method/coatsFor';
-import { usualMethod } from '@/core/method/resolveMethod';
-import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
-import { CLASS_NAMES, classWords, isJoint, roomWords } from './words';
+import { COATED_CLASSES } from '../core/method/coat';
+import { coatsFor } from '../core/method/coatsFor';
+import { usualMethod } from '../core/method/resolveMethod';
+import type { ClassNow, RoomNow } from '../core/readiness/whatNow';
+import { CLASS_NAMES, classWords, isJoint, roomWords } from './stateWords';
 
 const NOW = Date.parse('2031-05-06T06:52:00Z');
 const [tape, fill, finish] = coatsFor('flat', usualMethod(4));
@@ -41,7 +41,7 @@ describe('the words of a class', () => {
       { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10' },
     ],
     [
-      { kind: 'stuck', coat: tape, why: 'electrician' },
+      { kind: 'stuck', coat: tape, why: { kind: 'held', why: 'electrician' } },
       { mark: 'stuck', title: 'Stuck', detail: 'electrician' },
     ],
     [{ kind: 'dry' }, { mark: 'quiet', title: 'All coats dry' }],
@@ -62,8 +62,8 @@ describe('the words of a room', () => {
       { mark: 'wet', title: 'Wet', detail: 'until tomorrow 6:55' },
     ],
     [
-      { kind: 'stuck', why: 'too cold' },
-      { mark: 'stuck', title: 'Stuck', detail: 'too cold' },
+      { kind: 'stuck', why: { kind: 'cold' } },
+      { mark: 'stuck', title: 'Stuck', detail: 'too cold for finishing' },
     ],
     [{ kind: 'done' }, { mark: 'quiet', title: 'Handed over' }],
     [{ kind: 'nothing' }, { mark: 'quiet', title: 'Nothing to coat' }],

@@ -1,14 +1,14 @@
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '../core/log/stateOf';
 
-import type { LengthUnit } from '@/core/measure/unit';
-import type { Account, Defect, DefectKind } from '@/core/method/defects';
-import { placesIn } from '@/core/room/ids';
-import type { Room } from '@/core/room/schema';
-import { type KnifeFinding, knifeCheck } from '@/core/section/knifeCheck';
-import { toleranceFor } from '@/core/section/tolerance';
+import type { LengthUnit } from '../core/measure/unit';
+import type { Account, Defect, DefectKind } from '../core/method/defects';
+import { placesIn } from '../core/room/ids';
+import type { Room } from '../core/room/schema';
+import { type KnifeFinding, knifeCheck } from '../core/section/knifeCheck';
+import { toleranceFor } from '../core/section/tolerance';
+import { faceWords } from './faceWords';
 import { lengthWords, roughLength, smallWords } from './lengthWords';
-import { faceWords } from './room/faceWords';
-import { widthWords } from './section/sectionWords';
+import { widthWords } from './sectionWords';
 
 interface DefectWords {
   readonly name: string;

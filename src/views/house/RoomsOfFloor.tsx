@@ -1,10 +1,7 @@
 import Link from 'next/link';
-import type { LengthUnit } from '@/core/measure/unit';
-import type { Point } from '@/core/measure/vector';
-import type { RoomSite } from '@/core/readiness/siteOf';
-import { roomWords, type StateWords } from '../state/words';
-import { floorPlanOutlines } from './floorPlanOutlines';
-import { boxAround } from './pagePlace';
+import { useHouse } from '@/client/HouseContext';
+import { boxAround } from '@/ui/room/pagePlace';
+import type { PlanRoom } from './houseRows';
 
 /** The shapes of the states, as characters so that they stand in line with their words. */
 const MARKS = {
@@ -15,22 +12,17 @@ const MARKS = {
 
 /** One floor to scale: each room filled from below by how far its coats are, with its state in words. */
 export function RoomsOfFloor({
-  houseId,
   floor,
   rooms,
-  unit,
-  now,
-  timeZone,
+  drawn,
 }: {
-  readonly houseId: string;
   readonly floor: string;
-  readonly rooms: readonly RoomSite[];
-  readonly unit: LengthUnit;
-  readonly now: number;
-  readonly timeZone: string;
+  readonly rooms: readonly PlanRoom[];
+  /** Those that are drawn by now; the others have their place. */
+  readonly drawn: ReadonlySet<PlanRoom>;
 }) {
-  const placed = floorPlanOutlines(rooms, unit);
-  const box = boxAround(placed.flatMap(({ points }) => points));
+  const { id: houseId } = useHouse();
+  const box = boxAround(rooms.flatMap(({ points }) => points));
   const [wide, tall] = [box.x1 - box.x0, box.y1 - box.y0];
   const text = Math.max(wide, tall) / 25;
   return (
@@ -50,51 +42,42 @@ export function RoomsOfFloor({
         role="group"
         aria-label={`Floor plan of ${floor}`}
       >
-        {placed.map(({ item: site, points }) => (
-          <PlanRoom
-            key={site.room.id}
-            href={`/h/${houseId}/tally?room=${site.room.id}`}
-            site={site}
-            points={points}
-            text={text}
-            words={roomWords(site.standing.now, now, timeZone)}
-          />
-        ))}
+        {rooms
+          .filter((room) => drawn.has(room))
+          .map((room) => (
+            <RoomOfPlan key={room.id} href={`/h/${houseId}/tally?room=${room.id}`} room={room} text={text} />
+          ))}
       </svg>
     </figure>
   );
 }
 
 /** One room of a plan, filled from below by how far its coats are. */
-function PlanRoom({
+function RoomOfPlan({
   href,
-  site,
-  points,
+  room: { id, name, points, progress, words },
   text,
-  words,
 }: {
   readonly href: string;
-  readonly site: RoomSite;
-  readonly points: readonly Point[];
+  readonly room: PlanRoom;
   readonly text: number;
-  readonly words: StateWords;
 }) {
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
-  const filled = (y1 - y0) * site.progress;
-  const lines = wrap(site.room.name, (x1 - x0) / (text * 0.58));
+  const filled = (y1 - y0) * progress;
+  const lines = wrap(name, (x1 - x0) / (text * 0.58));
   const centre = (x0 + x1) / 2;
   const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
-  const percent = `${Math.round(site.progress * 100)} % coated`;
+  const percent = `${Math.round(progress * 100)} % coated`;
   // Only an outline that is no upright box cuts its fill.
   const isBox = points.every(([x, y]) => (x === x0 || x === x1) && (y === y0 || y === y1));
-  const clip = `plan-${site.room.id}`;
+  const clip = `plan-${id}`;
   return (
     <Link
       prefetch={false}
       href={href}
-      aria-label={[`${site.room.name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}
+      aria-label={[`${name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}
     >
       {!isBox && (
         <clipPath id={clip}>

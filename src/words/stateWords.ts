@@ -1,14 +1,15 @@
-import type { JointClass } from '@/core/joints/joint';
-import type { LengthUnit } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
-import type { RunGroup } from '@/core/method/passOrder';
-import type { SmallWorkKind } from '@/core/method/smallWork';
-import type { ClassNow, RoomNow } from '@/core/readiness/whatNow';
-import type { EdgeProfile } from '@/core/room/kinds';
-import type { Block } from '@/core/work/block';
-import type { Pass } from '@/core/work/pass';
-import { roughLength } from '../lengthWords';
-import { untilWords } from '../when';
+import type { JointClass } from '../core/joints/joint';
+import type { LengthUnit } from '../core/measure/unit';
+import type { CoatedClass } from '../core/method/coat';
+import type { RunGroup } from '../core/method/passOrder';
+import type { SmallWorkKind } from '../core/method/smallWork';
+import type { ClassNow, RoomNow, Stuck } from '../core/readiness/whatNow';
+import type { EdgeProfile } from '../core/room/kinds';
+import type { Block } from '../core/work/block';
+import type { Pass } from '../core/work/pass';
+import { coatName } from './coatWords';
+import { roughLength } from './lengthWords';
+import { untilWords } from './when';
 
 /** What a class is called, one and many. */
 export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
@@ -86,6 +87,15 @@ export const BLOCK_NAMES: Readonly<Record<Block, string>> = { walls: 'walls', ce
 export const passWords = (pass: Pass, block?: Block): string =>
   [PASS_NAMES[pass].toLowerCase(), block && BLOCK_NAMES[block]].filter(Boolean).join(', ');
 
+/** Why nothing can be done. */
+export const stuckWords = (why: Stuck): string => (why.kind === 'held' ? why.why : STUCK[why.kind]);
+const STUCK: Readonly<Record<Exclude<Stuck['kind'], 'held'>, string>> = {
+  cold: 'too cold for finishing',
+  joints: 'the joints come first',
+  notAccepted: 'the hanging is not accepted',
+  tooLarge: 'too large to work out: split the room',
+};
+
 /** A state in a shape, a tone and words; never by colour alone. */
 export interface StateWords {
   readonly mark: 'go' | 'wet' | 'stuck' | 'quiet';
@@ -99,7 +109,7 @@ function partWords({ share, ready }: Extract<ClassNow, { kind: 'go' }>): { reado
   const [first, ...ahead] = ready;
   const said = [
     ...(first?.pieces ? [`on ${percent(first.part)} of it`] : share > 0 ? [`${percent(share)} done`] : []),
-    ...ahead.map(({ coat, part }) => `${coat.name.toLowerCase()} on ${percent(part)}`),
+    ...ahead.map(({ coat, part }) => `${coatName(coat).toLowerCase()} on ${percent(part)}`),
   ];
   return said.length > 0 ? { detail: said.join(', ') } : {};
 }
@@ -110,7 +120,7 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
     case 'go':
       return {
         mark: 'go',
-        title: `Go: ${now.coat.name.toLowerCase()}`,
+        title: `Go: ${coatName(now.coat).toLowerCase()}`,
         ...partWords(now),
       };
     case 'wet':
@@ -120,11 +130,11 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
           ? 'Pre-fill not firm'
           : now.crossed
             ? `${CLASS_NAMES[now.coat.class]} not firm`
-            : `${now.coat.name} wet`,
+            : `${coatName(now.coat)} wet`,
         detail: `until ${untilWords(now.until, instant, timeZone)}`,
       };
     case 'stuck':
-      return { mark: 'stuck', title: 'Stuck', detail: now.why };
+      return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };
     case 'dry':
       return { mark: 'quiet', title: 'All coats dry' };
     case 'sanded':
@@ -146,7 +156,7 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
     case 'wet':
       return { mark: 'wet', title: 'Wet', detail: `until ${untilWords(now.until, instant, timeZone)}` };
     case 'stuck':
-      return { mark: 'stuck', title: 'Stuck', detail: now.why };
+      return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };
     case 'done':
       return { mark: 'quiet', title: 'Handed over' };
     case 'nothing':

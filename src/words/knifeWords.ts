@@ -1,7 +1,7 @@
-import type { LengthUnit } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
-import type { KnifeFinding } from '@/core/section/knifeCheck';
-import { smallWords } from '../lengthWords';
+import type { LengthUnit } from '../core/measure/unit';
+import type { CoatedClass } from '../core/method/coat';
+import type { KnifeFinding } from '../core/section/knifeCheck';
+import { smallWords } from './lengthWords';
 import { perLengthWords, widthWords } from './sectionWords';
 
 /** What a knife found, in two words. */

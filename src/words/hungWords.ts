@@ -1,9 +1,10 @@
-import type { HungDifference } from '@/core/estimate/hungDifference';
-import type { LengthUnit } from '@/core/measure/unit';
+import type { HungDifference } from '../core/estimate/hungDifference';
+import type { NotSo } from '../core/hang/foundEdits';
+import type { LengthUnit } from '../core/measure/unit';
 import { roughLength } from './lengthWords';
 import { mudVolumeWords } from './mudWords';
 import { plural } from './plural';
-import { CLASS_NAMES } from './state/words';
+import { CLASS_NAMES } from './stateWords';
 import { spanWords } from './when';
 
 /** What there is more, or less, than was planned: butts +4 ft, +1 joint. */
@@ -31,3 +32,19 @@ export const hungSumWords = ({ litres, hours, nights }: HungDifference, unit: Le
 
 const LEAST_TOLD_MM = 1;
 const signed = (by: number, words: (amount: number) => string): string => `${by < 0 ? '−' : '+'}${words(Math.abs(by))}`;
+
+/** Why boards cannot hang so. */
+export const NOT_SO_WORDS: Readonly<Record<NotSo, string>> = {
+  noButt: 'that butt is not there any more',
+  pastButt: 'a butt does not go past the next one',
+  noCourse: 'there is no such course',
+  noSeam: 'there is no such seam',
+  pastSeam: 'a seam does not go past the next one',
+  tooWide: 'no board is so wide',
+  tooNarrow: 'nobody hangs so narrow a strip',
+  offFace: 'that is off the face',
+  oneStrip: 'this face is narrower than a board: it takes one strip',
+  noBoard: 'there is no board',
+  tooShort: 'nobody hangs so short a piece',
+  tooNear: 'the next butt is too near',
+};

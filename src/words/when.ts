@@ -1,4 +1,4 @@
-import { dayOf } from '@/core/measure/dayOf';
+import { dayOf } from '../core/measure/dayOf';
 
 const MINUTE_MS = 60_000;
 
@@ -45,11 +45,33 @@ export function untilWords(instant: number, now: number, timeZone: string): stri
   if (!Number.isFinite(instant)) return 'the air is drier';
   const rounded = roundedUp(instant);
   const day = dayOf(rounded, timeZone);
-  if (day === dayOf(now, timeZone)) return timeOf(rounded, timeZone);
-  if (day === dayAfter(now, 1, timeZone)) return `tomorrow ${timeOf(rounded, timeZone)}`;
-  if (day < dayAfter(now, 7, timeZone))
-    return `${formatter('weekday', timeZone).format(rounded)} ${timeOf(rounded, timeZone)}`;
+  const { today, tomorrow, inAWeek } = daysFrom(now, timeZone);
+  if (day === today) return timeOf(rounded, timeZone);
+  if (day === tomorrow) return `tomorrow ${timeOf(rounded, timeZone)}`;
+  if (day < inAWeek) return `${formatter('weekday', timeZone).format(rounded)} ${timeOf(rounded, timeZone)}`;
   return formatter('date', timeZone).format(rounded);
+}
+
+interface Days {
+  readonly now: number;
+  readonly timeZone: string;
+  readonly today: string;
+  readonly tomorrow: string;
+  readonly inAWeek: string;
+}
+
+/** The days from an instant on: a page says hundreds of times from the same one. */
+let lastDays: Days | undefined;
+function daysFrom(now: number, timeZone: string): Days {
+  if (lastDays?.now !== now || lastDays.timeZone !== timeZone)
+    lastDays = {
+      now,
+      timeZone,
+      today: dayOf(now, timeZone),
+      tomorrow: dayAfter(now, 1, timeZone),
+      inAWeek: dayAfter(now, 7, timeZone),
+    };
+  return lastDays;
 }
 
 /** A day in words: Tue 24 Nov. */

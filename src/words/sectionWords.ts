@@ -1,8 +1,8 @@
-import { gallonsFromLitres, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
-import type { CoatedClass } from '@/core/method/coat';
-import type { Advice } from '@/core/section/judgeSection';
-import { smallWords } from '@/ui/lengthWords';
-import { inUnit } from '@/ui/unitWords';
+import { gallonsFromLitres, type LengthUnit, MM_PER_INCH } from '../core/measure/unit';
+import type { CoatedClass } from '../core/method/coat';
+import type { Advice } from '../core/section/judgeSection';
+import { coatName, longKnife } from './coatWords';
+import { deepFillWords, smallWords } from './lengthWords';
 
 const METRES_PER_100_FT = 30.48;
 
@@ -35,12 +35,12 @@ export function adviceWords(advice: Advice, unit: LengthUnit): string {
     case 'tooMuch':
       return `${smallWords(advice.build, unit)} of build is too much: bring the wall around it up, or take the board out.`;
     case 'anotherCoat':
-      return `One more coat: light shows ${smallWords(advice.gap, unit)} deep under ${inUnit('a 12 in knife', unit)}.`;
+      return `One more coat: light shows ${smallWords(advice.gap, unit)} deep under a ${longKnife(unit)}.`;
     case 'edgesOnly':
       return 'The last coat may go on the edges only.';
     case 'prefill':
       return `A gap of ${smallWords(advice.gap, unit)}: pre-fill it with setting mud.`;
     case 'settingMud':
-      return `Setting mud for the ${advice.coat.toLowerCase()}: it lies ${smallWords(advice.thickest, unit)} deep, over ${unit === 'in' ? '1/8 in' : '3 mm'}.`;
+      return `Setting mud for the ${coatName(advice.coat).toLowerCase()}: it lies ${smallWords(advice.thickest, unit)} deep, over ${deepFillWords(unit)}.`;
   }
 }

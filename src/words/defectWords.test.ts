@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { takeOff } from '@/core/joints/takeOff';
-import { COAT_KEYS, COATED_CLASSES } from '@/core/method/coat';
-import { DEFECT_KINDS, DEFECTS, defectsOn, usualMistakes } from '@/core/method/defects';
+import { placeAt } from '@/ui/room/PlaceChooser';
+import { offPage, onPage } from '@/ui/room/pagePlace';
+import type { PieceMap } from '@/ui/room/pieceMap';
+import { unrollRoom } from '@/ui/room/unroll';
 import { roomOf } from '../../tests/houses/readRooms';
+import { takeOff } from '../core/joints/takeOff';
+import { COAT_KEYS, COATED_CLASSES } from '../core/method/coat';
+import { DEFECT_KINDS, DEFECTS, defectsOn, usualMistakes } from '../core/method/defects';
 import { DEFECT_WORDS, itemWords } from './defectWords';
-import { placeAt } from './room/PlaceChooser';
-import { offPage, onPage } from './room/pagePlace';
-import type { PieceMap } from './room/pieceMap';
-import { unrollRoom } from './room/unroll';
 
 describe('what can be wrong', () => {
   it('has a cause, a mend and a time for each kind', () => {

@@ -1,5 +1,5 @@
-import { feetAndInches } from '@/core/measure/formatLength';
-import { type LengthUnit, MM_PER_FOOT, MM_PER_INCH } from '@/core/measure/unit';
+import { feetAndInches } from '../core/measure/formatLength';
+import { type LengthUnit, MM_PER_FOOT, MM_PER_INCH } from '../core/measure/unit';
 
 const OVER: Readonly<Record<string, string>> = {
   '1/2': '½',
@@ -48,6 +48,28 @@ export function smallWords(mm: number, unit: LengthUnit): string {
   const rest = over - whole * under;
   return `${whole > 0 ? `${whole} ` : ''}${rest > 0 ? `${rest}/${under}` : ''} in`.replace('  ', ' ');
 }
+
+/** Tools are sold by the inch; where people measure in millimetres the same ones are sold by 25 mm. */
+const NOMINAL_MM = 25;
+
+/**
+ * The width of a tool as it is sold, to the half of an inch.
+ *
+ * @example bladeWords(254, 'mm')  // '250 mm'
+ */
+export const bladeWords = (mm: number, unit: LengthUnit): string => `${nominal(mm / MM_PER_INCH, unit)} ${unit}`;
+
+/** Widths that a joint or a blade may have, in inches: 10 to 12 in, or 250 to 300 mm. */
+export const inchesTo = (least: number, most: number, unit: LengthUnit): string =>
+  `${nominal(least, unit)} to ${nominal(most, unit)} ${unit}`;
+
+function nominal(inches: number, unit: LengthUnit): number {
+  const sold = Math.round(inches * 2) / 2;
+  return unit === 'in' ? sold : Math.round(sold * NOMINAL_MM);
+}
+
+/** The depth from which a fill of drying mud takes long and cracks. */
+export const deepFillWords = (unit: LengthUnit): string => (unit === 'in' ? '1/8 in' : '3 mm');
 
 /** Board area: 442 ft², or 41.1 m². */
 export function areaWords(mm2: number, unit: LengthUnit): string {

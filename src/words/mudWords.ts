@@ -1,4 +1,4 @@
-import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '@/core/measure/unit';
+import { gallonsFromLitres, type LengthUnit, litresFromGallons } from '../core/measure/unit';
 
 /** So much mud as one would say it: half a gallon, three litres; of little, quarts. */
 export function mudVolumeWords(litres: number, unit: LengthUnit): string {

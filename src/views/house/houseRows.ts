@@ -1,0 +1,154 @@
+import { dayOf } from '@/core/measure/dayOf';
+import type { Point } from '@/core/measure/vector';
+import { handedPasses } from '@/core/readiness/handedPasses';
+import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { dayListOf } from '@/core/work/dayListOf';
+import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
+import { itemWords } from '@/words/defectWords';
+import { CLASS_NAMES, PASS_NAMES, roomWords, type StateWords, stuckWords } from '@/words/stateWords';
+import { untilWords } from '@/words/when';
+
+/** A room of the floor plan: its outline where it stands, mm, and how far it is. */
+export interface PlanRoom {
+  readonly id: string;
+  readonly name: string;
+  readonly points: readonly Point[];
+  /** 0–1 */
+  readonly progress: number;
+  readonly words: StateWords;
+}
+
+/** A room, or something in it, with what is said of it and the page of the house that has more. */
+export interface ListedRoom {
+  readonly key: string;
+  readonly name: string;
+  readonly path: string;
+  readonly note: string;
+}
+
+/** The first of many, and how many there are. */
+export interface Listed {
+  readonly count: number;
+  readonly rooms: readonly ListedRoom[];
+}
+
+/** All that the House shows. */
+export interface HouseRows {
+  readonly floors: readonly { readonly floor: string; readonly rooms: readonly PlanRoom[] }[];
+  readonly wrong: Listed;
+  readonly going: Listed;
+  readonly wet: Listed;
+  readonly stuck: Listed;
+  readonly today: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly hours: number;
+    readonly passes: readonly { readonly key: string; readonly words: string; readonly state: string }[];
+  }[];
+}
+
+/** A walk in the morning starts with a dozen rooms; a larger house has its board for the rest. */
+const MOST_LISTED = 12;
+
+export function houseRows(
+  site: Site,
+  people: readonly { readonly id: string; readonly name: string }[],
+  now: number,
+  timeZone: string,
+): HouseRows {
+  const { rooms, house } = site;
+  const of = (kinds: readonly string[]) => rooms.filter(({ standing }) => kinds.includes(standing.now.kind));
+  const wet = rooms
+    .filter(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'))
+    .sort((a, b) => firstDry(a) - firstDry(b));
+  const wrong = rooms.flatMap(({ room, state }) =>
+    state.items
+      .filter(({ closed }) => !closed)
+      .map((item) => ({
+        key: item.id,
+        name: room.name,
+        path: `/sand#${room.id}`,
+        note: () => itemWords(item, room, house.unit),
+      })),
+  );
+  return {
+    floors: [...new Set(rooms.map(({ room }) => room.floor))].map((floor) => ({
+      floor,
+      rooms: floorPlanOutlines(
+        rooms.filter(({ room }) => room.floor === floor),
+        house.unit,
+      ).map(({ item: { room, progress, standing }, points }) => ({
+        id: room.id,
+        name: room.name,
+        points: points.map(([x, y]): Point => [Math.round(x), Math.round(y)]),
+        progress,
+        words: roomWords(standing.now, now, timeZone),
+      })),
+    })),
+    wrong: {
+      count: wrong.length,
+      rooms: wrong.slice(0, MOST_LISTED).map(({ note, ...item }) => ({ ...item, note: note() })),
+    },
+    going: listed(of(['go', 'sand', 'check', 'handOver']), goNote),
+    wet: listed(wet, (room) => wetNote(room, now, timeZone)),
+    stuck: listed(of(['stuck']), ({ standing }) => (standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : '')),
+    today: todayRows(site, people, now, timeZone),
+  };
+}
+
+const listed = (rooms: readonly RoomSite[], note: (room: RoomSite) => string): Listed => ({
+  count: rooms.length,
+  rooms: rooms
+    .slice(0, MOST_LISTED)
+    .map((site) => ({ key: site.room.id, name: site.room.name, path: pathOf(site), note: note(site) })),
+});
+
+function pathOf({ room, standing }: RoomSite): string {
+  if (standing.now.kind === 'sand' || standing.now.kind === 'check') return `/sand#${room.id}`;
+  if (standing.now.kind === 'handOver') return `/hand-over/${room.id}`;
+  return `/board#${room.id}`;
+}
+
+function goNote({ standing }: RoomSite): string {
+  if (standing.now.kind === 'sand') return 'dry: sand';
+  if (standing.now.kind === 'check') return 'sanded: check in light';
+  if (standing.now.kind === 'handOver') return 'checked: hand over';
+  const byCoat = new Map<string, string[]>();
+  for (const { class: kind, now } of standing.classes) {
+    if (now.kind !== 'go') continue;
+    byCoat.set(PASS_NAMES[now.coat.round], [
+      ...(byCoat.get(PASS_NAMES[now.coat.round]) ?? []),
+      CLASS_NAMES[kind].toLowerCase(),
+    ]);
+  }
+  return [...byCoat].map(([pass, kinds]) => `${pass}: ${kinds.join(', ')}`).join('; ');
+}
+
+const wetTimes = ({ standing }: RoomSite): readonly number[] =>
+  standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
+const firstDry = (room: RoomSite): number => Math.min(...wetTimes(room));
+
+function wetNote(room: RoomSite, now: number, timeZone: string): string {
+  const times = wetTimes(room);
+  return `${times.length} of ${room.standing.classes.length} classes, first until ${untilWords(Math.min(...times), now, timeZone)}`;
+}
+
+function todayRows(
+  site: Site,
+  people: readonly { readonly id: string; readonly name: string }[],
+  now: number,
+  timeZone: string,
+): HouseRows['today'] {
+  const today = dayOf(now, timeZone);
+  const handed = handedPasses(site.rooms);
+  return people.flatMap(({ id, name }) => {
+    const { passes, hours } = dayListOf(handed, id, today);
+    if (passes.length === 0) return [];
+    const rows = passes.map(({ task, room }) => ({
+      key: `${room.room.id} ${task.pass}`,
+      words: `${room.room.name}: ${PASS_NAMES[task.pass].toLowerCase()}`,
+      state: roomWords(room.standing.now, now, timeZone).title,
+    }));
+    return [{ id, name, hours, passes: rows }];
+  });
+}
