@@ -80,3 +80,18 @@ test('a key that is pressed before the script is there counts', async ({ page, h
   release();
   await page.waitForURL(`${house}/board`);
 });
+
+test('what is typed early stays in a page that draws itself anew as soon as it has its script', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Osei');
+  const release = await holdScripts(page);
+  await page.goto(`${house}/guide#defect-bubble`, opened);
+  const looked = page.getByRole('searchbox', { name: 'Look for' });
+  await looked.fill('stilts');
+  release();
+  await expect(page.getByRole('status').filter({ hasText: '1 card' })).toBeVisible();
+  await expect(looked).toHaveValue('stilts');
+});

@@ -16,7 +16,8 @@ export function keepEarly(): void {
   const AGAIN_MS = 50;
   let hasScript = false;
   let pressed: { readonly at: Element; readonly again: () => void } | undefined;
-  const typed = new Set<Field>();
+  /** What was typed: a page that is drawn anew before it heard of it shows what it knows, and the field has lost it by then. */
+  const typed = new Map<Field, string>();
   let waits = false;
 
   const isField = (target: EventTarget | null): target is Field =>
@@ -62,21 +63,32 @@ export function keepEarly(): void {
   };
   const onInput = (event: Event): void => {
     const { target } = event;
-    if (!isField(target) || isBox(target) || isLive(target)) return;
+    if (!isField(target) || isBox(target)) return;
+    if (isLive(target)) {
+      typed.delete(target);
+      return;
+    }
     event.stopImmediatePropagation();
-    typed.add(target);
+    typed.set(target, target.value);
     giveLater();
   };
 
   /** Says a value as if it were typed now: what the page remembers of the field has to differ for it to hear of it. */
-  const say = (field: Field): void => {
-    const isText = !(field instanceof HTMLSelectElement || field.type === 'file');
-    if (isText) {
-      const { value } = field;
+  const say = (field: Field, value: string): void => {
+    const isChosen = field instanceof HTMLSelectElement || field.type === 'file';
+    if (field instanceof HTMLSelectElement) field.value = value;
+    else if (!isChosen) {
       field.value = value === '' ? '0' : '';
       Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value')?.set?.call(field, value);
     }
-    field.dispatchEvent(new Event(isText ? 'input' : 'change', { bubbles: true }));
+    field.dispatchEvent(new Event(isChosen ? 'change' : 'input', { bubbles: true }));
+  };
+  const sayTyped = (): void => {
+    for (const [field, value] of typed) {
+      if (field.isConnected && !isLive(field)) continue;
+      typed.delete(field);
+      if (field.isConnected) say(field, value);
+    }
   };
 
   /** Once the script has nothing else to do: what it has taken over it also listens to by then. */
@@ -90,11 +102,7 @@ export function keepEarly(): void {
     }, AGAIN_MS);
   };
   const give = (): void => {
-    for (const field of typed) {
-      if (field.isConnected && !isLive(field)) continue;
-      typed.delete(field);
-      if (field.isConnected) say(field);
-    }
+    sayTyped();
     // What is pressed counts with what was typed before it.
     if (pressed && !pressed.at.isConnected) pressed = undefined;
     if (pressed && typed.size === 0 && isLive(pressed.at)) {
@@ -111,5 +119,6 @@ export function keepEarly(): void {
   for (const kind of ['input', 'change']) document.addEventListener(kind, onInput, true);
   window.oakLive = () => {
     hasScript = true;
+    sayTyped();
   };
 }
