@@ -44,6 +44,8 @@ export default defineConfig({
         '--disable-sync',
         '--no-first-run',
         '--disable-quic',
+        // Threads that compile and collect beside a page's own only take the cores from the other worker's.
+        '--js-flags=--single-threaded',
         // Each window loads its address bar's suggestions as a page of three hundred scripts: more work than a page of ours.
         `--disable-features=${['WebUIOmniboxPopup', 'WebUIOmniboxFullPopup', 'WebUIOmniboxAimPopup', ...USUALLY_OFF]}`,
       ],

@@ -189,6 +189,22 @@ describe('what pages make of the site', () => {
     expect(day?.cells[0]?.coats.map(({ phase }) => phase)).toEqual(['dry', 'part', 'planned']);
   });
 
+  it('makes the row of a room once a minute while nothing of it changes, and anew when something does', () => {
+    const made = boardRows(site, now, 'America/New_York');
+    for (const [index, row] of boardRows(site, now + 59_999, 'America/New_York').entries())
+      expect(row).toBe(made[index]);
+    const [next] = boardRows(site, now + 60_000, 'America/New_York');
+    expect(next).not.toBe(made[0]);
+    // A room that was worked out within a minute is never told as it stood when that began: the hold has ended since.
+    const [until, since] = [now + 10_000, now + 20_000];
+    const held = { by: IDS.Marit, who: IDS.Marit, at: now, why: 'Plumber', until: new Date(until).toISOString() };
+    const heldRow = (at: number, instant: number) => {
+      const rooms = site.rooms.map((room) => ({ ...room, at, state: { ...room.state, held } }));
+      return boardRows({ ...site, rooms }, instant, 'America/New_York')[0]?.held;
+    };
+    expect([heldRow(now, until - 1), heldRow(since, since + 1)]).toEqual(['Plumber', undefined]);
+  });
+
   it('knows which of a person’s passes can go, wait, or are stuck', () => {
     const handed = handedPasses(site.rooms);
     const standing = (id: string, pass: string) => {

@@ -22,8 +22,12 @@ import { type PrefillStanding, prefillOf } from './prefillOf';
 import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
 
+const MINUTE_MS = 60_000;
+
 /** One room with all that is known of it. */
 export interface RoomSite {
+  /** When it was worked out, ms since 1970: until something of it changes, or changes by itself, it stays the same. */
+  readonly at: number;
   readonly room: Room;
   readonly level: Level;
   readonly tally: Tally;
@@ -108,6 +112,7 @@ export function siteOf(
     const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
     const air = felt.clock;
     return {
+      at: now,
       room,
       level: method.level,
       tally,
@@ -139,6 +144,10 @@ export function siteOf(
     progress: all === 0 ? 0 : run / all,
   };
 }
+
+/** The minute of an instant, ms since 1970, for what is told to the minute of a room; never before it was worked out. */
+export const minuteOf = ({ at }: RoomSite, instant: number): number =>
+  Math.max(at, Math.floor(instant / MINUTE_MS) * MINUTE_MS);
 
 /** A house with what its crew's mud loses when it hardens. */
 const asBought = memoizeLast((head: HouseHead, shrinkage: Shrinkage | undefined): HouseHead & MethodHouse =>

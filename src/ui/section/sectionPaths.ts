@@ -2,6 +2,7 @@ import type { Section } from '@/core/section/buildSection';
 import type { Layout } from '@/core/section/joint';
 import { TAPE_WIDTH_MM } from '@/core/section/mud';
 import type { Layer, Plane } from '@/core/section/plane';
+import { linePath } from './linePath';
 
 /** Where a section is drawn: mm across and mm of height to the units of a picture. */
 export interface Frame {
@@ -100,7 +101,7 @@ export function layerPath(plane: Plane, layer: Layer, place: Place, frame: Frame
   const at = sampled(plane, first, last, samples);
   const over = points(plane, upper, at, place, frame);
   const under = points(plane, lower, at, place, frame).reverse();
-  return over.length + under.length < 3 ? '' : `M${[...over, ...under].join('L')}Z`;
+  return over.length + under.length < 3 ? '' : `${linePath([...over, ...under])}Z`;
 }
 
 /** The places of heights; next to a corner what would reach through the other side is left out, so that sides meet. */
@@ -110,7 +111,7 @@ function points(
   at: readonly number[],
   place: Place,
   { swell }: Frame,
-): string[] {
+): (readonly [number, number])[] {
   const [x0, y0] = place(0, 0);
   const corner = plane.from === 0 && isCorner(place);
   return at.flatMap((index) => {
@@ -118,7 +119,7 @@ function points(
     const [baseX, baseY] = place(x, 0);
     const [px, py] = place(x, swollen(plane.board[index] ?? 0, heights[index] ?? 0, swell));
     const through = Math.hypot(px - baseX, py - baseY) > Math.hypot(baseX - x0, baseY - y0) + 0.01;
-    return corner && through ? [] : [`${px.toFixed(1)} ${py.toFixed(1)}`];
+    return corner && through ? [] : [[px, py] as const];
   });
 }
 
@@ -138,13 +139,7 @@ export function surfacePath(
 ): string {
   const within = indicesWithin(plane, reach);
   const at = sampled(plane, within[0] ?? 0, within.at(-1) ?? 0, samples);
-  return `M${at
-    .map((index) =>
-      place(plane.from + index * plane.step, heights[index] ?? 0)
-        .map((value) => value.toFixed(1))
-        .join(' '),
-    )
-    .join('L')}`;
+  return linePath(at.map((index) => place(plane.from + index * plane.step, heights[index] ?? 0)));
 }
 
 /** Round the back of the boards, from the end of their surface to its start. */
@@ -173,7 +168,7 @@ export function tapePath(plane: Plane, layer: Layer, place: Place, frame: Frame)
   );
   const shown = under.filter((_, order) => order % 3 === 0 || order === under.length - 1);
   const line = points(plane, tape.top, shown, place, frame);
-  return line.length < 2 ? '' : `M${line.join('L')}`;
+  return line.length < 2 ? '' : linePath(line);
 }
 
 const indicesWithin = ({ from, step, board }: Plane, reach: number): readonly number[] =>

@@ -40,7 +40,7 @@ const FILTERS = [
 type Filter = (typeof FILTERS)[number][0];
 
 /** More rooms than a screen shows. */
-const SEEN_FIRST = 12;
+const SEEN_FIRST = 9;
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
 export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit, role, me, crew }: CoatBoardProps) {

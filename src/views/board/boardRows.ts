@@ -6,7 +6,7 @@ import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
 import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { minuteOf, type RoomSite, type Site } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
@@ -65,7 +65,15 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
   const methods = boardMethods(rooms);
   const wayOf = wayOfRooms(own);
   return rooms.map((site) => {
-    const { room, level, method, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
+    const method = methods.findIndex(({ classes }) => classes === site.method.classes);
+    return boardRow(site, minuteOf(site, instant), timeZone, wayOf(site), method);
+  });
+}
+
+/** A row says the same for a minute, while nothing of its room changes. */
+const boardRow = memoizeLast(
+  (site: RoomSite, instant: number, timeZone: string, way: string, methodIndex: number): BoardRow => {
+    const { room, level, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
     const lagging = catchUps(site, instant);
     const { faces, on } = coatedFaces(site.pieces, room);
     const amounts = amountsOf(planned);
@@ -73,8 +81,8 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
       id: room.id,
       name: room.name,
       level: rowLevel(room, level),
-      way: wayOf(site),
-      method: methods.findIndex(({ classes }) => classes === method.classes),
+      way,
+      method: methodIndex,
       progress,
       tooLarge,
       held: heldAt(state, instant)?.why,
@@ -91,8 +99,8 @@ export function boardRows(own: Site, instant: number, timeZone: string): readonl
         ...catchUpOf(kind, lagging),
       })),
     };
-  });
-}
+  },
+);
 
 /** Nobody fills under tape that is on. */
 function prefillOf({ tasks, prefill, applied, method }: RoomSite): Pick<BoardRow, 'prefill'> {

@@ -9,12 +9,11 @@ import type { MethodHouse } from '@/core/method/resolveMethod';
 import type { CrewPace } from '@/core/rates/learn';
 import { METHOD_CLASSES } from '@/core/room/methodAnswers';
 import type { MethodChoices } from '@/core/room/methodSchema';
-import { type Packed, unpacked } from '@/ui/packed';
 import { SelectField } from '@/ui/SelectField';
 import { CLASS_NAMES } from '@/words/stateWords';
 import { spanWords } from '@/words/when';
 import { ConflictList } from './ConflictList';
-import type { CoatsRoom } from './coatsRooms';
+import { receivedRooms, type SentRooms } from './coatsRooms';
 import { KnifeCheck } from './KnifeCheck';
 import { Ladder } from './Ladder';
 import { LevelChoice } from './LevelChoice';
@@ -29,7 +28,7 @@ import { usePrices } from './usePrices';
 interface CoatsViewProps {
   readonly version: number;
   readonly house: MethodHouse;
-  readonly rooms: Packed<readonly CoatsRoom[]>;
+  readonly rooms: SentRooms;
   readonly air: Air;
   /** How fast the crew is, as far as it is known and its reader's to know. */
   readonly crew: CrewPace;
@@ -48,7 +47,7 @@ type Tab = (typeof TABS)[number][0];
 /** Choosing how a house is finished: every question with its price, what contradicts itself, and the joint in section. */
 export function CoatsView(props: CoatsViewProps) {
   const { version, air, crew, kept, mayEdit } = props;
-  const stored = useMemo(() => unpacked(props.rooms), [props.rooms]);
+  const stored = useMemo(() => receivedRooms(props.rooms), [props.rooms]);
   const method = useMethod(version, props.house, stored, air);
   const { house, rooms, conflicts } = method;
   const [scope, setScope] = useState<Scope>(WHOLE_HOUSE);

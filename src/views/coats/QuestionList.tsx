@@ -7,12 +7,16 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { ClassChoices } from '@/core/method/resolveMethod';
 import type { Question } from '@/core/room/methodAnswers';
 import { SelectField } from '@/ui/SelectField';
+import { useLater } from '@/ui/useLater';
 import { SAFER_WORDS } from '@/words/methodWords';
 import { differenceWords } from './priceWords';
 import { asksOfClass, GROUPS, QUESTION_WORDS } from './questionWords';
 
 /** Minutes on the bags that are sold. Common practice, no source. */
 const LABELS = [5, 20, 45, 90, 210] as const;
+
+/** More groups than a screen shows. */
+const SEEN_FIRST = 3;
 
 /** Every question on which crews differ, each answer with what it would change of this house. */
 export function QuestionList({
@@ -32,9 +36,10 @@ export function QuestionList({
   readonly choose: (question: Question, answer: string) => void;
   readonly setMinutes: (minutes: number) => void;
 }) {
+  const groups = useLater(GROUPS, SEEN_FIRST);
   return (
     <div className="space-y-4">
-      {GROUPS.map(({ name, questions }) => {
+      {groups.map(({ name, questions }) => {
         const asked = questions.filter((question) => !scope.class || asksOfClass(question, scope.class));
         if (asked.length === 0) return null;
         return (

@@ -1,7 +1,10 @@
 import type { Site } from '@/core/readiness/siteOf';
 import type { Room } from '@/core/room/schema';
-import { type Packed, packed } from '@/ui/packed';
+import { type Packed, packed, unpacked } from '@/ui/packed';
 import type { MethodRoom } from './useMethod';
+
+/** What is cut and hung has no part in how a house is finished, and is much of a tally. */
+const NOT_SENT = { beadPieces: [], boards: [] } as const;
 
 export interface CoatsRoom extends MethodRoom {
   /** Walls, ceilings and soffits by id. */
@@ -9,15 +12,20 @@ export interface CoatsRoom extends MethodRoom {
   readonly room: Room;
 }
 
+export type SentRooms = Packed<readonly SentRoom[]>;
+interface SentRoom extends Omit<CoatsRoom, 'tally'> {
+  readonly tally: Omit<CoatsRoom['tally'], keyof typeof NOT_SENT>;
+}
+
 /** A site stays the same until something of its house changes; with it what is sent of its rooms. */
-const sent = new WeakMap<Site, Packed<readonly CoatsRoom[]>>();
+const sent = new WeakMap<Site, SentRooms>();
 
 /** The rooms as the Coats need them: with what is on them, and the faces that may have a level of their own. */
-export function coatsRooms(site: Site, versions: Readonly<Record<string, number>>): Packed<readonly CoatsRoom[]> {
+export function coatsRooms(site: Site, versions: Readonly<Record<string, number>>): SentRooms {
   const text =
     sent.get(site) ??
-    packed<readonly CoatsRoom[]>(
-      site.rooms.map(({ room, tally, faces }) => ({
+    packed<readonly SentRoom[]>(
+      site.rooms.map(({ room, tally: { beadPieces: _pieces, boards: _boards, ...tally }, faces }) => ({
         room,
         tally,
         version: versions[room.id] ?? 1,
@@ -29,3 +37,7 @@ export function coatsRooms(site: Site, versions: Readonly<Record<string, number>
   sent.set(site, text);
   return text;
 }
+
+/** The rooms as they came. */
+export const receivedRooms = (text: SentRooms): readonly CoatsRoom[] =>
+  unpacked(text).map((room) => ({ ...room, tally: { ...room.tally, ...NOT_SENT } }));

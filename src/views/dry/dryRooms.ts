@@ -1,9 +1,10 @@
 import { type AirTrouble, airTroubles } from '@/core/air/air';
 import { stepAt } from '@/core/air/airClock';
 import type { AirSource } from '@/core/air/roomAir';
+import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { catchUps } from '@/core/readiness/catchUp';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import { minuteOf, type RoomSite } from '@/core/readiness/siteOf';
 import { type WetCoat, wetCoats } from '@/core/readiness/wetCoats';
 import type { ClassNow } from '@/core/readiness/whatNow';
 import { coatName } from '@/words/coatWords';
@@ -73,7 +74,9 @@ export const HORIZON_MS = 72 * 3_600_000;
 const BEFORE_MS = 24 * 3_600_000;
 
 /** A room as it stands at an instant, with when its classes become ready. */
-export function stripRoom(site: RoomSite, instant: number): StripRoom {
+export const stripRoom = (site: RoomSite, instant: number): StripRoom => stripRow(site, minuteOf(site, instant));
+
+const stripRow = memoizeLast((site: RoomSite, instant: number): StripRoom => {
   const { room, standing } = site;
   const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   const { now: can } = standing;
@@ -92,7 +95,7 @@ export function stripRoom(site: RoomSite, instant: number): StripRoom {
       hoursWon,
     })),
   };
-}
+});
 
 function readyOf(kind: CoatedClass, now: ClassNow): readonly ClassReady[] {
   switch (now.kind) {
