@@ -47,7 +47,11 @@ const AHEAD_MS = 70 * 60_000;
 const PHONE = { viewport: { width: 390, height: 844 } };
 
 /** Signs in on a phone, opens a page of the house, and waits until the phone could do without the server. */
-async function openAndKeep(phone: BrowserContext, name: string, { url, house }: Away): Promise<Page> {
+async function openAndKeep(
+  phone: BrowserContext,
+  name: string,
+  { url, house }: Pick<Away, 'url' | 'house'>,
+): Promise<Page> {
   const page = await phone.newPage();
   await page.request.post(`${url}/api/commands/signIn`, { data: { name, password: 'oak-demo' } });
   const seen = page.waitForResponse((response) => response.url().endsWith('/seen') && response.ok());
@@ -160,9 +164,11 @@ test('a list is gone on with without a server, over a closed browser, and record
   expect(states[0]).toBe(states[1]);
 });
 
-test('what the server refuses is said where it was said, and the others go on', async ({ browser, away }) => {
-  const page = await openAndKeep(await browser.newContext(PHONE), 'Petra', away);
-  await away.stop();
+test('what the server refuses is said where it was said, and the others go on', async ({ browser, house, site }) => {
+  const phone = await browser.newContext(PHONE);
+  const page = await openAndKeep(phone, 'Petra', { url: site.url, house: site.url + house });
+  const houseId = house.split('/').at(-1);
+  await phone.setOffline(true);
   const room = (
     await jobNow(page)
       .getByText(/^Now, /)
@@ -182,8 +188,8 @@ test('what the server refuses is said where it was said, and the others go on', 
   await wrong.getByRole('button', { name: 'Note it' }).click();
   await expect(unsent(page)).toContainText('2 unsent');
   // Somebody takes the first one's room away meanwhile, for good.
-  await query(`DELETE FROM rooms WHERE room->>'name' = '${room}'`, away.database);
-  await away.start();
+  await query("DELETE FROM rooms WHERE house_id = $1 AND room->>'name' = $2", site.database, [houseId, room]);
+  await phone.setOffline(false);
   await isBack(page);
   await page.getByRole('button', { name: /refused/ }).click();
   const dialog = page.getByRole('dialog', { name: 'Not sent yet' });
@@ -191,22 +197,28 @@ test('what the server refuses is said where it was said, and the others go on', 
   await dialog.getByRole('button', { name: 'Give it up' }).click();
   await expect(dialog.getByRole('alert')).toHaveCount(0);
   const [item] = await query<{ count: string }>(
-    "SELECT count(*) FROM entries WHERE payload->>'text' = 'Switch box stands proud'",
-    away.database,
+    "SELECT count(*) FROM entries WHERE house_id = $1 AND payload->>'text' = 'Switch box stands proud'",
+    site.database,
+    [houseId],
   );
   expect(item?.count).toBe('1');
   // Its photo went before it.
   const photos = await query<{ width: number }>(
-    `SELECT width FROM photos JOIN entries ON payload->'photos' ? photos.id::text WHERE payload->>'text' = $1`,
-    away.database,
-    ['Switch box stands proud'],
+    `SELECT width FROM photos JOIN entries ON payload->'photos' ? photos.id::text
+     WHERE entries.house_id = $1 AND payload->>'text' = 'Switch box stands proud'`,
+    site.database,
+    [houseId],
   );
   expect(photos).toEqual([{ width: 40 }]);
 });
 
-test('signing out with something unsent warns, and takes what was kept of houses away', async ({ browser, away }) => {
+test('signing out with something unsent warns, and takes what was kept of houses away', async ({
+  browser,
+  house,
+  site,
+}) => {
   const phone = await browser.newContext(PHONE);
-  const page = await openAndKeep(phone, 'Petra', away);
+  const page = await openAndKeep(phone, 'Petra', { url: site.url, house: site.url + house });
   await page.route('**/api/entries', (route) => route.abort());
   // The device goes on by itself: the page is shown anew.
   const shownAnew = page.waitForEvent('load');
@@ -218,19 +230,23 @@ test('signing out with something unsent warns, and takes what was kept of houses
   await expect(dialog.getByRole('alert')).toContainText('1 unsent');
   await dialog.getByRole('button', { name: 'Sign out all the same' }).click();
   await page.waitForURL(/signin/);
-  await away.stop();
-  await page.goto(`${away.house}/my-day`);
+  await phone.setOffline(true);
+  await page.goto(`${house}/my-day`);
   await expect(page.getByText('This device keeps no house yet')).toBeVisible();
   // What was said is still there, and is sent once its writer is back.
-  await away.start();
+  await phone.setOffline(false);
   await page.unroute('**/api/entries');
-  const [before] = await query<{ count: string }>('SELECT count(*) FROM entries', away.database);
-  await page.request.post(`${away.url}/api/commands/signIn`, { data: { name: 'Petra', password: 'oak-demo' } });
-  await page.goto(`${away.house}/my-day`);
+  const count = async () =>
+    (
+      await query<{ count: string }>('SELECT count(*) FROM entries WHERE house_id = $1', site.database, [
+        house.split('/').at(-1),
+      ])
+    )[0]?.count;
+  const before = await count();
+  await page.request.post('/api/commands/signIn', { data: { name: 'Petra', password: 'oak-demo' } });
+  await page.goto(`${house}/my-day`);
   await isServed(page);
-  await expect
-    .poll(async () => (await query<{ count: string }>('SELECT count(*) FROM entries', away.database))[0]?.count)
-    .not.toBe(before?.count);
+  await expect.poll(count).not.toBe(before);
   await expect(unsent(page)).toHaveCount(0);
 });
 
@@ -314,14 +330,14 @@ test('a browser that keeps nothing sends at once, and says what did not go', asy
   expect(await count()).toBe(before + (sent[0]?.length ?? 0));
 });
 
-test('workers run in a browser whose device answers by itself: the plan is made', async ({ browser, away }) => {
+test('workers run in a browser whose device answers by itself: the plan is made', async ({ browser, house, site }) => {
   const desk = await browser.newContext();
-  const page = await openAndKeep(desk, 'Marit', away);
+  const page = await openAndKeep(desk, 'Marit', { url: site.url, house: site.url + house });
   const wrong: string[] = [];
   page.on('console', (message) => message.type() === 'error' && wrong.push(message.text()));
-  await page.goto(`${away.house}/run`);
+  await page.goto(`${house}/run`);
   await expect(page.getByRole('region', { name: 'The plan' })).toContainText(/Finish /);
-  await page.goto(`${away.house}/tally`);
+  await page.goto(`${house}/tally`);
   await expect(page.getByRole('main')).toBeVisible();
   expect(wrong).toEqual([]);
   await desk.close();

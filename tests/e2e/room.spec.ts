@@ -1,5 +1,5 @@
-import { readFile } from 'node:fs/promises';
-import type { Page } from '@playwright/test';
+import { readFile, writeFile } from 'node:fs/promises';
+import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { picture } from './picture';
 import { expect, isLive, minutesBefore, test, untilTaken } from './site';
@@ -89,7 +89,11 @@ const withPlace = (image: Buffer): Promise<Buffer> =>
     .jpeg()
     .toBuffer();
 
-test('what is no photo is refused where it was chosen, and by the server too', async ({ page, house, signIn }) => {
+test('what is no photo is refused where it was chosen, and by the server too', async ({
+  page,
+  house,
+  signIn,
+}, testInfo) => {
   await signIn(page, 'Marit');
   await page.goto(`${house}/sand`);
   await isLive(page);
@@ -108,7 +112,8 @@ test('what is no photo is refused where it was chosen, and by the server too', a
     ['large.jpg', Buffer.concat([whole, Buffer.alloc(40_000_000)]), 'has 40 MB'],
   ] as const;
   for (const [name, buffer, words] of files) {
-    await wrong.getByLabel('Photo').setInputFiles({ name, mimeType: 'image/jpeg', buffer });
+    await writeFile(testInfo.outputPath(name), buffer);
+    await wrong.getByLabel('Photo').setInputFiles(testInfo.outputPath(name));
     await expect(wrong.getByRole('alert')).toContainText(`${name} ${words}`);
   }
   const put = async (data: Buffer) => {
@@ -244,34 +249,34 @@ test('on a tablet the header is one row, the board a table, and the tally beside
   house,
   signIn,
 }) => {
-  for (const viewport of [
-    { width: 820, height: 1180 },
-    { width: 1180, height: 820 },
-  ]) {
-    const page = await browser.newPage({ viewport, hasTouch: true, isMobile: true });
-    await signIn(page, 'Marit');
-    await page.goto(`${house}/board`);
-    expect((await page.getByRole('banner').boundingBox())?.height).toBeLessThan(72);
-    // One row of the board: its first cells lie beside each other.
-    const cells = page.getByRole('region', { name: 'Hall' }).getByRole('listitem');
-    const [first, second] = [await cells.nth(0).boundingBox(), await cells.nth(1).boundingBox()];
-    expect([first?.y === second?.y, (first?.x ?? 0) < (second?.x ?? 0)]).toEqual([true, true]);
-    await page.goto(`${house}/tally?room=hall`);
-    const picture = await page
-      .getByRole('img', { name: 'The room laid flat with its boards and joints' })
-      .boundingBox();
-    const tally = await page.getByRole('complementary').boundingBox();
-    expect((picture?.x ?? 0) + (picture?.width ?? 0)).toBeLessThanOrEqual(tally?.x ?? 0);
-    for (const path of ['', '/board', '/tally?room=hall', '/run', '/sand', '/walk', '/guide', '/dry']) {
-      await page.goto(house + path);
-      const drawn = DRAWN[path];
-      if (drawn) await expect(page.getByRole('button', { name: drawn, exact: true }).first()).toBeVisible();
-      const small = await page.evaluate(smallTargets);
-      expect(small, `${path} at ${viewport.width}`).toEqual([]);
+  const upright = { width: 820, height: 1180 };
+  const lying = { width: 1180, height: 820 };
+  const page = await browser.newPage({ viewport: upright, hasTouch: true, isMobile: true });
+  await signIn(page, 'Marit');
+  for (const path of ['', '/board', '/tally?room=hall', '/run', '/sand', '/walk', '/guide', '/dry']) {
+    await page.goto(house + path);
+    const drawn = DRAWN[path];
+    if (drawn) await expect(page.getByRole('button', { name: drawn, exact: true }).first()).toBeVisible();
+    for (const viewport of [upright, lying]) {
+      await page.setViewportSize(viewport);
+      const at = `${path} at ${viewport.width}`;
+      expect(await page.evaluate(smallTargets), at).toEqual([]);
+      expect((await page.getByRole('banner').boundingBox())?.height, at).toBeLessThan(72);
+      if (path === '/board') await lieBesideEachOther(page.getByRole('region', { name: 'Hall' }).getByRole('listitem'));
+      if (path === '/tally?room=hall') {
+        const picture = page.getByRole('img', { name: 'The room laid flat with its boards and joints' });
+        const [drawing, tally] = [await picture.boundingBox(), await page.getByRole('complementary').boundingBox()];
+        expect((drawing?.x ?? 0) + (drawing?.width ?? 0), at).toBeLessThanOrEqual(tally?.x ?? 0);
+      }
     }
-    await page.close();
   }
 });
+
+/** The first two stand in one row. */
+async function lieBesideEachOther(cells: Locator): Promise<void> {
+  const [first, second] = [await cells.nth(0).boundingBox(), await cells.nth(1).boundingBox()];
+  expect([first?.y === second?.y, (first?.x ?? 0) < (second?.x ?? 0)]).toEqual([true, true]);
+}
 
 /** What stands on a page when it is drawn whole, where that takes a while. */
 const DRAWN: Readonly<Record<string, string>> = { '/run': 'Today' };

@@ -197,7 +197,12 @@ describe('what pages make of the site', () => {
     expect(next).not.toBe(made[0]);
     // A room that was worked out within a minute is never told as it stood when that began: the hold has ended since.
     const [until, since] = [now + 10_000, now + 20_000];
-    const held = { by: IDS.Marit, who: IDS.Marit, at: now, why: 'Plumber', until: new Date(until).toISOString() };
+    const held = {
+      who: [IDS.Marit],
+      at: new Date(now).toISOString(),
+      why: 'Plumber',
+      until: new Date(until).toISOString(),
+    };
     const heldRow = (at: number, instant: number) => {
       const rooms = site.rooms.map((room) => ({ ...room, at, state: { ...room.state, held } }));
       return boardRows({ ...site, rooms }, instant, 'America/New_York')[0]?.held;
