@@ -44,11 +44,13 @@ interface PlanAsked {
   /** Whether all houses of the crew are planned at once. */
   readonly together?: boolean;
 }
+/** The plan that was found last for a house while this tab is open: the next page goes on from it, and tells the same. */
+const lastFound = new Map<string, HousePlan>();
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
 /**
  * The plan of the page's house, made in a worker: a first one at once, better ones as they are found. A new one is searched
- * for from the one before, so that it moves no more than it must.
+ * for from the one before, on this page or another one, so that it moves no more than it must.
  *
  * @param moved what the lead put somewhere else
  * @param version of what the page shows: when it changes, what the plan is made from is fetched anew
@@ -59,13 +61,14 @@ export function usePlan(
   { effort, together = false }: PlanAsked = {},
 ): PlanStanding {
   const { id } = useHouse();
+  const planned = together ? 'all' : id;
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [plan, setPlan] = useState<HousePlan>();
   const [before, setBefore] = useState<HousePlan>();
   const [searching, setSearching] = useState(false);
   const [failed, setFailed] = useState<string>();
   const [turn, setTurn] = useState(0);
-  const former = useRef<HousePlan>(undefined);
+  const shown = useRef<HousePlan>(undefined);
   const asked = useRef<{ readonly question: string; readonly of: Remote<PlanWorker> }>(undefined);
   const worker = useWorker<PlanWorker>(
     () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
@@ -105,17 +108,15 @@ export function usePlan(
     const isLast = () => asked.current?.question === question && worker.isAsked(current);
     const show = (found: HousePlan) => {
       if (!isLast()) return;
-      former.current = found;
+      shown.current = found;
+      lastFound.set(planned, found);
       setPlan(found);
     };
-    setBefore(former.current);
+    setBefore(shown.current);
     setSearching(true);
+    const former = shown.current ?? lastFound.get(planned);
     current
-      .plan(
-        input,
-        { ...(former.current ? { former: former.current } : {}), ...(effort === undefined ? {} : { effort }) },
-        proxy(show),
-      )
+      .plan(input, { ...(former ? { former } : {}), ...(effort === undefined ? {} : { effort }) }, proxy(show))
       .then((found) => {
         if (!isLast()) return;
         if (found) show(found);
@@ -134,12 +135,13 @@ export function usePlan(
   }, [worker]);
   const again = useCallback(() => {
     asked.current = undefined;
-    former.current = undefined;
+    shown.current = undefined;
+    lastFound.delete(planned);
     setGround((known) => known && { ...known });
-  }, []);
+  }, [planned]);
   const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
   const price = useCallback(
-    async (other: PlanInput) => (former.current ? await worker.ask().price(other, former.current) : undefined),
+    async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),
     [worker],
   );
   return { ground, input, plan, before, searching, failed, stop, again, fetchAnew, price };

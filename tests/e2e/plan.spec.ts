@@ -186,6 +186,13 @@ test('the house says when it is done and what is late for the painters', async (
   await finish.getByRole('button', { name: 'Room by room' }).click();
   await expect(finish.getByRole('row', { name: /Day room/ })).toContainText('May');
   expect((await new AxeBuilder({ page }).include('[aria-label="Finish"]').analyze()).violations).toEqual([]);
+
+  // What the run sheet found meanwhile is what the house says too.
+  await page.getByRole('link', { name: /^Run sheet .* today/ }).click();
+  await expect(page.getByRole('button', { name: 'Propose anew' })).toBeVisible();
+  const found = /Finish (\w{3} \d+ \w{3}, [\d:]+)/.exec((await plan(page).textContent()) ?? '')?.[1];
+  await page.getByRole('link', { name: /^House \d+ rooms/ }).click();
+  await expect(finish).toContainText(`By the plan all is done ${found}`);
 });
 
 test('what if is priced by planning again, and its dialogs are free of axe violations', async ({
