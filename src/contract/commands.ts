@@ -138,6 +138,11 @@ export const COMMANDS = {
     }),
   ),
   saveRoom: command<RoomSaved>()('lead', z.strictObject({ house, version, room: roomSchema })),
+  /** What covers and lights a room and its faces, and the levels chosen for them. */
+  saveRoomFinish: command<RoomSaved>()(
+    'lead',
+    z.strictObject({ house, room, version, finish: roomSchema.shape.finish.unwrap() }),
+  ),
   /** Copies a room as often as asked, plain or as mirror images, next to it in the list. */
   copyRoom: command<{ readonly ids: readonly string[] }>()(
     'lead',

@@ -24,7 +24,7 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
   const level = page.getByLabel('Level of Boot room', { exact: true });
-  await untilTaken(page, '/commands/saveRoom', () => level.selectOption({ label: 'level 5' }));
+  await untilTaken(page, '/commands/saveRoomFinish', () => level.selectOption({ label: 'level 5' }));
   await page.goto(`${house}/board`);
   await expect(
     page
@@ -33,7 +33,7 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
   ).toBeVisible();
   await page.goto(`${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
-  await untilTaken(page, '/commands/saveRoom', () => level.selectOption({ label: 'as house (4)' }));
+  await untilTaken(page, '/commands/saveRoomFinish', () => level.selectOption({ label: 'as house (4)' }));
   await page.goto(`${house}/board`);
   await expect(
     page.getByRole('region', { name: 'Boot room' }).getByRole('button', { name: /^Whole surface/ }),

@@ -247,6 +247,41 @@ test('a stored room that is too large to work out is said, and the rest of the h
   await expect(page.getByRole('region', { name: 'Boot room' }).getByRole('button').first()).toBeVisible();
 });
 
+test('the finish of a room is kept and nothing else of it; not of a face that it has not, nor over a newer one', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const id = house.split('/').at(-1) ?? '';
+  const stored = async () => {
+    const rows = await query<{ version: number; room: Record<string, unknown> }>(
+      "SELECT version, room FROM rooms WHERE house_id = $1 AND id = 'bath'",
+      site.database,
+      [id],
+    );
+    return rows[0] ?? { version: 0, room: {} };
+  };
+  const before = await stored();
+  const save = async (finish: object, version = before.version) => {
+    const data = { house: id, room: 'bath', version, finish };
+    const answer = await page.request.post('/api/commands/saveRoomFinish', { data });
+    return { status: answer.status(), ...(await answer.json()) };
+  };
+  expect(await save({ faces: { c9: { level: 5 } } })).toMatchObject({
+    ok: false,
+    problems: [{ path: 'finish.faces.c9', reason: 'names no face of this room' }],
+  });
+  expect(await save({ level: 7 })).toMatchObject({ ok: false });
+  expect(await stored()).toEqual(before);
+  const finish = { surface: 'gloss', faces: { c0: { level: 5 } } };
+  expect(await save(finish)).toMatchObject({ ok: true, value: { kind: 'saved' } });
+  expect((await stored()).room).toEqual({ ...before.room, finish });
+  expect(await save({})).toMatchObject({ ok: true, value: { kind: 'stale' } });
+  expect((await stored()).room).toEqual({ ...before.room, finish });
+});
+
 test('a stored room that cannot be read is said, the rest of the house goes on, and a lead takes it out', async ({
   page,
   house,

@@ -30,6 +30,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     addRoom: { house, room: WALLS },
     addRooms: { house, rooms: [WALLS] },
     mergeHouse: { house, added: [WALLS], changed: [], removed: [] },
+    saveRoomFinish: { house, room: 'bath', version: 1, finish: { level: 5 } },
     saveRoom: { house, version: 1, room: { ...WALLS, id: 'bath' } },
     copyRoom: { house, room: 'bath', times: 1, mirror: 'none' },
     removeRoom: { house, room: 'bath' },

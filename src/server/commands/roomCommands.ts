@@ -1,16 +1,26 @@
-import { granted, refused } from '../../contract/answer';
-import { MOST_ROOMS } from '../../core/house/schema';
+import { type Answer, granted, refused } from '../../contract/answer';
+import type { RoomSaved } from '../../contract/commands';
+import { type HouseHead, MOST_ROOMS } from '../../core/house/schema';
 import { checkRoom } from '../../core/room/checks/checkRoom';
 import { copiesOf } from '../../core/room/copyRoom';
 import { withIds } from '../../core/room/ids';
 import { keepIds } from '../../core/room/keepIds';
+import type { Room } from '../../core/room/schema';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';
 import { FULL, type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const roomCommands: Handlers<
-  'addRoom' | 'addRooms' | 'saveRoom' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'
+  | 'addRoom'
+  | 'addRooms'
+  | 'saveRoom'
+  | 'saveRoomFinish'
+  | 'copyRoom'
+  | 'removeRoom'
+  | 'restoreRoom'
+  | 'arrangeRooms'
+  | 'placeRoom'
 > = {
   addRoom: async ({ house, room }) => {
     const stored = await findHouse(house);
@@ -36,17 +46,11 @@ export const roomCommands: Handlers<
     return added ? granted({ count: added.length }) : refused('notFound', HOUSE_GONE);
   },
 
-  saveRoom: async ({ house, version, room }) => {
-    const stored = await findHouse(house);
-    if (!stored) return refused('notFound', HOUSE_GONE);
-    const before = stored.rooms.find((candidate) => candidate.room.id === room.id)?.room;
-    if (!before) return refused('notFound', ROOM_GONE);
-    const whole = keepIds(before, room, stored.head.unit);
-    const problems = checkRoom(whole, stored.head);
-    if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-    const result = await saveRoom(house, version, whole);
-    return result.kind === 'gone' ? refused('notFound', ROOM_GONE) : granted(result);
-  },
+  saveRoom: ({ house, version, room }) =>
+    saveOver(house, version, room.id, (before, { unit }) => keepIds(before, room, unit)),
+
+  saveRoomFinish: ({ house, version, room, finish }) =>
+    saveOver(house, version, room, (before) => ({ ...before, finish })),
 
   copyRoom: async ({ house, room, times, mirror }) => {
     const stored = await findHouse(house);
@@ -73,3 +77,21 @@ export const roomCommands: Handlers<
   placeRoom: async ({ house, room, at, change }) =>
     (await placeRoom(house, room, at, change)) ? granted(null) : refused('notFound', ROOM_GONE),
 };
+
+/** Saves what a change makes of a stored room, over the version that was seen, where the room can be so. */
+async function saveOver(
+  house: string,
+  version: number,
+  id: string,
+  change: (before: Room, head: HouseHead) => Room,
+): Promise<Answer<RoomSaved>> {
+  const stored = await findHouse(house);
+  if (!stored) return refused('notFound', HOUSE_GONE);
+  const before = stored.rooms.find((candidate) => candidate.room.id === id)?.room;
+  if (!before) return refused('notFound', ROOM_GONE);
+  const room = change(before, stored.head);
+  const problems = checkRoom(room, stored.head);
+  if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
+  const result = await saveRoom(house, version, room);
+  return result.kind === 'gone' ? refused('notFound', ROOM_GONE) : granted(result);
+}

@@ -18,7 +18,7 @@ export function RoomFinishes({
 }: {
   readonly houseLevel: Level;
   readonly rooms: readonly {
-    readonly room: Room;
+    readonly room: Pick<Room, 'id' | 'name' | 'finish'>;
     readonly version: number;
     readonly faces: readonly { readonly id: string; readonly place: string }[];
   }[];
@@ -26,9 +26,9 @@ export function RoomFinishes({
 }) {
   const { id: houseId } = useHouse();
   const { run, busy, message, setMessage } = useCommand();
-  const save = async (room: Room, version: number, finish: Finish) => {
-    const saved = await run('saveRoom', { house: houseId, version, room: { ...room, finish } });
-    if (saved?.kind === 'stale') setMessage(`Somebody changed ${room.name} in the meantime. Choose again.`);
+  const save = async ({ id, name }: Pick<Room, 'id' | 'name'>, version: number, finish: Finish) => {
+    const saved = await run('saveRoomFinish', { house: houseId, room: id, version, finish });
+    if (saved?.kind === 'stale') setMessage(`Somebody changed ${name} in the meantime. Choose again.`);
   };
   if (rooms.length === 0) return <p className="text-muted">No rooms yet.</p>;
   return (

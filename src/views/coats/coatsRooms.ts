@@ -1,5 +1,4 @@
 import type { Site } from '@/core/readiness/siteOf';
-import type { Room } from '@/core/room/schema';
 import { type Packed, packed, unpacked } from '@/ui/packed';
 import type { MethodRoom } from './useMethod';
 
@@ -9,7 +8,6 @@ const NOT_SENT = { beadPieces: [], boards: [] } as const;
 export interface CoatsRoom extends MethodRoom {
   /** Walls, ceilings and soffits by id. */
   readonly faces: readonly { readonly id: string; readonly place: string }[];
-  readonly room: Room;
 }
 
 export type SentRooms = Packed<readonly SentRoom[]>;
@@ -25,14 +23,16 @@ export function coatsRooms(site: Site, versions: Readonly<Record<string, number>
   const text =
     sent.get(site) ??
     packed<readonly SentRoom[]>(
-      site.rooms.map(({ room, tally: { beadPieces: _pieces, boards: _boards, ...tally }, faces }) => ({
-        room,
-        tally,
-        version: versions[room.id] ?? 1,
-        faces: faces
-          .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
-          .map(({ id, place }) => ({ id, place })),
-      })),
+      site.rooms.map(
+        ({ room: { id, name, finish, method }, tally: { beadPieces: _pieces, boards: _boards, ...tally }, faces }) => ({
+          room: { id, name, finish, method },
+          tally,
+          version: versions[id] ?? 1,
+          faces: faces
+            .filter(({ kind }) => kind === 'wall' || kind === 'ceiling' || kind === 'soffit')
+            .map(({ id: face, place }) => ({ id: face, place })),
+        }),
+      ),
     );
   sent.set(site, text);
   return text;
