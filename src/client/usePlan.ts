@@ -44,7 +44,10 @@ interface PlanAsked {
   /** Whether all houses of the crew are planned at once. */
   readonly together?: boolean;
 }
-/** The plan that was found last for a house while this tab is open: the next page goes on from it, and tells the same. */
+/**
+ * The plan that was found last for a house while this tab is open, without what was only tried: the next page goes on from it,
+ * and tells the same.
+ */
 const lastFound = new Map<string, HousePlan>();
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
@@ -61,7 +64,6 @@ export function usePlan(
   { effort, together = false }: PlanAsked = {},
 ): PlanStanding {
   const { id } = useHouse();
-  const planned = together ? 'all' : id;
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [plan, setPlan] = useState<HousePlan>();
   const [before, setBefore] = useState<HousePlan>();
@@ -109,12 +111,12 @@ export function usePlan(
     const show = (found: HousePlan) => {
       if (!isLast()) return;
       shown.current = found;
-      lastFound.set(planned, found);
+      if (!together && Object.keys(moved).length === 0) lastFound.set(id, found);
       setPlan(found);
     };
     setBefore(shown.current);
     setSearching(true);
-    const former = shown.current ?? lastFound.get(planned);
+    const former = shown.current ?? (together ? undefined : lastFound.get(id));
     current
       .plan(input, { ...(former ? { former } : {}), ...(effort === undefined ? {} : { effort }) }, proxy(show))
       .then((found) => {
@@ -136,9 +138,9 @@ export function usePlan(
   const again = useCallback(() => {
     asked.current = undefined;
     shown.current = undefined;
-    lastFound.delete(planned);
+    lastFound.delete(id);
     setGround((known) => known && { ...known });
-  }, [planned]);
+  }, [id]);
   const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
   const price = useCallback(
     async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),

@@ -47,10 +47,10 @@ export const roomCommands: Handlers<
   },
 
   saveRoom: ({ house, version, room }) =>
-    saveOver(house, version, room.id, (before, { unit }) => keepIds(before, room, unit)),
+    saveChanged(house, version, room.id, (before, { unit }) => keepIds(before, room, unit)),
 
   saveRoomFinish: ({ house, version, room, finish }) =>
-    saveOver(house, version, room, (before) => ({ ...before, finish })),
+    saveChanged(house, version, room, (before) => ({ ...before, finish })),
 
   copyRoom: async ({ house, room, times, mirror }) => {
     const stored = await findHouse(house);
@@ -79,7 +79,7 @@ export const roomCommands: Handlers<
 };
 
 /** Saves what a change makes of a stored room, over the version that was seen, where the room can be so. */
-async function saveOver(
+async function saveChanged(
   house: string,
   version: number,
   id: string,

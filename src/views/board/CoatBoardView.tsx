@@ -39,7 +39,7 @@ const FILTERS = [
 ] as const;
 type Filter = (typeof FILTERS)[number][0];
 
-/** More rooms than a screen shows. */
+/** More rooms than a screen of 800 px shows. */
 const SEEN_FIRST = 9;
 
 /** Rooms × joint classes; each cell is a small section with its coats filled in. A cell opens the log. */
