@@ -26,7 +26,8 @@ export default async function HouseLayout({
   const { house } = await params;
   const visit = await visitHouse(house);
   const { person, site, inside, timeZone, now, mark, changesAt, unreadable } = visit;
-  after(() => refreshWeather(visit));
+  // Begun now: what is only begun once the answer has gone may wait for ever, and keep up a server that is told to stop.
+  after(refreshWeather(visit));
   return (
     <HouseFrame house={house} unit={site.house.unit}>
       <Header
