@@ -1,9 +1,9 @@
+import { ownServer } from './ownServer';
 import { expect, test } from './site';
 
-test.use({ template: 'empty' });
-
-test('an empty application asks for the lead’s account, once', async ({ page }) => {
-  await page.goto('/');
+test('an empty application asks for the lead’s account, once', async ({ page, site }) => {
+  const { url, end } = await ownServer('first_start', site.clock, 'empty');
+  await page.goto(url);
   await expect(page).toHaveURL(/\/setup$/);
   await page.getByLabel('Firm').fill('Seam & Sons');
   await page.getByLabel('Name').fill('Wilma');
@@ -34,6 +34,7 @@ test('an empty application asks for the lead’s account, once', async ({ page }
     await page.keyboard.press(key);
     await expect(page.getByRole('main')).toContainText(words);
   }
-  await page.goto('/setup');
+  await page.goto(`${url}/setup`);
   await expect(page).toHaveURL(/\/signin$/);
+  await end();
 });

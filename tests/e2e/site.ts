@@ -23,13 +23,13 @@ interface Site extends Server {
   readonly sessions: Map<string, Cookies>;
 }
 
-async function makeSite(template: string, worker: number): Promise<Site> {
-  const database = `${template}_${worker}`;
+async function makeSite(worker: number): Promise<Site> {
+  const database = `demo_${worker}`;
   mkdirSync(BASE_FOLDER, { recursive: true });
   const clock = join(BASE_FOLDER, `clock-${database}`);
   setClock(clock, DEMO_INSTANT);
   await query(`DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
-  await query(`CREATE DATABASE ${database} TEMPLATE template_${template}`);
+  await query(`CREATE DATABASE ${database} TEMPLATE template_demo`);
   // What a test puts into the database by the application's own functions goes there too.
   process.env.DATABASE_URL = urlOf(database);
   process.env.OAK_TEST_CLOCK = clock;
@@ -48,16 +48,14 @@ interface TestFixtures {
 }
 
 interface WorkerFixtures {
-  /** Which database the worker's is a copy of. */
-  readonly template: 'demo' | 'empty';
   readonly site: Site;
 }
 
 export const test = base.extend<TestFixtures, WorkerFixtures>({
-  template: ['demo', { option: true, scope: 'worker' }],
   site: [
-    async ({ template }, use, { workerIndex }) => {
-      const site = await makeSite(template, workerIndex);
+    // biome-ignore lint/correctness/noEmptyPattern: Playwright reads in it which fixtures are asked for.
+    async ({}, use, { workerIndex }) => {
+      const site = await makeSite(workerIndex);
       await use(site);
       await site.stop();
     },

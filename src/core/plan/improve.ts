@@ -30,12 +30,13 @@ const GATHERS = 0.3;
  * Tries small changes of a sequence and keeps those that make it no worse: a job goes to other people or to another place in
  * the order, or all of a round through a room goes to one person, in one go.
  *
+ * @param placings two of the problem: one for what is kept, one for what is tried
  * @param steps how many to try
  */
 export function improve(
   problem: PlanProblem,
   start: Valued,
-  placing: Placing,
+  placings: readonly [Placing, Placing],
   random: () => number,
   steps: number,
   former?: Former,
@@ -44,42 +45,49 @@ export function improve(
   if (count === 0) return start;
   const followers = followersOf(problem);
   const visits = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.visit);
-  let { worth } = start;
-  let order = Int32Array.from(start.sequence.order);
-  let teams = [...start.sequence.teams];
-  let holders = placeAll({ order, teams }, placing).holders.slice();
-  let chain = chainOf(placing);
+  let {
+    worth,
+    sequence: { order, teams },
+  } = start;
+  let [current, other] = placings;
+  placeAll(start.sequence, current);
+  let chain = chainOf(current);
+  let places = placesOf(order);
   for (let step = 0; step < steps; step += 1) {
     const index = chain.length > 0 && random() < ON_THE_CHAIN ? pick(chain, random) : Math.floor(random() * count);
     const job = problem.jobs[index];
     if (!job) continue;
-    const tried = { order: Int32Array.from(order), teams: [...teams] };
+    const tried = { order: order.slice(), teams: teams.slice() };
     const able = teamsFor(job, problem);
-    const places = placesOf(order);
     const how = random();
     if (how < GATHERS) {
       const block = visits.get(job.visit) ?? [];
       const team = teams[index];
-      for (const other of block) if (isAble(problem, other, team)) tried.teams[other] = team;
+      for (const one of block) if (isAble(problem, one, team)) tried.teams[one] = team;
       gather(tried.order, places, block, problem, followers);
     } else if (able.length > 1 && how < (1 + GATHERS) / 2) tried.teams[index] = pick(able, random);
     else {
       const { first, until } = spanFor([index], places, problem, followers, count);
       // What holds it up is overtaken, or it goes anywhere that it may.
-      const holder = holders[index] ?? -1;
+      const holder = current.times.holders[index] ?? -1;
       const place =
         holder >= 0 && random() < 0.5
           ? Math.max(first, places[holder] ?? 0)
           : first + Math.floor(random() * (until - first));
       if (place < until) move(tried.order, places[index] ?? 0, place);
     }
-    const times = placeAll(tried, placing);
-    const own = worthOf(problem, tried, times, former);
+    // What comes before stands already, and a try that is seen to be worse is not placed to its end.
+    const differs = order.findIndex((own, place) => own !== tried.order[place] || teams[own] !== tried.teams[own]);
+    if (differs < 0) continue;
+    const [unrun = 0, late = 0, finish = 0] = worth;
+    if (!other.placeLike(current, tried, differs, { unrun, late, finish })) continue;
+    const own = worthOf(problem, tried, other.times, former);
     if (compareWorth(own, worth) > 0) continue;
     worth = own;
     ({ order, teams } = tried);
-    holders = times.holders.slice();
-    chain = chainOf(placing);
+    [current, other] = [other, current];
+    chain = chainOf(current);
+    places = placesOf(order);
   }
   return { sequence: { order, teams }, worth };
 }

@@ -21,19 +21,41 @@ export interface Times {
   readonly holders: Int32Array;
 }
 
+/** What a sequence that begins alike was placed from is remembered at so many places of the order. */
+const MARKS = 32;
+
+/** What no sequence may exceed to be of use, what matters most first, see `Worth`: it only grows as jobs are placed. */
+export interface Limit {
+  /** Jobs that cannot be run. */
+  readonly unrun: number;
+  /** Minutes after the painters' dates, and of the last end. */
+  readonly late: number;
+  readonly finish: number;
+}
+const [UNRUN, LATE, FINISH, SUMS] = [0, 1, 2, 3];
+
 /**
  * Gives each job of a sequence the earliest time that those before it leave: for its people, its tool and its room, in the
  * order of the sequence. Whatever becomes ready sooner makes nothing later.
  */
 export class Placing {
   readonly times: Times;
-  private readonly freeAt: Int32Array;
-  private readonly lastOf: Int32Array;
-  private readonly tools: readonly Int32Array[];
-  private readonly space: readonly Int32Array[];
-  private readonly holdsTool: readonly Int32Array[];
-  private readonly holdsSpace: readonly Int32Array[];
-  private readonly inRoom: readonly number[][];
+  /** All that changes as jobs are placed but for their times, in one piece: what is named below lies in it. */
+  private readonly state: Float64Array;
+  private readonly freeAt: Float64Array;
+  private readonly lastOf: Float64Array;
+  private readonly tools: readonly Float64Array[];
+  private readonly space: readonly Float64Array[];
+  private readonly holdsTool: readonly Float64Array[];
+  private readonly holdsSpace: readonly Float64Array[];
+  /** How many jobs of each room were placed that are run in an order; which ones, by room. */
+  private readonly runCounts: Float64Array;
+  private readonly inRoom: readonly Int32Array[];
+  /** Of what was placed so far, as `Limit` has it. */
+  private readonly sums: Float64Array;
+  /** The state before every so many places of the order that was placed last. */
+  private readonly marks: Float64Array;
+  private readonly every: number;
 
   constructor(
     private readonly problem: PlanProblem,
@@ -47,13 +69,27 @@ export class Placing {
       causes: new Uint8Array(jobs.length),
       holders: none(),
     };
-    this.freeAt = new Int32Array(people.length);
-    this.lastOf = new Int32Array(people.length);
-    this.tools = tools.map((count) => new Int32Array(count));
-    this.holdsTool = tools.map((count) => new Int32Array(count));
-    this.space = space.map((count) => new Int32Array(count));
-    this.holdsSpace = space.map((count) => new Int32Array(count));
-    this.inRoom = space.map(() => []);
+    const lengths = [people.length, people.length, ...tools, ...tools, ...space, ...space, space.length, SUMS];
+    const size = lengths.reduce((sum, length) => sum + length, 0);
+    this.state = new Float64Array(size);
+    let taken = 0;
+    const part = (length: number) => {
+      taken += length;
+      return this.state.subarray(taken - length, taken);
+    };
+    this.freeAt = part(people.length);
+    this.lastOf = part(people.length);
+    this.tools = tools.map(part);
+    this.holdsTool = tools.map(part);
+    this.space = space.map(part);
+    this.holdsSpace = space.map(part);
+    this.runCounts = part(space.length);
+    this.sums = part(SUMS);
+    const runs = new Int32Array(space.length);
+    for (const { room, run } of jobs) if (run !== undefined) runs[room] = (runs[room] ?? 0) + 1;
+    this.inRoom = space.map((_, room) => new Int32Array(runs[room] ?? 0));
+    this.every = Math.max(1, Math.ceil(jobs.length / MARKS));
+    this.marks = new Float64Array(size * (1 + Math.floor(jobs.length / this.every)));
     this.clear();
   }
 
@@ -61,11 +97,48 @@ export class Placing {
   clear(): void {
     this.times.starts.fill(NEVER);
     this.times.ends.fill(NEVER);
-    this.freeAt.fill(0);
+    this.state.fill(0);
     this.lastOf.fill(-1);
-    for (const slots of [...this.tools, ...this.space]) slots.fill(0);
     for (const slots of [...this.holdsTool, ...this.holdsSpace]) slots.fill(-1);
-    for (const placed of this.inRoom) placed.length = 0;
+  }
+
+  /**
+   * Places the jobs of a sequence, in its order, from a place in it on; those before that stand already.
+   *
+   * @param limit where what was placed exceeds it, the rest is left
+   * @returns whether all were placed
+   */
+  placeFrom({ order, teams }: Sequence, from: number, limit?: Limit): boolean {
+    const { sums, state, marks, every } = this;
+    for (let place = from; place < order.length; place += 1) {
+      if (place % every === 0) marks.set(state, (place / every) * state.length);
+      const index = order[place] ?? 0;
+      const team = teams[index];
+      if (team) this.put(index, team);
+      else sums[UNRUN] = (sums[UNRUN] ?? 0) + 1;
+      if (limit && exceeds(sums, limit)) return false;
+    }
+    return true;
+  }
+
+  /**
+   * Places a sequence that begins like another one of the same problem: what comes before the first place at which they
+   * differ is taken over.
+   *
+   * @param other the placing of the other one, whole
+   * @returns whether all were placed
+   */
+  placeLike(other: Placing, sequence: Sequence, differs: number, limit: Limit): boolean {
+    const { times, state, marks, every } = this;
+    const mark = Math.floor(differs / every);
+    times.starts.set(other.times.starts);
+    times.ends.set(other.times.ends);
+    times.causes.set(other.times.causes);
+    times.holders.set(other.times.holders);
+    marks.set(other.marks.subarray(0, (mark + 1) * state.length));
+    state.set(other.marks.subarray(mark * state.length, (mark + 1) * state.length));
+    for (const [room, placed] of this.inRoom.entries()) placed.set(other.inRoom[room] ?? NO_JOBS);
+    return this.placeFrom(sequence, mark * every, limit);
   }
 
   /** When a person is free again. */
@@ -81,27 +154,36 @@ export class Placing {
 
   /** Places a job with its people after what was placed before. */
   put(index: number, team: Team): void {
+    const { times, sums } = this;
     const job = this.problem.jobs[index];
     if (!job) return;
     this.look(index, team);
-    const { start, cause, holder } = this.found;
-    const end =
-      start >= NEVER ? NEVER : endOfWork(this.calendars.of(team), start, minutesOf(job, team, this.problem.people));
-    this.times.starts[index] = end >= NEVER ? NEVER : start;
-    this.times.ends[index] = end;
-    this.times.causes[index] = cause;
-    this.times.holders[index] = holder;
-    if (end >= NEVER) return;
+    const { start, minutes, cause, holder } = this.found;
+    const end = start >= NEVER ? NEVER : endOfWork(this.calendars.of(team), start, minutes);
+    times.starts[index] = end >= NEVER ? NEVER : start;
+    times.ends[index] = end;
+    times.causes[index] = cause;
+    times.holders[index] = holder;
+    if (end >= NEVER) {
+      sums[UNRUN] = (sums[UNRUN] ?? 0) + 1;
+      return;
+    }
+    if (job.due !== undefined && end > job.due) sums[LATE] = (sums[LATE] ?? 0) + end - job.due;
+    if (end > (sums[FINISH] ?? 0)) sums[FINISH] = end;
     for (const person of team) {
       this.freeAt[person] = end;
       this.lastOf[person] = index;
     }
     if (job.tool !== undefined) take(this.tools[job.tool], this.holdsTool[job.tool], end, index);
     take(this.space[job.room], this.holdsSpace[job.room], end, index);
-    if (job.run !== undefined) this.inRoom[job.room]?.push(index);
+    if (job.run === undefined) return;
+    const count = this.runCounts[job.room] ?? 0;
+    const placed = this.inRoom[job.room];
+    if (placed) placed[count] = index;
+    this.runCounts[job.room] = count + 1;
   }
 
-  private readonly found = { start: 0, cause: 0, holder: -1 };
+  private readonly found = { start: 0, minutes: 0, cause: 0, holder: -1 };
 
   private look(index: number, team: Team): void {
     const { found, times } = this;
@@ -116,7 +198,9 @@ export class Placing {
       this.wait(end >= NEVER ? NEVER : wait(end), 2, before);
     }
     if (job.run !== undefined) {
-      for (const other of this.inRoom[job.room] ?? []) {
+      const placed = this.inRoom[job.room] ?? NO_JOBS;
+      for (let which = 0; which < (this.runCounts[job.room] ?? 0); which += 1) {
+        const other = placed[which] ?? 0;
         const { run, firm } = this.problem.jobs[other] ?? job;
         if (run === undefined || run === job.run) continue;
         this.wait((times.ends[other] ?? 0) + (run < job.run ? firm : 0), 3, other);
@@ -128,6 +212,7 @@ export class Placing {
     if (found.start >= NEVER) return;
     const calendar = this.calendars.of(team);
     const minutes = minutesOf(job, team, this.problem.people);
+    found.minutes = minutes;
     found.start =
       minutes <= this.problem.whole ? nextWhole(calendar, found.start, minutes) : nextWork(calendar, found.start);
   }
@@ -139,20 +224,20 @@ export class Placing {
     this.found.holder = holder;
   }
 
-  private waitForSlot(slots: Int32Array | undefined, holders: Int32Array | undefined, cause: number): void {
+  private waitForSlot(slots: Float64Array | undefined, holders: Float64Array | undefined, cause: number): void {
     const slot = firstFree(slots);
     this.wait(slots?.[slot] ?? NEVER, cause, holders?.[slot] ?? -1);
   }
 }
 
-function firstFree(slots: Int32Array | undefined): number {
+function firstFree(slots: Float64Array | undefined): number {
   let best = 0;
   for (let slot = 1; slot < (slots?.length ?? 0); slot += 1)
     if ((slots?.[slot] ?? 0) < (slots?.[best] ?? 0)) best = slot;
   return best;
 }
 
-function take(slots: Int32Array | undefined, holders: Int32Array | undefined, until: number, index: number): void {
+function take(slots: Float64Array | undefined, holders: Float64Array | undefined, until: number, index: number): void {
   const slot = firstFree(slots);
   if (!slots || !holders || slots.length === 0) return;
   slots[slot] = until;
@@ -177,13 +262,14 @@ export class TeamCalendars {
 }
 
 const NOBODY = common([]);
+const NO_JOBS = new Int32Array(0);
+
+const exceeds = (sums: Float64Array, { unrun, late, finish }: Limit): boolean =>
+  ((sums[UNRUN] ?? 0) - unrun || (sums[LATE] ?? 0) - late || (sums[FINISH] ?? 0) - finish) > 0;
 
 /** Places all jobs of a sequence, in its order. */
-export function placeAll({ order, teams }: Sequence, placing: Placing): Times {
+export function placeAll(sequence: Sequence, placing: Placing): Times {
   placing.clear();
-  for (const index of order) {
-    const team = teams[index];
-    if (team) placing.put(index, team);
-  }
+  placing.placeFrom(sequence, 0);
   return placing.times;
 }

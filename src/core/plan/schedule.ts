@@ -40,6 +40,7 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   const { seed = 1, former, effort = USUAL_EFFORT } = options;
   const calendars = new TeamCalendars(problem.people);
   const placing = new Placing(problem, calendars);
+  const another = new Placing(problem, calendars);
   const random = randomFrom(seed);
   const bound = lowerBound(problem);
   const valued = (sequence: Sequence): Valued => ({
@@ -67,7 +68,7 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   const affordable = Math.floor(effort / Math.max(1, problem.jobs.length));
   const steps = isLarge ? affordable : Math.max(LEAST_STEPS, Math.min(MOST_STEPS, affordable));
   for (let part = 0; part < PARTS; part += 1) {
-    best = improve(problem, best, placing, random, Math.ceil(steps / PARTS), former);
+    best = improve(problem, best, [placing, another], random, Math.ceil(steps / PARTS), former);
     yield planOf(best);
   }
   return planOf(best);
