@@ -97,10 +97,16 @@ export async function addUnsent(group: UnsentGroup, photos: readonly UnsentPhoto
 /** A photo that waits on this device. */
 export const unsentPhoto = async (id: string): Promise<ArrayBuffer | undefined> => (await device()).get('photos', id);
 
-/** Keeps a house as it was seen; what was kept for somebody else who used this device goes. */
-export const keepSeen = async ({ house, seenAt }: SeenHouse): Promise<void> => {
+/**
+ * Keeps a house as it was seen; what was kept for somebody else who used this device goes.
+ *
+ * @param isGone whether it is not wanted any more: asked once it would be written
+ */
+export const keepSeen = async ({ house, seenAt }: SeenHouse, isGone = () => false): Promise<void> => {
   const packed = await gzipped(JSON.stringify(house));
-  const write = (await device()).transaction('seen', 'readwrite');
+  const store = await device();
+  if (isGone()) return;
+  const write = store.transaction('seen', 'readwrite');
   for (const other of await write.store.getAll()) if (other.who !== house.me.id) await write.store.delete(other.id);
   await write.store.put({ id: house.id, name: house.head.name, who: house.me.id, seenAt, packed }, house.id);
   await write.done;

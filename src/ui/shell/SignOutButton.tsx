@@ -3,7 +3,7 @@
 import { LogOut } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { forgetSeen } from '@/client/outbox/deviceStore';
+import { leaveNothing } from '@/client/away/takeAlong';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import { sendCommand } from '@/client/sendCommand';
 import { Dialog } from '../Dialog';
@@ -22,7 +22,7 @@ export function SignOutButton({ name, role }: { readonly name: string; readonly 
       setLost(true);
       return;
     }
-    await forgetSeen().catch(() => undefined);
+    await leaveNothing().catch(() => undefined);
     router.push('/signin');
     router.refresh();
   };
