@@ -1,11 +1,10 @@
-import * as fake from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
+import { memoryDevice } from '../../../tests/setup/memoryDevice';
 import { seenMarks } from '../outbox/deviceStore';
 import { leaveNothing, takeAlong } from './takeAlong';
 
 beforeEach(async () => {
-  const { default: indexedDB, ...classes } = fake;
-  Object.assign(globalThis, classes, { indexedDB });
+  memoryDevice();
   vi.stubGlobal('navigator', { serviceWorker: { register: async () => ({}) } });
   await leaveNothing();
 });

@@ -1,12 +1,12 @@
 import type { AwayHouse } from '@/contract/away';
 import { forgetSeen, keepSeen } from '../outbox/deviceStore';
 
-/** How often nothing was to be left on this page. */
-let left = 0;
+/** How often somebody signed out on this page. */
+let signOuts = 0;
 
-/** Forgets all houses that this device keeps, and those that are just being taken along. */
+/** Somebody signs out: forgets all houses that this device keeps, and those that are just being taken along. */
 export async function leaveNothing(): Promise<void> {
-  left += 1;
+  signOuts += 1;
   await forgetSeen();
 }
 
@@ -15,7 +15,7 @@ export async function leaveNothing(): Promise<void> {
  * work as before, with a server.
  */
 export async function takeAlong(house: string, signal: AbortSignal): Promise<void> {
-  const before = left;
+  const before = signOuts;
   try {
     const registration = await navigator.serviceWorker.register('/service-worker', { scope: '/' });
     // A browser may say yes and do nothing.
@@ -25,7 +25,7 @@ export async function takeAlong(house: string, signal: AbortSignal): Promise<voi
     if (answer.status === 403 || answer.status === 404) await forgetSeen(house);
     if (!answer.ok) return;
     const seen: AwayHouse = await answer.json();
-    await keepSeen({ house: seen, seenAt: Date.now() }, () => left !== before);
+    await keepSeen({ house: seen, seenAt: Date.now() }, () => signOuts !== before);
   } catch {
     // Forbidden, full, or left meanwhile: the next page tries again.
   }

@@ -1,7 +1,7 @@
-import * as fake from 'fake-indexeddb';
 import { openDB } from 'idb';
 import { beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import type { AwayHouse } from '@/contract/away';
+import { memoryDevice } from '../../../tests/setup/memoryDevice';
 import {
   addUnsent,
   closeDevice,
@@ -26,11 +26,7 @@ const seen = (id: string, made: number, who = 'tobin') =>
 const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
 
 describe('what a device keeps', () => {
-  // By hand: other tests of the same thread put a window in the place where it would go by itself.
-  beforeAll(() => {
-    const { default: indexedDB, ...classes } = fake;
-    Object.assign(globalThis, classes, { indexedDB });
-  });
+  beforeAll(memoryDevice);
 
   beforeEach(async () => {
     await deviceStore.remove(await idsOf());

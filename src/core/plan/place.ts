@@ -21,7 +21,7 @@ export interface Times {
   readonly holders: Int32Array;
 }
 
-/** What a sequence that begins alike was placed from is remembered at so many places of the order. */
+/** At so many places of an order it is kept how far all had come, for sequences that begin alike. */
 const MARKS = 32;
 
 /** What no sequence may exceed to be of use, what matters most first, see `Worth`: it only grows as jobs are placed. */
@@ -264,6 +264,7 @@ export class TeamCalendars {
 const NOBODY = common([]);
 const NO_JOBS = new Int32Array(0);
 
+/** What matters most is compared first. */
 const exceeds = (sums: Float64Array, { unrun, late, finish }: Limit): boolean =>
   ((sums[UNRUN] ?? 0) - unrun || (sums[LATE] ?? 0) - late || (sums[FINISH] ?? 0) - finish) > 0;
 
