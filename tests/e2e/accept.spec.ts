@@ -1,4 +1,4 @@
-import { expect, handOut, keepRoom, startHouse, test, untilTaken } from './site';
+import { expect, handOut, keepRoom, startHouse, test, untilTaken, visit } from './site';
 
 test('hanging is accepted face by face before tape; the hanger has a list, and an address that ends', async ({
   page,
@@ -8,19 +8,19 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await signIn(page, 'Marit');
   const house = await startHouse(page, 'House to accept');
   await keepRoom(page, "Den 12' x 10' x 8', door 32x80 wall 1");
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await untilTaken(page, '/commands/saveMethod', () =>
     page
       .getByRole('group', { name: 'The hanging', exact: true })
       .getByRole('radio', { name: /Accepted face by face/ })
       .check(),
   );
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await expect(page.getByText('the hanging is not accepted').first()).toBeVisible();
 
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   await signIn(phone, 'Marit');
-  await phone.goto(`${house}/walk`);
+  await visit(phone, `${house}/walk`);
   const den = phone.getByRole('region', { name: 'Hanging of Den' });
   await expect(den).toContainText('0 of 5 faces good');
   // Nothing is on its walls that a thumb could correct.
@@ -50,30 +50,30 @@ test('hanging is accepted face by face before tape; the hanger has a list, and a
   await phone.getByRole('button', { name: 'Make an address' }).click();
   const address = (await phone.getByRole('status').locator('code').textContent()) ?? '';
   const stranger = await (await browser.newContext()).newPage();
-  await stranger.goto(address);
+  await visit(stranger, address);
   await expect(stranger.getByRole('article', { name: 'The hanger’s list' })).toContainText(/3′.* of gaps/);
   await expect(stranger.getByRole('link')).toHaveCount(0);
   await untilTaken(phone, '/commands/hideHouse', () => phone.getByRole('button', { name: /^Take back/ }).click());
   await stranger.reload();
   await expect(stranger.getByRole('article')).toHaveCount(0);
 
-  await phone.goto(`${house}/walk`);
+  await visit(phone, `${house}/walk`);
   await untilTaken(phone, '/api/entries', () => den.getByRole('button', { name: 'The rest of Den is good' }).click());
   await expect(den).toContainText('5 of 5 faces good');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await expect(page.getByText('the hanging is not accepted')).toHaveCount(0);
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   await expect(page.getByRole('main')).toContainText(/Gaps to pre-fill/);
 
   // They are a job of their own, and the tape waits until they are firm.
   await handOut(page, house, 'Pre-fill', 'Marit');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const job = phone.getByRole('region', { name: 'Now' });
   await expect(job.getByRole('heading', { level: 2 })).toHaveText('Pre-fill the gaps');
   await job.getByRole('button', { name: 'Done', exact: true }).click();
   await untilTaken(phone, '/api/entries', () => job.getByRole('button', { name: '10 min ago' }).click());
   await expect(phone.getByText(/^Done: Den pre-fill/)).toBeVisible();
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const row = page.getByRole('region', { name: 'Den' });
   await expect(row.getByText('Pre-fill not firm').first()).toBeVisible();
   await expect(row.getByRole('button', { name: 'Pre-fill Den' })).toHaveCount(0);

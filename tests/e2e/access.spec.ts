@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, test, watchErrors } from './site';
+import { expect, test, visit, watchErrors } from './site';
+import { violationsOf } from './violations';
 
 const VIEWS = [
   '',
@@ -21,19 +21,6 @@ const VIEWS = [
   '/guide',
 ];
 
-const THEMES = ['oak-day', 'oak-night'] as const;
-
-/** What axe finds wrong, each with the places; of the rules named, or of all. */
-async function violationsOf(
-  page: Page,
-  rules?: readonly string[],
-): Promise<readonly (readonly [string, ...string[]])[]> {
-  // There are no frames of other origins, for which it would open a page of its own.
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
-  const { violations } = await (rules ? axe.withRules([...rules]) : axe).analyze();
-  return violations.map(({ id, nodes }) => [id, ...nodes.map(({ html }) => html.slice(0, 160))]);
-}
-
 /** Holds that the page fits a phone, also when its window was wider before. */
 async function fitsPhone(page: Page, words: string): Promise<void> {
   const desk = page.viewportSize();
@@ -47,8 +34,6 @@ async function fitsPhone(page: Page, words: string): Promise<void> {
 
 test('every view is free of axe violations and browser errors, by day and by night, and fits a phone', async ({
   page,
-  context,
-  baseURL,
   house,
   signIn,
 }) => {
@@ -57,35 +42,34 @@ test('every view is free of axe violations and browser errors, by day and by nig
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
   const html = page.locator('html');
-  for (const [index, path] of [...VIEWS.map((view) => house + view), '/houses'].entries()) {
-    // The theme of the cookie is the page's; the other one follows by what the button of the shell does.
-    const [first, second] = index % 2 === 0 ? THEMES : THEMES.toReversed();
-    await context.addCookies([{ name: 'oak-theme', value: first ?? '', url: baseURL ?? '' }]);
-    await page.goto(path);
-    await expect(html).toHaveAttribute('data-theme', first ?? '');
-    expect(await violationsOf(page), `${path}, ${first}`).toEqual([]);
-    await html.evaluate((element, theme) => element.setAttribute('data-theme', theme), second ?? '');
-    // In another theme only the colours are others.
-    expect(await violationsOf(page, ['color-contrast']), `${path}, ${second}`).toEqual([]);
+  // As the button of the shell does.
+  const dressIn = (theme: string) => html.evaluate((element, name) => element.setAttribute('data-theme', name), theme);
+  for (const path of [...VIEWS.map((view) => house + view), '/houses']) {
+    await visit(page, path);
+    await dressIn('oak-day');
+    expect(await violationsOf(page), `${path} by day`).toEqual([]);
+    await dressIn('oak-night');
+    // Only the colours are others.
+    expect(await violationsOf(page, { rules: ['color-contrast'] }), `${path} by night`).toEqual([]);
     await fitsPhone(page, `${path} on a phone`);
   }
   expect(errors).toEqual([]);
 });
 
 test('dialogs and the sign-in are free of axe violations', async ({ page, house, signIn }) => {
-  await page.goto('/signin');
+  await visit(page, '/signin');
   expect(await violationsOf(page)).toEqual([]);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await page
     .getByRole('button', { name: /Log a coat/ })
     .first()
     .click();
   await expect(page.getByRole('dialog')).toBeVisible();
-  expect(await violationsOf(page)).toEqual([]);
+  expect(await violationsOf(page, { where: 'dialog' })).toEqual([]);
   await page.getByLabel('Where').selectOption('joints that I tap');
   await page.getByRole('dialog').getByRole('checkbox').first().click();
-  expect(await violationsOf(page)).toEqual([]);
+  expect(await violationsOf(page, { where: 'dialog' })).toEqual([]);
 
   await page.keyboard.press('Escape');
   await page
@@ -93,29 +77,29 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
     .first()
     .click();
   await expect(page.getByRole('dialog', { name: /: pre-fill$/ })).toBeVisible();
-  expect(await violationsOf(page)).toEqual([]);
+  expect(await violationsOf(page, { where: 'dialog' })).toEqual([]);
 
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   for (const name of ['What we buy …', 'At the counter']) {
     await page.getByRole('button', { name }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    expect(await violationsOf(page), name).toEqual([]);
+    expect(await violationsOf(page, { where: 'dialog' }), name).toEqual([]);
     await page.keyboard.press('Escape');
   }
 
-  await page.goto(`${house}/tally?room=day-room`);
+  await visit(page, `${house}/tally?room=day-room`);
   await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
   await page.getByRole('button', { name: 'As hung …' }).click();
   await page.getByRole('slider').first().focus();
-  expect(await violationsOf(page)).toEqual([]);
+  expect(await violationsOf(page, { where: 'dialog' })).toEqual([]);
   await page.getByRole('button', { name: 'Cancel' }).click();
   for (const name of ['From a drawing …', 'From a house file …']) {
     await page.getByRole('button', { name }).click();
     await expect(page.getByRole('dialog')).toBeVisible();
-    expect(await violationsOf(page), name).toEqual([]);
+    expect(await violationsOf(page, { where: 'dialog' }), name).toEqual([]);
     await page.keyboard.press('Escape');
   }
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await page.getByRole('button', { name: 'By laser' }).click();
   await page.getByText('Pair a laser measure').click();
   expect(await violationsOf(page)).toEqual([]);
@@ -123,7 +107,7 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
 
 test('the tabs of Coats are free of axe violations', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   for (const tab of ['Section', 'Coat ladder', 'Room by room']) {
     await page.getByRole('tab', { name: tab }).click();
     await expect(page.getByRole('tab', { name: tab })).toHaveAttribute('aria-selected', 'true');

@@ -1,10 +1,10 @@
-import { expect, keepRoom, test } from './site';
+import { expect, keepRoom, test, visit } from './site';
 
 test('a coat is logged all, half and some, and taken back', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Rope store' });
 
   await room.getByRole('button', { name: /^Flats: Go: tape coat/ }).click();
@@ -27,9 +27,9 @@ test('a coat is logged all, half and some, and taken back', async ({ page, house
 
 test('a coat is logged on the ceiling only, for a pair, with begun and ended', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Rope store' });
   const flats = room.getByRole('button', { name: /^Flats:/ });
   await flats.click();
@@ -55,7 +55,7 @@ test('a coat is logged on the ceiling only, for a pair, with begun and ended', a
   await page.getByLabel('Where').selectOption('all but the ceiling');
   await page.getByRole('button', { name: 'Done there' }).click();
   await expect(flats).toHaveAccessibleName(/Tape coat wet/);
-  await page.goto(`${house}/hand-over/rope-store`);
+  await visit(page, `${house}/hand-over/rope-store`);
   await expect(page.getByRole('row', { name: /^Flats.*Tape coat 100 %/ })).toContainText(
     /12:10, Tobin and Ines, dried in [^;]*; .*Marit/,
   );
@@ -68,9 +68,9 @@ test('a coat is logged on the joints that are tapped, and goes on there by itsel
   moveClock,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Rope store: 12' x 10' x 8', ceiling along");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const flats = page.getByRole('region', { name: 'Rope store' }).getByRole('button', { name: /^Flats:/ });
   await flats.click();
   await page.getByLabel('Where').selectOption('joints that I tap');
@@ -97,12 +97,12 @@ test('a coat is logged on the joints that are tapped, and goes on there by itsel
   await page.getByRole('button', { name: 'Done there' }).click();
   await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done/);
   await expect(page.getByText('Rope store: tape on flats, 1 piece')).toBeVisible();
-  await page.goto(`${house}/hand-over/rope-store`);
+  await visit(page, `${house}/hand-over/rope-store`);
   await expect(page.getByRole('row', { name: /^Flats.*Tape coat/ })).toContainText('All-purpose, green lid, batch B7');
   // Two days later that seam can have its fill, though nothing else was taped.
   moveClock(48);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done, fill coat on \d\d %/);
   await flats.click();
   await page.getByLabel('Where').selectOption('joints that I tap');
@@ -111,9 +111,9 @@ test('a coat is logged on the joints that are tapped, and goes on there by itsel
 
 test('setting mud is ready within the hour where drying mud is not', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Lamp store: 6' x 5' x 8'");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Lamp store' });
   await room.getByRole('button', { name: /^Flats:/ }).click();
   await page.getByLabel('Mud').selectOption({ label: 'setting, 20 min' });
@@ -126,7 +126,7 @@ test('setting mud is ready within the hour where drying mud is not', async ({ pa
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(
     /Tape coat wet, until (tomorrow )?\d/,
   );
-  await page.goto(`${house}/dry?room=lamp-store`);
+  await visit(page, `${house}/dry?room=lamp-store`);
   const panel = page.getByRole('region', { name: 'Lamp store, drying' });
   await expect(panel.getByText(/all dry in (19|20) min/)).toBeVisible();
   await expect(panel.getByText(/work it until/)).toBeVisible();
@@ -134,9 +134,9 @@ test('setting mud is ready within the hour where drying mud is not', async ({ pa
 
 test('a coat that is logged late dries from when it was put on', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Late store: 6' x 5' x 8'");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Late store' });
   await room.getByRole('button', { name: /^Flats:/ }).click();
   await page.getByLabel('Put on').selectOption({ label: 'a day ago' });
@@ -146,7 +146,7 @@ test('a coat that is logged late dries from when it was put on', async ({ page, 
 
 test('a room held for others is stuck until it is released', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Boot room' });
   await room.getByRole('button', { name: 'Hold Boot room' }).click();
   await page.getByLabel('Who has it').fill('Plumber until two');
@@ -158,9 +158,9 @@ test('a room held for others is stuck until it is released', async ({ page, hous
 
 test('an entry whose answer was lost is recorded once', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Oil store: 6' x 5' x 8'");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const room = page.getByRole('region', { name: 'Oil store' });
   await room.getByRole('button', { name: /^Flats:/ }).click();
   // The server takes the entry and says that something went wrong; then its answer never arrives.
@@ -184,7 +184,7 @@ test('an entry whose answer was lost is recorded once', async ({ page, house, si
 
 test('a drier room is ready sooner: the air that is recorded moves the clock', async ({ page, house, signIn }) => {
   await signIn(page, 'Ines');
-  await page.goto(`${house}/dry?room=net-loft`);
+  await visit(page, `${house}/dry?room=net-loft`);
   const card = page.getByRole('region', { name: 'Net loft, drying' });
   const hours = async () => {
     const text = (await card.getByText(/all dry in/).textContent()) ?? '';

@@ -1,16 +1,16 @@
 import { copyHouse } from './copyHouse';
-import { expect, test, untilTaken } from './site';
+import { expect, test, untilTaken, visit } from './site';
 import { lockHouse } from './testDatabase';
 
 test('choosing a level changes the ladder, the load and the coats to come', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await expect(page.getByRole('button', { name: /^Level 4 chosen/ })).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: /^Level 2/ }).click();
   await page.getByRole('tab', { name: 'Coat ladder' }).click();
   await expect(page.getByRole('heading', { name: 'Coat ladder at level 2' })).toBeVisible();
   await expect(page.getByRole('link', { name: /Coats/ })).toContainText('level 2');
-  await page.goto(`${house}/run`);
+  await visit(page, `${house}/run`);
   // Only the lantern room, which carries level 5, still has a fill round.
   await page.getByRole('button', { name: 'Hand out several' }).click();
   const dialog = page.getByRole('dialog', { name: 'Hand out several' });
@@ -21,20 +21,20 @@ test('choosing a level changes the ladder, the load and the coats to come', asyn
 
 test('a room may have a level of its own', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
   const level = page.getByLabel('Level of Boot room', { exact: true });
   await untilTaken(page, '/commands/saveRoomFinish', () => level.selectOption({ label: 'level 5' }));
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await expect(
     page
       .getByRole('region', { name: 'Boot room' })
       .getByRole('button', { name: /^Whole surface: Stuck, the joints come first/ }),
   ).toBeVisible();
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
   await untilTaken(page, '/commands/saveRoomFinish', () => level.selectOption({ label: 'as house (4)' }));
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await expect(
     page.getByRole('region', { name: 'Boot room' }).getByRole('button', { name: /^Whole surface/ }),
   ).toHaveCount(0);
@@ -42,7 +42,7 @@ test('a room may have a level of its own', async ({ page, signIn, house }) => {
 
 test('what covers a room asks for a level, and a face may have its own', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('tab', { name: 'Room by room' }).click();
   await page.getByLabel('Surface of Pantry', { exact: true }).selectOption('gloss');
   const pantry = page.getByRole('listitem').filter({ has: page.getByLabel('Surface of Pantry', { exact: true }) });
@@ -53,7 +53,7 @@ test('what covers a room asks for a level, and a face may have its own', async (
   await bath.getByText('Faces').click();
   await bath.getByLabel('Level of Ceiling').selectOption('5');
   await expect(bath).toContainText('some of their own');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   // The bath is 8 by 6 ft or so: its ceiling alone is skimmed.
   await page
     .getByRole('region', { name: 'Bath' })
@@ -70,10 +70,10 @@ test('a level chosen over a newer one is refused and said', async ({ page, brows
   await signIn(page, 'Marit');
   // A page that is cut off from the stream, and from asking, does not see the change coming.
   await page.route(/\/api\/live/, (route) => route.abort());
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   const other = await browser.newPage();
   await signIn(other, 'Marit');
-  await other.goto(`${house}/coats`);
+  await visit(other, `${house}/coats`);
   await other.getByRole('button', { name: /^Level 3/ }).click();
   await expect(other.getByRole('link', { name: /Coats/ })).toContainText('level 3');
   await page.getByRole('button', { name: /^Level 5/ }).click();
@@ -84,7 +84,7 @@ test('a level chosen over a newer one is refused and said', async ({ page, brows
 
 test('a finisher sees the levels and changes none', async ({ page, house, signIn }) => {
   await signIn(page, 'Ines');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await expect(page.getByRole('button', { name: /^Level 5/ })).toBeDisabled();
   await expect(page.getByRole('radio', { name: /Flat boxes/ })).toBeDisabled();
   await page.getByRole('tab', { name: 'Room by room' }).click();
@@ -93,7 +93,7 @@ test('a finisher sees the levels and changes none', async ({ page, house, signIn
 
 test('an answer shows its price for this house, and is kept', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   const boxes = page.getByRole('radio', { name: /Flat boxes/ });
   // The price comes from the worker.
   await expect(page.locator('label', { has: boxes })).toContainText(/−\d+ h/);
@@ -119,7 +119,7 @@ test('choices that a slow server has not answered when the page is left are kept
   house,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   const answer = (name: RegExp) => page.getByRole('radio', { name });
   await expect(page.locator('label', { has: answer(/Flat boxes/) })).toContainText(/−\d+ h/);
   // The first choice is on its way and waits at the database; the second waits for it on the page.
@@ -135,7 +135,7 @@ test('choices that a slow server has not answered when the page is left are kept
 
 test('a choice after one whose answer was lost is kept', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   const answer = (name: RegExp) => page.getByRole('radio', { name });
   await page.route(
     '**/api/commands/saveMethod',
@@ -155,7 +155,7 @@ test('a choice after one whose answer was lost is kept', async ({ page, signIn, 
 
 test('what contradicts itself is named, not kept, and mended with one touch', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('radio', { name: /Mesh on flats$|Mesh on flats(?! and)/ }).check();
   const list = page.getByRole('list', { name: 'Contradictions' });
   await expect(list).toContainText('mesh in drying mud cracks');
@@ -165,7 +165,7 @@ test('what contradicts itself is named, not kept, and mended with one touch', as
   await page.getByRole('radio', { name: /Mesh on flats$|Mesh on flats(?! and)/ }).check();
   await list.getByRole('button', { name: 'Setting mud for tape and fill' }).first().click();
   await expect(page.getByText('Not kept yet')).toHaveCount(0);
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   const order = page.getByRole('table').first();
   await expect(order.getByRole('row', { name: /Mesh tape/ })).toBeVisible();
   await expect(order.getByRole('row', { name: /Setting mud/ })).toBeVisible();
@@ -177,7 +177,7 @@ test('what contradicts itself is named, not kept, and mended with one touch', as
 
 test('the section follows its sliders, and what they show is taken over', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('tab', { name: 'Section' }).click();
   const section = page.getByRole('region', { name: 'Section' });
   await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wide enough');
@@ -192,7 +192,7 @@ test('the section follows its sliders, and what they show is taken over', async 
 
 test('the knife check says what was found, and refuses what is no length', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('tab', { name: 'Section' }).click();
   await page.getByLabel('Where').selectOption({ label: 'Hall' });
   const check = page.getByRole('region', { name: 'Knife check' });
@@ -209,14 +209,14 @@ test('the knife check says what was found, and refuses what is no length', async
 
 test('a method is kept under a name, and starts another house', async ({ page, house, signIn, site }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await page.getByRole('button', { name: /^Hawk and trowel/ }).click();
   await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
   await page.getByLabel('Keep this method as').fill('Our winter way');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Our winter way/ })).toBeVisible();
   const second = `/h/${await copyHouse(site.database, 'Second house')}`;
-  await page.goto(`${second}/coats`);
+  await visit(page, `${second}/coats`);
   await page.getByRole('button', { name: /^Our winter way/ }).click();
   await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
   await page.getByRole('button', { name: 'Forget Our winter way' }).click();
@@ -225,7 +225,7 @@ test('a method is kept under a name, and starts another house', async ({ page, h
 
 test('a lost server loses no answer', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await expect(page.locator('label', { has: page.getByRole('radio', { name: /Flat boxes/ }) })).toContainText(/−\d+ h/);
   await page.route('**/api/commands/**', (route) => route.abort());
   await page.getByRole('radio', { name: /Hawk and trowel/ }).check();

@@ -1,11 +1,11 @@
 import type { Browser, Locator, Page } from '@playwright/test';
-import { expect, isLive, minutesBefore, test, untilTaken } from './site';
+import { expect, isLive, minutesBefore, test, untilTaken, visit } from './site';
 import { strangers } from './strangers';
 import { query } from './testDatabase';
 
 test('a lead adds a finisher, who signs in and finds nothing to do yet', async ({ page, browser, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto('/houses');
+  await visit(page, '/houses');
   const crew = page.locator('section').filter({ has: page.getByRole('heading', { name: 'Crew' }) });
   await crew.getByLabel('Name').fill('tobin');
   await crew.getByLabel('First password').fill('oak-demo');
@@ -21,12 +21,12 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Signe');
-  await phone.goto('/');
+  await visit(phone, '/');
   await expect(phone).toHaveURL(/\/my-day$/);
   await expect(phone.getByText('Nothing is handed to you for today, Signe.')).toBeVisible();
   await phone.getByRole('button', { name: /^Sign out/ }).click();
   await expect(phone).toHaveURL(/\/signin$/);
-  await phone.goto('/');
+  await visit(phone, '/');
   await expect(phone).toHaveURL(/\/signin$/);
 });
 
@@ -37,7 +37,7 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Bunk room');
   await expect(page.getByRole('list', { name: 'Then' })).toContainText('Bath, sand');
   await page.getByRole('link', { name: 'Part done, or something else' }).click();
@@ -57,14 +57,14 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await untilTaken(page, '/commands/saveMethod', () =>
     page.getByRole('radio', { name: /Setting in the tape coat only/ }).check(),
   );
 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Ines');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const job = phone.getByRole('region', { name: 'Now' });
   await expect(job.getByRole('heading', { level: 2 })).toContainText('Tape coat');
   await job.getByRole('button', { name: 'Something is wrong in Boot room' }).click();
@@ -85,7 +85,7 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   for (const { at } of mixed) expect(at).toBe(minutesBefore(20));
 
   // The lead finds it at Sand and light, though the room is at its tape, and notes another in a third room.
-  await page.goto(`${house}/sand`);
+  await visit(page, `${house}/sand`);
   await expect(page.getByRole('list', { name: 'Open items of Boot room' })).toContainText(
     'Corner torn behind the door',
   );
@@ -98,7 +98,7 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
 
 test('day and night are remembered', async ({ page, signIn, house }) => {
   await signIn(page, 'Marit');
-  await page.goto(house);
+  await visit(page, house);
   await isLive(page);
   await page.getByRole('button', { name: 'Day or night' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'oak-night');
@@ -108,7 +108,7 @@ test('day and night are remembered', async ({ page, signIn, house }) => {
 
 /** A lead adds somebody under Houses; returns their line in the crew. */
 async function addToCrew(page: Page, name: string, role: string): Promise<Locator> {
-  await page.goto('/houses');
+  await visit(page, '/houses');
   const crew = page.getByRole('region', { name: 'Crew' });
   await crew.getByLabel('Name').fill(name);
   await crew.getByLabel('Role').selectOption(role);
@@ -122,7 +122,7 @@ async function addToCrew(page: Page, name: string, role: string): Promise<Locato
 /** A browser of somebody's own, signed in by the form: other tests share none of its sign-ins. */
 async function ownSignIn(browser: Browser, baseURL: string | undefined, name: string, password = 'oak-demo') {
   const page = await browser.newPage(baseURL ? { baseURL } : {});
-  await page.goto('/signin');
+  await visit(page, '/signin');
   await page.getByLabel('Name').fill(name);
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -144,7 +144,7 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   // Signed out: the cookie that somebody kept opens nothing.
   const phone = await ownSignIn(browser, baseURL, 'Runa');
   const kept = await phone.context().cookies();
-  await phone.goto(`${house}/board`);
+  await visit(phone, `${house}/board`);
   await isLive(phone);
   await phone.getByRole('button', { name: /^Sign out/ }).click();
   await expect(phone).toHaveURL(/\/signin$/);
@@ -153,7 +153,7 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
 
   // A new password from the lead ends the others at once, an open stream too.
   const again = await ownSignIn(browser, baseURL, 'Runa');
-  await again.goto(`${house}/board`);
+  await visit(again, `${house}/board`);
   await isLive(again);
   await page.reload();
   await runa.getByText('Runa', { exact: true }).click();
@@ -170,7 +170,7 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   const there = await playwright.request.newContext(baseURL ? { baseURL } : {});
   await there.post('/api/commands/signIn', { data: { name: 'Runa', password: 'runa has another' } });
   expect((await there.get('/api/live/marks')).status()).toBe(200);
-  await here.goto('/houses');
+  await visit(here, '/houses');
   const account = here.getByRole('region', { name: 'My account' });
   await account.getByLabel('Password now').fill('oak-demo');
   await account.getByLabel('New password').fill('a third password');
@@ -237,10 +237,10 @@ test('a viewer looks at the houses that the lead lets them into, and at no other
   const name = `Copy for ${test.info().testId}`;
   await halden.getByRole('checkbox', { name }).click();
   await expect(halden).toContainText('viewer, 1 house');
-  await phone.goto('/');
+  await visit(phone, '/');
   await expect(phone).toHaveURL(new RegExp(`${house}$`));
   await isLive(phone);
-  await phone.goto('/houses');
+  await visit(phone, '/houses');
   await expect(phone.getByRole('link', { name, exact: true })).toBeVisible();
   await expect(phone.getByRole('main').getByRole('link')).toHaveCount(2);
 
@@ -251,7 +251,7 @@ test('a viewer looks at the houses that the lead lets them into, and at no other
 
 test('where several firms work with one server, each signs in at its own', async ({ page, site }) => {
   const { firm, leave } = await strangers(site.database);
-  await page.goto('/signin');
+  await visit(page, '/signin');
   await page.getByLabel('Name').fill('Nora');
   await page.getByLabel('Password').fill('oak-demo');
   await page.getByRole('button', { name: 'Sign in' }).click();
@@ -262,11 +262,11 @@ test('where several firms work with one server, each signs in at its own', async
   await page.getByLabel('Firm').fill(firm.toUpperCase());
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL(/\/h\//);
-  await page.goto('/houses');
+  await visit(page, '/houses');
   await expect(page.getByRole('main').getByRole('link')).toHaveText(['Of another firm', 'House file']);
   await leave();
   // With its firm the sign-in is gone.
-  await page.goto('/houses');
+  await visit(page, '/houses');
   await expect(page).toHaveURL(/\/signin$/);
   await expect(page.getByLabel('Firm')).toHaveCount(0);
 });

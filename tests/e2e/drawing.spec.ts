@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { readDxf } from '../../src/core/dxf/readDxf';
-import { expect, test, untilTaken } from './site';
+import { expect, test, untilTaken, visit } from './site';
 
 type Pair = readonly [number, string | number];
 const outline = (layer: string, points: readonly (readonly [number, number])[], closed = 1): readonly Pair[] => [
@@ -51,7 +51,7 @@ const FLAT = [
 
 test('rooms come in from a drawing, and go out as one', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?room=hall`);
+  await visit(page, `${house}/tally?room=hall`);
   await page.getByRole('button', { name: 'From a drawing …' }).click();
   const dialog = page.getByRole('dialog');
   const chooser = dialog.getByLabel('Drawing (DXF)');
@@ -108,7 +108,7 @@ test('rooms come in from a drawing, and go out as one', async ({ page, house, si
 
 test('a finisher takes nothing from a drawing', async ({ page, house, signIn }) => {
   await signIn(page, 'Tobin');
-  await page.goto(`${house}/tally?room=hall`);
+  await visit(page, `${house}/tally?room=hall`);
   await expect(page.getByRole('button', { name: 'DXF', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: 'From a drawing …' })).toHaveCount(0);
   const answer = await page.request.post('/api/commands/addRooms', {
@@ -123,7 +123,7 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?room=hall`);
+  await visit(page, `${house}/tally?room=hall`);
   const written = await (await page.request.get(`${house}/file`)).json();
   const { rooms, ...head } = written;
   const worked = {
@@ -169,7 +169,7 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
   expect(after.method).toEqual(head.method);
 
   // Over what somebody changed meanwhile nothing is taken, not even what would fit.
-  await page.goto(`${house}/tally?room=galley`);
+  await visit(page, `${house}/tally?room=galley`);
   await page.getByRole('button', { name: 'From a house file …' }).click();
   await open({
     ...after,

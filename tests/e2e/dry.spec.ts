@@ -5,7 +5,7 @@ import { freePort } from '../../scripts/setup/ports.mjs';
 import { weatherReport } from '../../standins/weather';
 import { DEMO_INSTANT } from './instants';
 import { startServer } from './server';
-import { expect, isLive, keepRoom, keyOf, minutesBefore, test, watchErrors } from './site';
+import { expect, isLive, keepRoom, keyOf, minutesBefore, test, visit, watchErrors } from './site';
 
 const send = async (page: Page, key: string, readings: readonly object[]) => {
   const answer = await page.request.post('/api/readings', {
@@ -18,7 +18,7 @@ const send = async (page: Page, key: string, readings: readonly object[]) => {
 test('a new reading and a new entry appear on open pages by themselves', async ({ page, browser, house, signIn }) => {
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry?room=bath`);
+  await visit(page, `${house}/dry?room=bath`);
   const panel = page.getByRole('region', { name: 'Bath, drying' });
   await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
@@ -30,7 +30,7 @@ test('a new reading and a new entry appear on open pages by themselves', async (
   // Another browser logs a coat: the strip of this one shows it.
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   await signIn(phone, 'Ines');
-  await phone.goto(`${house}/board`);
+  await visit(phone, `${house}/board`);
   const boot = page.getByRole('link', { name: /^Boot room:/ });
   await expect(boot).toHaveAccessibleName('Boot room: ready now');
   await phone
@@ -51,20 +51,20 @@ test('tabs of one browser share one stream, and a browser without it asks', asyn
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry?room=hall`);
+  await visit(page, `${house}/dry?room=hall`);
   await isLive(page);
   const streams: string[] = [];
   context.on('request', (request) => {
     if (request.url().endsWith('/api/live')) streams.push(request.url());
   });
   const second = await context.newPage();
-  await second.goto(`${house}/dry?room=hall`);
+  await visit(second, `${house}/dry?room=hall`);
   await isLive(second);
 
   const cutOff = await (await browser.newContext()).newPage();
   await signIn(cutOff, 'Ines');
   await cutOff.route('**/api/live', (route) => route.abort());
-  await cutOff.goto(`${house}/dry?room=hall`);
+  await visit(cutOff, `${house}/dry?room=hall`);
   await send(page, keyOf(house, 'hall'), [{ at: minutesBefore(0), temperature: 23.3, humidity: 45 }]);
   await expect(second.getByRole('region', { name: 'Hall, drying' })).toContainText('74 °F · 45 %');
   expect(streams).toEqual([]);
@@ -74,7 +74,7 @@ test('tabs of one browser share one stream, and a browser without it asks', asyn
 
 test('a sensor gets a key, sends with it, is moved and taken away', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry/air`);
+  await visit(page, `${house}/dry/air`);
   await isLive(page);
   await page.getByLabel('Name of the sensor').fill('Loft clip');
   await page.getByLabel('Hangs in').selectOption({ label: 'Landing' });
@@ -117,7 +117,7 @@ test('a sensor gets a key, sends with it, is moved and taken away', async ({ pag
 
 test('a file of readings is mapped, looked at, mended and taken once', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry/air`);
+  await visit(page, `${house}/dry/air`);
   await isLive(page);
   const lines = Array.from(
     { length: 20 },
@@ -164,7 +164,7 @@ test('a long file of readings is taken part by part, says how far it is, and goe
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry/air`);
+  await visit(page, `${house}/dry/air`);
   await isLive(page);
   const lines = Array.from({ length: 7000 }, (_, index) => `${minutesBefore(index + 1).slice(0, 16)}Z;20;57`);
   const importer = page.getByRole('region', { name: 'Bring in a file of readings' });
@@ -199,7 +199,7 @@ test('a long file of readings is taken part by part, says how far it is, and goe
 
 test('a fan makes a room ready sooner, and is taken away again', async ({ page, house, signIn }) => {
   await signIn(page, 'Petra');
-  await page.goto(`${house}/dry?room=net-loft`);
+  await visit(page, `${house}/dry?room=net-loft`);
   const panel = page.getByRole('region', { name: 'Net loft, drying' });
   const water = panel.getByRole('row', { name: /^Corner bead: first fill/ });
   const ready = panel.getByText(/all dry in/);
@@ -222,16 +222,16 @@ test('what can be coated when the crew arrives follows the hour that is asked', 
   moveClock,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Signal store: 6' x 5' x 8'");
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await page
     .getByRole('region', { name: 'Signal store' })
     .getByRole('button', { name: /^Flats:/ })
     .click();
   await page.getByRole('button', { name: 'All done' }).click();
   await expect(page.getByRole('dialog')).toBeHidden();
-  await page.goto(`${house}/dry`);
+  await visit(page, `${house}/dry`);
   await isLive(page);
   const list = page.getByRole('region', { name: 'When the crew arrives' });
   const fill = list.getByRole('listitem').filter({ hasText: /^Signal store: flats$/ });
@@ -248,7 +248,7 @@ test('what can be coated when the crew arrives follows the hour that is asked', 
 
 test('door tags say until when, with a code, and print', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry/tags`);
+  await visit(page, `${house}/dry/tags`);
   const tag = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Net loft' }) });
   await expect(tag).toContainText(/Wet until\d+:\d\d/);
   await expect(tag.getByRole('img', { name: 'Code that opens Net loft' })).toBeVisible();
@@ -269,7 +269,7 @@ test('the weather is asked for, and a service that fails is told', async ({ page
   await new Promise<void>((resolve) => service.listen(0, '127.0.0.1', resolve));
   const url = `http://127.0.0.1:${(service.address() as AddressInfo).port}/weather`;
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry/air`);
+  await visit(page, `${house}/dry/air`);
   await isLive(page);
   const weather = page.getByRole('region', { name: 'Weather' });
   const address = weather.getByLabel('Address of the weather service');
@@ -292,20 +292,20 @@ test('the weather is asked for, and a service that fails is told', async ({ page
 
 test('a finisher reads the air and changes no sensor; a viewer neither', async ({ page, browser, house, signIn }) => {
   await signIn(page, 'Ines');
-  await page.goto(`${house}/dry/air`);
+  await visit(page, `${house}/dry/air`);
   await expect(page.getByRole('region', { name: 'Sensors' })).toContainText('Hall sensor');
   await expect(page.getByRole('button', { name: 'Take Hall sensor away' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Add it' })).toHaveCount(0);
   const builder = await browser.newPage();
   await signIn(builder, 'Builder');
-  await builder.goto(`${house}/dry`);
+  await visit(builder, `${house}/dry`);
   await expect(builder.getByRole('button', { name: 'Record the air' })).toHaveCount(0);
   await expect(builder.getByRole('button', { name: 'fan in the room' })).toBeDisabled();
 });
 
 test('a bead that was forgotten catches up with setting mud', async ({ page, house, signIn, moveClock }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/dry`);
+  await visit(page, `${house}/dry`);
   const offer = page
     .getByRole('region', { name: 'Catch up today' })
     .getByRole('listitem')
@@ -340,7 +340,7 @@ test('a server that is told to stop does so with streams open; pages come back w
   await signIn(page, 'Marit');
   const port = await freePort();
   const first = await startServer(site.database, site.clock, port);
-  await page.goto(`${first.url}${house}/dry?room=galley`);
+  await visit(page, `${first.url}${house}/dry?room=galley`);
   await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
   await first.stop();

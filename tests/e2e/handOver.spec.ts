@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { picture } from './picture';
-import { expect, minutesBefore, test, untilTaken } from './site';
+import { expect, minutesBefore, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 
 const PHONE = { width: 390, height: 844 };
@@ -17,7 +17,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
 }) => {
   await page.setViewportSize(PHONE);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/sand`);
+  await visit(page, `${house}/sand`);
   const bath = roomCard(page, 'Bath');
   await bath.getByRole('checkbox', { name: 'Flats' }).check();
   await untilTaken(page, '/api/entries', () => bath.getByRole('button', { name: 'Sanded: flats' }).click());
@@ -61,7 +61,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   await untilTaken(page, '/api/entries', () => walk.getByRole('button', { name: 'Bath meets level 4' }).click());
   await expect(bath).toContainText('Go: hand over');
 
-  await page.goto(`${house}/hand-over/bath`);
+  await visit(page, `${house}/hand-over/bath`);
   const sheet = page.getByRole('article');
   await expect(sheet).toContainText('dried in');
   await expect(sheet.getByRole('img', { name: /^Not sealed: paint sinks/ })).toBeVisible();
@@ -87,7 +87,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   );
 
   // The builder, who is not signed in, sees it under a secret address, and nothing else.
-  await page.goto(`${house}/hand-over`);
+  await visit(page, `${house}/hand-over`);
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = await page
     .getByRole('region', { name: 'For the builder' })
@@ -133,7 +133,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
 
 test('an address of a hand-over ends by itself', async ({ page, playwright, baseURL, house, signIn, moveClock }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/hand-over`);
+  await visit(page, `${house}/hand-over`);
   await page.getByRole('combobox', { name: 'For' }).selectOption({ label: 'a week' });
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = await page
@@ -168,7 +168,7 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
   const face = coat?.piece.split('@').at(-1);
   const wrong = { kind: 'item', payload: { defect: 'hollow', face, piece: coat?.piece, text: 'Low spot' } };
   expect((await post(wrong)).status()).toBe(200);
-  await page.goto(`${house}/sand`);
+  await visit(page, `${house}/sand`);
   const pantry = roomCard(page, 'Pantry');
   await expect(pantry).toContainText('Go: check');
   const item = pantry.getByRole('listitem').filter({ hasText: 'Low spot' });

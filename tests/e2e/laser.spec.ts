@@ -1,6 +1,6 @@
 import { execFile } from 'node:child_process';
 import { promisify } from 'node:util';
-import { expect, isLive, test, untilTaken } from './site';
+import { expect, isLive, test, untilTaken, visit } from './site';
 
 /** The measure that ships, sending as a real one does. */
 const sendAs = (url: string, key: string, readings: readonly string[]) =>
@@ -23,7 +23,7 @@ test('a room of four walls, a door and two windows is taken off with the laser a
 }) => {
   const phone = await browser.newPage({ viewport: { width: 820, height: 1180 } });
   await signIn(phone, 'Marit');
-  await phone.goto(`${house}/tally?new`);
+  await visit(phone, `${house}/tally?new`);
   await isLive(phone);
   await phone.getByRole('button', { name: 'By laser' }).click();
   const panel = phone.getByRole('region', { name: 'By laser' });

@@ -1,4 +1,4 @@
-import { expect, minutesBefore, test, untilTaken } from './site';
+import { expect, minutesBefore, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 
 // What is bought is said for all houses of the firm, those of other tests too.
@@ -13,7 +13,7 @@ test.afterEach(async ({ site }) => {
 
 test('what comes, goes on and is counted says what is left and what to order', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   const onHand = page.getByRole('region', { name: 'On hand' });
   const taping = onHand.getByRole('row').filter({ hasText: 'Taping mud' });
   // Two pails of 4.5 gal came, and are nearly used up.
@@ -61,7 +61,7 @@ test('bead is cut from sticks, each with its edges; a builder is not told what i
   signIn,
 }) => {
   await signIn(page, 'Builder');
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   const list = page.getByRole('region', { name: 'Cutting list' });
   await expect(list).toContainText('no way of cutting takes less');
   await list.getByText('Which edge each piece is for').first().click();
@@ -71,7 +71,7 @@ test('bead is cut from sticks, each with its edges; a builder is not told what i
 
 test('the tally is taken along as a table, by room or by piece', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?room=bath`);
+  await visit(page, `${house}/tally?room=bath`);
   const link = page.getByRole('link', { name: 'Pieces as a table' });
   const answer = await page.request.get((await link.getAttribute('href')) ?? '');
   expect(answer.headers()['content-type']).toContain('text/csv');
@@ -85,7 +85,7 @@ test('the load is told for a floor or a room, by room as a table, and for the da
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   const screws = page
     .getByRole('row', { name: /^Screws/ })
     .getByRole('cell')
@@ -104,7 +104,7 @@ test('the load is told for a floor or a room, by room as a table, and for the da
     (await page.getByRole('link', { name: 'By room as a table' }).getAttribute('href')) ?? '',
   );
   expect(await table.text()).toMatch(/^Room,Floor,Paper tape \(ft\),/);
-  await page.goto(`${house}/load?for=room:nonsense`);
+  await visit(page, `${house}/load?for=room:nonsense`);
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('To order for the whole house');
 });
 
@@ -114,7 +114,7 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/load`);
+  await visit(page, `${house}/load`);
   // By the plan, taping mud is ordered before it runs out.
   const enough = page.getByRole('region', { name: 'Enough until' });
   const taping = enough.getByRole('row').filter({ hasText: 'Taping mud' });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, handOut, startHouse, test, watchErrors } from './site';
+import { expect, handOut, startHouse, test, visit, watchErrors } from './site';
 
 /** The lead hands all work of a pass to Tobin for today. */
 async function hand(page: Page, house: string, work: string): Promise<void> {
@@ -41,9 +41,9 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
 
   // Readiness counts down: wet now, still wet at night, ready the next day.
   const flats = lead.getByRole('button', { name: /^Flats:/ });
-  await lead.goto(`${house}/board`);
+  await visit(lead, `${house}/board`);
   await expect(flats).toHaveAccessibleName(/Tape coat wet, until/);
-  await lead.goto(`${house}/dry`);
+  await visit(lead, `${house}/dry`);
   await expect(lead.getByText(/all dry in 2[0-3] h/)).toBeVisible();
   moveClock(6);
   await lead.reload();
@@ -63,7 +63,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await done(phone, house, /Sand the room/);
 
   // Checked in light, an open item mended, handed over and printed.
-  await lead.goto(`${house}/sand`);
+  await visit(lead, `${house}/sand`);
   await lead.getByRole('button', { name: 'Something is wrong in Chart room' }).click();
   const wrong = lead.getByRole('dialog');
   await wrong.getByRole('button', { name: 'Streak, drag line' }).click();
@@ -74,7 +74,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
   await expect(lead.getByText('Go: hand over')).toBeVisible();
-  await lead.goto(`${house}/hand-over`);
+  await visit(lead, `${house}/hand-over`);
   await lead.getByRole('link', { name: 'Page of Chart room' }).click();
   await lead.getByRole('button', { name: 'Handed over to the painters' }).click();
   await expect(lead.getByText('not yet')).toHaveCount(0);

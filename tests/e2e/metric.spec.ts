@@ -1,4 +1,4 @@
-import { expect, handOut, keepRoom, test } from './site';
+import { expect, handOut, keepRoom, test, visit } from './site';
 
 /** A number with an imperial unit, or its signs; neither a slope of 1 in 40 nor 5 h 28 in all is one. */
 const IMPERIAL = /\d ?(?:in|ft|ft²|gal|qt)\b(?! \d| all)|°F|[′″]|\binch|\bfeet\b|\bfoot\b/;
@@ -17,7 +17,7 @@ const VIEWS = [
 
 test('a metric house shows no feet, inches or gallons', async ({ page, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto('/houses');
+  await visit(page, '/houses');
   await page.getByLabel('Name of the house').fill('Metric Mews');
   await page.getByLabel('Measured in').selectOption({ label: 'millimetres' });
   await page.getByRole('button', { name: 'Start it' }).click();
@@ -28,18 +28,18 @@ test('a metric house shows no feet, inches or gallons', async ({ page, signIn })
 
   await handOut(page, house, 'Tape: everything', 'Marit');
   for (const view of VIEWS) {
-    await page.goto(house + view);
+    await visit(page, house + view);
     await expect(page.getByRole('main')).toBeVisible();
     expect(imperialIn(await page.getByRole('main').allInnerTexts()), view).toEqual([]);
   }
 
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   for (const tab of ['How it is done', 'Section', 'Coat ladder', 'Room by room']) {
     await page.getByRole('tab', { name: tab }).click();
     await expect(page.getByRole('tab', { name: tab })).toHaveAttribute('aria-selected', 'true');
     expect(imperialIn(await page.getByRole('main').allInnerTexts()), tab).toEqual([]);
   }
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await page.getByRole('button', { name: /^Flats:/ }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(imperialIn(await page.getByRole('dialog').allInnerTexts())).toEqual([]);

@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { copyHouse } from './copyHouse';
-import { expect, handOut, test as siteTest, untilTaken } from './site';
+import { expect, handOut, test as siteTest, untilTaken, visit } from './site';
 import { query } from './testDatabase';
+import { violationsOf } from './violations';
 
 /** The people of a crew are the same in all of its houses: here there is no other one in which they have work. */
 const test = siteTest.extend<{ alone: undefined }>({
@@ -33,7 +33,7 @@ const test = siteTest.extend<{ alone: undefined }>({
 
 /** The run sheet once a plan stands and is not searched any more. */
 async function openPlan(page: Page, house: string): Promise<void> {
-  await page.goto(`${house}/run`);
+  await visit(page, `${house}/run`);
   await expect(page.getByRole('button', { name: 'Propose anew' })).toBeVisible();
 }
 const plan = (page: Page) => page.getByRole('region', { name: 'The plan' });
@@ -50,7 +50,7 @@ test('a proposal is taken whole, and everybody sees it on their list', async ({ 
   // Osei's phone shows what is handed out only.
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Osei');
-  await phone.goto(`${house}/run`);
+  await visit(phone, `${house}/run`);
   await expect(phone.getByRole('button', { name: 'Take all' })).toHaveCount(0);
 
   await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take all' }).click());
@@ -175,7 +175,7 @@ test('the crew says who does what, and a plan without anybody who can says so', 
 
 test('the house says when it is done and what is late for the painters', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(house);
+  await visit(page, house);
   const finish = page.getByRole('region', { name: 'Finish' });
   await expect(finish).toContainText('By the plan all is done');
   await untilTaken(page, '/commands/setPainters', async () => {
@@ -185,7 +185,7 @@ test('the house says when it is done and what is late for the painters', async (
   await expect(finish).toContainText(/Day room: .* after the painters come/);
   await finish.getByRole('button', { name: 'Room by room' }).click();
   await expect(finish.getByRole('row', { name: /Day room/ })).toContainText('May');
-  expect((await new AxeBuilder({ page }).include('[aria-label="Finish"]').analyze()).violations).toEqual([]);
+  expect(await violationsOf(page, { where: '[aria-label="Finish"]' })).toEqual([]);
 
   // What the run sheet found meanwhile is what the house says too.
   await page.getByRole('link', { name: /^Run sheet .* today/ }).click();
@@ -216,22 +216,22 @@ test('what if is priced by planning again, and its dialogs are free of axe viola
       expect(Math.abs(Number(cost.replace(',', '')) / 40 - Number(hours))).toBeLessThanOrEqual(0.5);
       await expect(dialog.getByRole('row', { name: /Boxes instead of knives/ })).toContainText(/finish|later|sooner/);
     }
-    expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations, name).toEqual([]);
+    expect(await violationsOf(page, { where: 'dialog' }), name).toEqual([]);
     await page.keyboard.press('Escape');
   }
   await week(page).getByRole('button', { name: 'Today' }).click();
   await expect(page.getByRole('region', { name: /by the hour/ })).toBeVisible();
-  expect((await new AxeBuilder({ page }).include('main').analyze()).violations, 'the day').toEqual([]);
+  expect(await violationsOf(page, { where: 'main' }), 'the day').toEqual([]);
 });
 
 test('a builder sees when it is done, and of the crew no more than before', async ({ page, house, signIn }) => {
   await signIn(page, 'Builder');
-  await page.goto(house);
+  await visit(page, house);
   await expect(page.getByRole('region', { name: 'Finish' })).toContainText('By the plan all is done');
   expect((await page.request.get(`${house}/seen`)).status()).toBe(403);
   const told = await (await page.request.get(`${house}/plan`)).text();
   expect(told).not.toContain('Tobin');
-  await page.goto(`${house}/run`);
+  await visit(page, `${house}/run`);
   await expect(page.getByRole('region', { name: 'Handed out' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Take all' })).toHaveCount(0);
 });
@@ -244,7 +244,7 @@ test('a list is read by a calendar until its address is ended', async ({
   baseURL,
 }) => {
   await signIn(page, 'Petra');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   await page.getByText('My list in a calendar').click();
   await page.getByRole('button', { name: 'Make an address' }).click();
   const address = (await page.locator('code').textContent()) ?? '';
@@ -270,7 +270,7 @@ test('a job is begun, paused and done on the phone; the lead sees how fast it we
 }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   const now = page.getByRole('region', { name: 'Now' });
   await now.getByRole('button', { name: 'Begin' }).click();
   await expect(now).toContainText('Begun 12:34');
@@ -302,7 +302,7 @@ test('a job is begun, paused and done on the phone; the lead sees how fast it we
 
 test('hours that are no hours are refused where they were typed', async ({ page, house, signIn }) => {
   await signIn(page, 'Petra');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   const now = page.getByRole('region', { name: 'Now' });
   await now.getByLabel('Or hours it took').fill('soon');
   await now.getByRole('button', { name: 'Done', exact: true }).click();
@@ -353,7 +353,7 @@ test('prints the wall’s list and a sheet for everybody', async ({ page, house,
 
 test('a room that is held until a time is planned after it', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   await page.getByRole('button', { name: 'Hold Boot room' }).click();
   await page.getByLabel('Who has it').fill('Electrician');
   await page.getByLabel('Free again, where somebody knows').fill('2031-05-12T09:00');
@@ -372,7 +372,7 @@ test('a room that is held until a time is planned after it', async ({ page, hous
 
 test('what two run together is written down for both', async ({ page, browser, house, site, signIn }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/run`);
+  await visit(page, `${house}/run`);
   await page.getByRole('button', { name: 'Hand out several' }).click();
   const dialog = page.getByRole('dialog', { name: 'Hand out several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: flats' });
@@ -384,10 +384,10 @@ test('what two run together is written down for both', async ({ page, browser, h
   await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Ines');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   await expect(phone.getByRole('list', { name: 'Then' })).toContainText('Bunk room, fill');
   await signIn(phone, 'Osei');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const jobs = phone.getByRole('main');
   await expect(jobs).toContainText('Bunk room');
   const now = phone.getByRole('region', { name: 'Now' });
@@ -437,7 +437,7 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
   ).toBeVisible();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Petra');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const now = phone.getByRole('region', { name: 'Now' });
   while (!(await now.textContent())?.includes('Bunk room: ceiling only')) {
     await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
@@ -476,7 +476,7 @@ test('scraping before a round and mending are handed out by themselves, and done
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   const now = phone.getByRole('region', { name: 'Now' });
   await signIn(phone, 'Tobin');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const scrape = now.getByRole('heading', { name: /^Scrape and dust off / });
   while ((await scrape.count()) === 0) {
     await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
@@ -493,7 +493,7 @@ test('scraping before a round and mending are handed out by themselves, and done
 
   const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
   await signIn(other, 'Petra');
-  await other.goto(`${house}/my-day`);
+  await visit(other, `${house}/my-day`);
   const wrong = other.getByRole('region', { name: 'Now' });
   while (!(await wrong.textContent())?.includes('Mend what is wrong')) {
     await untilTaken(other, '/api/entries', () => wrong.getByRole('button', { name: 'Done', exact: true }).click());

@@ -2,7 +2,7 @@ import { readFile, writeFile } from 'node:fs/promises';
 import type { Locator, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { picture } from './picture';
-import { expect, isLive, minutesBefore, test, untilTaken } from './site';
+import { expect, isLive, minutesBefore, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 
 const PHONE = { width: 390, height: 844 };
@@ -23,7 +23,7 @@ test('what is wrong has a place and a photo, is seen by the lead, mended by a fi
 }) => {
   const phone = await browser.newPage({ viewport: PHONE });
   await signIn(phone, 'Petra');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   await jobNow(phone)
     .getByRole('button', { name: /^Something is wrong in / })
     .click();
@@ -61,7 +61,7 @@ test('what is wrong has a place and a photo, is seen by the lead, mended by a fi
   expect({ longest: Math.max(width, height), exif }).toEqual({ longest: 1600, exif: undefined });
   expect((await shown.body()).length).toBeLessThanOrEqual(400_000);
 
-  await page.goto(house);
+  await visit(page, house);
   await expect(page.getByRole('complementary')).toContainText('Dent by others, ceiling');
   await items.getByRole('textbox', { name: /^Minutes to mend: Dent by others/ }).fill('12');
   await untilTaken(phone, '/api/entries', () => items.getByRole('button', { name: /^Mended: Dent by others/ }).click());
@@ -73,7 +73,7 @@ test('what is wrong has a place and a photo, is seen by the lead, mended by a fi
       'Ladder',
     ])
   )[0]?.room;
-  await page.goto(`${house}/hand-over/${room}`);
+  await visit(page, `${house}/hand-over/${room}`);
   const figure = page.getByRole('img', { name: /^Dent by others.*mended$/ });
   await expect(figure).toBeVisible();
   await untilTaken(page, '/api/entries', () => page.getByRole('checkbox', { name: 'Hand over' }).click());
@@ -95,7 +95,7 @@ test('what is no photo is refused where it was chosen, and by the server too', a
   signIn,
 }, testInfo) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/sand`);
+  await visit(page, `${house}/sand`);
   await isLive(page);
   await page.getByRole('button', { name: 'Something is wrong in Bath' }).click();
   const wrong = page.getByRole('dialog');
@@ -157,7 +157,7 @@ test('the joints that are done are tapped on the card, and only they are logged'
 }) => {
   await page.setViewportSize(PHONE);
   await signIn(page, 'Tobin');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   // What comes before the coat is said by itself.
   await untilTaken(page, '/api/entries', () =>
     jobNow(page).getByRole('button', { name: 'Scraped and dusted' }).click(),
@@ -188,13 +188,13 @@ test('a batch of setting mud is mixed once: its clock runs large, and done goes 
   moveClock,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/coats`);
+  await visit(page, `${house}/coats`);
   await untilTaken(page, '/commands/saveMethod', () =>
     page.getByRole('radio', { name: /Setting in the tape coat only/ }).check(),
   );
   const phone = await browser.newPage({ viewport: PHONE });
   await signIn(phone, 'Ines');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const mud = phone.getByRole('region', { name: 'Setting mud' });
   await expect(mud).toContainText(/at most \d+(\.\d)? (qt|gal) at once/);
   await mud.getByLabel('Minutes on the label').fill('soon');
@@ -222,7 +222,7 @@ test('a batch of setting mud is mixed once: its clock runs large, and done goes 
 
 test('the field guide is looked through, opened by a link, and read larger', async ({ page, house, signIn }) => {
   await signIn(page, 'Osei');
-  await page.goto(`${house}/guide#defect-bubble`);
+  await visit(page, `${house}/guide#defect-bubble`);
   await expect(page.locator('#defect-bubble')).toBeInViewport();
   await expect(page.locator('#defect-bubble')).toContainText('Cut it out and tape it again');
   const looked = page.getByRole('searchbox', { name: 'Look for' });
@@ -254,7 +254,7 @@ test('on a tablet the header is one row, the board a table, and the tally beside
   const page = await browser.newPage({ viewport: upright, hasTouch: true, isMobile: true });
   await signIn(page, 'Marit');
   for (const path of ['', '/board', '/tally?room=hall', '/run', '/sand', '/walk', '/guide', '/dry']) {
-    await page.goto(house + path);
+    await visit(page, house + path);
     const drawn = DRAWN[path];
     if (drawn) await expect(page.getByRole('button', { name: drawn, exact: true }).first()).toBeVisible();
     for (const viewport of [upright, lying]) {
@@ -299,7 +299,7 @@ test('a finger moves a card to another day on a tablet', async ({ browser, house
     await browser.newContext({ viewport: { width: 1180, height: 820 }, hasTouch: true, isMobile: true })
   ).newPage();
   await signIn(tablet, 'Marit');
-  await tablet.goto(`${house}/run`);
+  await visit(tablet, `${house}/run`);
   await expect(tablet.getByRole('button', { name: 'Propose anew' })).toBeVisible();
   const week = tablet.getByRole('region', { name: 'The week' });
   const card = week.getByRole('button', { name: /proposed$/ }).first();
@@ -332,7 +332,7 @@ test('a knife across one joint says what is wrong with that one, and its next co
 }) => {
   const phone = await browser.newPage({ viewport: PHONE });
   await signIn(phone, 'Petra');
-  await phone.goto(`${house}/my-day`);
+  await visit(phone, `${house}/my-day`);
   const now = jobNow(phone);
   await now.getByRole('button', { name: /^Something is wrong in / }).click();
   const wrong = phone.getByRole('dialog');
@@ -375,7 +375,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   site,
 }) => {
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?room=day-room`);
+  await visit(page, `${house}/tally?room=day-room`);
   const line = page.getByLabel('Quick line');
   const before = await line.inputValue();
   const openWall = async () => {
@@ -442,12 +442,12 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   ]);
 
   // Its hanger is told what it takes more.
-  await page.goto(`${house}/hanger`);
+  await visit(page, `${house}/hanger`);
   const listed = page.getByRole('region', { name: 'Day room' });
   await expect(listed).toContainText(
     'Hung otherwise than planned on wall 1: butts −2 ft, −1 joint; backed butts +4 ft, +1 joint',
   );
-  await page.goto(`${house}/tally?room=day-room`);
+  await visit(page, `${house}/tally?room=day-room`);
 
   // As planned again: nothing of it is left.
   await openWall();
@@ -459,7 +459,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
 test('a finger drags a butt on a phone', async ({ browser, house, signIn }) => {
   const phone = await browser.newPage({ viewport: PHONE, hasTouch: true });
   await signIn(phone, 'Marit');
-  await phone.goto(`${house}/tally?room=day-room`);
+  await visit(phone, `${house}/tally?room=day-room`);
   await phone.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
   await phone.getByRole('button', { name: 'As hung …' }).click();
   const butt = phone.getByRole('dialog').getByRole('slider', { name: 'Butt 1 of course 1' });

@@ -106,6 +106,8 @@ export const minutesBefore = (minutes: number): string => new Date(DEMO_INSTANT 
 export const keyOf = (house: string, room: string): string => `oak-demo-${room}-${house.split('/').at(-1)}`;
 
 async function signIn(page: Page, { sessions, url }: Site, name: string): Promise<void> {
+  // What somebody else had open is not theirs.
+  if (page.url() !== 'about:blank') await page.goto('about:blank');
   const session = sessions.get(name);
   if (session) {
     await page.context().addCookies(session);
@@ -116,9 +118,27 @@ async function signIn(page: Page, { sessions, url }: Site, name: string): Promis
   sessions.set(name, await page.context().cookies());
 }
 
+/**
+ * Goes to a page of the application: by its link where the open page has one, as people do, and by its address otherwise.
+ *
+ * A page that is open already is loaded anew, and so is what tells another hour once a test has moved the clock: use `goto`.
+ */
+export async function visit(page: Page, path: string): Promise<void> {
+  const { pathname, search } = new URL(page.url());
+  const linked =
+    pathname + search !== path &&
+    (await page.evaluate((href) => {
+      const link = document.querySelector(`a[href="${CSS.escape(href)}"]`);
+      link?.dispatchEvent(new MouseEvent('click', { bubbles: true, cancelable: true }));
+      return link !== null;
+    }, path));
+  if (linked) await page.waitForURL((url) => url.pathname + url.search === path);
+  else await page.goto(path);
+}
+
 /** A house without rooms, in feet and inches; opens its Tally and returns its path. */
 export async function startHouse(page: Page, name: string): Promise<string> {
-  await page.goto('/houses');
+  await visit(page, '/houses');
   await page.getByLabel('Name of the house').fill(name);
   await page.getByRole('button', { name: 'Start it' }).click();
   await page.waitForURL(/\/tally\?new/);
@@ -157,7 +177,7 @@ export async function keepRoom(page: Page, line: string): Promise<void> {
 
 /** A lead hands one kind of work in every room that has it to somebody, for today. */
 export async function handOut(page: Page, house: string, work: string, name: string): Promise<void> {
-  await page.goto(`${house}/run`);
+  await visit(page, `${house}/run`);
   await page.getByRole('button', { name: 'Hand out several' }).click();
   const dialog = page.getByRole('dialog', { name: 'Hand out several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: work });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, isLive, keepRoom, startHouse, test, watchErrors } from './site';
+import { expect, isLive, keepRoom, startHouse, test, visit, watchErrors } from './site';
 
 const picture = (page: Page) => page.getByRole('img', { name: /laid flat/ });
 const roomsOf = (page: Page) => page.getByRole('navigation', { name: 'Rooms' }).getByRole('listitem').getByRole('link');
@@ -68,7 +68,7 @@ test('the picture zooms by buttons and keys, opens a face large, and shows one c
 }) => {
   const errors = watchErrors(page);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/tally?room=day-room`);
+  await visit(page, `${house}/tally?room=day-room`);
   const whole = await picture(page).getAttribute('viewBox');
   // Buttons work once the page's script has taken over, which nothing on the page shows.
   await expect(async () => {
@@ -104,7 +104,7 @@ test('three layouts stand side by side, for the room and for the house, and one 
   await signIn(page, 'Marit');
   const house = await startHouse(page, 'Layout House');
   await keepRoom(page, "Loft: 16' x 14' x 9', knee 4' run 5' walls 1 3, window 36x48 @36 wall 2");
-  await page.goto(`${house}/tally?room=loft`);
+  await visit(page, `${house}/tally?room=loft`);
   await page.getByRole('button', { name: 'Layouts' }).click();
   const panel = page.getByRole('region', { name: 'Three ways to hang it' });
   await expect(panel.getByRole('row')).toHaveCount(4);
@@ -182,7 +182,7 @@ test('six alike flats: copied with every other one mirrored, moved, removed and 
   await expect(roomsOf(page)).toHaveText([/Flat 1/, /Flat 2/, /Flat 3/, /Flat 4/, /Flat 5/, /Flat 6/]);
 
   // By keyboard: lift, one place down, drop.
-  await page.goto(`${house}/tally?room=flat-1`);
+  await visit(page, `${house}/tally?room=flat-1`);
   const handle = page.getByRole('button', { name: 'Move Flat 1', exact: true });
   await isLive(page);
   await handle.focus();
@@ -203,7 +203,7 @@ test('rooms are placed on the plan: dragged they snap to a neighbour’s wall, a
   await signIn(page, 'Marit');
   const house = await startHouse(page, 'Planned House');
   await keepRoom(page, "Parlour: 16' x 12' x 8'");
-  await page.goto(`${house}/tally?new`);
+  await visit(page, `${house}/tally?new`);
   await keepRoom(page, "Study: 10' x 12' x 8'");
   await page.getByRole('button', { name: 'Plan' }).click();
   const place = (name: string) => page.getByRole('button', { name: `Place of ${name}` });
@@ -244,7 +244,7 @@ test('rooms are placed on the plan: dragged they snap to a neighbour’s wall, a
 
 test('a viewer sees the tally and may change nothing', async ({ page, house, signIn }) => {
   await signIn(page, 'Builder');
-  await page.goto(`${house}/tally?room=hall`);
+  await visit(page, `${house}/tally?room=hall`);
   await expect(picture(page)).toBeVisible();
   await page.getByRole('button', { name: 'Layouts' }).click();
   await expect(page.getByRole('region', { name: 'Three ways to hang it' }).getByRole('row')).toHaveCount(4);

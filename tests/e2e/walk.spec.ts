@@ -1,4 +1,4 @@
-import { expect, test, untilTaken } from './site';
+import { expect, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 
 test('a thumb corrects the clock of its room, on the walk, the board and the plan', async ({
@@ -10,11 +10,11 @@ test('a thumb corrects the clock of its room, on the walk, the board and the pla
   // The next morning, half past six: butts were to be dry before noon.
   moveClock(18);
   await signIn(page, 'Marit');
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   const cell = page.getByRole('region', { name: 'Hall' }).getByRole('button', { name: /^Butts: / });
   await expect(cell).toHaveAccessibleName(/wet/i);
   const before = await cell.getAttribute('aria-label');
-  await page.goto(house);
+  await visit(page, house);
   await page.getByRole('link', { name: 'Morning walk' }).click();
   const hall = page.getByRole('region', { name: 'Hall', exact: true });
   await expect(hall).toContainText(/wet\s*until/i);
@@ -30,7 +30,7 @@ test('a thumb corrects the clock of its room, on the walk, the board and the pla
   const told: { input: { slowness: readonly number[] } } = await (await page.request.get(`${house}/plan`)).json();
   expect(Math.min(...told.input.slowness)).toBeLessThan(1);
 
-  await page.goto(`${house}/board`);
+  await visit(page, `${house}/board`);
   expect(await cell.getAttribute('aria-label')).not.toBe(before);
   // Taken back, all is as it was.
   await untilTaken(page, '/api/entries', () => page.keyboard.press('u'));
@@ -39,7 +39,7 @@ test('a thumb corrects the clock of its room, on the walk, the board and the pla
 
 test('a builder may look at the walk and touches nothing', async ({ page, house, signIn }) => {
   await signIn(page, 'Builder');
-  await page.goto(`${house}/walk`);
+  await visit(page, `${house}/walk`);
   await expect(page.getByRole('region', { name: 'Hall', exact: true })).toBeVisible();
   await expect(page.getByRole('button', { name: /: white$/ })).toHaveCount(0);
   const entry = { room: 'hall', kind: 'touched', payload: { found: 'white' } };
@@ -55,7 +55,7 @@ test('a builder may look at the walk and touches nothing', async ({ page, house,
 test('what was done is taken back with one press, for a minute', async ({ page, house, site, signIn, moveClock }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
-  await page.goto(`${house}/my-day`);
+  await visit(page, `${house}/my-day`);
   await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
   const job = page.getByRole('region', { name: 'Now' });
   const title = job.getByRole('heading', { level: 2 });
@@ -86,7 +86,7 @@ test('everything that is pressed on a phone is large enough for a glove', async 
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
   for (const path of ['/my-day', '/walk', '/board', '/guide']) {
-    await page.goto(house + path);
+    await visit(page, house + path);
     await expect(page.getByRole('main')).toBeVisible();
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('main button, main a, main summary, main input:not([type=file]), main select')]
