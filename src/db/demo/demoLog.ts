@@ -3,7 +3,7 @@ import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import type { House } from '../../core/house/schema';
-import { takeOff } from '../../core/joints/takeOff';
+import { type TakeOff, takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
 import { usualPack } from '../../core/materials/catalogue';
 import type { Good } from '../../core/materials/goods';
@@ -166,7 +166,7 @@ export function demoLog(
   for (const part of coatsIn('day-room', 'fill')) {
     if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
     if (part.class === 'flat') {
-      const pieces = takeOff(roomOf(house, 'day-room'), house).pieces.filter(
+      const pieces = takenOff(house, roomOf(house, 'day-room')).pieces.filter(
         (piece) => piece.class === 'flat' && WALLS_RUN.includes(piece.face),
       );
       coat('Tobin', 'day-room', part, instant([1, 11]), { pieces: pieces.map(({ id }) => ({ id })) });
@@ -239,7 +239,16 @@ const isLate = (room: string, coat: Coat): boolean =>
 function coatsOf(house: House, id: string, choices: MethodChoices): readonly Coat[] {
   const room = roomOf(house, id);
   const before = { ...house, method: { ...house.method, ...choices } };
-  return roomCoats(takeOff(room, house).tally, resolveMethod(before, room), room.finish);
+  return roomCoats(takenOff(house, room).tally, resolveMethod(before, room), room.finish);
+}
+
+const takeOffs = new WeakMap<Room, TakeOff>();
+
+/** Taken off once, however many rounds were run in the room and however often its week is told. */
+function takenOff(house: House, room: Room): TakeOff {
+  const made = takeOffs.get(room) ?? takeOff(room, house);
+  takeOffs.set(room, made);
+  return made;
 }
 
 const methodOf = (house: House, id: string): Method => resolveMethod(house, roomOf(house, id));
