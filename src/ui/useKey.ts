@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useEffectEvent } from 'react';
+import { useEffectEvent, useLayoutEffect } from 'react';
 import { isTyping } from './isTyping';
 
 /**
@@ -15,7 +15,8 @@ export function useKey(keys: string, onKey: (key: string) => void): void {
     event.preventDefault();
     onKey(event.key);
   });
-  useEffect(() => {
+  // With what is drawn, not after it: a key may be pressed in the moment in which a page stands.
+  useLayoutEffect(() => {
     const listen = (event: KeyboardEvent) => press(event);
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);

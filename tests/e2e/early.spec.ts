@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test, untilTaken } from './site';
+import { expect, isLive, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 
 /** Holds the scripts of a page back until what it returns is called. */
@@ -79,6 +79,23 @@ test('a key that is pressed before the script is there counts', async ({ page, h
   await page.keyboard.press('6');
   release();
   await page.waitForURL(`${house}/board`);
+});
+
+test('a key that is pressed in the moment in which a page is gone to counts', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await page.goto(house);
+  await isLive(page);
+  // Its address is told while it is drawn; what React does later has not been done then.
+  await page.evaluate(() =>
+    window.navigation.addEventListener(
+      'currententrychange',
+      () =>
+        queueMicrotask(() => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: '/', bubbles: true }))),
+      { once: true },
+    ),
+  );
+  await visit(page, `${house}/tally`);
+  await expect(page.getByLabel('Quick line')).toBeFocused();
 });
 
 test('what is typed early stays in a page that draws itself anew as soon as it has its script', async ({
