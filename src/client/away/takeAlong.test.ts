@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import { memoryDevice } from '../../../tests/setup/memoryDevice';
-import { seenMarks } from '../outbox/deviceStore';
-import { leaveNothing, takeAlong } from './takeAlong';
+import { leaveNothing, seenMarks } from '../outbox/deviceStore';
+import { takeAlong } from './takeAlong';
 
 beforeEach(async () => {
   memoryDevice();
@@ -40,6 +40,19 @@ it('keeps the house of a page', async () => {
 it('keeps nothing of what was on its way when somebody signed out', async () => {
   const { asked, answer } = slowServer();
   const took = takeAlong('h1', new AbortController().signal);
+  await asked;
+  await leaveNothing();
+  answer();
+  await took;
+  expect(await taken()).toEqual([]);
+});
+
+it('keeps nothing of what was on its way in another tab either', async () => {
+  // A tab has everything of its own but what the device keeps.
+  vi.resetModules();
+  const other = await import('./takeAlong');
+  const { asked, answer } = slowServer();
+  const took = other.takeAlong('h1', new AbortController().signal);
   await asked;
   await leaveNothing();
   answer();

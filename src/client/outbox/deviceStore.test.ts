@@ -8,8 +8,10 @@ import {
   deviceStore,
   forgetSeen,
   keepSeen,
+  leaveNothing,
   seenHouse,
   seenMarks,
+  signOutsHere,
   unsentPhoto,
 } from './deviceStore';
 import type { UnsentGroup } from './outbox';
@@ -30,7 +32,7 @@ describe('what a device keeps', () => {
 
   beforeEach(async () => {
     await deviceStore.remove(await idsOf());
-    await forgetSeen();
+    await leaveNothing();
   });
 
   it('is in the order in which it came, and takes nothing twice', async () => {
@@ -52,9 +54,9 @@ describe('what a device keeps', () => {
 
   it('forgets the houses that were seen, and nothing that was not sent', async () => {
     await deviceStore.add(group('a'));
-    await keepSeen({ house: seen('h1', 5), seenAt: 7 });
-    await keepSeen({ house: seen('h1', 6), seenAt: 8 });
-    await keepSeen({ house: seen('h2', 6), seenAt: 8 });
+    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
+    await keepSeen({ house: seen('h1', 6), seenAt: 8 }, await signOutsHere());
+    await keepSeen({ house: seen('h2', 6), seenAt: 8 }, await signOutsHere());
     expect(await seenMarks()).toEqual([
       { id: 'h1', name: 'House h1', who: 'tobin', seenAt: 8 },
       { id: 'h2', name: 'House h2', who: 'tobin', seenAt: 8 },
@@ -63,7 +65,7 @@ describe('what a device keeps', () => {
     expect(await seenHouse('h3')).toBeUndefined();
     await forgetSeen('h2');
     expect((await seenMarks()).map(({ id }) => id)).toEqual(['h1']);
-    await forgetSeen();
+    await leaveNothing();
     expect(await seenMarks()).toEqual([]);
     expect(await idsOf()).toEqual(['a']);
   });
@@ -91,8 +93,8 @@ describe('what a device keeps', () => {
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {
-    await keepSeen({ house: seen('h1', 5), seenAt: 7 });
-    await keepSeen({ house: seen('h2', 6, 'ines'), seenAt: 8 });
+    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
+    await keepSeen({ house: seen('h2', 6, 'ines'), seenAt: 8 }, await signOutsHere());
     expect((await seenMarks()).map(({ id, who }) => [id, who])).toEqual([['h2', 'ines']]);
   });
 });

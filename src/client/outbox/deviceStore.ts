@@ -28,20 +28,24 @@ interface Kept extends DBSchema {
   unsent: { key: number; value: UnsentGroup; indexes: { id: string } };
   photos: { key: string; value: ArrayBuffer };
   seen: { key: string; value: SeenMark & { readonly packed: ArrayBuffer } };
+  /** One count: how often somebody signed out. */
+  signOuts: { key: string; value: number };
 }
 
 const NAME = 'oak-tally';
+const COUNT = 'count';
 let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 /** What this device keeps; throws where the browser keeps nothing. */
 function device(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>(NAME, 2, {
+  opened ??= openDB<Kept>(NAME, 3, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
         db.createObjectStore('seen');
       }
-      db.createObjectStore('photos');
+      if (from < 2) db.createObjectStore('photos');
+      db.createObjectStore('signOuts');
     },
     // A newer version of the application waits for nobody.
     blocking: () => void closeDevice(),
@@ -100,17 +104,25 @@ export const unsentPhoto = async (id: string): Promise<ArrayBuffer | undefined> 
 /**
  * Keeps a house as it was seen; what was kept for somebody else who used this device goes.
  *
- * @param isGone whether it is not wanted any more: asked once it would be written
+ * @param asked the count of sign-outs when the house was asked for: after another one, in whichever tab, it is not kept
  */
-export const keepSeen = async ({ house, seenAt }: SeenHouse, isGone = () => false): Promise<void> => {
+export const keepSeen = async ({ house, seenAt }: SeenHouse, asked: number): Promise<void> => {
   const packed = await gzipped(JSON.stringify(house));
-  const store = await device();
-  if (isGone()) return;
-  const write = store.transaction('seen', 'readwrite');
-  for (const other of await write.store.getAll()) if (other.who !== house.me.id) await write.store.delete(other.id);
-  await write.store.put({ id: house.id, name: house.head.name, who: house.me.id, seenAt, packed }, house.id);
+  const write = (await device()).transaction(['seen', 'signOuts'], 'readwrite');
+  const seen = write.objectStore('seen');
+  if ((await countOf(write.objectStore('signOuts'))) === asked) {
+    for (const other of await seen.getAll()) if (other.who !== house.me.id) await seen.delete(other.id);
+    await seen.put({ id: house.id, name: house.head.name, who: house.me.id, seenAt, packed }, house.id);
+  }
   await write.done;
 };
+
+/** How often somebody signed out on this device. */
+export const signOutsHere = async (): Promise<number> =>
+  countOf((await device()).transaction('signOuts').objectStore('signOuts'));
+
+const countOf = async (signOuts: { readonly get: (key: string) => Promise<number | undefined> }): Promise<number> =>
+  (await signOuts.get(COUNT)) ?? 0;
 
 /** The houses that this device keeps. */
 export const seenMarks = async (): Promise<readonly SeenMark[]> =>
@@ -122,10 +134,16 @@ export const seenHouse = async (id: string): Promise<SeenHouse | undefined> => {
   return kept && { house: JSON.parse(await gunzipped(kept.packed)), seenAt: kept.seenAt };
 };
 
-/** Forgets a house that was seen, or all of them; what was not sent stays. */
-export const forgetSeen = async (house?: string): Promise<void> => {
-  const kept = await device();
-  await (house === undefined ? kept.clear('seen') : kept.delete('seen', house));
+/** Forgets a house that was seen; what was not sent stays. */
+export const forgetSeen = async (house: string): Promise<void> => (await device()).delete('seen', house);
+
+/** Somebody signs out: forgets all houses that were seen, and those that are on their way to this device; what was not sent stays. */
+export const leaveNothing = async (): Promise<void> => {
+  const write = (await device()).transaction(['seen', 'signOuts'], 'readwrite');
+  const signOuts = write.objectStore('signOuts');
+  await write.objectStore('seen').clear();
+  await signOuts.put((await countOf(signOuts)) + 1, COUNT);
+  await write.done;
 };
 
 /** Twenty thousand entries say the same twenty thousand times. */

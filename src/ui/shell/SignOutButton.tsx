@@ -3,7 +3,7 @@
 import { LogOut } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { leaveNothing } from '@/client/away/takeAlong';
+import { leaveNothing } from '@/client/outbox/deviceStore';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import { sendCommand } from '@/client/sendCommand';
 import { Dialog } from '../Dialog';
