@@ -1,5 +1,15 @@
 import { expect, keepRoom, test, visit } from './site';
 
+/** Where a page stands once a wheel was turned over it, px from its top. */
+const placeAfterWheel = () =>
+  new Promise<number>((resolve) =>
+    window.addEventListener(
+      'wheel',
+      () => requestAnimationFrame(() => requestAnimationFrame(() => resolve(window.scrollY))),
+      { once: true, passive: true },
+    ),
+  );
+
 test('a coat is logged all, half and some, and taken back', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await visit(page, `${house}/tally?new`);
@@ -8,6 +18,13 @@ test('a coat is logged all, half and some, and taken back', async ({ page, house
   const room = page.getByRole('region', { name: 'Rope store' });
 
   await room.getByRole('button', { name: /^Flats: Go: tape coat/ }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  // The page behind it stands still.
+  const scrolled = await page.evaluate(() => window.scrollY);
+  await page.mouse.move(5, 400);
+  const turned = page.evaluate(placeAfterWheel);
+  await page.mouse.wheel(0, -300);
+  expect(await turned).toBe(scrolled);
   await page.getByRole('button', { name: 'Half of it' }).click();
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: tape coat, 50 % done/);
 
