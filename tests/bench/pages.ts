@@ -5,6 +5,7 @@ import { awaySite } from '../../src/client/away/awaySite';
 import type { AwayHouse } from '../../src/contract/away';
 import { closeConnection } from '../../src/db/connection';
 import { inFirm } from '../../src/db/firm';
+import { firstScript } from '../setup/firstScript';
 import { demoFirm } from './demoFirm';
 import { houseWithEntries } from './loggedHouse';
 import { median } from './rooms';
@@ -62,9 +63,9 @@ async function main(): Promise<void> {
   process.stdout.write('\nA house on a device, without a server (at most 5 MB kept, and 1 s to the page)\n');
   for (const rooms of ROOMS)
     for (const entries of ENTRIES) await timeAway(houseOf(rooms, entries), cookie, `${rooms}, ${entries}`);
-  process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB)\n');
+  process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB; what shows a house without a server is on the device by then)\n');
   for (const [name, path] of [...VIEWS, ['Tally', '/tally'] as const, ['Without', AWAY] as const]) {
-    const size = await scriptOf(path === AWAY ? path : `/h/${houseOf(10, 0)}${path}`, cookie);
+    const size = await firstScript(base + (path === AWAY ? path : `/h/${houseOf(10, 0)}${path}`), cookie);
     process.stdout.write(`  ${name.padEnd(12)} ${Math.round(size / 1024)} kB\n`);
   }
 }
@@ -127,17 +128,6 @@ async function timeAway(house: string, cookie: string, words: string): Promise<v
   process.stdout.write(
     `  ${words.padEnd(16)}${(gzipSync(text).length / 1e6).toFixed(2)} MB kept of ${(text.length / 1e6).toFixed(2)}, ${ms.toFixed(0)} ms to work it out\n`,
   );
-}
-
-/** Bytes of all script that a page names, as they are sent. */
-async function scriptOf(path: string, cookie: string): Promise<number> {
-  const html = await (await fetch(base + path, { headers: { cookie } })).text();
-  const scripts = [...html.matchAll(/<script[^>]* src="([^"]+)"[^>]*>/g)];
-  // Browsers of today leave out what is for those before.
-  const files = new Set(scripts.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src ?? ''));
-  let bytes = 0;
-  for (const src of files) bytes += gzipSync(await (await fetch(base + src)).text()).length;
-  return bytes;
 }
 
 async function timeOf(path: string, cookie: string): Promise<number> {

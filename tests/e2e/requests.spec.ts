@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
-
 import type { Page } from '@playwright/test';
 import type { MappedPiece } from '../../src/ui/room/pieceMap';
+import { firstScript } from '../setup/firstScript';
 import { expect, minutesBefore, test } from './site';
 import { query } from './testDatabase';
 
@@ -34,6 +34,17 @@ test('signed out, pages lead to the sign-in and requests say so', async ({ page,
   const answer = await request.post('/api/entries', { data: { house: randomUUID(), entries: [coat()] } });
   expect([answer.status(), (await answer.json()).message]).toEqual([401, 'You are signed out.']);
   expect((await request.get(`/h/${randomUUID()}/file`)).status()).toBe(401);
+});
+
+test('a view asks for at most 200 kB of script at first', async ({ page, house, site, signIn }) => {
+  await signIn(page, 'Marit');
+  const cookie = (await page.context().cookies()).map(({ name, value }) => `${name}=${value}`).join('; ');
+  for (const view of [...VIEWS, '/walk', '/dry/air', '/dry/tags', '/hand-over/bath', '/hanger', '/guide']) {
+    const bytes = await firstScript(site.url + house + view, cookie);
+    // A view without any would be none of ours.
+    expect(bytes, view).toBeGreaterThan(100 * 1024);
+    expect(bytes, view).toBeLessThanOrEqual(200 * 1024);
+  }
 });
 
 test('entries are refused with the place and the reason, and never with a fault', async ({

@@ -1,5 +1,6 @@
-import { type CoatEntry, whoDid } from '../log/entry';
+import type { CoatEntry } from '../log/entry';
 import type { OpenItem } from '../log/stateOf';
+import { whoDid } from '../log/whoDid';
 import { coatNamed } from '../method/coatNamed';
 import { type Account, DEFECTS, type DefectKind } from '../method/defects';
 import { coatClock } from '../readiness/coatClock';

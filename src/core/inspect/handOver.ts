@@ -1,7 +1,8 @@
 import type { Air } from '../air/air';
 import { firstAfter } from '../air/airClock';
-import { type CoatEntry, whoDid } from '../log/entry';
+import type { CoatEntry } from '../log/entry';
 import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
+import { whoDid } from '../log/whoDid';
 import { COATED_CLASSES, type CoatedClass, type CoatKey, type Side } from '../method/coat';
 import type { RoomSite } from '../readiness/siteOf';
 import type { Level } from '../room/level';

@@ -268,10 +268,6 @@ export type Entry = Recorded<NewEntry> & {
 };
 export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
 
-/** Who did what an entry says: who ran it, where it says so, else who wrote it. */
-export const whoDid = (entry: Entry): readonly string[] =>
-  ('ranBy' in entry.payload ? entry.payload.ranBy : undefined) ?? [entry.by];
-
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
 export const FINISHER_KINDS: readonly EntryKind[] = [
   'coat',

@@ -4,7 +4,8 @@ import { type CoatedClass, FIRM_MINUTES } from '../method/coat';
 import { isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
-import { type CoatEntry, type Entry, whoDid } from './entry';
+import type { CoatEntry, Entry } from './entry';
+import { whoDid } from './whoDid';
 
 const MINUTE_MS = 60_000;
 

@@ -1,4 +1,5 @@
-import { type CoatEntry, type Entry, whoDid } from '../log/entry';
+import type { CoatEntry, Entry } from '../log/entry';
+import { whoDid } from '../log/whoDid';
 import { groupBy } from '../measure/groupBy';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Evidence } from '../rates/learn';

@@ -1,7 +1,8 @@
-import { type Entry, whoDid } from '@/core/log/entry';
+import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import type { Person } from '@/core/log/person';
 import { heldAt } from '@/core/log/stateOf';
+import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';

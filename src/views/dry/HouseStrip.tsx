@@ -4,7 +4,8 @@ import { SHIFT } from '@/core/work/shift';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
 import { useLater } from '@/ui/useLater';
 import { dayWords, roundedUp, timeOf, untilWords } from '@/words/when';
-import { HORIZON_MS, type StripRoom } from './dryRooms';
+import type { StripRoom } from './dryRooms';
+import { HORIZON_MS } from './horizon';
 
 /** A day of which less is shown has no room for its name. */
 const LABELLED_MS = 9 * 3_600_000;

@@ -9,6 +9,7 @@ import { type WetCoat, wetCoats } from '@/core/readiness/wetCoats';
 import type { ClassNow } from '@/core/readiness/whatNow';
 import { coatName } from '@/words/coatWords';
 import { stuckWords } from '@/words/stateWords';
+import { HORIZON_MS } from './horizon';
 
 /** When a class of a room can be worked on, and with what; at 0 when it can now. */
 export interface ClassReady {
@@ -70,7 +71,6 @@ export interface DryRoom extends StripRoom {
   }[];
 }
 
-export const HORIZON_MS = 72 * 3_600_000;
 const BEFORE_MS = 24 * 3_600_000;
 
 /** A room as it stands at an instant, with when its classes become ready. */

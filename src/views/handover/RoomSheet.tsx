@@ -1,9 +1,10 @@
 import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import { handOverOf, meanAir } from '@/core/inspect/handOver';
-import { type CoatEntry, whoDid } from '@/core/log/entry';
+import type { CoatEntry } from '@/core/log/entry';
 import type { Person } from '@/core/log/person';
 import type { Mark, Signature } from '@/core/log/stateOf';
+import { whoDid } from '@/core/log/whoDid';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { lengthCovered } from '@/core/standing/coveredBy';
