@@ -26,10 +26,13 @@ export async function buildIfStale(folder = '.next', env = {}) {
   writeFileSync(stampFile, stamp);
 }
 
+/** How long a connection without a request is kept, s: longer than a proxy keeps its own, or one that is ended here takes a request along. */
+export const KEPT_S = 75;
+
 /** Arguments for Node that serve the build on loopback, or the sources as they change. */
 export const serveArguments = (port, dev = false) => [
   nextProgram,
-  dev ? 'dev' : 'start',
+  ...(dev ? ['dev'] : ['start', '--keepAliveTimeout', String(KEPT_S * 1000)]),
   '-H',
   '127.0.0.1',
   '-p',

@@ -63,7 +63,9 @@ async function main(): Promise<void> {
   process.stdout.write('\nA house on a device, without a server (at most 5 MB kept, and 1 s to the page)\n');
   for (const rooms of ROOMS)
     for (const entries of ENTRIES) await timeAway(houseOf(rooms, entries), cookie, `${rooms}, ${entries}`);
-  process.stdout.write('\nScript of the first load of a view, compressed (at most 200 kB; what shows a house without a server is on the device by then)\n');
+  process.stdout.write(
+    '\nScript of the first load of a view, compressed (at most 200 kB; what shows a house without a server is on the device by then)\n',
+  );
   for (const [name, path] of [...VIEWS, ['Tally', '/tally'] as const, ['Without', AWAY] as const]) {
     const size = await firstScript(base + (path === AWAY ? path : `/h/${houseOf(10, 0)}${path}`), cookie);
     process.stdout.write(`  ${name.padEnd(12)} ${Math.round(size / 1024)} kB\n`);

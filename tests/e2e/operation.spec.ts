@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
+import { KEPT_S } from '../../scripts/setup/build.mjs';
 import { balancer } from './balancer';
 import { ownServer } from './ownServer';
 import { startServer } from './server';
@@ -111,6 +112,9 @@ test('two servers behind a load balancer are one: sign-ins, wrong passwords, ent
   try {
     const signIn = (who: Page, name: string, password = 'oak-demo') =>
       who.request.post('/api/commands/signIn', { data: { name, password } });
+    // A balancer keeps connections for a minute: a server that ends them sooner takes requests along.
+    const { headers } = await fetch(`${first.url}/api/health`);
+    expect(headers.get('keep-alive')).toBe(`timeout=${KEPT_S}`);
     // The one signs in on the first server, whatever comes next is the second one's, and so on.
     expect((await signIn(page, 'Marit')).status()).toBe(200);
     expect((await signIn(phone, 'Petra')).status()).toBe(200);
