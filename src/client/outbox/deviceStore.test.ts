@@ -70,16 +70,20 @@ describe('what a device keeps', () => {
     expect(await idsOf()).toEqual(['a']);
   });
 
-  it('is still there in the form of a newer version of the application', async () => {
-    // As the application kept it before it knew of photos.
+  it.each([
+    [1, 'before it knew of photos', ['unsent', 'seen']],
+    [2, 'before it counted who signed out', ['unsent', 'seen', 'photos']],
+  ])('is still there as version %i of the application kept it, %s', async (version, _, stores) => {
     await closeDevice();
     await new Promise((resolve) => {
       indexedDB.deleteDatabase('oak-tally').onsuccess = resolve;
     });
-    const old = await openDB('oak-tally', 1, {
+    const old = await openDB('oak-tally', version, {
       upgrade(db) {
-        db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
-        db.createObjectStore('seen');
+        for (const name of stores) {
+          const store = db.createObjectStore(name, { autoIncrement: name === 'unsent' });
+          if (name === 'unsent') store.createIndex('id', 'id', { unique: true });
+        }
       },
     });
     await old.add('unsent', { ...group('a'), version: 2 });
@@ -90,6 +94,9 @@ describe('what a device keeps', () => {
     await deviceStore.remove(['b', 'a']);
     // A photo goes with the entries that name it.
     expect(await unsentPhoto('p')).toBeUndefined();
+    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
+    await leaveNothing();
+    expect([await seenMarks(), await signOutsHere()]).toEqual([[], 1]);
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {
