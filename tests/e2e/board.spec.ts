@@ -19,12 +19,14 @@ test('a coat is logged all, half and some, and taken back', async ({ page, house
 
   await room.getByRole('button', { name: /^Flats: Go: tape coat/ }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
-  // The page behind it stands still.
+  // On a phone the page behind it stands still.
+  await page.setViewportSize({ width: 390, height: 844 });
   const scrolled = await page.evaluate(() => window.scrollY);
   await page.mouse.move(5, 400);
   const turned = page.evaluate(placeAfterWheel);
   await page.mouse.wheel(0, -300);
   expect(await turned).toBe(scrolled);
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('button', { name: 'Half of it' }).click();
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: tape coat, 50 % done/);
 
