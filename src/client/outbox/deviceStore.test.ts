@@ -25,6 +25,7 @@ const group = (id: string): UnsentGroup => ({
 });
 const seen = (id: string, made: number, who = 'tobin') =>
   ({ id, made, me: { id: who }, head: { name: `House ${id}` } }) as AwayHouse;
+const keep = async (house: AwayHouse, seenAt: number) => keepSeen({ house, seenAt }, await signOutsHere());
 const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
 
 describe('what a device keeps', () => {
@@ -54,9 +55,9 @@ describe('what a device keeps', () => {
 
   it('forgets the houses that were seen, and nothing that was not sent', async () => {
     await deviceStore.add(group('a'));
-    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
-    await keepSeen({ house: seen('h1', 6), seenAt: 8 }, await signOutsHere());
-    await keepSeen({ house: seen('h2', 6), seenAt: 8 }, await signOutsHere());
+    await keep(seen('h1', 5), 7);
+    await keep(seen('h1', 6), 8);
+    await keep(seen('h2', 6), 8);
     expect(await seenMarks()).toEqual([
       { id: 'h1', name: 'House h1', who: 'tobin', seenAt: 8 },
       { id: 'h2', name: 'House h2', who: 'tobin', seenAt: 8 },
@@ -94,14 +95,14 @@ describe('what a device keeps', () => {
     await deviceStore.remove(['b', 'a']);
     // A photo goes with the entries that name it.
     expect(await unsentPhoto('p')).toBeUndefined();
-    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
+    await keep(seen('h1', 5), 7);
     await leaveNothing();
     expect([await seenMarks(), await signOutsHere()]).toEqual([[], 1]);
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {
-    await keepSeen({ house: seen('h1', 5), seenAt: 7 }, await signOutsHere());
-    await keepSeen({ house: seen('h2', 6, 'ines'), seenAt: 8 }, await signOutsHere());
+    await keep(seen('h1', 5), 7);
+    await keep(seen('h2', 6, 'ines'), 8);
     expect((await seenMarks()).map(({ id, who }) => [id, who])).toEqual([['h2', 'ines']]);
   });
 });

@@ -19,8 +19,8 @@ function anySequence(problem: PlanProblem, random: () => number, begin: Sequence
   });
   const ready = new Set(open.flatMap((left, index) => (left === 0 ? [index] : [])));
   while (order.length < problem.jobs.length) {
-    const any = [...ready][Math.floor(random() * ready.size)] ?? 0;
-    const next = order.length < kept ? (begin.order[order.length] ?? any) : any;
+    const drawn = [...ready][Math.floor(random() * ready.size)] ?? 0;
+    const next = order.length < kept ? (begin.order[order.length] ?? drawn) : drawn;
     ready.delete(next);
     order.push(next);
     for (const follower of followers[next] ?? []) {

@@ -3,10 +3,11 @@ import { TZDate } from '@date-fns/tz';
 import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import type { House } from '../../core/house/schema';
-import { type TakeOff, takeOff } from '../../core/joints/takeOff';
+import { takeOff } from '../../core/joints/takeOff';
 import type { NewEntry } from '../../core/log/entry';
 import { usualPack } from '../../core/materials/catalogue';
 import type { Good } from '../../core/materials/goods';
+import { memoizeLast } from '../../core/measure/memoizeLast';
 import type { Coat, CoatKey } from '../../core/method/coat';
 import { type Method, resolveMethod } from '../../core/method/resolveMethod';
 import { roomCoats } from '../../core/method/roomCoats';
@@ -166,7 +167,7 @@ export function demoLog(
   for (const part of coatsIn('day-room', 'fill')) {
     if (part.class === 'butt') coat('Tobin', 'day-room', part, instant([1, 10]));
     if (part.class === 'flat') {
-      const pieces = takenOff(house, roomOf(house, 'day-room')).pieces.filter(
+      const pieces = takenOff(roomOf(house, 'day-room'), house).pieces.filter(
         (piece) => piece.class === 'flat' && WALLS_RUN.includes(piece.face),
       );
       coat('Tobin', 'day-room', part, instant([1, 11]), { pieces: pieces.map(({ id }) => ({ id })) });
@@ -239,17 +240,11 @@ const isLate = (room: string, coat: Coat): boolean =>
 function coatsOf(house: House, id: string, choices: MethodChoices): readonly Coat[] {
   const room = roomOf(house, id);
   const before = { ...house, method: { ...house.method, ...choices } };
-  return roomCoats(takenOff(house, room).tally, resolveMethod(before, room), room.finish);
+  return roomCoats(takenOff(room, house).tally, resolveMethod(before, room), room.finish);
 }
-
-const takeOffs = new WeakMap<Room, TakeOff>();
 
 /** Taken off once, however many rounds were run in the room and however often its week is told. */
-function takenOff(house: House, room: Room): TakeOff {
-  const made = takeOffs.get(room) ?? takeOff(room, house);
-  takeOffs.set(room, made);
-  return made;
-}
+const takenOff = memoizeLast((room: Room, house: House) => takeOff(room, house));
 
 const methodOf = (house: House, id: string): Method => resolveMethod(house, roomOf(house, id));
 

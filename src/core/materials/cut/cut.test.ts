@@ -135,18 +135,18 @@ describe('bead and trim cut from sticks', () => {
 
   it('are never dearer with splices than without, nor cheaper than can be', () => {
     const random = randomFrom(77);
-    const any = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
+    const between = (least: number, most: number) => least + Math.floor(random() * (most - least + 1));
     let saved = 0;
     for (let run = 0; run < 120; run += 1) {
       const question: CutQuestion = {
-        pieces: Array.from({ length: any(2, 14) }, () => any(300, 2900)),
+        pieces: Array.from({ length: between(2, 14) }, () => between(300, 2900)),
         sticks: [
-          { length: 2400, price: any(8, 12) },
-          { length: 3000, price: any(10, 15) },
+          { length: 2400, price: between(8, 12) },
+          { length: 3000, price: between(10, 15) },
         ],
-        kerf: any(0, 3),
-        offcuts: Array.from({ length: any(0, 3) }, () => any(300, 1500)),
-        splice: any(0, 6),
+        kerf: between(0, 3),
+        offcuts: Array.from({ length: between(0, 3) }, () => between(300, 1500)),
+        splice: between(0, 6),
       };
       const { splice: _none, ...plainly } = question;
       const [plain, spliced] = [cutStock(plainly), cutStock(question)];
