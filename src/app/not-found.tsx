@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { PageLink } from '@/ui/PageLink';
 import { Sign } from '@/ui/Sign';
 
 export default function NotFound() {
@@ -10,9 +10,9 @@ export default function NotFound() {
         <p className="text-muted">
           No house, room or page has this address. It may have been deleted, or the link was cut short.
         </p>
-        <Link href="/" className="btn btn-primary btn-lg">
+        <PageLink href="/" className="btn btn-primary btn-lg">
           To the house
-        </Link>
+        </PageLink>
       </div>
     </main>
   );

@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { ReactNode } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
+import { PageLink } from '../PageLink';
 import { Sign } from '../Sign';
 import { KeysButton } from './KeysButton';
 import { SignOutButton } from './SignOutButton';
@@ -23,22 +23,16 @@ export function Header({
 }) {
   return (
     <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 px-4 py-2 sm:gap-x-2 md:flex-nowrap lg:gap-x-4 lg:px-5">
-      <Link
-        prefetch={false}
-        href="/"
-        className="flex shrink-0 items-center gap-2 whitespace-nowrap"
-        aria-label="Oak Tally, start"
-      >
+      <PageLink href="/" className="flex shrink-0 items-center gap-2 whitespace-nowrap" aria-label="Oak Tally, start">
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
-      </Link>
-      <Link
-        prefetch={false}
+      </PageLink>
+      <PageLink
         href="/houses"
         className="btn btn-sm narrow min-w-16 max-w-60 shrink border-base-300 bg-base-200 font-semibold"
       >
         <span className="truncate">{house ? house.name : 'Houses'}</span>
-      </Link>
+      </PageLink>
       <span className="flex-1" />
       <UnsentMark who={person.id} />
       {live}
@@ -46,16 +40,12 @@ export function Header({
       {time && <span className="narrow hidden text-sm font-semibold whitespace-nowrap lg:inline">{time}</span>}
       {house && (
         <>
-          <Link prefetch={false} href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost shrink-0">
+          <PageLink href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost shrink-0">
             My day
-          </Link>
-          <Link
-            prefetch={false}
-            href={`/h/${house.id}/guide`}
-            className="btn btn-sm btn-ghost hidden shrink-0 md:inline-flex"
-          >
+          </PageLink>
+          <PageLink href={`/h/${house.id}/guide`} className="btn btn-sm btn-ghost hidden shrink-0 md:inline-flex">
             Field guide
-          </Link>
+          </PageLink>
         </>
       )}
       <KeysButton unit={house?.unit ?? 'in'} />

@@ -1,7 +1,8 @@
 'use client';
 
-import Link, { useLinkStatus } from 'next/link';
+import { useLinkStatus } from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
+import { PageLink } from '../PageLink';
 import { useKey } from '../useKey';
 import { STATIONS, type StationFact, type StationPath } from './stations';
 
@@ -28,8 +29,7 @@ export function JobLine({
           const fact = facts[path];
           return (
             <li key={path} className="lg:flex-1">
-              <Link
-                prefetch={false}
+              <PageLink
                 href={`/h/${house}/${path}`}
                 aria-current={current ? 'page' : undefined}
                 className={`block min-h-14 rounded-t-xl border-t-4 px-3 py-1.5 hover:bg-base-100 ${current ? 'border-secondary bg-base-100' : 'border-transparent'}`}
@@ -46,7 +46,7 @@ export function JobLine({
                 >
                   {fact.text}
                 </span>
-              </Link>
+              </PageLink>
             </li>
           );
         })}

@@ -1,10 +1,10 @@
 'use client';
 
 import { CircleCheck, OctagonAlert, TriangleAlert } from 'lucide-react';
-import Link from 'next/link';
 import { useHouse } from '@/client/HouseContext';
 import type { Conflict } from '@/core/estimate/conflict';
 import type { LengthUnit } from '@/core/measure/unit';
+import { PageLink } from '@/ui/PageLink';
 import { contradictionWords, insteadWords } from '@/words/conflictWords';
 import { CLASS_NAMES } from '@/words/stateWords';
 
@@ -47,9 +47,9 @@ export function ConflictList({
               {conflict.class && `, ${CLASS_NAMES[conflict.class].toLowerCase()}`}:{' '}
               {contradictionWords(conflict.why, unit)}.{' '}
               {conflict.class && (
-                <Link prefetch={false} href={`/h/${houseId}/guide#${conflict.class}`} className="link text-primary">
+                <PageLink href={`/h/${houseId}/guide#${conflict.class}`} className="link text-primary">
                   Field guide
-                </Link>
+                </PageLink>
               )}
             </p>
             {mayEdit && (

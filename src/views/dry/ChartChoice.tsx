@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { PageLink } from '@/ui/PageLink';
 
 export const RANGES = [
   ['day', 'Day', 1],
@@ -30,31 +30,29 @@ export function ChartChoice({
         <h2>Air over time</h2>
         <nav aria-label="How far back" className="flex gap-1.5">
           {RANGES.map(([id, words]) => (
-            <Link
+            <PageLink
               key={id}
-              prefetch={false}
               scroll={false}
               href={href(room, id)}
               aria-current={id === range ? 'true' : undefined}
               className={look(id === range)}
             >
               {words}
-            </Link>
+            </PageLink>
           ))}
         </nav>
       </div>
       <nav aria-label="Which room" className="flex flex-wrap gap-1.5">
         {places.map(({ id, name }) => (
-          <Link
+          <PageLink
             key={id}
-            prefetch={false}
             scroll={false}
             href={href(id, range)}
             aria-current={id === room ? 'true' : undefined}
             className={look(id === room)}
           >
             {name}
-          </Link>
+          </PageLink>
         ))}
       </nav>
     </div>

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { PageLink } from '@/ui/PageLink';
 
 const TABS = [
   ['', 'Watch'],
@@ -11,15 +11,14 @@ export function DryTabs({ houseId, here }: { readonly houseId: string; readonly 
   return (
     <nav aria-label="Dry watch" className="no-print flex flex-wrap gap-1.5">
       {TABS.map(([path, name]) => (
-        <Link
+        <PageLink
           key={path}
-          prefetch={false}
           href={`/h/${houseId}/dry${path && `/${path}`}`}
           aria-current={path === here ? 'page' : undefined}
           className={`btn min-h-11 ${path === here ? 'btn-secondary' : ''}`}
         >
           {name}
-        </Link>
+        </PageLink>
       ))}
     </nav>
   );

@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import { dayOf } from '@/core/measure/dayOf';
 import { SHIFT } from '@/core/work/shift';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
+import { PageLink } from '@/ui/PageLink';
 import { useLater } from '@/ui/useLater';
 import { dayWords, roundedUp, timeOf, untilWords } from '@/words/when';
 import type { StripRoom } from './dryRooms';
@@ -114,8 +114,7 @@ function Row({
   ].filter(({ from, to }) => to > from);
   return (
     <>
-      <Link
-        prefetch={false}
+      <PageLink
         href={href}
         scroll={false}
         aria-current={chosen ? 'true' : undefined}
@@ -124,7 +123,7 @@ function Row({
         className={`narrow col-start-1 flex min-h-8 items-center truncate border-l-4 pl-1.5 text-sm font-semibold hover:text-primary ${chosen ? 'border-secondary' : 'border-transparent'}`}
       >
         <span className="truncate">{room.name}</span>
-      </Link>
+      </PageLink>
       <div className="relative col-start-2 min-h-8" style={{ gridRow: row }} aria-hidden="true">
         {bars.map(({ kind, ...stretch }) => (
           <span key={kind} className={`strip-bar strip-${kind}`} style={place(stretch)}>

@@ -1,6 +1,6 @@
-import Link from 'next/link';
 import type { LengthUnit } from '@/core/measure/unit';
 import { FanChoice } from '@/ui/entries/FanChoice';
+import { PageLink } from '@/ui/PageLink';
 import { airWords, troubleWords } from '@/words/airWords';
 import { smallWords } from '@/words/lengthWords';
 import { CLASS_NAMES } from '@/words/stateWords';
@@ -125,9 +125,9 @@ export function CatchUpWords({ own, href }: { readonly own: CatchUpLine; readonl
       <span>
         {CLASS_NAMES[own.class]}: the room waits for this. The {own.coat.toLowerCase()} in {own.minutes} min setting mud
         wins {spanWords(own.hoursWon)}.{' '}
-        <Link prefetch={false} href={href} className="link text-primary">
+        <PageLink href={href} className="link text-primary">
           Log it on the board
-        </Link>
+        </PageLink>
       </span>
     </span>
   );

@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { Site } from '@/core/readiness/siteOf';
+import { PageLink } from '@/ui/PageLink';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/words/stateWords';
 import { instantWords } from '@/words/when';
@@ -59,14 +59,13 @@ export function HandOverView({
                 <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
                 <td>{done.checked ? instantWords(Date.parse(done.checked.at), timeZone) : 'not yet'}</td>
                 <td className="text-right">
-                  <Link
-                    prefetch={false}
+                  <PageLink
                     className="btn btn-sm"
                     href={`/h/${houseId}/hand-over/${room.id}`}
                     aria-label={`Page of ${room.name}`}
                   >
                     Page
-                  </Link>
+                  </PageLink>
                 </td>
               </tr>
             ))}

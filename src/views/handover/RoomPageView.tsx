@@ -1,10 +1,10 @@
-import Link from 'next/link';
 import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { RoomSite } from '@/core/readiness/siteOf';
 import { MarkButton } from '@/ui/entries/MarkButton';
+import { PageLink } from '@/ui/PageLink';
 import { PrintButton } from '@/ui/PrintButton';
 import { itemWords } from '@/words/defectWords';
 import { PhotoChoice } from './PhotoChoice';
@@ -30,9 +30,9 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
       <div className="no-print flex flex-wrap items-center justify-between gap-3">
-        <Link href={`/h/${houseId}/hand-over`} className="link text-primary">
+        <PageLink href={`/h/${houseId}/hand-over`} className="link text-primary">
           All rooms
-        </Link>
+        </PageLink>
         <div className="flex flex-wrap items-start gap-2">
           {mayHandOver && standing.now.kind === 'handOver' && (
             <MarkButton

@@ -1,8 +1,8 @@
 'use client';
 
-import Link from 'next/link';
 import { type ReactNode, useMemo } from 'react';
 import { useHouse } from '@/client/HouseContext';
+import { PageLink } from '@/ui/PageLink';
 import { type Packed, unpacked } from '@/ui/packed';
 import { StateMark } from '@/ui/state/StateMark';
 import { useLater } from '@/ui/useLater';
@@ -53,9 +53,9 @@ function NoRooms() {
         <p className="text-muted">
           Take off the first one with a single line of text: its name, its sizes, its doors and windows.
         </p>
-        <Link prefetch={false} href={`/h/${id}/tally?new`} className="btn btn-primary btn-lg">
+        <PageLink href={`/h/${id}/tally?new`} className="btn btn-primary btn-lg">
           Take off a room
-        </Link>
+        </PageLink>
       </div>
     </main>
   );
@@ -65,9 +65,9 @@ function Lists({ wrong, going, wet, stuck }: Pick<HouseRows, 'wrong' | 'going' |
   const { id } = useHouse();
   return (
     <aside className="space-y-4" aria-label="What can be done">
-      <Link prefetch={false} href={`/h/${id}/walk`} className="btn btn-lg w-full">
+      <PageLink href={`/h/${id}/walk`} className="btn btn-lg w-full">
         Morning walk
-      </Link>
+      </PageLink>
       {wrong.count > 0 && <RoomList title="Something is wrong" listed={wrong} more={SAND} mark="stuck" />}
       <RoomList title="Go now" empty="Nothing can be coated or sanded right now." listed={going} mark="go" />
       <RoomList title="Still wet" empty="Nothing is wet." listed={wet} mark="wet" />
@@ -104,16 +104,16 @@ function RoomList({
       <ul className="mt-1 divide-y divide-base-300">
         {rooms.map(({ key, name, path, note }) => (
           <li key={key}>
-            <Link prefetch={false} href={`/h/${id}${path}`} className="block rounded-lg py-2 hover:bg-base-200">
+            <PageLink href={`/h/${id}${path}`} className="block rounded-lg py-2 hover:bg-base-200">
               <StateMark words={{ mark, title: name, detail: note }} />
-            </Link>
+            </PageLink>
           </li>
         ))}
       </ul>
       {rest > 0 && (
-        <Link prefetch={false} href={`/h/${id}/${more.path}`} className="link text-primary">
+        <PageLink href={`/h/${id}/${more.path}`} className="link text-primary">
           and {rest} more {more.words}
-        </Link>
+        </PageLink>
       )}
     </section>
   );
@@ -125,9 +125,9 @@ function Today({ work }: { readonly work: HouseRows['today'] }) {
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">
       <div className="flex items-baseline justify-between gap-2">
         <h2>Today</h2>
-        <Link prefetch={false} href={`/h/${id}/run`} className="link text-primary">
+        <PageLink href={`/h/${id}/run`} className="link text-primary">
           Run sheet
-        </Link>
+        </PageLink>
       </div>
       {work.length === 0 && (
         <p className="text-muted">Nobody has been given work today. Hand out work on the run sheet.</p>

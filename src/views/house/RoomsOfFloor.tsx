@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import { useHouse } from '@/client/HouseContext';
+import { PageLink } from '@/ui/PageLink';
 import { boxAround } from '@/ui/room/pagePlace';
 import type { PlanRoom } from './houseRows';
 
@@ -74,11 +74,7 @@ function RoomOfPlan({
   const isBox = points.every(([x, y]) => (x === x0 || x === x1) && (y === y0 || y === y1));
   const clip = `plan-${id}`;
   return (
-    <Link
-      prefetch={false}
-      href={href}
-      aria-label={[`${name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}
-    >
+    <PageLink href={href} aria-label={[`${name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}>
       {!isBox && (
         <clipPath id={clip}>
           <polygon points={points.join(' ')} />
@@ -111,7 +107,7 @@ function RoomOfPlan({
         {words.mark !== 'quiet' && <tspan className={MARKS[words.mark].fill}>{MARKS[words.mark].shape} </tspan>}
         {words.title}
       </text>
-    </Link>
+    </PageLink>
   );
 }
 

@@ -1,6 +1,5 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
@@ -10,6 +9,7 @@ import type { Person, Role } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Problem } from '@/core/room/problem';
 import { FileField } from '@/ui/FileField';
+import { PageLink } from '@/ui/PageLink';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { CrewCard } from './CrewCard';
@@ -46,12 +46,12 @@ export function HousesView({ houses, people, me, sessions, now, role }: HousesVi
         <ul className="mt-2 divide-y divide-base-300">
           {houses.map(({ id, name }) => (
             <li key={id} className="flex items-center justify-between gap-3 py-2">
-              <Link
+              <PageLink
                 href={`/h/${id}`}
                 className="flex min-h-11 flex-1 items-center text-lg font-semibold text-primary hover:underline"
               >
                 {name}
-              </Link>
+              </PageLink>
               <a href={`/h/${id}/file`} className="btn" download aria-label={`House file of ${name}`}>
                 House file
               </a>

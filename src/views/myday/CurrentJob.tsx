@@ -1,4 +1,3 @@
-import Link from 'next/link';
 import { beforeCoat, takenAlong } from '@/core/inspect/betweenCoats';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
@@ -13,6 +12,7 @@ import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
 import { isBetween } from '@/core/work/pass';
 import { smallHours, type Task } from '@/core/work/tasksOf';
+import { PageLink } from '@/ui/PageLink';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
@@ -186,9 +186,9 @@ export function CurrentJob({
         </p>
       )}
       {task.pass === 'check' && (
-        <Link href={`/h/${houseId}/sand`} className="btn btn-primary btn-xl h-auto w-full py-5 text-xl">
+        <PageLink href={`/h/${houseId}/sand`} className="btn btn-primary btn-xl h-auto w-full py-5 text-xl">
           Check and sign off
-        </Link>
+        </PageLink>
       )}
       {works && task.pass !== 'check' && task.pass !== 'mend' && !scrapes && (
         <JobDone
@@ -217,9 +217,9 @@ export function CurrentJob({
           timeZone={timeZone}
         />
       )}
-      <Link href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
+      <PageLink href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
         Part done, or something else
-      </Link>
+      </PageLink>
       {works && <ProblemButton now={now} room={{ id, name }} className="btn btn-xl h-auto w-full py-4 text-lg" />}
       <ItemList
         house={houseId}
@@ -280,9 +280,9 @@ function CoatLine({
             </li>
           ))}
         </ul>
-        <Link href={`/h/${houseId}/guide#${coat.class}`} className="link text-primary">
+        <PageLink href={`/h/${houseId}/guide#${coat.class}`} className="link text-primary">
           Its card in the field guide
-        </Link>
+        </PageLink>
       </details>
     </div>
   );

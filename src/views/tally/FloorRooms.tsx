@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import type { CSSProperties, ReactNode, Ref } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
+import { PageLink } from '@/ui/PageLink';
 import { roughLength } from '@/words/lengthWords';
 import { floorsOf, type ListedRoom } from './arrange';
 
@@ -67,15 +67,14 @@ export function RoomRow({
       style={style}
       className={`flex items-center rounded-lg ${isOpen ? 'bg-base-200 font-semibold' : 'hover:bg-base-200'} ${dragged ? 'relative z-10 bg-base-300' : ''}`}
     >
-      <Link
-        prefetch={false}
+      <PageLink
         href={`/h/${houseId}/tally?room=${room.id}`}
         aria-current={isOpen ? 'page' : undefined}
         className="flex min-h-11 min-w-0 flex-1 items-center justify-between gap-2 px-2"
       >
         <span className="min-w-0 break-words">{room.name}</span>
         <span className="text-sm text-muted whitespace-nowrap">{roughLength(room.length, unit)}</span>
-      </Link>
+      </PageLink>
       {handle}
     </li>
   );

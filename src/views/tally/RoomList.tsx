@@ -1,9 +1,9 @@
 'use client';
 
-import Link from 'next/link';
 import { lazy, memo, Suspense, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
+import { PageLink } from '@/ui/PageLink';
 import type { ListedRoom } from './arrange';
 import { StandingRooms } from './FloorRooms';
 
@@ -56,8 +56,7 @@ export const RoomList = memo(function RoomList({
       )}
       {shown.length === 0 && rooms.length > 0 && <p className="px-2 text-muted">No room is called so.</p>}
       {mayEdit && (
-        <Link
-          prefetch={false}
+        <PageLink
           href={`/h/${houseId}/tally?new`}
           className="flex min-h-11 items-center justify-between rounded-lg px-2 font-semibold text-primary hover:bg-base-200"
         >
@@ -65,7 +64,7 @@ export const RoomList = memo(function RoomList({
           <span className="kbd kbd-sm" aria-hidden="true">
             n
           </span>
-        </Link>
+        </PageLink>
       )}
     </nav>
   );

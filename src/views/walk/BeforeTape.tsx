@@ -1,5 +1,5 @@
-import Link from 'next/link';
 import type { LengthUnit } from '@/core/measure/unit';
+import { PageLink } from '@/ui/PageLink';
 import { ItemList } from '@/ui/problem/ItemList';
 import { AcceptRoom } from './AcceptRoom';
 import type { AcceptRow } from './acceptRows';
@@ -25,9 +25,9 @@ export function BeforeTape({
     <section className="space-y-4" aria-label="Before tape">
       <header className="flex flex-wrap items-center justify-between gap-3">
         <h2>Before tape</h2>
-        <Link prefetch={false} href={`/h/${houseId}/hanger`} className="btn btn-lg">
+        <PageLink href={`/h/${houseId}/hanger`} className="btn btn-lg">
           The hanger’s list
-        </Link>
+        </PageLink>
       </header>
       {rows.map((row) => {
         const card = (

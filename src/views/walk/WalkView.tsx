@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Right } from '@/core/readiness/wasRight';
 import { FanChoice } from '@/ui/entries/FanChoice';
+import { PageLink } from '@/ui/PageLink';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
@@ -159,9 +159,9 @@ export function WalkView({
             );
           })}
         </ul>
-        <Link prefetch={false} href={`/h/${houseId}/run`} className="btn btn-lg">
+        <PageLink href={`/h/${houseId}/run`} className="btn btn-lg">
           Move work on the run sheet
-        </Link>
+        </PageLink>
       </section>
       {right.touches > 0 && (
         <section className="sheet space-y-1 p-4" aria-label="Was it right?">
