@@ -92,6 +92,7 @@ export const stuckWords = (why: Stuck): string => (why.kind === 'held' ? why.why
 const STUCK: Readonly<Record<Exclude<Stuck['kind'], 'held'>, string>> = {
   cold: 'too cold for finishing',
   joints: 'the joints come first',
+  mend: 'something is to be mended first',
   notAccepted: 'the hanging is not accepted',
   tooLarge: 'too large to work out: split the room',
 };

@@ -49,6 +49,27 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
   await expect(room.getByRole('button', { name: /^Fasteners:/ })).toHaveAccessibleName(/10 % done/);
 });
 
+test('what must not be covered stands before the coat, and is gone once it is mended', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Tobin');
+  await visit(page, `${house}/my-day`);
+  const now = page.getByRole('region', { name: 'Now' });
+  const first = now.getByText('First mend what must not be covered:');
+  const bubble = now.getByRole('list', { name: 'Open items of Day room' });
+  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on flats');
+  await expect(bubble).toContainText('Bubble, loose tape, wall 1');
+  const coats = await now.getByText(/ft of flats with the/).boundingBox();
+  for (const before of [first, bubble]) expect((await before.boundingBox())?.y).toBeLessThan(coats?.y ?? 0);
+  await bubble.getByRole('button', { name: /^Mended: Bubble/ }).click();
+  await expect(first).toHaveCount(0);
+  await expect(bubble).toHaveCount(0);
+  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on flats');
+});
+
 test('done with setting mud asks when it was mixed; what is wrong is noted on the way', async ({
   page,
   browser,

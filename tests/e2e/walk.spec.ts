@@ -91,6 +91,11 @@ test('everything that is pressed on a phone is large enough for a glove', async 
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('main button, main a, main summary, main input:not([type=file]), main select')]
         .filter((target) => target.checkVisibility())
+        // A box is pressed by its words too.
+        .map(
+          (target) =>
+            (target instanceof HTMLInputElement && target.type === 'checkbox' && target.closest('label')) || target,
+        )
         .map((target) => [target.textContent?.slice(0, 40), Math.round(target.getBoundingClientRect().height)] as const)
         .filter(([, height]) => height < 48),
     );

@@ -96,6 +96,7 @@ export function anyPlan(seed: number): AnyPlan {
       : Array.from({ length: 1 + upTo(2) }, () => ({
           hours: 0.05 + random() / 2,
           class: often(0.5) ? ('flat' as const) : undefined,
+          share: random(),
           first: often(0.5),
           mud: often(0.5) ? MENDED : undefined,
         }));

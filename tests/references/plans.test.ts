@@ -175,6 +175,11 @@ describe('plans of whole houses', () => {
     const plan = planOf(log);
     expect(plan.assignments.length).toBeGreaterThan(60);
     expect(plan.last).toEqual(['landing']);
+    // A bubble is mended first, and holds up its room no longer than that takes.
+    const of = (work: string) => plan.assignments.find(({ item }) => item === `day-room/${work}`);
+    const [mend, fill] = [of('mend'), of('fill.flat')];
+    expect(fill?.start).toBeGreaterThanOrEqual(mend?.end ?? Number.POSITIVE_INFINITY);
+    expect(fill?.start).toBeLessThan(mend?.ready ?? 0);
     expect(planOf(log.toReversed())).toEqual(plan);
     expect(planOf([...log].sort((a, b) => a.id.localeCompare(b.id)))).toEqual(plan);
   });

@@ -24,6 +24,10 @@ export interface Piece {
   readonly lies: Lies | undefined;
 }
 
+/** Of pieces of one class together: mm, fasteners by count, mm² of surface. */
+export const amountOf = (pieces: readonly Pick<Piece, 'amount'>[]): number =>
+  pieces.reduce((sum, { amount }) => sum + amount, 0);
+
 /** Where the side of an angle lies, for each order in which schools visit sides; they are never what it is. */
 export interface Lies {
   /** Looking into an upright angle; of a level one the wall is left. */

@@ -1,4 +1,4 @@
-import type { Piece } from '../joints/pieces';
+import { amountOf, type Piece } from '../joints/pieces';
 import type { KeptFace } from '../joints/takeOff';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatId } from '../method/coat';
@@ -81,5 +81,3 @@ const cachedBlockPieces = memoizeLast(
     return { of, coats: new Map(coats) };
   },
 );
-
-const amountOf = (pieces: readonly Piece[]): number => pieces.reduce((sum, { amount }) => sum + amount, 0);

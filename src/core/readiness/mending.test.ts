@@ -5,7 +5,7 @@ import type { Entry } from '../log/entry';
 import { DEFECT_KINDS, DEFECTS, type DefectKind } from '../method/defects';
 import { MEND_MINUTES, ROOM_HOURS } from '../work/usualRates';
 import { handedPasses, passDone } from './handedPasses';
-import { dueItems } from './mending';
+import { dueItems, mendedBefore } from './mending';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const DAY_MS = 86_400_000;
@@ -72,6 +72,76 @@ describe('what is mended by itself', () => {
     expect(pass).toMatchObject({ people: [INES], task: { pass: 'mend' } });
     const after = handedPasses(siteWith([...entries, mended(bubble), mended(torn)]).rooms);
     expect([pass, ...after].map((own) => own && passDone(own))).toEqual([0, 1]);
+  });
+});
+
+describe('what must not be covered', () => {
+  const taped = coated(['tape']);
+  const classNow = (entries: readonly Entry[], kind: string) =>
+    roomWith(entries).standing.classes.find((own) => own.class === kind)?.now;
+  /** The next coats that can go, and on which pieces where that is not on all. */
+  const readyOn = (entries: readonly Entry[], kind: string) => {
+    const now = classNow(entries, kind);
+    return now?.kind === 'go' ? now.ready.map(({ part, pieces }) => ({ part, pieces })) : [];
+  };
+  const own = (kind: string) => TAKEN.pieces.filter((piece) => piece.class === kind);
+
+  it('keeps the next coat off its joint, and off nothing else', () => {
+    const others = own('flat').filter(({ id }) => id !== flat);
+    const all = own('flat').reduce((sum, { amount }) => sum + amount, 0);
+    const [ready] = readyOn([...taped, wrong('bubble', flat)], 'flat');
+    expect([...(ready?.pieces ?? [])].sort()).toEqual(others.map(({ id }) => id).sort());
+    expect(ready?.part).toBeCloseTo(others.reduce((sum, { amount }) => sum + amount, 0) / all, 9);
+    for (const kind of ['angle', 'bead', 'fasteners']) {
+      expect(readyOn(taped, kind).length).toBeGreaterThan(0);
+      expect(readyOn([...taped, wrong('bubble', flat)], kind)).toEqual(readyOn(taped, kind));
+    }
+  });
+
+  it('keeps it off both sides of an angle', () => {
+    const [side] = own('angle');
+    const pieces = readyOn([...taped, wrong('bubble', side?.id)], 'angle').flatMap((ready) => ready.pieces ?? []);
+    const joint = side?.id.replace(/@.*/, '');
+    expect(pieces.length).toBeGreaterThan(0);
+    expect(pieces.filter((id) => id.startsWith(`${joint}@`))).toEqual([]);
+  });
+
+  it('keeps it off all where there is nothing else, which is said', () => {
+    const entries = [...taped, ...own('flat').map(({ id }) => wrong('bubble', id))];
+    expect(classNow(entries, 'flat')).toMatchObject({ kind: 'stuck', why: { kind: 'mend' } });
+    expect(roomWith(entries).standing.now.kind).toBe('go');
+  });
+
+  it('is in nobody’s way once it is mended, nor where it names no joint or can wait', () => {
+    const bubble = wrong('bubble', flat);
+    const fasteners = own('fasteners')[0]?.id;
+    for (const more of [
+      [bubble, mended(bubble)],
+      [wrong('bubble')],
+      [wrong('screwPop', fasteners)],
+      [wrong('ridge', flat)],
+    ])
+      for (const kind of ['flat', 'fasteners'])
+        expect(readyOn([...taped, ...more], kind)).toEqual(readyOn(taped, kind));
+  });
+
+  it('comes first in the plan, and what can go meanwhile waits for no mud of it', () => {
+    const { items } = itemsWith([...taped, wrong('bubble', flat)]);
+    const waits = (work: string) => items.find((item) => item.work === work)?.after;
+    expect(waits('fill.flat')).toEqual([{ item: `${room.id}/mend`, until: 'ended', muds: [] }]);
+    expect(waits('fill.fasteners')).toEqual([]);
+    // Of unknown place it is before everything, and nothing waits for it to dry.
+    const anywhere = itemsWith([...taped, wrong('bubble')]).items;
+    for (const item of anywhere.filter(({ pass }) => pass === 'fill'))
+      expect(item.after).toContainEqual({ item: `${room.id}/mend`, until: 'ended', muds: [] });
+  });
+
+  it('is told to whoever coats its class', () => {
+    const entries = [...taped, wrong('bubble', flat), wrong('torn'), wrong('ridge', flat)];
+    const before = (kinds: readonly ('flat' | 'angle')[]) =>
+      mendedBefore(roomWith(entries), kinds).map(({ defect }) => defect);
+    expect(before(['flat'])).toEqual(['bubble', 'torn']);
+    expect(before(['angle'])).toEqual(['torn']);
   });
 });
 

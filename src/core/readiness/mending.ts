@@ -1,5 +1,7 @@
 import { USUAL_THICKNESS_MM } from '../air/dryingHours';
 import { liesOf } from '../drying/wetMud';
+import { jointOf } from '../joints/jointId';
+import { amountOf, type Piece } from '../joints/pieces';
 import type { OpenItem } from '../log/stateOf';
 import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
@@ -10,25 +12,71 @@ import type { RoomSite } from './siteOf';
 
 type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'prefill' | 'held'>;
 
+const isMendedNow = ({ defect }: OpenItem): boolean => defect !== undefined && DEFECTS[defect].mend === 'now';
+
+/** What is open in a room and is neither left to the pre-fill that is to come, nor to the hanger. */
+function ownItems(
+  { state, prefill }: Pick<Wrong, 'state' | 'prefill'>,
+  held: ReadonlySet<string>,
+): readonly OpenItem[] {
+  const prefills = prefill.found !== undefined && state.applied.length === 0;
+  return state.items.filter((item) => {
+    if (item.closed || (prefills && isGap(item))) return false;
+    // What was found before tape is the hanger's for as long as its face waits for him.
+    return item.after > 0 || item.face === undefined || !held.has(item.face);
+  });
+}
+
+const NO_PIECES: ReadonlySet<string> = new Set();
+
+/**
+ * The pieces, by id, on which something must not be covered: until it is mended nothing goes over them, of an angle on neither side.
+ * The other pieces of their class do not wait for it.
+ *
+ * @param held the faces whose tape waits, see `heldFaces`
+ */
+export function piecesToMend(
+  room: Pick<Wrong, 'state' | 'pieces' | 'prefill'>,
+  held: ReadonlySet<string>,
+): ReadonlySet<string> {
+  if (room.state.items.length === 0) return NO_PIECES;
+  const wrong = ownItems(room, held).filter(isMendedNow);
+  return wrong.length === 0
+    ? NO_PIECES
+    : new Set(wrong.flatMap((item) => lyingUnder(item, room.pieces)).map(({ id }) => id));
+}
+
+/** The pieces of the joint on which something lies; none where it names none: the next screw does not wait for one that popped. */
+function lyingUnder({ piece }: OpenItem, pieces: readonly Piece[]): readonly Piece[] {
+  if (piece === undefined) return [];
+  const joint = jointOf(piece);
+  return pieces.filter(({ id, class: kind }) => kind !== 'fasteners' && kind !== 'surface' && jointOf(id) === joint);
+}
+
 /**
  * What is wrong with a room and is mended by itself: what must not be covered, and what no coat to come takes along any more. What
  * has no name waits for the coats too. What sealing mends is left to it, and gaps to the pre-fill while that is to come.
  */
 export function dueItems(room: Wrong): readonly OpenItem[] {
-  const open = room.state.items.filter(({ closed }) => !closed);
+  const open = ownItems(room, room.held);
   if (open.length === 0) return [];
   const classOf = classesOf(room);
   const isOn = (kind: CoatedClass | undefined) =>
     room.coats.every(
       (coat) => (kind !== undefined && coat.class !== kind) || (room.applied.coats.get(coat.id)?.share ?? 0) >= 1,
     );
-  const prefills = room.prefill.found !== undefined && room.state.applied.length === 0;
   return open.filter((item) => {
-    if (prefills && isGap(item)) return false;
-    // What was found before tape is the hanger's for as long as its face waits for him.
-    if (item.after === 0 && item.face !== undefined && room.held.has(item.face)) return false;
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
     return mend === 'now' || (mend === 'next' && isOn(classOf(item)));
+  });
+}
+
+/** What is mended before coats on some classes: what must not be covered and lies on one of them, or names no piece. */
+export function mendedBefore(room: Wrong, kinds: readonly CoatedClass[]): readonly OpenItem[] {
+  const classOf = classesOf(room);
+  return ownItems(room, room.held).filter((item) => {
+    const kind = classOf(item);
+    return isMendedNow(item) && (kind === undefined || kinds.includes(kind));
   });
 }
 
@@ -40,11 +88,13 @@ export function mendsIn(room: Wrong): readonly Mend[] {
   return due.map((item): Mend => {
     const { defect } = item;
     const kind = classOf(item);
+    const own = room.pieces.filter((piece) => piece.class === kind);
     const dry = defect === undefined || DEFECTS[defect].dry === true;
     return {
       hours: MEND_MINUTES[defect ?? 'unnamed'] / 60,
       class: kind,
-      first: defect !== undefined && DEFECTS[defect].mend === 'now',
+      share: kind ? amountOf(lyingUnder(item, own)) / amountOf(own) : 0,
+      first: isMendedNow(item),
       mud: dry
         ? undefined
         : {

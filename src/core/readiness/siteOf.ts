@@ -18,6 +18,7 @@ import { type AppliedCoats, cachedCoats } from '../standing/appliedCoats';
 import { type Finished, finished } from '../standing/finished';
 import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { coatHours, type Task, tasksOf } from '../work/tasksOf';
+import { piecesToMend } from './mending';
 import { type PrefillStanding, prefillOf } from './prefillOf';
 import { type FeltAir, feltAir } from './touchesIn';
 import { type RoomStanding, whatNow } from './whatNow';
@@ -37,6 +38,8 @@ export interface RoomSite {
   readonly applied: AppliedCoats;
   /** The faces, by id, whose tape waits for the hanger or for being accepted. */
   readonly held: ReadonlySet<string>;
+  /** The pieces, by id, on which something is mended before anything goes over them. */
+  readonly toMend: ReadonlySet<string>;
   /** What of it is filled before the tape. */
   readonly prefill: PrefillStanding;
   /** Whether it cannot be worked out: then its tally is empty. */
@@ -111,6 +114,7 @@ export function siteOf(
     );
     const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
     const air = felt.clock;
+    const toMend = piecesToMend({ state, pieces, prefill }, untaped);
     return {
       at: now,
       room,
@@ -120,6 +124,7 @@ export function siteOf(
       faces,
       applied,
       held: waitingFaces(applied.stretches, untaped),
+      toMend,
       prefill,
       tooLarge: worked === undefined,
       method,
@@ -129,7 +134,7 @@ export function siteOf(
       done,
       air,
       felt,
-      standing: worked ? whatNow(coats, method, state, applied, done, air, now) : TOO_LARGE,
+      standing: worked ? whatNow(coats, method, state, applied, done, air, now, toMend) : TOO_LARGE,
       hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,
     };

@@ -1,6 +1,7 @@
 import { type AirTrouble, airTroubles } from '../air/air';
 import { type AirClock, stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
+import { amountOf, type Piece } from '../joints/pieces';
 import { heldAt, type RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
@@ -34,7 +35,7 @@ export interface ReadyCoat {
 /** Why nothing can be done, by its own words where the lead holds it. */
 export type Stuck =
   | { readonly kind: 'held'; readonly why: string }
-  | { readonly kind: 'cold' | 'joints' | 'notAccepted' | 'tooLarge' };
+  | { readonly kind: 'cold' | 'joints' | 'mend' | 'notAccepted' | 'tooLarge' };
 
 /** What can be done with one class of a room now. */
 export type ClassNow =
@@ -93,6 +94,7 @@ export interface RoomStanding {
  * @param done what is sanded and signed off, see `finished`
  * @param clock the room's air, see `houseAir`
  * @param now ms since 1970
+ * @param toMend the pieces on which something is mended before anything goes over them, see `piecesToMend`
  */
 export function whatNow(
   coats: readonly Coat[],
@@ -102,10 +104,11 @@ export function whatNow(
   done: Finished,
   clock: AirClock,
   now: number,
+  toMend: ReadonlySet<string> = NOTHING_TO_MEND,
 ): RoomStanding {
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air, now);
-  const room: Looked = { method, applied, done, clock, now };
+  const room: Looked = { method, applied, done, clock, now, toMend };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const firmAt = Math.max(0, ...state.prefills.map((prefill) => prefill.firmAt));
   const joints = kinds
@@ -131,12 +134,15 @@ function withPrefill(standing: ClassStanding, firmAt: number, now: number): Clas
   };
 }
 
+const NOTHING_TO_MEND: ReadonlySet<string> = new Set();
+
 interface Looked {
   readonly method: Method;
   readonly applied: AppliedCoats;
   readonly done: Finished;
   readonly clock: AirClock;
   readonly now: number;
+  readonly toMend: ReadonlySet<string>;
 }
 
 function whyBlocked(state: RoomState, air: readonly AirTrouble[], now: number): Stuck | undefined {
@@ -154,7 +160,7 @@ function classStanding(
   const own = coats.filter((coat) => coat.class === kind);
   const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
   const nows = room.applied.stretches.flatMap((stretch) =>
-    stretch.class === kind ? [{ stretch, now: stretchNow(stretch, own, room) }] : [],
+    stretch.class === kind ? mendedApart(stretch, stretchNow(stretch, own, room), room.toMend) : [],
   );
   const waits = nows.flatMap(({ now }) => (now.kind === 'wet' && Number.isFinite(now.until) ? [now.until] : []));
   return {
@@ -163,6 +169,23 @@ function classStanding(
     now: classNow(own, standings, nows, blocked),
     changesAt: waits.length > 0 ? Math.min(...waits) : undefined,
   };
+}
+
+/** Pieces that are alike with what can be done with them. */
+interface Some {
+  readonly stretch: Pick<Stretch, 'pieces' | 'amount' | 'coats'>;
+  readonly now: StretchNow | { readonly kind: 'mend'; readonly coat: Coat };
+}
+
+/** Of pieces that could be coated, those on which something is mended before. */
+function mendedApart(stretch: Stretch, now: StretchNow, toMend: ReadonlySet<string>): readonly Some[] {
+  if (now.kind !== 'go' || !stretch.pieces.some(({ id }) => toMend.has(id))) return [{ stretch, now }];
+  const [wrong, right] = [true, false].map((isWrong) => stretch.pieces.filter(({ id }) => toMend.has(id) === isWrong));
+  const some = (pieces: readonly Piece[] = []) => ({ coats: stretch.coats, pieces, amount: amountOf(pieces) });
+  return [
+    ...(right && right.length > 0 ? [{ stretch: some(right), now }] : []),
+    { stretch: some(wrong), now: { kind: 'mend', coat: now.coat } },
+  ];
 }
 
 function coatStanding(coat: Coat, last: boolean, { method, applied, done, clock, now }: Looked): CoatStanding {
@@ -205,7 +228,7 @@ export type StretchNow =
 export function stretchNow(
   stretch: Stretch,
   own: readonly Coat[],
-  { method, applied, clock, now }: Omit<Looked, 'done'>,
+  { method, applied, clock, now }: Omit<Looked, 'done' | 'toMend'>,
 ): StretchNow {
   const { coats } = stretch;
   const next = coats.find(({ share }) => share < 1)?.coat;
@@ -239,7 +262,7 @@ export function stretchNow(
 function classNow(
   own: readonly Coat[],
   standings: readonly CoatStanding[],
-  nows: readonly { readonly stretch: Stretch; readonly now: StretchNow }[],
+  nows: readonly Some[],
   blocked: Stuck | undefined,
 ): ClassNow {
   const ready = readyCoats(own, nows);
@@ -253,17 +276,17 @@ function classNow(
   if (wet) return wet;
   const [held] = nows.flatMap(({ now }) => (now.kind === 'held' ? [now] : []));
   if (held) return { kind: 'stuck', coat: held.coat, why: blocked ?? NOT_ACCEPTED };
+  const [wrong] = nows.flatMap(({ now }) => (now.kind === 'mend' ? [now] : []));
+  if (wrong) return { kind: 'stuck', coat: wrong.coat, why: blocked ?? MEND_FIRST };
   return { kind: standings.at(-1)?.phase === 'sanded' ? 'sanded' : 'dry' };
 }
 
 /** Why a held face waits. */
 const NOT_ACCEPTED: Stuck = { kind: 'notAccepted' };
 const JOINTS_FIRST: Stuck = { kind: 'joints' };
+const MEND_FIRST: Stuck = { kind: 'mend' };
 
-function readyCoats(
-  own: readonly Coat[],
-  nows: readonly { readonly stretch: Stretch; readonly now: StretchNow }[],
-): readonly ReadyCoat[] {
+function readyCoats(own: readonly Coat[], nows: readonly Some[]): readonly ReadyCoat[] {
   // Nothing is on yet.
   if (nows.length === 0) return own.slice(0, 1).map((coat) => ({ coat, part: 1, pieces: undefined }));
   const sum = (some: typeof nows) => some.reduce((all, { stretch }) => all + stretch.amount, 0);

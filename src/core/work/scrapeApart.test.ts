@@ -90,10 +90,11 @@ describe('what is wrong, as work', () => {
   const bubble: Mend = {
     hours: 0.25,
     class: 'flat',
+    share: 0.2,
     first: true,
     mud: { mud: { kind: 'drying' }, thickness: 1.6, substrate: 'mud' },
   };
-  const ridge: Mend = { hours: 0.05, class: 'angle', first: false, mud: undefined };
+  const ridge: Mend = { hours: 0.05, class: 'angle', share: 0.1, first: false, mud: undefined };
 
   it('is one item with all its minutes', () => {
     const mend = find(workOf(workRoom({ mend: [bubble, ridge] })), 'mend');
@@ -105,9 +106,17 @@ describe('what is wrong, as work', () => {
   it('holds up what would cover it, and nothing else', () => {
     const items = workOf(workRoom({ mend: [bubble, ridge] }));
     const waits = (work: string) => find(items, work)?.after.filter(({ item }) => item === 'a/mend') ?? [];
-    expect(waits('fill.flat')).toMatchObject([{ until: 'recoat' }]);
+    expect(waits('fill.flat')).toEqual([{ item: 'a/mend', until: 'ended', muds: [] }]);
     expect(waits('fill.butt')).toEqual([]);
     expect(waits('fill.angle.first')).toEqual([]);
+  });
+
+  it('is dry before what would cover it where that lies on little else', () => {
+    const waits = (mend: readonly Mend[]) =>
+      find(workOf(workRoom({ mend })), 'fill.flat')?.after.filter(({ item }) => item === 'a/mend');
+    expect(waits([{ ...bubble, share: 0.5 }])).toMatchObject([{ until: 'ended' }]);
+    expect(waits([{ ...bubble, share: 0.6 }])).toMatchObject([{ until: 'recoat', muds: [bubble.mud] }]);
+    expect(waits([bubble, bubble, bubble])).toMatchObject([{ until: 'recoat' }]);
   });
 
   it('opens sanding and the walk again where everything was signed off, for the mended places alone', () => {

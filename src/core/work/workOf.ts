@@ -8,7 +8,7 @@ import type { RoomCoat } from '../method/roomCoats';
 import { smallWorkOf } from '../method/smallWork';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
 import { fromOf, type HoursOf, inBlocks, latest } from './itemBlocks';
-import { mendedBefore, mendOf, mudsOfMend } from './mend';
+import { mendOf, waitForMend } from './mend';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
 import { ROOM_HOURS, SAND_MENDED_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
@@ -76,8 +76,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
     const left = group.coats.filter((coat) => room.left(coat).part > 0);
     const after: After[] = [];
     if (prefill && group.pass === 'tape') after.push({ item: prefill, until: 'firm', muds: [] });
-    const mended = mendedBefore(left, room.mend);
-    if (mended.length > 0) after.push({ item: `${room.id}/mend`, until: 'recoat', muds: mudsOfMend(mended) });
+    const mended = waitForMend(left, room.mend);
+    if (mended) after.push({ item: `${room.id}/mend`, ...mended });
     if (group.key === 'tape')
       for (const before of open)
         if (before.key === 'tape' && before.place < group.place && isRunInOrder(before.kind, group.kind))

@@ -227,12 +227,17 @@ export function demoLog(
       defect: 'bubble',
       face: 'w0',
       place: [1240, 1219],
+      piece: seamOn(house, 'day-room', 'w0'),
       ...(photo ? { photos: [photo] } : {}),
       text: 'About a hand long',
     },
   });
   return log;
 }
+
+/** The lowest seam of a face, from its left, as it is meant by who taps there. */
+const seamOn = (house: House, id: string, face: string): string | undefined =>
+  takenOff(roomOf(house, id), house).pieces.find((piece) => piece.face === face && piece.class === 'flat')?.id;
 
 const isLate = (room: string, coat: Coat): boolean =>
   room === LATE.room && coat.round === LATE.round && coat.class === LATE.class;

@@ -1,12 +1,10 @@
-import { beforeCoat, takenAlong } from '@/core/inspect/betweenCoats';
+import { beforeCoat } from '@/core/inspect/betweenCoats';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import { mudWithin } from '@/core/materials/batch';
-import type { LengthUnit } from '@/core/measure/unit';
-import { type CoatedClass, FIRM_MINUTES } from '@/core/method/coat';
-import { usualMistakes } from '@/core/method/defects';
+import { FIRM_MINUTES } from '@/core/method/coat';
 import { sandingOrder } from '@/core/method/finalSanding';
-import { dueItems } from '@/core/readiness/mending';
+import { dueItems, mendedBefore } from '@/core/readiness/mending';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { Block } from '@/core/work/block';
@@ -15,19 +13,19 @@ import { smallHours, type Task } from '@/core/work/tasksOf';
 import { PageLink } from '@/ui/PageLink';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
-import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { BETWEEN_WORDS, checkWords, setBacks, toolWords } from '@/words/coatWords';
-import { DEFECT_WORDS, itemWords } from '@/words/defectWords';
+import { BETWEEN_WORDS, setBacks } from '@/words/coatWords';
+import { itemWords } from '@/words/defectWords';
 import { deepFillWords } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
 import { sandWords } from '@/words/sandWords';
 import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES, smallAmount } from '@/words/stateWords';
 import { timeOf } from '@/words/when';
 import { BeforeCoat } from './BeforeCoat';
+import { ClassGlyph, CoatLine } from './CoatLine';
 import { JobDone } from './JobDone';
 import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
-import { coatAmount, facesOfPieces, listWords, sidesToRun, smallWorkWords } from './jobWords';
+import { coatAmount, listWords, smallWorkWords } from './jobWords';
 
 const MINUTES_PER_HOUR = 60;
 
@@ -90,6 +88,14 @@ export function CurrentJob({
         )
       : undefined;
   const fills = task.pass === 'prefill';
+  const mends = task.pass === 'mend';
+  const toMend = mends
+    ? dueItems(room)
+    : mendedBefore(
+        room,
+        task.coats.map((coat) => coat.class),
+      );
+  const openItems = { house: houseId, room: room.room, pieces: room.pieces, unit, now, works };
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
   const minutes = fills ? room.method.all.settingMinutes : sets[0]?.coat.settingMinutes;
@@ -112,6 +118,12 @@ export function CurrentJob({
         <p className="rounded-lg bg-base-200 p-3">
           <b>Note:</b> {room.room.note}
         </p>
+      )}
+      {toMend.length > 0 && (
+        <div>
+          {!mends && <p className="font-medium">First mend what must not be covered:</p>}
+          <ItemList {...openItems} items={toMend} />
+        </div>
       )}
       {first && before && (
         <BeforeCoat
@@ -221,70 +233,10 @@ export function CurrentJob({
         Part done, or something else
       </PageLink>
       {works && <ProblemButton now={now} room={{ id, name }} className="btn btn-xl h-auto w-full py-4 text-lg" />}
-      <ItemList
-        house={houseId}
-        room={room.room}
-        pieces={room.pieces}
-        items={task.pass === 'mend' ? dueItems(room) : room.state.items.filter(({ closed }) => !closed)}
-        unit={unit}
-        now={now}
-        works={works}
-      />
+      {!mends && (
+        <ItemList {...openItems} items={room.state.items.filter((item) => !item.closed && !toMend.includes(item))} />
+      )}
     </section>
-  );
-}
-
-/** One coat of the job: how much, with what, how good looks, and what goes wrong most. */
-function CoatLine({
-  ready: { coat, part, pieces },
-  room,
-  unit,
-  block,
-  houseId,
-}: {
-  readonly ready: ReadyCoat;
-  readonly room: RoomSite;
-  readonly unit: LengthUnit;
-  readonly block: Block | undefined;
-  readonly houseId: string;
-}) {
-  const marks = takenAlong(room, coat.class);
-  const label = coat.settingMinutes === undefined ? coat.mud : `${coat.settingMinutes} min setting`;
-  return (
-    <div>
-      <p>
-        {coatAmount(coat, room, unit, part)} with the {toolWords(coat, unit)}
-      </p>
-      <p className="text-sm">
-        {label} mud, {coat.consistency}
-        {coat.tape ? `; ${coat.tape} tape` : ''}
-      </p>
-      {pieces && (
-        <p className="text-sm">
-          Only on {facesOfPieces(pieces, room)}
-          {block ? '' : ': the rest is not ready'}.
-        </p>
-      )}
-      {marks.length > 0 && (
-        <p className="text-sm font-semibold text-warning">
-          Here more: {marks.map((item) => itemWords(item, room.room, unit)).join('; ')}.
-        </p>
-      )}
-      {coat.side && <p className="text-sm">{capital(sidesToRun(coat, room) ?? '')}</p>}
-      <details className="text-sm">
-        <summary className="cursor-pointer text-muted">Good when: {checkWords(coat, unit)}</summary>
-        <ul className="mt-1 list-disc space-y-1 pl-5">
-          {usualMistakes(coat).map((defect) => (
-            <li key={defect}>
-              <b>{DEFECT_WORDS[defect].name}</b>: {DEFECT_WORDS[defect].cause}; {DEFECT_WORDS[defect].mend}.
-            </li>
-          ))}
-        </ul>
-        <PageLink href={`/h/${houseId}/guide#${coat.class}`} className="link text-primary">
-          Its card in the field guide
-        </PageLink>
-      </details>
-    </div>
   );
 }
 
@@ -303,26 +255,3 @@ const smallMud = (small: Task['small']) => ({
   litres: small.reduce((sum, { litres }) => sum + litres, 0),
   hours: small.reduce((sum, work) => sum + smallHours(work), 0),
 });
-
-/** A class as it stands in this room. */
-function ClassGlyph({
-  kind,
-  room,
-  way,
-}: {
-  readonly kind: CoatedClass;
-  readonly room: RoomSite;
-  readonly way: string;
-}) {
-  const ladder = room.standing.classes.find((standing) => standing.class === kind)?.coats ?? [];
-  return (
-    <SectionGlyph
-      kind={kind}
-      way={way}
-      layers={ladder.map(({ phase, coat }) => ({ phase, key: coat.key, side: coat.side }))}
-      className="h-11 w-24"
-    />
-  );
-}
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
