@@ -5,7 +5,7 @@ import type { SmallWork } from '../method/smallWork';
 import { BLOCKS, type Block } from '../work/block';
 import type { HandedPass } from '../work/dayListOf';
 import { betweenBefore, isBetween, type Pass } from '../work/pass';
-import { betweenHours, partOfTask, type Task } from '../work/tasksOf';
+import { betweenHours, coatHours, partOfTask, type Task } from '../work/tasksOf';
 import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
 import { blocksIn } from './inBlocks';
@@ -119,4 +119,14 @@ export function passDone({ room: site, task, block }: Omit<HandedPass<RoomSite>,
   if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;
   const shares = task.coats.map(({ id }) => coatDone(site, id, block));
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;
+}
+
+/** The same by the hours that each coat takes: of a pass whose angles are left much is left. */
+export function hoursDone(handed: Omit<HandedPass<RoomSite>, 'people' | 'day'>): number {
+  const { room, task, block } = handed;
+  if (task.coats.length === 0 || isBetween(task.pass)) return passDone(handed);
+  const hours = task.coats.map((coat) => coatHours(coat, room.method));
+  const all = hours.reduce((sum, own) => sum + own, 0);
+  if (all === 0) return passDone(handed);
+  return task.coats.reduce((sum, { id }, index) => sum + (hours[index] ?? 0) * coatDone(room, id, block), 0) / all;
 }

@@ -16,20 +16,28 @@ export interface HandedPass<Room> {
 export interface DayList<Room> {
   readonly passes: readonly HandedPass<Room>[];
   readonly hours: number;
+  /** Of them what is still to do; none once all is done. */
+  readonly left: number;
 }
 
 /**
  * One person's list for a day (YYYY-MM-DD). What two run together takes each of them half.
  *
  * @param paceOf how much faster they are than usual, see `rateOfCoat`
+ * @param doneOf the part of a pass that is done, 0–1
  */
 export function dayListOf<Room>(
   handed: readonly HandedPass<Room>[],
   person: string,
   day: string,
   paceOf: (rate: string) => number = () => 1,
+  doneOf: (pass: HandedPass<Room>) => number = () => 0,
 ): DayList<Room> {
   const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
   const hoursOf = ({ task, people }: HandedPass<Room>) => hoursAtPace(task, paceOf) / people.length;
-  return { passes, hours: passes.length === 0 ? 0 : passes.reduce((sum, pass) => sum + hoursOf(pass), DAY_HOURS) };
+  const sum = (of: (pass: HandedPass<Room>) => number) => {
+    const all = passes.reduce((hours, pass) => hours + of(pass), 0);
+    return all > 0 ? DAY_HOURS + all : 0;
+  };
+  return { passes, hours: sum(hoursOf), left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))) };
 }

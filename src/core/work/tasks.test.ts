@@ -90,8 +90,16 @@ describe('the list of a day', () => {
     expect(fast).toBeCloseTo(fill.hours - coated / 2 + 0.5, 9);
   });
 
+  it('tells what is left of it, with the half hour until all is done', () => {
+    const leftWith = (done: Readonly<Record<string, number>>) =>
+      dayListOf(handed, 'tobin', '2031-05-06', undefined, ({ room }) => done[room] ?? 0);
+    expect(leftWith({}).left).toBeCloseTo(leftWith({}).hours, 9);
+    expect(leftWith({ a: 1, b: 0.25 }).left).toBeCloseTo(0.75 * fill.hours + 0.5, 9);
+    expect(leftWith({ a: 1, b: 1 })).toMatchObject({ left: 0, hours: leftWith({}).hours });
+  });
+
   it('of somebody who is free is empty and takes no time', () => {
-    expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0 });
+    expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0, left: 0 });
   });
 });
 

@@ -133,15 +133,16 @@ function Today({ work }: { readonly work: HouseRows['today'] }) {
         <p className="text-muted">Nobody has been given work today. Hand out work on the run sheet.</p>
       )}
       <ul className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
-        {work.map(({ id: person, name, hours, passes }) => (
+        {work.map(({ id: person, name, left, passes }) => (
           <li key={person}>
             <p className="flex justify-between gap-2 border-b border-base-300 pb-1 font-semibold">
-              {name} <span className="font-normal text-muted">{spanWords(hours)}</span>
+              {name} <span className="font-normal text-muted">{left > 0 ? `${spanWords(left)} left` : 'all done'}</span>
             </p>
             <ul className="mt-1 text-sm">
-              {passes.map(({ key, words, state }) => (
-                <li key={key}>
-                  {words} <span className="sr-only">{state}</span>
+              {passes.map(({ key, words, state, isDone }) => (
+                <li key={key} className={isDone ? 'text-muted' : undefined}>
+                  {isDone && '✓ '}
+                  {words} <span className="sr-only">{isDone ? 'done' : state}</span>
                 </li>
               ))}
             </ul>

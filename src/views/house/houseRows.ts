@@ -1,6 +1,6 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { Point } from '@/core/measure/vector';
-import { handedPasses } from '@/core/readiness/handedPasses';
+import { handedPasses, hoursDone, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { dayListOf } from '@/core/work/dayListOf';
 import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
@@ -42,8 +42,14 @@ export interface HouseRows {
   readonly today: readonly {
     readonly id: string;
     readonly name: string;
-    readonly hours: number;
-    readonly passes: readonly { readonly key: string; readonly words: string; readonly state: string }[];
+    /** Of what they have today, still to do. */
+    readonly left: number;
+    readonly passes: readonly {
+      readonly key: string;
+      readonly words: string;
+      readonly state: string;
+      readonly isDone: boolean;
+    }[];
   }[];
 }
 
@@ -142,13 +148,14 @@ function todayRows(
   const today = dayOf(now, timeZone);
   const handed = handedPasses(site.rooms);
   return people.flatMap(({ id, name }) => {
-    const { passes, hours } = dayListOf(handed, id, today);
+    const { passes, left } = dayListOf(handed, id, today, undefined, hoursDone);
     if (passes.length === 0) return [];
-    const rows = passes.map(({ task, room }) => ({
-      key: `${room.room.id} ${task.pass}`,
-      words: `${room.room.name}: ${PASS_NAMES[task.pass].toLowerCase()}`,
-      state: roomWords(room.standing.now, now, timeZone).title,
+    const rows = passes.map((pass) => ({
+      key: `${pass.room.room.id} ${pass.task.pass}`,
+      words: `${pass.room.room.name}: ${PASS_NAMES[pass.task.pass].toLowerCase()}`,
+      state: roomWords(pass.room.standing.now, now, timeZone).title,
+      isDone: passDone(pass) === 1,
     }));
-    return [{ id, name, hours, passes: rows }];
+    return [{ id, name, left, passes: rows }];
   });
 }

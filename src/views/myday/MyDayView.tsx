@@ -4,7 +4,7 @@ import { dayOf } from '@/core/measure/dayOf';
 import type { RunGroup } from '@/core/method/passOrder';
 import { learn, type Paces } from '@/core/rates/learn';
 import { evidenceIn } from '@/core/readiness/evidenceIn';
-import { handedPasses, passDone } from '@/core/readiness/handedPasses';
+import { handedPasses, hoursDone, passDone } from '@/core/readiness/handedPasses';
 import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { type DayList, dayListOf } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
@@ -54,7 +54,7 @@ export function MyDayView({
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(site);
   const paces = learn(evidenceIn(site.rooms))[person.id];
-  const list = dayListOf(handedPasses(site.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1);
+  const list = dayListOf(handedPasses(site.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1, hoursDone);
   const open = list.passes
     .filter((handed) => passDone(handed) < 1)
     .map((handed) => ({ handed, standing: passStanding(handed) }));
@@ -69,7 +69,8 @@ export function MyDayView({
         <h1>My day</h1>
         <p className="text-muted">
           {dayWords(today)}: {open.length} {open.length === 1 ? 'job' : 'jobs'} left
-          {list.hours > 0 ? `, about ${spanWords(list.hours)} in all` : ''}
+          {list.left > 0 && `, about ${spanWords(list.left)}`}
+          {list.left > 0 && list.left < list.hours && ` of ${spanWords(list.hours)}`}
         </p>
       </header>
       {works && last && <TakeBack done={last} now={now} />}
