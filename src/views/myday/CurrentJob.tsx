@@ -54,7 +54,7 @@ export function CurrentJob({
   readonly site: Site;
   readonly room: RoomSite;
   readonly task: Task;
-  /** Those that can go on now; none where the pass is sanding. */
+  /** Those that can go on now; none where the pass is sanding, or only something is to be mended. */
   readonly coats: readonly ReadyCoat[];
   /** To whom it was handed. */
   readonly people: readonly string[];
@@ -88,13 +88,11 @@ export function CurrentJob({
         )
       : undefined;
   const fills = task.pass === 'prefill';
-  const mends = task.pass === 'mend';
-  const toMend = mends
-    ? dueItems(room)
-    : mendedBefore(
-        room,
-        task.coats.map((coat) => coat.class),
-      );
+  const classes = task.coats.map((coat) => coat.class);
+  const toMend = task.pass === 'mend' ? dueItems(room) : classes.length > 0 ? mendedBefore(room, classes) : [];
+  /** Nothing of the pass can go before that. */
+  const mends = task.pass === 'mend' || (classes.length > 0 && coats.length === 0);
+  const beside = mends ? 'mend' : task.pass;
   const openItems = { house: houseId, room: room.room, pieces: room.pieces, unit, now, works };
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
@@ -109,8 +107,8 @@ export function CurrentJob({
           {block && `: ${BLOCK_NAMES[block]} only`}
         </p>
         <h2 className="text-2xl">
-          {isBesideCoats(task.pass)
-            ? BESIDE_COATS[task.pass].title
+          {isBesideCoats(beside)
+            ? BESIDE_COATS[beside].title
             : `${scrapes ? BETWEEN_WORDS[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
         </h2>
       </div>
@@ -202,7 +200,7 @@ export function CurrentJob({
           Check and sign off
         </PageLink>
       )}
-      {works && task.pass !== 'check' && task.pass !== 'mend' && !scrapes && (
+      {works && task.pass !== 'check' && !mends && !scrapes && (
         <JobDone
           room={id}
           pass={task.pass}

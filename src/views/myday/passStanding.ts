@@ -7,7 +7,7 @@ import type { HandedPass } from '@/core/work/dayListOf';
 import { isBetween } from '@/core/work/pass';
 import { stuckWords } from '@/words/stateWords';
 
-/** Whether a pass can be worked on now: which of its coats, or until when or why not. */
+/** Whether a pass can be worked on now: which of its coats, or until when or why not. Where there is only something to mend, none. */
 export type PassStanding =
   | { readonly kind: 'go'; readonly coats: readonly ReadyCoat[] }
   | { readonly kind: 'wet'; readonly until: number }
@@ -50,6 +50,7 @@ export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassS
   const coats = blocks ? ready.flatMap((coat) => readyIn(coat, block, blocks)) : ready;
   if (coats.length > 0) return { kind: 'go', coats };
   const classes = standing.classes.filter((kind) => open.some((coat) => coat.class === kind.class));
+  if (classes.some(({ now }) => now.kind === 'stuck' && now.why.kind === 'mend')) return { kind: 'go', coats: [] };
   const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   if (until.length > 0) return { kind: 'wet', until: Math.min(...until) };
   const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [stuckWords(now.why)] : []));
