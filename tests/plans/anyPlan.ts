@@ -21,7 +21,8 @@ const LINES = [
   "Hall 20' x 14' x 8', opening 60x84 wall 1 bead, ceiling along",
   "Bath 7'6 x 10' x 8', door 28x80 wall 1, tile 60x72 wall 2",
 ];
-const SCHOOLS: readonly MethodChoices[] = [
+/** How crews differ in what matters to a plan. */
+export const SCHOOLS: readonly MethodChoices[] = [
   {},
   { tools: 'boxes', order: 'boxes' },
   { angles: 'sides' },

@@ -1,21 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry } from '../../../tests/houses/logEntry';
 import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
+import { SCHOOLS } from '../../../tests/plans/anyPlan';
 import type { Entry } from '../log/entry';
 import { randomFrom } from '../plan/improve';
-import type { MethodChoices } from '../room/methodSchema';
 import { openWork } from './planInputOf';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const HOUR_MS = 3_600_000;
-const SCHOOLS: readonly MethodChoices[] = [
-  {},
-  { tools: 'boxes', order: 'boxes' },
-  { angles: 'sides' },
-  { mud: 'settingFirst' },
-  { order: 'noWait' },
-  { last: 'skim' },
-];
 const ROUNDS = ['tape', 'fill', 'finish', 'extra', 'sides'];
 const ROOMS = [
   "A 12' x 10' x 8', door 32x80 wall 1 bead",
