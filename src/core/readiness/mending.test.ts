@@ -138,10 +138,10 @@ describe('what must not be covered', () => {
 
   it('is told to whoever coats its class', () => {
     const entries = [...taped, wrong('bubble', flat), wrong('torn'), wrong('ridge', flat)];
-    const before = (kinds: readonly ('flat' | 'angle')[]) =>
+    const told = (kinds: readonly ('flat' | 'angle')[]) =>
       mendedBefore(roomWith(entries), kinds).map(({ defect }) => defect);
-    expect(before(['flat'])).toEqual(['bubble', 'torn']);
-    expect(before(['angle'])).toEqual(['torn']);
+    expect(told(['flat'])).toEqual(['bubble', 'torn']);
+    expect(told(['angle'])).toEqual(['torn']);
   });
 });
 
