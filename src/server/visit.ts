@@ -4,9 +4,12 @@ import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Shown } from '../core/log/choices';
+import { memberOf } from '../core/readiness/memberOf';
+import { type CrewDay, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
+import { readCrew } from '../db/crews';
 import { listDevices } from '../db/devices';
 import { inFirm } from '../db/firm';
 import { listHouses } from '../db/houses';
@@ -82,6 +85,17 @@ export const shownIn = async ({ person, id }: HouseVisit, what: Shown): Promise<
 
 /** What the rooms of a house that is visited take otherwise because their boards hang otherwise. */
 export const hungIn = ({ site }: HouseVisit): Promise<ReadonlyMap<string, HungDifference>> => hungOtherwise(site);
+
+/** So many days ahead somebody is looked for who works: longer than most holidays. */
+const DAYS_AHEAD = 60;
+
+/** The days on which the crew works from today on, for who visits a house. */
+export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promise<readonly CrewDay[]> =>
+  inFirm(person.firm, async () => {
+    const { crew } = await readCrew();
+    const members = people.filter(({ role, left }) => role !== 'viewer' && !left).map((one) => memberOf(crew, one));
+    return crewDays(crew, members, timeZone, now, DAYS_AHEAD);
+  });
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -1,21 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { hoursOfDays, nextAt } from './houseHours';
+import { hoursOfDays } from './houseHours';
 
 const at = (text: string) => Date.parse(text);
 const text = (instant: number) => new Date(instant).toISOString().slice(0, 16);
 const NEW_YORK = 'America/New_York';
-
-describe('the next time that clocks show an hour', () => {
-  it('is today before it, tomorrow after it', () => {
-    expect(text(nextAt(7, at('2031-05-06T09:00:00Z'), NEW_YORK))).toBe('2031-05-06T11:00');
-    expect(text(nextAt(7, at('2031-05-06T11:00:00Z'), NEW_YORK))).toBe('2031-05-07T11:00');
-  });
-
-  it('is an hour of the clock, also over the night in which clocks change', () => {
-    expect(text(nextAt(7, at('2031-03-08T20:00:00Z'), NEW_YORK))).toBe('2031-03-09T11:00');
-    expect(text(nextAt(7, at('2031-03-08T11:00:00Z'), NEW_YORK))).toBe('2031-03-08T12:00');
-  });
-});
 
 describe('the hours of days', () => {
   const told = (start: number, end: number, from: string, to: string) =>

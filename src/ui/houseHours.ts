@@ -6,14 +6,6 @@ export interface Stretch {
   readonly to: number;
 }
 
-/** The next time that clocks where the house stands show an hour, after an instant. */
-export function nextAt(hour: number, now: number, timeZone: string): number {
-  const today = new TZDate(now, timeZone);
-  const at = (days: number) =>
-    new TZDate(today.getFullYear(), today.getMonth(), today.getDate() + days, hour, timeZone).getTime();
-  return at(0) > now ? at(0) : at(1);
-}
-
 /**
  * The parts of a stretch that lie between two hours of each day where the house stands; the second hour may be one of the
  * next day.

@@ -244,6 +244,10 @@ test('what can be coated when the crew arrives follows the hour that is asked', 
   await isLive(page);
   await list.getByLabel('at').selectOption('12:00');
   await expect(fill).toHaveCount(1);
+  // On the evening of a Friday they come again on Monday.
+  moveClock(80);
+  await page.reload();
+  await expect(list).toContainText('Ready for work Mon 7:00:');
 });
 
 test('door tags say until when, with a code, and print', async ({ page, house, signIn }) => {

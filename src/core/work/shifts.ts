@@ -84,3 +84,31 @@ export function shiftsOf(
     .filter(({ day }) => !away.has(day))
     .map(({ begins }) => [begins, begins + (hours - DAY_HOURS) * HOUR_MS] as const);
 }
+
+/** A day on which somebody works, from when until the last one leaves; ms since 1970. */
+export interface CrewDay extends WorkDay {
+  readonly ends: number;
+}
+
+/** The days on which any of a crew works from an instant on, of so many days of the calendar. */
+export function crewDays(
+  crew: Parameters<typeof workDays>[0],
+  members: readonly Pick<Member, 'hours' | 'off' | 'skills'>[],
+  timeZone: string,
+  from: number,
+  count: number,
+): readonly CrewDay[] {
+  return workDays(crew, timeZone, from, count).flatMap((own): readonly CrewDay[] => {
+    const there = members.filter(({ skills, off }) => skills.length > 0 && !off.includes(own.day));
+    if (there.length === 0) return [];
+    return [{ ...own, ends: own.begins + Math.max(...there.map(({ hours }) => hours)) * HOUR_MS }];
+  });
+}
+
+/**
+ * When clocks show an hour next on one of some days where the house stands, after an instant; undefined where they do not.
+ *
+ * @example nextOn(['2031-05-09', '2031-05-12'], 7, friday8, 'UTC')  // 2031-05-12T07:00Z
+ */
+export const nextOn = (days: readonly string[], hour: number, after: number, timeZone: string): number | undefined =>
+  days.map((day) => instantOn(day, hour, timeZone)).find((at) => at > after);

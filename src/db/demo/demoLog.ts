@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
-import { addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
+import { addBusinessDays, addDays, differenceInCalendarDays, format, subDays, subHours } from 'date-fns';
 import { loggedMud, wetMudOf } from '../../core/drying/wetMud';
 import type { House } from '../../core/house/schema';
 import { takeOff } from '../../core/joints/takeOff';
@@ -112,7 +112,9 @@ export function demoLog(
   };
   const daysAgo = (moment: Moment) =>
     'hoursAgo' in moment ? differenceInCalendarDays(today, workingTime(moment.hoursAgo)) : moment[0];
-  const dayFrom = (days: number) => format(addDays(today, days), 'yyyy-MM-dd');
+  // What is still to come is for days on which the crew works.
+  const dayFrom = (days: number) =>
+    format(days > 0 ? addBusinessDays(today, days) : addDays(today, days), 'yyyy-MM-dd');
   const coatsIn = (room: string, round: CoatKey) =>
     coatsOf(house, room, room === BEGUN_BY_SIDES ? { angles: 'sides' } : {}).filter((coat) => coat.round === round);
   const log: DemoEntry[] = [];

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { TZDate } from '@date-fns/tz';
-import { addDays, format } from 'date-fns';
+import { addDays, format, isWeekend, nextMonday } from 'date-fns';
 import { DEMO_SENSORS, DEMO_WEATHER_SEED, DEMO_WEATHER_URL } from '../../../standins/demoSensors';
 import { readings } from '../../../standins/room';
 import { weatherReport } from '../../../standins/weather';
@@ -45,8 +45,9 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
     await saveCrew(0, demoCrew(ids));
     await saveCatalogue(0, DEMO_CATALOGUE);
     const house = await loadDemoHouse(ids, now, timeZone);
-    // The painters come a fortnight from now.
-    await savePainters(house, null, format(addDays(new TZDate(now, timeZone), PAINTERS_IN_DAYS), 'yyyy-MM-dd'));
+    // The painters come a fortnight from now, on no weekend.
+    const painters = addDays(new TZDate(now, timeZone), PAINTERS_IN_DAYS);
+    await savePainters(house, null, format(isWeekend(painters) ? nextMonday(painters) : painters, 'yyyy-MM-dd'));
   });
   await sequelize.query('DELETE FROM unfinished WHERE work = $1', { bind: [LOADING] });
 }

@@ -3,30 +3,47 @@
 import { useState } from 'react';
 import { PASSES, type Pass } from '@/core/work/pass';
 import { SHIFT } from '@/core/work/shift';
-import { nextAt } from '@/ui/houseHours';
+import { type CrewDay, nextOn } from '@/core/work/shifts';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
-import { untilWords } from '@/words/when';
+import { timeOf, untilWords } from '@/words/when';
 import type { StripRoom } from './dryRooms';
 
-const HOURS = [4, 5, 6, 7, 8, 9, 10, 12] as const;
+const HOURS: readonly number[] = [4, 5, 6, 7, 8, 9, 10, 12];
+const MINUTES = 60;
 
 interface Work {
   readonly pass: Pass;
   readonly rooms: readonly { readonly name: string; readonly classes: readonly string[] }[];
 }
 
-/** What can be coated when the crew arrives, as the clocks and the forecast have it now. */
+/** What can be coated when the crew arrives on its next day, as the clocks and the forecast have it now. */
 export function ArrivalList({
   rooms,
+  crew,
   now,
   timeZone,
 }: {
   readonly rooms: readonly StripRoom[];
+  readonly crew: readonly CrewDay[];
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const [hour, setHour] = useState<number>(SHIFT.from);
-  const arrival = nextAt(hour, now, timeZone);
+  const [first] = crew;
+  const usual = first ? hourOf(first.begins, timeZone) : SHIFT.from;
+  const [hour, setHour] = useState<number>(usual);
+  const arrival = nextOn(
+    crew.map(({ day }) => day),
+    hour,
+    now,
+    timeZone,
+  );
+  if (arrival === undefined)
+    return (
+      <section className="sheet p-4" aria-label="When the crew arrives">
+        <h2>When the crew arrives</h2>
+        <p className="mt-1">Nobody of the crew works in the next two months, by its days on the run sheet.</p>
+      </section>
+    );
   const works = worksAt(rooms, arrival);
   const wet = rooms.filter(({ all }) => all !== undefined && all > arrival);
   return (
@@ -36,11 +53,13 @@ export function ArrivalList({
         <label className="flex items-center gap-2 text-sm">
           at
           <select className="select w-24" value={hour} onChange={(event) => setHour(Number(event.target.value))}>
-            {HOURS.map((option) => (
-              <option key={option} value={option}>
-                {option}:00
-              </option>
-            ))}
+            {[...new Set([...HOURS, usual])]
+              .sort((a, b) => a - b)
+              .map((option) => (
+                <option key={option} value={option}>
+                  {Math.floor(option)}:{String(Math.round((option % 1) * MINUTES)).padStart(2, '0')}
+                </option>
+              ))}
           </select>
         </label>
       </div>
@@ -69,6 +88,12 @@ export function ArrivalList({
       )}
     </section>
   );
+}
+
+/** The hour that clocks show there. */
+function hourOf(at: number, timeZone: string): number {
+  const [hours = 0, minutes = 0] = timeOf(at, timeZone).split(':').map(Number);
+  return hours + minutes / MINUTES;
 }
 
 /** The work of an instant, by pass in the order of the work. */

@@ -3,6 +3,7 @@
 import { useMemo } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomRight } from '@/core/readiness/wasRight';
+import type { CrewDay } from '@/core/work/shifts';
 import { type Packed, unpackedTimes } from '@/ui/packed';
 import { airWords } from '@/words/airWords';
 import { AirForm } from './AirForm';
@@ -17,6 +18,8 @@ interface DryWatchProps {
   readonly houseId: string;
   readonly rooms: Packed<readonly StripRoom[]>;
   readonly chosen: Packed<DryRoom> | undefined;
+  /** The days on which somebody works, as far as they are shown and the next one. */
+  readonly crew: readonly CrewDay[];
   /** The air in the mean of the rooms; undefined when none was ever measured. */
   readonly inside: { readonly temperature: number; readonly humidity: number } | undefined;
   readonly forecastUntil: number | undefined;
@@ -33,6 +36,7 @@ export function DryWatchView({
   houseId,
   rooms: sentRooms,
   chosen: sentRoom,
+  crew,
   inside,
   forecastUntil,
   right: sentRight,
@@ -51,7 +55,7 @@ export function DryWatchView({
       <DryTabs houseId={houseId} here="" />
       <div className="grid content-start gap-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0 space-y-4">
-          <HouseStrip houseId={houseId} rooms={rooms} chosen={chosen?.id} now={now} timeZone={timeZone} />
+          <HouseStrip houseId={houseId} rooms={rooms} chosen={chosen?.id} crew={crew} now={now} timeZone={timeZone} />
           {chosen && (
             <RoomPanel
               houseId={houseId}
@@ -66,7 +70,7 @@ export function DryWatchView({
           <WasRight rooms={right} />
         </div>
         <aside className="min-w-0 space-y-4">
-          <ArrivalList rooms={rooms} now={now} timeZone={timeZone} />
+          <ArrivalList rooms={rooms} crew={crew} now={now} timeZone={timeZone} />
           {lagging.length > 0 && (
             <section className="sheet p-4" aria-label="Catch up today">
               <h2>Catch up today</h2>

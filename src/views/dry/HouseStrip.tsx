@@ -1,5 +1,5 @@
 import { dayOf } from '@/core/measure/dayOf';
-import { SHIFT } from '@/core/work/shift';
+import type { CrewDay } from '@/core/work/shifts';
 import { hoursOfDays, type Stretch } from '@/ui/houseHours';
 import { PageLink } from '@/ui/PageLink';
 import { useLater } from '@/ui/useLater';
@@ -21,12 +21,13 @@ interface StripProps {
   readonly houseId: string;
   readonly rooms: readonly StripRoom[];
   readonly chosen: string | undefined;
+  readonly crew: readonly CrewDay[];
   readonly now: number;
   readonly timeZone: string;
 }
 
-/** The next three days, room by room: wet, partly ready, ready; behind them nights and shifts. */
-export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps) {
+/** The next three days, room by room: wet, partly ready, ready; behind them nights and when the crew works. */
+export function HouseStrip({ houseId, rooms, chosen, crew, now, timeZone }: StripProps) {
   const shown = useLater(rooms, SEEN_FIRST);
   if (rooms.length === 0)
     return <p className="sheet p-8 text-center text-muted">No rooms yet. Take the first one off in Tally.</p>;
@@ -35,7 +36,9 @@ export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps
     left: `${((from - now) / HORIZON_MS) * 100}%`,
     width: `${((Math.min(to, span.to) - from) / HORIZON_MS) * 100}%`,
   });
-  const shifts = hoursOfDays(SHIFT.from, SHIFT.to, span, timeZone);
+  const shifts = crew
+    .map(({ begins, ends }) => ({ from: Math.max(begins, span.from), to: ends }))
+    .filter(({ from, to }) => to > from && from < span.to);
   const days = hoursOfDays(0, 24, span, timeZone);
   return (
     <section className="sheet min-w-0 p-4" aria-label="The next three days">
@@ -78,8 +81,7 @@ export function HouseStrip({ houseId, rooms, chosen, now, timeZone }: StripProps
         ))}
       </div>
       <p className="mt-1 text-xs text-muted">
-        Shaded: nights from {NIGHT.from}:00 to {NIGHT.to}:00. Ruled below the days: shifts from {SHIFT.from}:00 to{' '}
-        {SHIFT.to}:00.
+        Shaded: nights from {NIGHT.from}:00 to {NIGHT.to}:00. Ruled below the days: when the crew works.
       </p>
     </section>
   );

@@ -47,7 +47,7 @@ export function PlanCardBox({
       </p>
       <p className="text-sm leading-tight">{cardWords(card)}</p>
       <p className="text-sm text-muted">
-        {timesOf(card, timeZone)}, {spanWords(card.hours)}
+        {timesOf(card, timeZone)}, <span className="whitespace-nowrap">{spanWords(card.hours)}</span>
         {card.people.length > 1 ? ' of two' : ''}
       </p>
       {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}

@@ -66,7 +66,7 @@ export function SandPanel({
         {rows.map((row) => (
           <li key={row.class} className="flex min-h-11 flex-wrap items-center gap-x-4 gap-y-1 py-1">
             {works && row.can ? (
-              <label className="flex min-h-11 flex-1 basis-40 items-center gap-3 font-semibold">
+              <label className="flex min-h-11 flex-1 basis-full items-center gap-3 font-semibold sm:basis-40">
                 <input
                   type="checkbox"
                   className="checkbox"

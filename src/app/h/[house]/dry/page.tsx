@@ -1,12 +1,16 @@
 import type { Metadata } from 'next';
 import { wasRight } from '@/core/readiness/wasRight';
 import { mayAct } from '@/server/mayAct';
-import { visitHouse } from '@/server/visit';
+import { crewDaysIn, visitHouse } from '@/server/visit';
 import { packedTimes } from '@/ui/packed';
 import { DryWatchView } from '@/views/dry/DryWatchView';
 import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
+import { HORIZON_MS } from '@/views/dry/horizon';
 
 export const metadata: Metadata = { title: 'Dry watch' };
+
+/** Today and the next day on which the crew works, whenever that is. */
+const LEAST_DAYS = 2;
 
 export default async function DryWatchPage({
   params,
@@ -16,13 +20,16 @@ export default async function DryWatchPage({
   readonly searchParams: Promise<{ room?: string | string[] }>;
 }) {
   const [{ house }, { room }] = await Promise.all([params, searchParams]);
-  const { person, site, inside, air, now, timeZone } = await visitHouse(house);
+  const visit = await visitHouse(house);
+  const { person, site, inside, air, now, timeZone } = visit;
+  const crew = await crewDaysIn(visit);
   const chosen = chosenRoom(site.rooms, typeof room === 'string' ? room : undefined);
   return (
     <DryWatchView
       houseId={house}
       rooms={packedTimes(site.rooms.map((room) => stripRoom(room, now)))}
       chosen={chosen && packedTimes(dryRoom(chosen, now))}
+      crew={crew.filter(({ begins }, index) => begins < now + HORIZON_MS || index < LEAST_DAYS)}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}
       right={packedTimes(wasRight(site))}
