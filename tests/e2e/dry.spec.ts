@@ -1,5 +1,5 @@
 import { createServer } from 'node:http';
-import type { AddressInfo } from 'node:net';
+import { type AddressInfo, connect } from 'node:net';
 import type { Page } from '@playwright/test';
 import { freePort } from '../../scripts/setup/ports.mjs';
 import { weatherReport } from '../../standins/weather';
@@ -347,6 +347,14 @@ test('a server that is told to stop does so with streams open; pages come back w
   await visit(page, `${first.url}${house}/dry?room=galley`);
   await isLive(page);
   await page.evaluate(() => Object.assign(window, { neverReloaded: true }));
+  // Browsers open connections to spare, on which nothing is ever asked; and somebody began to ask and went away.
+  for (const said of ['', 'GET / HTTP/1.1\r\nHost: '])
+    await new Promise<void>((resolve) => {
+      const spare = connect(port, '127.0.0.1', () => spare.write(said, () => resolve()));
+      // Ended by the server, which is told as a fault where it had something unread.
+      spare.on('error', () => spare.destroy());
+    });
+  expect((await page.request.get(`${first.url}/api/health`)).status()).toBe(200);
   await first.stop();
   // Sent by way of the other server, while this page has none.
   expect(
