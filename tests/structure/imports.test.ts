@@ -103,6 +103,13 @@ describe('imports', () => {
     expect(views.filter(({ file, target }) => file.split('/')[1] !== target.split('/')[1])).toEqual([]);
   });
 
+  it('take links from one place, which fetches nothing before they are followed', () => {
+    const users = files.filter((file) =>
+      /import \w+[^;]* from 'next\/link'/.test(readFileSync(join('src', file), 'utf8')),
+    );
+    expect(users).toEqual(['ui/PageLink.tsx']);
+  });
+
   it('lead pages to what is in a house through one door, which asks who is there', () => {
     const pages = files.filter((file) => file.startsWith('app/') && /(page|layout)\.tsx$/.test(file));
     const taken = imports.filter(({ file, target }) => pages.includes(file) && target.startsWith('server/'));
