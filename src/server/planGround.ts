@@ -1,5 +1,6 @@
 import type { PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
+import { isOfCrew } from '../core/log/person';
 import { dayOf } from '../core/measure/dayOf';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
 import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
@@ -50,15 +51,13 @@ async function groundOf(id: string, person: Member, { together, tools, stock }: 
   ]);
   const all = [own, ...sites];
   const paces = learn(all.flatMap(({ site }) => evidenceIn(site.rooms)));
-  const people = own.people
-    .filter(({ role, left }) => role !== 'viewer' && !left)
-    .map((one) => ({
-      ...memberOf(crew, one),
-      id: one.id,
-      name: one.name,
-      pace: pacesOf(paces[one.id]),
-      elsewhere: elsewhere.get(one.id) ?? [],
-    }));
+  const people = own.people.filter(isOfCrew).map((one) => ({
+    ...memberOf(crew, one),
+    id: one.id,
+    name: one.name,
+    pace: pacesOf(paces[one.id]),
+    elsewhere: elsewhere.get(one.id) ?? [],
+  }));
   const otherwise = stock && (await withBoards(own.site, stock));
   const houseOf = ({ id: house, site, now, timeZone, dates }: LoadedSite): HouseOfPlan => ({
     id: house,

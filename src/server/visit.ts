@@ -4,8 +4,9 @@ import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Shown } from '../core/log/choices';
+import { isOfCrew } from '../core/log/person';
 import { memberOf } from '../core/readiness/memberOf';
-import { type CrewDay, crewDays } from '../core/work/shifts';
+import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
 import { readTogether } from '../db/connection';
@@ -89,12 +90,12 @@ export const hungIn = ({ site }: HouseVisit): Promise<ReadonlyMap<string, HungDi
 /** So many days ahead somebody is looked for who works: longer than most holidays. */
 const DAYS_AHEAD = 60;
 
-/** The days on which the crew works from today on, for who visits a house. */
-export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promise<readonly CrewDay[]> =>
+/** The hour at which the crew begins and the days on which it works from today on, for who visits a house. */
+export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promise<CrewTimes> =>
   inFirm(person.firm, async () => {
     const { crew } = await readCrew();
-    const members = people.filter(({ role, left }) => role !== 'viewer' && !left).map((one) => memberOf(crew, one));
-    return crewDays(crew, members, timeZone, now, DAYS_AHEAD);
+    const members = people.filter(isOfCrew).map((one) => memberOf(crew, one));
+    return { begins: crew.begins, days: crewDays(crew, members, timeZone, now, DAYS_AHEAD) };
   });
 
 /** The sensors of a house that is visited. */

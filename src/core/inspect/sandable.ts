@@ -1,3 +1,4 @@
+import { amountOf } from '../joints/pieces';
 import type { Sanding } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { CoatedClass } from '../method/coat';
@@ -50,8 +51,8 @@ export function sandable(
   const roomDry = wetUntil.length > 0 ? Math.max(...wetUntil) : undefined;
   return kinds.map((kind): Sandable => {
     const own = pieces.filter((piece) => piece.class === kind);
-    const amount = own.reduce((sum, piece) => sum + piece.amount, 0);
-    const smooth = own.filter(({ id }) => done.sandedPieces.has(id)).reduce((sum, piece) => sum + piece.amount, 0);
+    const amount = amountOf(own);
+    const smooth = amountOf(own.filter(({ id }) => done.sandedPieces.has(id)));
     const left = amount - smooth;
     const width = coats.findLast((coat) => coat.class === kind)?.tool.width ?? 0;
     return {
@@ -99,7 +100,8 @@ function nowOf(
 ): Sandable['now'] {
   if (left <= 0) return { kind: 'sanded' };
   const own = nows.filter(({ stretch }) => stretch.class === kind).map(({ now }) => now);
-  if (own.length === 0 || own.some((now) => ['go', 'after', 'held'].includes(now.kind))) return { kind: 'coats' };
+  if (own.length === 0 || own.some((now) => ['go', 'after', 'held', 'mend'].includes(now.kind)))
+    return { kind: 'coats' };
   const wet = own.flatMap((now) => (now.kind === 'wet' ? [now] : []));
   if (wet.some(({ next }) => next !== undefined)) return { kind: 'coats' };
   if (wet.length > 0) return { kind: 'wet', until: Math.max(...wet.map(({ until }) => until)) };

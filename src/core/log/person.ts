@@ -10,3 +10,6 @@ export interface Person {
   readonly left?: true;
   readonly role: Role;
 }
+
+/** Whether somebody works here, and has not left. */
+export const isOfCrew = ({ role, left }: Pick<Person, 'role' | 'left'>): boolean => role !== 'viewer' && !left;

@@ -98,6 +98,13 @@ describe('what must not be covered', () => {
     }
   });
 
+  it('keeps the tape off too', () => {
+    const [ready] = readyOn([wrong('torn', flat)], 'flat');
+    expect(ready?.pieces?.length).toBe(own('flat').length - 1);
+    expect(ready?.pieces).not.toContain(flat);
+    expect(readyOn([], 'flat')).toEqual([{ part: 1, pieces: undefined }]);
+  });
+
   it('keeps it off both sides of an angle', () => {
     const [side] = own('angle');
     const pieces = readyOn([...taped, wrong('bubble', side?.id)], 'angle').flatMap((ready) => ready.pieces ?? []);

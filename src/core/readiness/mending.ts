@@ -3,6 +3,7 @@ import { liesOf } from '../drying/wetMud';
 import { jointOf } from '../joints/jointId';
 import { amountOf, type Piece } from '../joints/pieces';
 import type { OpenItem } from '../log/stateOf';
+import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import type { Mend } from '../work/mend';
@@ -15,19 +16,16 @@ type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'prefill'
 const isMendedNow = ({ defect }: OpenItem): boolean => defect !== undefined && DEFECTS[defect].mend === 'now';
 
 /** What is open in a room and is neither left to the pre-fill that is to come, nor to the hanger. */
-function ownItems(
-  { state, prefill }: Pick<Wrong, 'state' | 'prefill'>,
-  held: ReadonlySet<string>,
-): readonly OpenItem[] {
-  const prefills = prefill.found !== undefined && state.applied.length === 0;
-  return state.items.filter((item) => {
+const ownItems = (items: readonly OpenItem[], prefills: boolean, held: ReadonlySet<string>): readonly OpenItem[] =>
+  items.filter((item) => {
     if (item.closed || (prefills && isGap(item))) return false;
     // What was found before tape is the hanger's for as long as its face waits for him.
     return item.after > 0 || item.face === undefined || !held.has(item.face);
   });
-}
 
-const NO_PIECES: ReadonlySet<string> = new Set();
+const isPrefilledFirst = ({ state, prefill }: Pick<Wrong, 'state' | 'prefill'>): boolean =>
+  prefill.found !== undefined && state.applied.length === 0;
+const itemsOf = (room: Wrong): readonly OpenItem[] => ownItems(room.state.items, isPrefilledFirst(room), room.held);
 
 /**
  * The pieces, by id, on which something must not be covered: until it is mended nothing goes over them, of an angle on neither side.
@@ -35,16 +33,20 @@ const NO_PIECES: ReadonlySet<string> = new Set();
  *
  * @param held the faces whose tape waits, see `heldFaces`
  */
-export function piecesToMend(
+export const piecesToMend = (
   room: Pick<Wrong, 'state' | 'pieces' | 'prefill'>,
   held: ReadonlySet<string>,
-): ReadonlySet<string> {
-  if (room.state.items.length === 0) return NO_PIECES;
-  const wrong = ownItems(room, held).filter(isMendedNow);
-  return wrong.length === 0
-    ? NO_PIECES
-    : new Set(wrong.flatMap((item) => lyingUnder(item, room.pieces)).map(({ id }) => id));
-}
+): ReadonlySet<string> => cachedToMend(room.state.items, room.pieces, isPrefilledFirst(room), held);
+
+const NO_PIECES: ReadonlySet<string> = new Set();
+/** The same set for as long as nothing of it changed: what is worked out from it is remembered by it. */
+const cachedToMend = memoizeLast(
+  (items: readonly OpenItem[], pieces: readonly Piece[], prefills: boolean, held: ReadonlySet<string>) => {
+    const wrong = ownItems(items, prefills, held).filter(isMendedNow);
+    if (wrong.length === 0) return NO_PIECES;
+    return new Set(wrong.flatMap((item) => lyingUnder(item, pieces)).map(({ id }) => id));
+  },
+);
 
 /** The pieces of the joint on which something lies; none where it names none: the next screw does not wait for one that popped. */
 function lyingUnder({ piece }: OpenItem, pieces: readonly Piece[]): readonly Piece[] {
@@ -58,7 +60,7 @@ function lyingUnder({ piece }: OpenItem, pieces: readonly Piece[]): readonly Pie
  * has no name waits for the coats too. What sealing mends is left to it, and gaps to the pre-fill while that is to come.
  */
 export function dueItems(room: Wrong): readonly OpenItem[] {
-  const open = ownItems(room, room.held);
+  const open = itemsOf(room);
   if (open.length === 0) return [];
   const classOf = classesOf(room);
   const isOn = (kind: CoatedClass | undefined) =>
@@ -74,7 +76,7 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
 /** What is mended before coats on some classes: what must not be covered and lies on one of them, or names no piece. */
 export function mendedBefore(room: Wrong, kinds: readonly CoatedClass[]): readonly OpenItem[] {
   const classOf = classesOf(room);
-  return ownItems(room, room.held).filter((item) => {
+  return itemsOf(room).filter((item) => {
     const kind = classOf(item);
     return isMendedNow(item) && (kind === undefined || kinds.includes(kind));
   });

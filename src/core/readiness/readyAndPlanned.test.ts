@@ -18,9 +18,10 @@ const ROOMS = [
 function anyStanding(seed: number) {
   const random = randomFrom(seed);
   const upTo = (most: number) => Math.floor(random() * (most + 1));
-  const { roomWith, taken } = ROOMS[upTo(ROOMS.length - 1)] ?? { ...ROOMS[0] };
+  const site = ROOMS[upTo(ROOMS.length - 1)];
+  if (!site) throw new Error('there is a room');
+  const { roomWith, taken } = site;
   const method = SCHOOLS[upTo(SCHOOLS.length - 1)];
-  if (!roomWith || !taken) throw new Error('there is a room');
   const coats = [...roomWith([], method).coats].sort((a, b) => ROUNDS.indexOf(a.key) - ROUNDS.indexOf(b.key));
   const entries: Entry[] = [];
   let at = NOW - (4 + upTo(80)) * HOUR_MS;

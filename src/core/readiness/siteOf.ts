@@ -105,7 +105,8 @@ export function siteOf(
     const prefill = prefillOf(state, pieces);
     const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found, prefill.litres);
     const untaped = heldFaces(pieces, state.acceptances, method.all);
-    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped);
+    const toMend = piecesToMend({ state, pieces, prefill }, untaped);
+    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend);
     const done = finished(state, pieces);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
@@ -114,7 +115,6 @@ export function siteOf(
     );
     const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
     const air = felt.clock;
-    const toMend = piecesToMend({ state, pieces, prefill }, untaped);
     return {
       at: now,
       room,
@@ -134,7 +134,7 @@ export function siteOf(
       done,
       air,
       felt,
-      standing: worked ? whatNow(coats, method, state, applied, done, air, now, toMend) : TOO_LARGE,
+      standing: worked ? whatNow(coats, method, state, applied, done, air, now) : TOO_LARGE,
       hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,
     };

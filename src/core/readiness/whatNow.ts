@@ -1,7 +1,6 @@
 import { type AirTrouble, airTroubles } from '../air/air';
 import { type AirClock, stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
-import { amountOf, type Piece } from '../joints/pieces';
 import { heldAt, type RoomState } from '../log/stateOf';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
@@ -94,7 +93,6 @@ export interface RoomStanding {
  * @param done what is sanded and signed off, see `finished`
  * @param clock the room's air, see `houseAir`
  * @param now ms since 1970
- * @param toMend the pieces on which something is mended before anything goes over them, see `piecesToMend`
  */
 export function whatNow(
   coats: readonly Coat[],
@@ -104,11 +102,10 @@ export function whatNow(
   done: Finished,
   clock: AirClock,
   now: number,
-  toMend: ReadonlySet<string> = NOTHING_TO_MEND,
 ): RoomStanding {
   const air = airTroubles(stepAt(clock, now).air);
   const blocked = whyBlocked(state, air, now);
-  const room: Looked = { method, applied, done, clock, now, toMend };
+  const room: Looked = { method, applied, done, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const firmAt = Math.max(0, ...state.prefills.map((prefill) => prefill.firmAt));
   const joints = kinds
@@ -134,15 +131,12 @@ function withPrefill(standing: ClassStanding, firmAt: number, now: number): Clas
   };
 }
 
-const NOTHING_TO_MEND: ReadonlySet<string> = new Set();
-
 interface Looked {
   readonly method: Method;
   readonly applied: AppliedCoats;
   readonly done: Finished;
   readonly clock: AirClock;
   readonly now: number;
-  readonly toMend: ReadonlySet<string>;
 }
 
 function whyBlocked(state: RoomState, air: readonly AirTrouble[], now: number): Stuck | undefined {
@@ -160,7 +154,7 @@ function classStanding(
   const own = coats.filter((coat) => coat.class === kind);
   const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
   const nows = room.applied.stretches.flatMap((stretch) =>
-    stretch.class === kind ? mendedApart(stretch, stretchNow(stretch, own, room), room.toMend) : [],
+    stretch.class === kind ? [{ stretch, now: stretchNow(stretch, own, room) }] : [],
   );
   const waits = nows.flatMap(({ now }) => (now.kind === 'wet' && Number.isFinite(now.until) ? [now.until] : []));
   return {
@@ -169,23 +163,6 @@ function classStanding(
     now: classNow(own, standings, nows, blocked),
     changesAt: waits.length > 0 ? Math.min(...waits) : undefined,
   };
-}
-
-/** Pieces that are alike with what can be done with them. */
-interface Some {
-  readonly stretch: Pick<Stretch, 'pieces' | 'amount' | 'coats'>;
-  readonly now: StretchNow | { readonly kind: 'mend'; readonly coat: Coat };
-}
-
-/** Of pieces that could be coated, those on which something is mended before. */
-function mendedApart(stretch: Stretch, now: StretchNow, toMend: ReadonlySet<string>): readonly Some[] {
-  if (now.kind !== 'go' || !stretch.pieces.some(({ id }) => toMend.has(id))) return [{ stretch, now }];
-  const [wrong, right] = [true, false].map((isWrong) => stretch.pieces.filter(({ id }) => toMend.has(id) === isWrong));
-  const some = (pieces: readonly Piece[] = []) => ({ coats: stretch.coats, pieces, amount: amountOf(pieces) });
-  return [
-    ...(right && right.length > 0 ? [{ stretch: some(right), now }] : []),
-    { stretch: some(wrong), now: { kind: 'mend', coat: now.coat } },
-  ];
 }
 
 function coatStanding(coat: Coat, last: boolean, { method, applied, done, clock, now }: Looked): CoatStanding {
@@ -206,11 +183,15 @@ const isSanded = (coat: Coat, { stretches }: AppliedCoats, done: Finished): bool
       .filter((stretch) => stretch.class === coat.class)
       .every((stretch) => stretch.pieces.every(({ id }) => done.sandedPieces.has(id))));
 
-/** What can be done with pieces that are alike; `after` waits for another side that is not on yet, `held` for its face. */
+/**
+ * What can be done with pieces that are alike; `after` waits for another side that is not on yet, `held` for its face, `mend` for what
+ * must not be covered.
+ */
 export type StretchNow =
   | { readonly kind: 'go'; readonly coat: Coat }
   | { readonly kind: 'after'; readonly coat: Coat }
   | { readonly kind: 'held'; readonly coat: Coat }
+  | { readonly kind: 'mend'; readonly coat: Coat }
   | {
       readonly kind: 'wet';
       readonly coat: Coat;
@@ -228,7 +209,7 @@ export type StretchNow =
 export function stretchNow(
   stretch: Stretch,
   own: readonly Coat[],
-  { method, applied, clock, now }: Omit<Looked, 'done' | 'toMend'>,
+  { method, applied, clock, now }: Omit<Looked, 'done'>,
 ): StretchNow {
   const { coats } = stretch;
   const next = coats.find(({ share }) => share < 1)?.coat;
@@ -240,6 +221,7 @@ export function stretchNow(
   }
   if (!next) return { kind: 'done' };
   if (stretch.held) return { kind: 'held', coat: next };
+  if (stretch.toMend) return { kind: 'mend', coat: next };
   const place = own.findIndex(({ id }) => id === next.id);
   const others =
     next.side === undefined ? [] : stretch.beside.flatMap((other) => applied.stretches[other]?.coats ?? []);
@@ -259,10 +241,15 @@ export function stretchNow(
   return crossed ? { kind: 'wet', ...crossed, next, crossed: true } : { kind: 'go', coat: next };
 }
 
+interface StretchStanding {
+  readonly stretch: Stretch;
+  readonly now: StretchNow;
+}
+
 function classNow(
   own: readonly Coat[],
   standings: readonly CoatStanding[],
-  nows: readonly Some[],
+  nows: readonly StretchStanding[],
   blocked: Stuck | undefined,
 ): ClassNow {
   const ready = readyCoats(own, nows);
@@ -286,7 +273,7 @@ const NOT_ACCEPTED: Stuck = { kind: 'notAccepted' };
 const JOINTS_FIRST: Stuck = { kind: 'joints' };
 const MEND_FIRST: Stuck = { kind: 'mend' };
 
-function readyCoats(own: readonly Coat[], nows: readonly Some[]): readonly ReadyCoat[] {
+function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): readonly ReadyCoat[] {
   // Nothing is on yet.
   if (nows.length === 0) return own.slice(0, 1).map((coat) => ({ coat, part: 1, pieces: undefined }));
   const sum = (some: typeof nows) => some.reduce((all, { stretch }) => all + stretch.amount, 0);

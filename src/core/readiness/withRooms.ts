@@ -22,7 +22,7 @@ export function withRooms(site: Site, others: ReadonlyMap<string, OtherRoom>): S
       const other = others.get(before.room.id);
       if (!other || isBegun(before)) return before;
       const { room, taken } = other;
-      const { method, state, held } = before;
+      const { method, state, held, toMend } = before;
       return {
         ...before,
         room,
@@ -30,7 +30,7 @@ export function withRooms(site: Site, others: ReadonlyMap<string, OtherRoom>): S
         pieces: taken.pieces,
         faces: taken.faces,
         coats: roomCoats(taken.tally, method, room.finish),
-        applied: appliedCoats(taken.pieces, method, state.applied, room.finish, held),
+        applied: appliedCoats(taken.pieces, method, state.applied, room.finish, held, toMend),
       };
     }),
   };

@@ -24,7 +24,7 @@ export function withTools(site: Site, tools: Tools): Site {
         ...room,
         method,
         coats: roomCoats(room.tally, method, room.room.finish),
-        applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, room.held),
+        applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, room.held, room.toMend),
       };
     }),
   };

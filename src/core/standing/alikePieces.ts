@@ -29,7 +29,7 @@ export interface Alike {
 
 /**
  * Gathers the pieces of a room so that each of a group stands as the others do: of one class, on the same side, by the same
- * method, under the same entries, held or not, and so what lies beside them and what they run over.
+ * method, under the same entries, held or not, to be mended or not, and so what lies beside them and what they run over.
  */
 export function alikePieces(
   pieces: readonly Piece[],
@@ -37,6 +37,7 @@ export function alikePieces(
   method: Method,
   finish: Room['finish'],
   held: ReadonlySet<string>,
+  toMend: ReadonlySet<string>,
 ): readonly Alike[] {
   const covers = coversOf(pieces, applied, method, finish);
   const byJoint = new Map<string, number[]>();
@@ -52,7 +53,8 @@ export function alikePieces(
     const { left, first, ceilingFirst } = piece.lies ?? {};
     const { level } = methodOn(piece.faces, method, finish);
     const under = coverNumber(covers[index]);
-    return number(`${piece.class} ${level} ${left} ${first} ${ceilingFirst} ${isHeld(piece, held)} ${under}`);
+    const waits = `${isHeld(piece, held)} ${toMend.has(piece.id)}`;
+    return number(`${piece.class} ${level} ${left} ${first} ${ceilingFirst} ${waits} ${under}`);
   });
   const among = (others: readonly number[]) => [...new Set(others.map((other) => base[other]))].sort().join(' ');
   const groupOf = numbering<string>();

@@ -27,6 +27,8 @@ export interface Stretch {
   readonly amount: number;
   /** They get coats of which nothing is on yet, and the faces on which they lie are held. */
   readonly held: boolean;
+  /** Something on them is mended before anything goes over it. */
+  readonly toMend: boolean;
   readonly coats: readonly ({ readonly coat: Coat } & CoatProgress)[];
   /** The other sides of their joints, by number. */
   readonly beside: readonly number[];
@@ -39,11 +41,11 @@ export interface AppliedCoats {
   readonly coats: ReadonlyMap<CoatId, CoatProgress>;
   /** What is on beyond what is asked for now, or has no place any more, as it was logged. */
   readonly more: readonly CoatEntry[];
-  /** The same piece by piece, those alike together; none where nothing is on and nothing is held. */
+  /** The same piece by piece, those alike together; none where nothing is on, held or to be mended. */
   readonly stretches: readonly Stretch[];
 }
 
-const NOTHING_HELD: ReadonlySet<string> = new Set();
+const NONE: ReadonlySet<string> = new Set();
 
 export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
@@ -55,16 +57,18 @@ export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stret
  * @param pieces of the room, see `piecesOf`
  * @param applied the coats that were logged in the room, in the order in which they were put on
  * @param held the faces whose tape waits, see `heldFaces`
+ * @param toMend the pieces on which something must not be covered, see `piecesToMend`
  */
 export function appliedCoats(
   pieces: readonly Piece[],
   method: Method,
   applied: readonly CoatEntry[],
   finish?: Room['finish'],
-  held: ReadonlySet<string> = NOTHING_HELD,
+  held: ReadonlySet<string> = NONE,
+  toMend: ReadonlySet<string> = NONE,
 ): AppliedCoats {
-  if (applied.length === 0 && held.size === 0) return NOTHING_APPLIED;
-  const groups = alikePieces(pieces, applied, method, finish, held);
+  if (applied.length === 0 && held.size === 0 && toMend.size === 0) return NOTHING_APPLIED;
+  const groups = alikePieces(pieces, applied, method, finish, held, toMend);
   const layersUnder = layersOf(
     applied,
     groups.map(({ covered }) => covered),
@@ -94,6 +98,7 @@ export function appliedCoats(
       pieces: alike.pieces,
       amount,
       held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
+      toMend: toMend.has(piece.id),
       coats: ladder,
       beside: alike.beside,
       across: alike.across,
@@ -116,7 +121,8 @@ export const cachedCoats = memoizeLast(
     method: Method,
     finish: Room['finish'],
     held: ReadonlySet<string>,
-  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held),
+    toMend: ReadonlySet<string>,
+  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held, toMend),
 );
 
 /** A coat that is asked for, with what is on of it. */

@@ -90,6 +90,12 @@ export interface CrewDay extends WorkDay {
   readonly ends: number;
 }
 
+/** The hour of the clock at which a crew begins, and its days. */
+export interface CrewTimes {
+  readonly begins: number;
+  readonly days: readonly CrewDay[];
+}
+
 /** The days on which any of a crew works from an instant on, of so many days of the calendar. */
 export function crewDays(
   crew: Parameters<typeof workDays>[0],

@@ -1,6 +1,6 @@
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
-import type { Person } from '@/core/log/person';
+import { isOfCrew, type Person } from '@/core/log/person';
 import { heldAt } from '@/core/log/stateOf';
 import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
@@ -243,4 +243,4 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
 
 /** Those who can have run a coat. */
 export const crewOf = (people: readonly Person[]): readonly Pick<Person, 'id' | 'name'>[] =>
-  people.filter(({ role, left }) => role !== 'viewer' && !left).map(({ id, name }) => ({ id, name }));
+  people.filter(isOfCrew).map(({ id, name }) => ({ id, name }));

@@ -2,10 +2,9 @@
 
 import { useState } from 'react';
 import { PASSES, type Pass } from '@/core/work/pass';
-import { SHIFT } from '@/core/work/shift';
-import { type CrewDay, nextOn } from '@/core/work/shifts';
+import { type CrewTimes, nextOn } from '@/core/work/shifts';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
-import { timeOf, untilWords } from '@/words/when';
+import { untilWords } from '@/words/when';
 import type { StripRoom } from './dryRooms';
 
 const HOURS: readonly number[] = [4, 5, 6, 7, 8, 9, 10, 12];
@@ -19,20 +18,18 @@ interface Work {
 /** What can be coated when the crew arrives on its next day, as the clocks and the forecast have it now. */
 export function ArrivalList({
   rooms,
-  crew,
+  crew: { begins, days },
   now,
   timeZone,
 }: {
   readonly rooms: readonly StripRoom[];
-  readonly crew: readonly CrewDay[];
+  readonly crew: CrewTimes;
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const [first] = crew;
-  const usual = first ? hourOf(first.begins, timeZone) : SHIFT.from;
-  const [hour, setHour] = useState<number>(usual);
+  const [hour, setHour] = useState(begins);
   const arrival = nextOn(
-    crew.map(({ day }) => day),
+    days.map(({ day }) => day),
     hour,
     now,
     timeZone,
@@ -53,7 +50,7 @@ export function ArrivalList({
         <label className="flex items-center gap-2 text-sm">
           at
           <select className="select w-24" value={hour} onChange={(event) => setHour(Number(event.target.value))}>
-            {[...new Set([...HOURS, usual])]
+            {[...new Set([...HOURS, begins])]
               .sort((a, b) => a - b)
               .map((option) => (
                 <option key={option} value={option}>
@@ -88,12 +85,6 @@ export function ArrivalList({
       )}
     </section>
   );
-}
-
-/** The hour that clocks show there. */
-function hourOf(at: number, timeZone: string): number {
-  const [hours = 0, minutes = 0] = timeOf(at, timeZone).split(':').map(Number);
-  return hours + minutes / MINUTES;
 }
 
 /** The work of an instant, by pass in the order of the work. */

@@ -3,7 +3,7 @@
 import { useMemo } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { RoomRight } from '@/core/readiness/wasRight';
-import type { CrewDay } from '@/core/work/shifts';
+import type { CrewTimes } from '@/core/work/shifts';
 import { type Packed, unpackedTimes } from '@/ui/packed';
 import { airWords } from '@/words/airWords';
 import { AirForm } from './AirForm';
@@ -18,8 +18,8 @@ interface DryWatchProps {
   readonly houseId: string;
   readonly rooms: Packed<readonly StripRoom[]>;
   readonly chosen: Packed<DryRoom> | undefined;
-  /** The days on which somebody works, as far as they are shown and the next one. */
-  readonly crew: readonly CrewDay[];
+  /** When somebody works: the days that are shown, and the next one. */
+  readonly crew: CrewTimes;
   /** The air in the mean of the rooms; undefined when none was ever measured. */
   readonly inside: { readonly temperature: number; readonly humidity: number } | undefined;
   readonly forecastUntil: number | undefined;
@@ -55,7 +55,14 @@ export function DryWatchView({
       <DryTabs houseId={houseId} here="" />
       <div className="grid content-start gap-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_21rem]">
         <div className="min-w-0 space-y-4">
-          <HouseStrip houseId={houseId} rooms={rooms} chosen={chosen?.id} crew={crew} now={now} timeZone={timeZone} />
+          <HouseStrip
+            houseId={houseId}
+            rooms={rooms}
+            chosen={chosen?.id}
+            crew={crew.days}
+            now={now}
+            timeZone={timeZone}
+          />
           {chosen && (
             <RoomPanel
               houseId={houseId}

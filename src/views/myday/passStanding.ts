@@ -1,3 +1,4 @@
+import { amountOf } from '@/core/joints/pieces';
 import { blocksIn, type RoomBlocks } from '@/core/readiness/inBlocks';
 import { scrapedFor } from '@/core/readiness/scrapedFor';
 import type { RoomSite } from '@/core/readiness/siteOf';
@@ -63,7 +64,6 @@ function readyIn({ coat, pieces }: ReadyCoat, block: Block, blocks: RoomBlocks):
   if (!own || own.done === 1) return [];
   const can = pieces && new Set(pieces);
   const ready = own.pieces.filter(({ id }) => can?.has(id) ?? true);
-  const amount = (some: typeof own.pieces) => some.reduce((sum, piece) => sum + piece.amount, 0);
-  const part = can ? (own.share * amount(ready)) / amount(own.pieces) : own.share * (1 - own.done);
+  const part = can ? (own.share * amountOf(ready)) / amountOf(own.pieces) : own.share * (1 - own.done);
   return ready.length > 0 ? [{ coat, part, pieces: ready.map(({ id }) => id) }] : [];
 }

@@ -1,4 +1,4 @@
-import type { Person } from '@/core/log/person';
+import { isOfCrew, type Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
 import { handedPasses, passDone } from '@/core/readiness/handedPasses';
 import type { Site } from '@/core/readiness/siteOf';
@@ -30,7 +30,7 @@ export function RunSheetView({
   readonly plans: boolean;
   readonly mayHand: boolean;
 }) {
-  const crew = people.filter(({ role, left }) => role !== 'viewer' && !left);
+  const crew = people.filter(isOfCrew);
   const days = Array.from({ length: DAYS_PRINTED }, (_, index) => dayAfter(now, index, timeZone));
   const handed = handedPasses(site.rooms);
   const today = dayOf(now, timeZone);

@@ -60,8 +60,8 @@ export function walkRows(
   return rooms
     .filter(({ standing, applied }) => applied.coats.size > 0 && ON_THE_WAY.includes(standing.now.kind))
     .map((site): WalkRow => {
-      const { room, standing, felt, coats, method, state, applied, toMend } = site;
-      const by = (clock: RoomSite['air']) => whatNow(coats, method, state, applied, site.done, clock, now, toMend);
+      const { room, standing, felt, coats, method, state, applied } = site;
+      const by = (clock: RoomSite['air']) => whatNow(coats, method, state, applied, site.done, clock, now);
       const [before, soonest, latest] =
         felt.touches.length > 0 ? [felt.plain, ...boundsOf(felt)].map(by) : [standing, standing, standing];
       const nowOf = (of: typeof standing | undefined, kind: CoatedClass) =>

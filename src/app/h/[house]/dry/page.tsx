@@ -22,14 +22,14 @@ export default async function DryWatchPage({
   const [{ house }, { room }] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
   const { person, site, inside, air, now, timeZone } = visit;
-  const crew = await crewDaysIn(visit);
+  const { begins, days } = await crewDaysIn(visit);
   const chosen = chosenRoom(site.rooms, typeof room === 'string' ? room : undefined);
   return (
     <DryWatchView
       houseId={house}
       rooms={packedTimes(site.rooms.map((room) => stripRoom(room, now)))}
       chosen={chosen && packedTimes(dryRoom(chosen, now))}
-      crew={crew.filter(({ begins }, index) => begins < now + HORIZON_MS || index < LEAST_DAYS)}
+      crew={{ begins, days: days.filter((day, index) => day.begins < now + HORIZON_MS || index < LEAST_DAYS) }}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}
       right={packedTimes(wasRight(site))}
