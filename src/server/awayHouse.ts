@@ -3,7 +3,7 @@ import { firstAfter } from '../core/air/airClock';
 import { entriesThatCount } from '../core/log/entriesThatCount';
 import { distinct } from '../core/measure/distinct';
 import { hasCalendar } from '../db/calendars';
-import { loadSite } from './loadSite';
+import { loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
 import { openHouse } from './openHouse';
 import { refuse } from './refuse';
@@ -16,10 +16,13 @@ const AIR_DAYS = 21;
 export const awayHouse = (house: string): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew takes a house along.');
-    const [{ site, now, timeZone, people, log }, calendar] = await Promise.all([loadSite(id), hasCalendar(person.id)]);
+    const [{ snapshot, now, timeZone, people, log }, calendar] = await Promise.all([
+      loadSnapshot(id),
+      hasCalendar(person.id),
+    ]);
     const oldest = now - AIR_DAYS * DAY_MS;
     const airs = distinct(
-      site.rooms.map(({ air: { steps } }) => steps.slice(Math.max(0, firstAfter(steps, oldest) - 1))),
+      snapshot.rooms.map(({ air: { steps } }) => steps.slice(Math.max(0, firstAfter(steps, oldest) - 1))),
     );
     const kept: AwayHouse = {
       id,
@@ -27,16 +30,16 @@ export const awayHouse = (house: string): Promise<Response> =>
       timeZone,
       me: { id: person.id, name: person.name, role: person.role },
       people,
-      head: site.house,
-      rooms: site.rooms.map(({ room }) => room),
+      head: snapshot.house,
+      rooms: snapshot.rooms.map(({ room }) => room),
       takeOffs: Object.fromEntries(
-        site.rooms.flatMap(({ room, tooLarge, tally, pieces, faces }) =>
+        snapshot.rooms.flatMap(({ room, tooLarge, tally, pieces, faces }) =>
           tooLarge ? [] : [[room.id, { tally, pieces, faces }] as const],
         ),
       ),
       entries: entriesThatCount(log.entries()),
       airs: airs.values,
-      airOf: Object.fromEntries(site.rooms.map(({ room }, index) => [room.id, airs.places[index] ?? 0])),
+      airOf: Object.fromEntries(snapshot.rooms.map(({ room }, index) => [room.id, airs.places[index] ?? 0])),
       hasCalendar: calendar,
     };
     return Response.json(kept, { headers: { 'cache-control': 'no-store' } });

@@ -1,6 +1,6 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { dayOf } from '../core/measure/dayOf';
-import { handedPasses, passDone } from '../core/readiness/handedPasses';
+import { handedPasses, passDone } from '../core/schedule/assignedWork';
 import { type Block, workOn } from '../core/work/block';
 import type { Pass } from '../core/work/pass';
 import { instantOn } from '../core/work/shifts';
@@ -8,7 +8,7 @@ import { findCalendar, housesWithWork } from '../db/calendars';
 import { now } from '../db/clock';
 import { readCrew } from '../db/crews';
 import { inFirm } from '../db/firm';
-import { loadSite } from './loadSite';
+import { loadSnapshot } from './loadSnapshot';
 import { refuse } from './refuse';
 
 const HOUR_MS = 3_600_000;
@@ -29,11 +29,11 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
       housesWithWork(dayOf(now() - PAST_DAYS * DAY_MS, 'UTC')),
       readCrew(),
     ]);
-    const sites = await Promise.all(houses.map((house) => loadSite(house)));
-    return sites.flatMap(({ id, site, timeZone }) => {
+    const snapshots = await Promise.all(houses.map((house) => loadSnapshot(house)));
+    return snapshots.flatMap(({ id, snapshot, timeZone }) => {
       const ends = new Map<string, number>();
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
-      return handedPasses(site.rooms)
+      return handedPasses(snapshot.rooms)
         .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
         .map((handed): EventAttributes => {
           const { room, task, day, people, block } = handed;
@@ -44,7 +44,7 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
           return {
             uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${day}@oak-tally`,
             title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
-            location: site.house.name,
+            location: snapshot.house.name,
             start: arrayOf(start),
             startInputType: 'utc',
             end: arrayOf(end),

@@ -1,5 +1,5 @@
-import type { Site } from '../core/readiness/siteOf';
-import { loadSite } from './loadSite';
+import type { HouseSnapshot } from '../core/snapshot/houseSnapshot';
+import { loadSnapshot } from './loadSnapshot';
 import { openHouse } from './openHouse';
 import { refuse } from './refuse';
 
@@ -11,11 +11,11 @@ import { refuse } from './refuse';
 export const houseTable = (
   house: string,
   table: string,
-  write: (site: Site) => string | undefined,
+  write: (snapshot: HouseSnapshot) => string | undefined,
 ): Promise<Response> =>
   openHouse(house, async ({ id }) => {
-    const { site } = await loadSite(id);
-    const text = write(site);
+    const { snapshot } = await loadSnapshot(id);
+    const text = write(snapshot);
     if (text === undefined) return refuse(404, 'There is no such table.');
     return new Response(text, {
       headers: {

@@ -1,9 +1,9 @@
 import { type HungDifference, hungDifference } from '../core/estimate/hungDifference';
-import type { Site } from '../core/readiness/siteOf';
+import type { HouseSnapshot } from '../core/snapshot/houseSnapshot';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 
 /** What the rooms of a house take otherwise than planned because their boards hang otherwise, by room. */
-export async function hungOtherwise({ house, rooms }: Site): Promise<ReadonlyMap<string, HungDifference>> {
+export async function hungOtherwise({ house, rooms }: HouseSnapshot): Promise<ReadonlyMap<string, HungDifference>> {
   const found = rooms.flatMap(({ room, tally, tooLarge }) => {
     const { hung, ...planned } = room;
     return hung && !tooLarge ? [{ room, planned, tally }] : [];

@@ -5,15 +5,15 @@ import { dayOf } from '../core/measure/dayOf';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
 import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
 import { learn, type Paces } from '../core/rates/learn';
-import { evidenceIn } from '../core/readiness/evidenceIn';
-import { memberOf } from '../core/readiness/memberOf';
-import { planInputOf } from '../core/readiness/planInputOf';
-import { type Tools, withTools } from '../core/readiness/withTools';
+import { memberOf } from '../core/schedule/memberOf';
+import { evidenceIn } from '../core/schedule/paceEvidence';
+import { planInputOf } from '../core/schedule/planInputOf';
+import { type Tools, withTools } from '../core/snapshot/withTools';
 import { readCrew } from '../db/crews';
 import { daysElsewhere } from '../db/handedOut';
 import { listHouses } from '../db/houses';
 import type { Member } from '../db/people';
-import { type LoadedSite, loadSite } from './loadSite';
+import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
 import { openHouse } from './openHouse';
 import { refuse } from './refuse';
@@ -43,14 +43,16 @@ export const planGround = (house: string, asked: PlanAsked): Promise<Response> =
 
 async function groundOf(id: string, person: Member, { together, tools, stock }: PlanAsked): Promise<PlanGroundAnswer> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
-  const [own, ...sites] = await Promise.all([id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSite(one)));
+  const [own, ...snapshots] = await Promise.all(
+    [id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSnapshot(one)),
+  );
   if (!own) throw new Error('the house of the page is loaded');
   const [{ crew, version }, elsewhere] = await Promise.all([
     readCrew(),
     daysElsewhere(id, dayOf(own.now, own.timeZone)),
   ]);
-  const all = [own, ...sites];
-  const paces = learn(all.flatMap(({ site }) => evidenceIn(site.rooms)));
+  const all = [own, ...snapshots];
+  const paces = learn(all.flatMap(({ snapshot }) => evidenceIn(snapshot.rooms)));
   const people = own.people.filter(isOfCrew).map((one) => ({
     ...memberOf(crew, one),
     id: one.id,
@@ -58,14 +60,14 @@ async function groundOf(id: string, person: Member, { together, tools, stock }: 
     pace: pacesOf(paces[one.id]),
     elsewhere: elsewhere.get(one.id) ?? [],
   }));
-  const otherwise = stock && (await withBoards(own.site, stock));
-  const houseOf = ({ id: house, site, now, timeZone, dates }: LoadedSite): HouseOfPlan => ({
+  const otherwise = stock && (await withBoards(own.snapshot, stock));
+  const houseOf = ({ id: house, snapshot, now, timeZone, dates }: LoadedSnapshot): HouseOfPlan => ({
     id: house,
-    name: site.house.name,
-    input: planInputOf(tools ? withTools(site, tools) : site, { house, crew, people, timeZone, dates }, now),
+    name: snapshot.house.name,
+    input: planInputOf(tools ? withTools(snapshot, tools) : snapshot, { house, crew, people, timeZone, dates }, now),
   });
-  const first = houseOf(otherwise ? { ...own, site: otherwise } : own);
-  const input = together ? planTogether([first, ...sites.map(houseOf)]) : first.input;
+  const first = houseOf(otherwise ? { ...own, snapshot: otherwise } : own);
+  const input = together ? planTogether([first, ...snapshots.map(houseOf)]) : first.input;
   const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
   return {
     input: isLead ? input : isCrew ? withOwnPace(input, person.id) : withoutNames(input),

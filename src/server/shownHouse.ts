@@ -7,22 +7,22 @@ import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
 import { hungOtherwise } from './hungOtherwise';
-import { type LoadedSite, loadSite } from './loadSite';
+import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { openHouse } from './openHouse';
 import { photoAnswer } from './photos';
 import { refuse } from './refuse';
 
 /** The house that a secret address shows; an address that has ended, was taken back or is guessed is the not-found page. */
-export const shownHouse = cache(async (secret: string): Promise<LoadedSite & { readonly what: Shown }> => {
+export const shownHouse = cache(async (secret: string): Promise<LoadedSnapshot & { readonly what: Shown }> => {
   const shown = await findShown(secret);
   if (!shown) notFound();
   const { firm, house, what } = shown;
-  return { ...(await inFirm(firm, () => loadSite(house))), what };
+  return { ...(await inFirm(firm, () => loadSnapshot(house))), what };
 });
 
 /** What its rooms take otherwise because their boards hang otherwise. */
-export const shownHung = ({ site }: Awaited<ReturnType<typeof shownHouse>>): ReturnType<typeof hungOtherwise> =>
-  hungOtherwise(site);
+export const shownHung = ({ snapshot }: Awaited<ReturnType<typeof shownHouse>>): ReturnType<typeof hungOtherwise> =>
+  hungOtherwise(snapshot);
 
 /** `GET /api/shown/SECRET/PHOTO`: a photo that a lead chose for the hand-over, or of what the hanger has to mend, and no other. */
 export async function shownPhoto(secret: string, photo: string): Promise<Response> {
@@ -30,8 +30,8 @@ export async function shownPhoto(secret: string, photo: string): Promise<Respons
   const id = photo.toLowerCase();
   if (!shown) return refuse(404, 'There is no such photo.');
   return inFirm(shown.firm, async () => {
-    const { site } = await loadSite(shown.house);
-    const isChosen = site.rooms.some((room) =>
+    const { snapshot } = await loadSnapshot(shown.house);
+    const isChosen = snapshot.rooms.some((room) =>
       shown.what === 'hanger'
         ? hangersItems(room).some(({ photos }) => photos.includes(id))
         : room.state.shown.includes(id),
@@ -44,9 +44,9 @@ export async function shownPhoto(secret: string, photo: string): Promise<Respons
 /** `GET …/record`: the hand-over of a house as JSON, for those whose house it is. */
 export const houseRecord = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, head }) => {
-    const { site, people } = await loadSite(id);
+    const { snapshot, people } = await loadSnapshot(id);
     const names = new Map(people.map((person) => [person.id, person.name]));
-    const record = recordOf(head.name, site.rooms, (who) => names.get(who) ?? 'somebody');
+    const record = recordOf(head.name, snapshot.rooms, (who) => names.get(who) ?? 'somebody');
     return Response.json(record, {
       headers: {
         'cache-control': 'no-store',

@@ -1,10 +1,10 @@
 import { wetWhenSanded } from '../core/inspect/sandable';
 import { whyNotSigned } from '../core/inspect/signOff';
-import { movedIn, STOCK } from '../core/inspect/stock';
 import type { NewEntry } from '../core/log/entry';
+import { movedIn, STOCK } from '../core/stock/stock';
 import { findHouse } from '../db/houses';
 import { notSignedWords, wetWords } from '../words/signWords';
-import { loadSite } from './loadSite';
+import { loadSnapshot } from './loadSnapshot';
 import { refuse } from './refuse';
 
 /** A pail holds a little more than it says. */
@@ -23,7 +23,7 @@ export async function toldFirst(house: string, entries: readonly NewEntry[]): Pr
   );
   if (checks.length + sandings.length + mends.length + counts.length === 0 || !(await findHouse(house)))
     return undefined;
-  const { site, log, people } = await loadSite(house);
+  const { snapshot, log, people } = await loadSnapshot(house);
   for (const { id, payload } of counts) {
     if (log.has(id)) continue;
     const moves = movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)).filter(({ good }) => good === payload.good);
@@ -32,20 +32,20 @@ export async function toldFirst(house: string, entries: readonly NewEntry[]): Pr
       return refuse(409, 'That is more than was ever said to have come: say what was delivered first.');
   }
   for (const { id, room, payload } of mends) {
-    const { state } = site.rooms.find((candidate) => candidate.room.id === room) ?? {};
+    const { state } = snapshot.rooms.find((candidate) => candidate.room.id === room) ?? {};
     const closed = state?.items.find((item) => item.id === payload.item)?.closed;
     if (!closed || log.has(id)) continue;
     const names = people.filter((person) => closed.who.includes(person.id)).map(({ name }) => name);
     return refuse(409, `${names.join(' and ') || 'Somebody'} has mended it already.`);
   }
   for (const { id, room, payload, at } of sandings) {
-    const own = site.rooms.find((candidate) => candidate.room.id === room);
+    const own = snapshot.rooms.find((candidate) => candidate.room.id === room);
     const wet =
       own && !log.has(id) && wetWhenSanded(own, { classes: payload.classes, faces: payload.faces }, Date.parse(at));
     if (wet) return refuse(409, `${own.room.name} is not sanded. ${wetWords(wet)}`);
   }
   for (const { id, room, payload, at } of checks) {
-    const own = site.rooms.find((candidate) => candidate.room.id === room);
+    const own = snapshot.rooms.find((candidate) => candidate.room.id === room);
     if (!own || log.has(id)) continue;
     const not = whyNotSigned(own, payload.faces, payload.level, Date.parse(at));
     if (not) return refuse(409, `${own.room.name} is not signed off. ${notSignedWords(not)}`);

@@ -5,7 +5,7 @@ import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
-import { memberOf } from '../core/readiness/memberOf';
+import { memberOf } from '../core/schedule/memberOf';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
@@ -21,13 +21,13 @@ import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
 import { hungOtherwise } from './hungOtherwise';
-import { type LoadedSite, loadSite } from './loadSite';
+import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
 import { currentSession, requirePerson } from './session';
 
 /** A house with who looks at it. */
-export interface HouseVisit extends LoadedSite {
+export interface HouseVisit extends LoadedSnapshot {
   readonly person: Member;
 }
 
@@ -42,7 +42,7 @@ export const visitHouse = cache(async (asked: string): Promise<HouseVisit> => {
   return loggedPage(person, () =>
     inFirm(person.firm, async () => {
       if (!z.uuid().safeParse(id).success || !(await isOpenTo(person, id))) notFound();
-      return { ...(await loadSite(id)), person };
+      return { ...(await loadSnapshot(id)), person };
     }),
   );
 });
@@ -85,7 +85,8 @@ export const shownIn = async ({ person, id }: HouseVisit, what: Shown): Promise<
   mayAct(person, 'lead') ? (await inFirm(person.firm, () => listShown(id))).filter((mark) => mark.what === what) : [];
 
 /** What the rooms of a house that is visited take otherwise because their boards hang otherwise. */
-export const hungIn = ({ site }: HouseVisit): Promise<ReadonlyMap<string, HungDifference>> => hungOtherwise(site);
+export const hungIn = ({ snapshot }: HouseVisit): Promise<ReadonlyMap<string, HungDifference>> =>
+  hungOtherwise(snapshot);
 
 /** So many days ahead somebody is looked for who works: longer than most holidays. */
 const DAYS_AHEAD = 60;

@@ -4,8 +4,8 @@ import { spotOf } from '@/core/joints/jointId';
 import { loadList } from '@/core/materials/loadList';
 import { fromMm, gallonsFromLitres, type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { MUD_PRODUCTS } from '@/core/method/coat';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { coatName } from '@/words/coatWords';
 import { faceWords } from '@/words/faceWords';
 import { CLASS_NAMES } from '@/words/stateWords';
@@ -15,7 +15,7 @@ export const CSV_TABLES = ['rooms', 'pieces', 'load'] as const;
 export type CsvTable = (typeof CSV_TABLES)[number];
 
 /** A table of a house as comma separated values; lengths are numbers in the house's unit, which its head names. */
-export function csvOf(table: CsvTable, { house, rooms }: Pick<Site, 'house' | 'rooms'>): string {
+export function csvOf(table: CsvTable, { house, rooms }: Pick<HouseSnapshot, 'house' | 'rooms'>): string {
   const { unit } = house;
   const tables: Readonly<Record<CsvTable, () => { fields: string[]; data: (string | number)[][] }>> = {
     rooms: () => ({ fields: ROOM_FIELDS(unit), data: roomRows(rooms, unit) }),
@@ -41,13 +41,13 @@ const LOAD_FIELDS = (unit: LengthUnit): string[] => {
   ];
 };
 
-function loadRow(site: RoomSite, unit: LengthUnit): (string | number)[] {
-  const load = loadList([site], unit);
+function loadRow(snapshot: RoomSnapshot, unit: LengthUnit): (string | number)[] {
+  const load = loadList([snapshot], unit);
   const long = (mm: number) => rounded(unit === 'in' ? mm / MM_PER_FOOT : mm / 1000);
   const volume = (litres: number) => rounded(unit === 'in' ? gallonsFromLitres(litres) : litres);
   return [
-    site.room.name,
-    site.room.floor,
+    snapshot.room.name,
+    snapshot.room.floor,
     long(load.tape.net),
     long(load.mesh.net),
     ...MUD_PRODUCTS.map((product) => volume(load.mud.find((mud) => mud.product === product)?.net ?? 0)),
@@ -69,7 +69,7 @@ const ROOM_FIELDS = (unit: LengthUnit): string[] => [
   'Done (%)',
 ];
 
-const roomRows = (rooms: readonly RoomSite[], unit: LengthUnit): (string | number)[][] =>
+const roomRows = (rooms: readonly RoomSnapshot[], unit: LengthUnit): (string | number)[][] =>
   rooms.map(({ room, level, tally, progress }) => [
     room.name,
     room.floor,
@@ -92,7 +92,7 @@ const PIECE_FIELDS = (unit: LengthUnit): string[] => [
 ];
 
 /** One row for each piece of joint and each face's fasteners; surfaces are told by room. */
-function pieceRows({ room, pieces, applied, done }: RoomSite, unit: LengthUnit): (string | number)[][] {
+function pieceRows({ room, pieces, applied, done }: RoomSnapshot, unit: LengthUnit): (string | number)[][] {
   const place = placesIn(room);
   const on = new Map(
     applied.stretches.flatMap((stretch) => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
 import { cookieOf } from '../../scripts/setup/served.mjs';
-import { awaySite } from '../../src/client/away/awaySite';
+import { awaySnapshot } from '../../src/client/away/awaySnapshot';
 import type { AwayHouse } from '../../src/contract/away';
 import { closeConnection } from '../../src/db/connection';
 import { inFirm } from '../../src/db/firm';
@@ -125,7 +125,7 @@ async function timeAway(house: string, cookie: string, words: string): Promise<v
   const text = await (await fetch(`${base}/h/${house}/seen`, { headers: { cookie } })).text();
   const start = performance.now();
   const seen: AwayHouse = JSON.parse(text);
-  awaySite(seen, [], seen.made);
+  awaySnapshot(seen, [], seen.made);
   const ms = performance.now() - start;
   process.stdout.write(
     `  ${words.padEnd(16)}${(gzipSync(text).length / 1e6).toFixed(2)} MB kept of ${(text.length / 1e6).toFixed(2)}, ${ms.toFixed(0)} ms to work it out\n`,

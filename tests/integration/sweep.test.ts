@@ -7,8 +7,8 @@ import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import { stateOf } from '@/core/log/stateOf';
 import { dayOf } from '@/core/measure/dayOf';
-import { handedPasses, passDone } from '@/core/readiness/handedPasses';
-import { siteOf } from '@/core/readiness/siteOf';
+import { handedPasses, passDone } from '@/core/schedule/assignedWork';
+import { houseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { dayListOf } from '@/core/work/dayListOf';
 import { closeConnection } from '@/db/connection';
 import { addDemoPeople, type DemoIds, loadDemoHouse } from '@/db/demo/loadDemo';
@@ -66,14 +66,14 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
     const entries = await listEntries(id);
     const air = await cachedAir(house, at);
     const rooms = house.rooms.map(({ room }) => room);
-    const site = siteOf(house.head, rooms, stateOf(entries), air.of, at, (room) =>
+    const snapshot = houseSnapshot(house.head, rooms, stateOf(entries), air.of, at, (room) =>
       whatIsKept(takeOff(room, house.head)),
     );
-    return { entries, air, site };
+    return { entries, air, snapshot };
   }
 
   it('is measured in seven rooms until now, and in the middle of the job', async () => {
-    const { entries, air, site } = await load();
+    const { entries, air, snapshot } = await load();
     expect(air.places.size).toBe(7);
     for (const sensor of await listDevices(id, at)) {
       expect(at - (sensor.lastAt ?? 0), sensor.name).toBeLessThan(2 * 3_600_000);
@@ -83,7 +83,7 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
       expect(Date.parse(entry.at)).toBeLessThanOrEqual(at);
       expect(Date.parse(entry.recordedAt)).toBe(at);
     }
-    const state = (room: string) => site.rooms.find((own) => own.room.id === room)?.standing.now.kind;
+    const state = (room: string) => snapshot.rooms.find((own) => own.room.id === room)?.standing.now.kind;
     expect(['boot-room', 'net-loft', 'bath', 'pantry', 'coat-closet', 'landing'].map(state)).toEqual([
       'go',
       'wet',
@@ -92,7 +92,7 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
       'handOver',
       'stuck',
     ]);
-    const { passes } = dayListOf(handedPasses(site.rooms), people.Petra, dayOf(at, SWEEP_ZONE));
+    const { passes } = dayListOf(handedPasses(snapshot.rooms), people.Petra, dayOf(at, SWEEP_ZONE));
     const open = passes.filter((handed) => passDone(handed) < 1);
     expect(open.map(({ room, task }) => `${room.room.id} ${task.pass}`)).toEqual(['bunk-room fill', 'bath sand']);
   });
@@ -114,9 +114,9 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
     expect(appended.kind).toBe('recorded');
     const reading = { at: at - 60_000, temperature: 20, humidity: 50, speed: undefined, doubt: undefined };
     expect(await recordReadings(id, 'typed:landing', 'landing', [reading])).toMatchObject({ recorded: 1 });
-    const { site, air } = await load();
+    const { snapshot, air } = await load();
     expect(air.places.has('landing')).toBe(true);
-    const boot = site.rooms.find((own) => own.room.id === 'boot-room');
+    const boot = snapshot.rooms.find((own) => own.room.id === 'boot-room');
     expect(boot?.standing.classes.find((kind) => kind.class === 'flat')?.now.kind).toBe('wet');
   });
 });

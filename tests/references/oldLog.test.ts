@@ -7,7 +7,7 @@ import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import { type Entry, newEntrySchema } from '@/core/log/entry';
 import { liftPayload } from '@/core/log/liftEntry';
 import { stateOf } from '@/core/log/stateOf';
-import { siteOf } from '@/core/readiness/siteOf';
+import { houseSnapshot } from '@/core/snapshot/houseSnapshot';
 
 /** A log as the first version recorded it, with what that version made of it: of each coat its phase, share and date. */
 const { house: file, now, entries, expected } = JSON.parse(readFileSync('tests/fixtures/log-v1.json', 'utf8'));
@@ -25,7 +25,7 @@ describe('a log of the first version', () => {
     const air = airClock<SourcedAir>([
       { from: 0, air: { temperature: (70 - 32) / 1.8, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
     ]);
-    const site = siteOf(
+    const snapshot = houseSnapshot(
       house,
       house.rooms,
       stateOf(lifted),
@@ -34,7 +34,7 @@ describe('a log of the first version', () => {
       (room) => whatIsKept(takeOff(room, house)),
     );
     const minute = (at: number | undefined) => new Date(Math.round((at ?? 0) / 60_000) * 60_000).toISOString();
-    const found = site.rooms.map(({ room, standing, applied, done }) => [
+    const found = snapshot.rooms.map(({ room, standing, applied, done }) => [
       room.id,
       {
         coats: Object.fromEntries(

@@ -11,9 +11,9 @@ import { runGroupOf } from '@/core/method/passOrder';
 import { resolveMethod } from '@/core/method/resolveMethod';
 import { roomCoats } from '@/core/method/roomCoats';
 import { planHouse } from '@/core/plan/planHouse';
-import { planInputOf } from '@/core/readiness/planInputOf';
-import { siteOf } from '@/core/readiness/siteOf';
 import { LEVELS } from '@/core/room/level';
+import { planInputOf } from '@/core/schedule/planInputOf';
+import { houseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { crewSchema } from '@/core/work/crew';
 import { coatHours } from '@/core/work/tasksOf';
 import { SKILLS } from '@/core/work/workItem';
@@ -155,7 +155,7 @@ describe('plans of whole houses', () => {
       id: `p${index + 1}`,
     }));
     const planOf = (entries: readonly Entry[]) => {
-      const site = siteOf(
+      const snapshot = houseSnapshot(
         house,
         house.rooms,
         stateOf(entries),
@@ -170,7 +170,7 @@ describe('plans of whole houses', () => {
         timeZone: 'America/New_York',
         dates: { rooms: {} },
       };
-      return planHouse(planInputOf(site, ground, now.getTime()), EFFORT);
+      return planHouse(planInputOf(snapshot, ground, now.getTime()), EFFORT);
     };
     const plan = planOf(log);
     expect(plan.assignments.length).toBeGreaterThan(60);

@@ -23,7 +23,13 @@ const STAGES = [
   'log',
   'standing',
   'readiness',
+  'snapshot',
+  'drywatch',
+  'schedule',
   'inspect',
+  'supply',
+  'stock',
+  'cost',
 ];
 
 /** Where pages and layouts take from the server: each of these asks who is there, or tells nothing of a house. */

@@ -3,7 +3,7 @@ import type { Coat } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import { classesOf } from '../readiness/mending';
 import { scrapedFor } from '../readiness/scrapedFor';
-import type { RoomSite } from '../readiness/siteOf';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 
 /** What is to be done before some coats, and whether it was. */
 export interface BeforeCoat {
@@ -18,7 +18,7 @@ export interface BeforeCoat {
  * that is taken off before it is covered.
  */
 export function beforeCoat(
-  { state, pieces }: Pick<RoomSite, 'state' | 'pieces'>,
+  { state, pieces }: Pick<RoomSnapshot, 'state' | 'pieces'>,
   coats: readonly Pick<Coat, 'class' | 'key'>[],
 ): BeforeCoat {
   const scraped = coats.map((coat) => scrapedFor(state, coat));
@@ -33,7 +33,7 @@ export function beforeCoat(
 
 /** What is wrong with a class and is mended by its next coat: widened, filled in the middle, gone over once more. */
 export function takenAlong(
-  { state, pieces }: Pick<RoomSite, 'state' | 'pieces'>,
+  { state, pieces }: Pick<RoomSnapshot, 'state' | 'pieces'>,
   kind: Coat['class'],
 ): readonly OpenItem[] {
   const classOf = classesOf({ pieces });

@@ -4,7 +4,7 @@ import { whoDid } from '../log/whoDid';
 import { coatNamed } from '../method/coatNamed';
 import { type Account, DEFECTS, type DefectKind } from '../method/defects';
 import { coatClock } from '../readiness/coatClock';
-import type { RoomSite } from '../readiness/siteOf';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 
 /** What something that is wrong comes from, as far as the record says: whose account, and which coat by whom. */
 export interface Cause {
@@ -34,7 +34,7 @@ const IN_TAPE: ReadonlySet<DefectKind> = new Set(['bubble', 'tapeShows']);
  */
 export function causeOf(
   item: Pick<OpenItem, 'defect' | 'piece' | 'at' | 'after'>,
-  { state, coats, method, air }: Pick<RoomSite, 'state' | 'coats' | 'method' | 'air'>,
+  { state, coats, method, air }: Pick<RoomSnapshot, 'state' | 'coats' | 'method' | 'air'>,
 ): Cause {
   const account = accountOf(item) ?? 'crew';
   const nobody: Cause = { account, coat: undefined, who: [], coatedAfter: undefined };

@@ -4,8 +4,8 @@ import type { CoatEntry } from '../log/entry';
 import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
 import { whoDid } from '../log/whoDid';
 import { COATED_CLASSES, type CoatedClass, type CoatKey, type Side } from '../method/coat';
-import type { RoomSite } from '../readiness/siteOf';
 import type { Level } from '../room/level';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { lengthCovered } from '../standing/coveredBy';
 
 /** A coat as it was really put on. */
@@ -53,8 +53,8 @@ export interface HandOver {
 const FIRST_DAY_MS = 24 * 3_600_000;
 
 /** The facts of a room's hand-over. */
-export function handOverOf(site: RoomSite): HandOver {
-  const { room, level, state, done, applied, faces, pieces } = site;
+export function handOverOf(snapshot: RoomSnapshot): HandOver {
+  const { room, level, state, done, applied, faces, pieces } = snapshot;
   const more = new Set(applied.more);
   const withPieces = new Set(pieces.map(({ face }) => face));
   return {
@@ -84,7 +84,7 @@ export function handOverOf(site: RoomSite): HandOver {
           tool,
           at: entry.at,
           who: whoDid(entry),
-          air: meanAir(site, Date.parse(entry.at)),
+          air: meanAir(snapshot, Date.parse(entry.at)),
         };
       })
       .sort(
@@ -104,7 +104,7 @@ export function handOverOf(site: RoomSite): HandOver {
 const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
 
 /** The air of the day after an instant, by how long each step of it lasted. */
-export function meanAir({ air: { steps } }: RoomSite, from: number): Air | undefined {
+export function meanAir({ air: { steps } }: RoomSnapshot, from: number): Air | undefined {
   const until = from + FIRST_DAY_MS;
   let [warmth, damp, time] = [0, 0, 0];
   for (let index = Math.max(0, firstAfter(steps, from) - 1); index < steps.length; index += 1) {
@@ -137,7 +137,7 @@ export function reworkBy(items: readonly OpenItem[], keyOf: (item: OpenItem) => 
 }
 
 /** The record of a house for those who keep it by themselves: names in the place of ids. */
-export const recordOf = (house: string, rooms: readonly RoomSite[], nameOf: (id: string) => string): object => ({
+export const recordOf = (house: string, rooms: readonly RoomSnapshot[], nameOf: (id: string) => string): object => ({
   house,
   rooms: rooms.map((room) =>
     JSON.parse(

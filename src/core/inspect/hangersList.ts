@@ -1,11 +1,11 @@
 import type { OpenItem } from '../log/stateOf';
 import type { DefectKind } from '../method/defects';
-import type { RoomSite } from '../readiness/siteOf';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { acceptanceOf } from '../standing/heldFaces';
 import { accountOf } from './causeOf';
 
 /** What is wrong with a room on the hanger's account and not mended, in the order in which it was found. */
-export const hangersItems = ({ state }: Pick<RoomSite, 'state'>): readonly OpenItem[] =>
+export const hangersItems = ({ state }: Pick<RoomSnapshot, 'state'>): readonly OpenItem[] =>
   state.items.filter((item) => !item.closed && accountOf(item) === 'hanger');
 
 /** One room on the hanger's list. */
@@ -20,7 +20,7 @@ export interface HangersRoom {
 }
 
 /** A room as its hanger has to know it; undefined where nothing is to be done. */
-export function hangersRoom(room: Pick<RoomSite, 'state' | 'pieces'>): HangersRoom | undefined {
+export function hangersRoom(room: Pick<RoomSnapshot, 'state' | 'pieces'>): HangersRoom | undefined {
   const items = hangersItems(room);
   const faces = [...new Set(room.pieces.map(({ face }) => face))];
   const held = faces.filter((face) => acceptanceOf(room.state.acceptances, face)?.found === 'held');

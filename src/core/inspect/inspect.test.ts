@@ -4,19 +4,19 @@ import { logEntry, MARIT } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { airClock } from '../air/airClock';
 import type { SourcedAir } from '../air/roomAir';
+import { smoothing } from '../cost/smoothing';
 import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
 import { NOTHING_YET, type OpenItem, stateOf } from '../log/stateOf';
 import type { Coat } from '../method/coat';
 import type { DefectKind } from '../method/defects';
-import { siteOf } from '../readiness/siteOf';
 import { LEVELS } from '../room/level';
+import { houseSnapshot } from '../snapshot/houseSnapshot';
 import { beforeCoat } from './betweenCoats';
 import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandable, wetWhenSanded } from './sandable';
 import { whyNotSigned } from './signOff';
-import { smoothing } from './smoothing';
 
 const HOUR = 3_600_000;
 const { house, room } = roomOf("Pantry 7'6 x 5' x 8', door 28x80 wall 2");
@@ -26,7 +26,7 @@ const AIR = airClock<SourcedAir>([
 const off = takeOff(room, house);
 const siteAt = (entries: readonly Entry[], now: number) => {
   const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-  const [own] = siteOf(
+  const [own] = houseSnapshot(
     house,
     [room],
     states,
@@ -133,7 +133,7 @@ describe('what a room is handed over with', () => {
         );
         const other = { ...house, method: { ...house.method, ...choices } } as typeof house;
         const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-        const [site] = siteOf(
+        const [snapshot] = houseSnapshot(
           other,
           [room],
           states,
@@ -141,8 +141,14 @@ describe('what a room is handed over with', () => {
           LATE,
           () => whatIsKept(off),
         ).rooms;
-        if (!site) throw new Error('the house has its room');
-        const told = handOverOf(site).coats.map(({ class: kind, key, side, at, who }) => [kind, key, side, at, who]);
+        if (!snapshot) throw new Error('the house has its room');
+        const told = handOverOf(snapshot).coats.map(({ class: kind, key, side, at, who }) => [
+          kind,
+          key,
+          side,
+          at,
+          who,
+        ]);
         const logged = entries.map(({ payload, at, by }) => {
           const { class: kind, key, side } = payload as { class: string; key: string; side?: string };
           return [kind, key, side, at, [by]];
@@ -280,17 +286,17 @@ describe('what something that is wrong comes from', () => {
   });
 
   it('is the coat that was on last when it was seen, and nobody’s coat for a dent', () => {
-    const site = siteAt([on('tape', 0), on('fill', 40, INES)], LATE);
-    expect(causeOf(seen('ridge', 50), site)).toMatchObject({ account: 'crew', who: [INES] });
-    expect(causeOf(seen('ridge', 20), site).coat?.payload.key).toBe('tape');
-    expect(causeOf(seen('dent', 50), site)).toMatchObject({ account: 'others', coat: undefined });
-    expect(causeOf({ ...seen('ridge', 50), piece: undefined }, site).coat).toBeUndefined();
+    const snapshot = siteAt([on('tape', 0), on('fill', 40, INES)], LATE);
+    expect(causeOf(seen('ridge', 50), snapshot)).toMatchObject({ account: 'crew', who: [INES] });
+    expect(causeOf(seen('ridge', 20), snapshot).coat?.payload.key).toBe('tape');
+    expect(causeOf(seen('dent', 50), snapshot)).toMatchObject({ account: 'others', coat: undefined });
+    expect(causeOf({ ...seen('ridge', 50), piece: undefined }, snapshot).coat).toBeUndefined();
   });
 
   it('is the hanger’s account before anything is on, but for what another trade did', () => {
-    const site = siteAt([], LATE);
-    expect(causeOf({ ...seen('beadOut', 0), after: 0 }, site).account).toBe('hanger');
-    expect(causeOf({ ...seen('beadOut', 0), after: 1 }, site).account).toBe('crew');
+    const snapshot = siteAt([], LATE);
+    expect(causeOf({ ...seen('beadOut', 0), after: 0 }, snapshot).account).toBe('hanger');
+    expect(causeOf({ ...seen('beadOut', 0), after: 1 }, snapshot).account).toBe('crew');
     expect(accountOf({ defect: 'dent', after: 0 })).toBe('others');
     expect([accountOf({ defect: undefined, after: 0 }), accountOf({ defect: undefined, after: 1 })]).toEqual([
       'hanger',

@@ -4,8 +4,8 @@ import { MM_PER_FOOT } from '../measure/unit';
 import type { CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';
 import { isFloated } from '../method/tools';
-import type { RoomSite } from '../readiness/siteOf';
 import { stretchNow } from '../readiness/whatNow';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { RATES_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from '../work/usualRates';
 
 /** What of one class may be sanded. */
@@ -35,7 +35,7 @@ const FASTENER_MM2 = 100 * 100;
  * wet is not sanded: it shares its air.
  */
 export function sandable(
-  { applied, coats, method, air: clock, done, pieces }: RoomSite,
+  { applied, coats, method, air: clock, done, pieces }: RoomSnapshot,
   now: number,
 ): readonly Sandable[] {
   const kinds = sandingOrder([...new Set(coats.map((coat) => coat.class))], method);
@@ -73,7 +73,7 @@ export function sandable(
  * @param at ms since 1970
  */
 export function wetWhenSanded(
-  { applied, coats, method, air: clock }: Pick<RoomSite, 'applied' | 'coats' | 'method' | 'air'>,
+  { applied, coats, method, air: clock }: Pick<RoomSnapshot, 'applied' | 'coats' | 'method' | 'air'>,
   { classes, faces }: Pick<Sanding, 'classes' | 'faces'>,
   at: number,
 ): CoatedClass | undefined {

@@ -1,7 +1,7 @@
 import type { CoatedClass } from '../method/coat';
-import type { RoomSite } from '../readiness/siteOf';
 import { stretchNow } from '../readiness/whatNow';
 import type { Level } from '../room/level';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 
 /** Why a face, or a room, cannot be signed off yet. */
 export type NotSigned =
@@ -18,7 +18,7 @@ export type NotSigned =
  * @param now ms since 1970
  */
 export function whyNotSigned(
-  room: Pick<RoomSite, 'level' | 'applied' | 'coats' | 'method' | 'air' | 'done' | 'state'>,
+  room: Pick<RoomSnapshot, 'level' | 'applied' | 'coats' | 'method' | 'air' | 'done' | 'state'>,
   faces: readonly string[] | undefined,
   level: Level,
   now: number,

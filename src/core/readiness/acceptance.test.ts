@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry } from '../../../tests/houses/logEntry';
-import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import { hangersRoom } from '../inspect/hangersList';
 import type { Entry } from '../log/entry';
 import type { DefectKind } from '../method/defects';
@@ -10,7 +10,7 @@ import { SMALL_PER_HOUR } from '../work/usualRates';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const HOUR = 3_600_000;
-const own = oneRoomSite("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along", NOW);
+const own = oneRoomSnapshot("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along", NOW);
 const { room, taken: TAKEN } = own;
 const FACES = [...new Set(TAKEN.pieces.map(({ face }) => face))];
 const [wall = ''] = FACES;
@@ -18,7 +18,8 @@ const ceiling = TAKEN.faces.find(({ kind }) => kind === 'ceiling')?.id ?? '';
 
 type Asks = AnswerTo<'acceptance'>;
 const asking = (acceptance: Asks) => ({ level: 4, acceptance }) as const;
-const siteWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.siteWith(entries, asking(acceptance));
+const snapshotWith = (entries: readonly Entry[], acceptance: Asks = 'walk') =>
+  own.snapshotWith(entries, asking(acceptance));
 const roomWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.roomWith(entries, asking(acceptance));
 const inputWith = (entries: readonly Entry[], acceptance: Asks = 'walk') => own.inputWith(entries, asking(acceptance));
 let seconds = 0;
@@ -163,7 +164,7 @@ describe('gaps that were found', () => {
     expect(item?.hours).toBeGreaterThanOrEqual(1500 / 304.8 / SMALL_PER_HOUR.prefill);
     // Once, not as something to mend too.
     expect(inputWith(found).items.some(({ work }) => work === 'mend')).toBe(false);
-    expect(siteWith(found).load.small).toContainEqual({
+    expect(snapshotWith(found).load.small).toContainEqual({
       kind: 'prefill',
       amount: 1500,
       litres: expect.closeTo(0.12, 9),

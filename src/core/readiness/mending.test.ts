@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES, TOBIN } from '../../../tests/houses/logEntry';
-import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import type { Entry } from '../log/entry';
 import { DEFECT_KINDS, DEFECTS, type DefectKind } from '../method/defects';
+import { handedPasses, passDone } from '../schedule/assignedWork';
 import { MEND_MINUTES, ROOM_HOURS } from '../work/usualRates';
-import { handedPasses, passDone } from './handedPasses';
 import { dueItems, mendedBefore } from './mending';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
@@ -12,10 +12,10 @@ const DAY_MS = 86_400_000;
 const {
   room,
   taken: TAKEN,
-  siteWith,
+  snapshotWith,
   roomWith,
   inputWith: itemsWith,
-} = oneRoomSite("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
+} = oneRoomSnapshot("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
 const hoursOf = (entries: readonly Entry[], work: string) =>
   itemsWith(entries).items.find((item) => item.work === work)?.hours;
 
@@ -68,9 +68,9 @@ describe('what is mended by itself', () => {
     const entries = [...coated(['tape']), bubble, torn, hand('mend', [INES])];
     expect(hoursOf(entries, 'mend')).toBeCloseTo((MEND_MINUTES.bubble + MEND_MINUTES.torn) / 60 + ROOM_HOURS, 9);
     expect(hoursOf([...entries, mended(torn)], 'mend')).toBeCloseTo(MEND_MINUTES.bubble / 60 + ROOM_HOURS, 9);
-    const [pass] = handedPasses(siteWith(entries).rooms);
+    const [pass] = handedPasses(snapshotWith(entries).rooms);
     expect(pass).toMatchObject({ people: [INES], task: { pass: 'mend' } });
-    const after = handedPasses(siteWith([...entries, mended(bubble), mended(torn)]).rooms);
+    const after = handedPasses(snapshotWith([...entries, mended(bubble), mended(torn)]).rooms);
     expect([pass, ...after].map((own) => own && passDone(own))).toEqual([0, 1]);
   });
 });
@@ -169,7 +169,7 @@ describe('scraping that somebody is sent to do', () => {
   it('is on a list beside that of whom runs the coats, and done by its own entry', () => {
     const given = [...taped, hand('fill', [TOBIN])];
     const list = (entries: readonly Entry[]) =>
-      handedPasses(siteWith(entries).rooms).map((own) => [own.task.pass, own.people[0], passDone(own)]);
+      handedPasses(snapshotWith(entries).rooms).map((own) => [own.task.pass, own.people[0], passDone(own)]);
     const apart = [...given, hand('between.fill', [INES])];
     expect(list(given)).toEqual([['fill', TOBIN, 0]]);
     expect(list(apart)).toEqual(
@@ -180,7 +180,7 @@ describe('scraping that somebody is sent to do', () => {
     );
     expect(list([...apart, scraped])).toContainEqual(['between.fill', INES, 1]);
     const hours = (entries: readonly Entry[], pass: string) =>
-      handedPasses(siteWith(entries).rooms).find(({ task }) => task.pass === pass)?.task.hours ?? 0;
+      handedPasses(snapshotWith(entries).rooms).find(({ task }) => task.pass === pass)?.task.hours ?? 0;
     expect(hours(apart, 'fill')).toBeLessThan(hours(given, 'fill'));
     expect(hours(apart, 'fill') + hours(apart, 'between.fill')).toBeCloseTo(hours(given, 'fill') + ROOM_HOURS, 9);
   });

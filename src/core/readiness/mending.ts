@@ -9,9 +9,12 @@ import { DEFECTS } from '../method/defects';
 import type { Mend } from '../work/mend';
 import { MEND_MINUTES } from '../work/usualRates';
 import { isGap } from './prefillOf';
-import type { RoomSite } from './siteOf';
+import type { RoomCoating, RoomRecord, RoomTakeOff } from './roomParts';
 
-type Wrong = Pick<RoomSite, 'state' | 'pieces' | 'coats' | 'applied' | 'prefill' | 'held'>;
+type Wrong = Pick<
+  RoomTakeOff & RoomCoating & RoomRecord,
+  'state' | 'pieces' | 'coats' | 'applied' | 'prefill' | 'held'
+>;
 
 const isMendedNow = ({ defect }: OpenItem): boolean => defect !== undefined && DEFECTS[defect].mend === 'now';
 
@@ -110,7 +113,7 @@ export function mendsIn(room: Wrong): readonly Mend[] {
 }
 
 /** On which class something lies, by its piece; undefined where it names none. */
-export function classesOf({ pieces }: Pick<RoomSite, 'pieces'>): (item: OpenItem) => CoatedClass | undefined {
+export function classesOf({ pieces }: Pick<RoomTakeOff, 'pieces'>): (item: OpenItem) => CoatedClass | undefined {
   const classes = new Map(pieces.map((piece) => [piece.id, piece.class]));
   return ({ piece }) => (piece === undefined ? undefined : classes.get(piece));
 }

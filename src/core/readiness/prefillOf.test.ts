@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES } from '../../../tests/houses/logEntry';
-import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
-import { stockOf, usedIn } from '../inspect/stock';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import type { Entry } from '../log/entry';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import { GAPPED } from '../method/smallWork';
+import { handedPasses, passDone } from '../schedule/assignedWork';
+import { nextChange } from '../snapshot/nextChange';
+import { stockOf, usedIn } from '../stock/stock';
 import { ROOM_HOURS } from '../work/usualRates';
-import { handedPasses, passDone } from './handedPasses';
-import { nextChange } from './nextChange';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const MINUTE_MS = 60_000;
-const { taken, siteWith, roomWith, inputWith } = oneRoomSite("A 30' x 14' x 8', door 32x80 wall 1", NOW);
+const { taken, snapshotWith, roomWith, inputWith } = oneRoomSnapshot("A 30' x 14' x 8', door 32x80 wall 1", NOW);
 
 const filled = (
   faces: readonly string[] | undefined,
@@ -85,7 +85,7 @@ describe('pre-filling before the tape', () => {
     expect(new Set(tapeNow([]))).toEqual(new Set(['go']));
     expect(new Set(tapeNow(entries))).toEqual(new Set(['wet']));
     expect(roomWith(entries).standing.now).toEqual({ kind: 'wet', until: set });
-    expect(nextChange(siteWith(entries), NOW)).toBe(set);
+    expect(nextChange(snapshotWith(entries), NOW)).toBe(set);
     expect(new Set(fromOf(entries))).toEqual(new Set([set]));
     const firm = [filled(undefined, { at: NOW - 40 * MINUTE_MS })];
     expect(new Set(tapeNow(firm))).toEqual(new Set(['go']));
@@ -98,7 +98,7 @@ describe('pre-filling before the tape', () => {
     const hand = (work: string) =>
       entry({ kind: 'assigned', at: NOW - 99 * MINUTE_MS, payload: { work, people: [INES], day: '2031-05-06' } });
     const list = (entries: readonly Entry[]) =>
-      handedPasses(siteWith(entries).rooms).map((own) => [own.task.pass, passDone(own)] as const);
+      handedPasses(snapshotWith(entries).rooms).map((own) => [own.task.pass, passDone(own)] as const);
     expect(list([hand('prefill')])).toEqual([['prefill', 0]]);
     expect(list([hand('prefill'), filled(undefined)])).toEqual([['prefill', 1]]);
     expect(list([hand('tape'), looked(), gap('w0', 900)])).toEqual([
@@ -106,7 +106,7 @@ describe('pre-filling before the tape', () => {
       ['tape', 0],
     ]);
     // What is only guessed is done with the tape.
-    const [tape, ...more] = handedPasses(siteWith([hand('tape')]).rooms);
+    const [tape, ...more] = handedPasses(snapshotWith([hand('tape')]).rooms);
     expect(more).toEqual([]);
     expect(tape?.task.small.map(({ kind }) => kind)).toContain('prefill');
   });

@@ -8,10 +8,10 @@ import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
 import { stateOf } from '../log/stateOf';
 import { planHouse } from '../plan/planHouse';
+import { planInputOf } from '../schedule/planInputOf';
+import { houseSnapshot } from '../snapshot/houseSnapshot';
 import { crewSchema } from '../work/crew';
 import { SKILLS } from '../work/workItem';
-import { planInputOf } from './planInputOf';
-import { siteOf } from './siteOf';
 import { boundsOf } from './touchesIn';
 
 const { house, room: made } = roomOf("A 12' x 10' x 8', door 32x80 wall 1 bead");
@@ -33,8 +33,8 @@ const ON = KINDS.map((kind) => coat(kind));
 const touch = (found: Found, hours: number, kind?: 'flat') =>
   logEntry({ kind: 'touched', at: TAPED + hours * HOUR, payload: { found, ...(kind ? { class: kind } : {}) } });
 
-function siteWith(entries: readonly Entry[], now = TAPED + HOUR) {
-  const [own] = siteOf(
+function snapshotWith(entries: readonly Entry[], now = TAPED + HOUR) {
+  const [own] = houseSnapshot(
     house,
     [room],
     stateOf(entries),
@@ -47,7 +47,7 @@ function siteWith(entries: readonly Entry[], now = TAPED + HOUR) {
 }
 /** When the tape coat of flats may be coated again. */
 const readyAt = (entries: readonly Entry[]) =>
-  siteWith(entries).standing.classes.find((kind) => kind.class === 'flat')?.coats[0]?.readyAt ?? 0;
+  snapshotWith(entries).standing.classes.find((kind) => kind.class === 'flat')?.coats[0]?.readyAt ?? 0;
 const byTables = readyAt(ON);
 const hoursByTables = (byTables - TAPED) / HOUR;
 
@@ -63,7 +63,7 @@ describe('a thumb on a coat', () => {
   it('goes by the class that was touched, and for the room by what dries last', () => {
     const at = hoursByTables * 1.1;
     const [flat, all] = [touch('white', at, 'flat'), touch('white', at)].map(
-      (entry) => siteWith([...ON, entry]).felt.touches[0]?.dried ?? 0,
+      (entry) => snapshotWith([...ON, entry]).felt.touches[0]?.dried ?? 0,
     );
     expect(flat).toBeCloseTo(1.1, 1);
     // Corners and beds of bead dry after flats.
@@ -71,16 +71,16 @@ describe('a thumb on a coat', () => {
   });
 
   it('says nothing of what was not on yet, nor of setting mud, which is coated by its label', () => {
-    expect(siteWith([...ON, touch('grey', -1)]).felt.touches).toEqual([]);
+    expect(snapshotWith([...ON, touch('grey', -1)]).felt.touches).toEqual([]);
     const setting = KINDS.map((kind) => coat(kind, 45));
-    expect(siteWith([...setting, touch('grey', 5)]).felt.touches).toEqual([]);
+    expect(snapshotWith([...setting, touch('grey', 5)]).felt.touches).toEqual([]);
     expect(readyAt([...setting, touch('grey', 5)])).toBe(readyAt(setting));
   });
 
   it('on one mud corrects that mud; another one goes by all of them', () => {
     const flat = touch('grey', hoursByTables * 1.3, 'flat');
-    const { felt, standing } = siteWith([...ON, flat]);
-    const mudOf = (kind: string) => siteWith(ON).coats.find((own) => own.class === kind && own.key === 'tape')?.mud;
+    const { felt, standing } = snapshotWith([...ON, flat]);
+    const mudOf = (kind: string) => snapshotWith(ON).coats.find((own) => own.class === kind && own.key === 'tape')?.mud;
     const readyOf = (of: typeof standing, kind: string) =>
       of.classes.find((own) => own.class === kind)?.coats[0]?.readyAt ?? 0;
     expect([...felt.byMud.keys()]).toEqual([mudOf('flat')]);
@@ -96,7 +96,7 @@ describe('a thumb on a coat', () => {
       at: TAPED + 2 * HOUR,
       payload: { found: 'white', class: 'fasteners' },
     });
-    const both = siteWith([...ON, filled, flat, white]);
+    const both = snapshotWith([...ON, filled, flat, white]);
     expect([...both.felt.byMud.keys()].length).toBe(2);
     for (const [mud, { factor }] of both.felt.byMud)
       if (mud === mudOf('flat')) expect(factor).toBeCloseTo(felt.slowness.factor, 9);
@@ -104,7 +104,7 @@ describe('a thumb on a coat', () => {
   });
 
   it('leaves a range, in which what is told lies', () => {
-    const { felt } = siteWith([...ON, touch('grey', hoursByTables * 1.2), touch('white', hoursByTables * 1.5)]);
+    const { felt } = snapshotWith([...ON, touch('grey', hoursByTables * 1.2), touch('white', hoursByTables * 1.5)]);
     const ready = (clock: typeof felt.clock) => driedBetween(clock, TAPED, TAPED + 24 * HOUR);
     const [soonest, latest] = boundsOf(felt);
     expect(ready(soonest)).toBeGreaterThan(ready(felt.clock));
@@ -125,7 +125,7 @@ describe('a thumb on a coat', () => {
       },
     });
     const on = (pieces: string[]) =>
-      siteWith([
+      snapshotWith([
         half,
         logEntry({ kind: 'touched', at: TAPED + 5 * HOUR, payload: { found: 'grey', class: 'flat', pieces } }),
       ]).felt.touches.length;
@@ -164,7 +164,7 @@ describe('a thumb on a coat', () => {
     /** How long the next coat on flats takes to dry by the plan, and how much slower than by the tables it reckons. */
     const planned = (entries: readonly Entry[]) => {
       const input = planInputOf(
-        { house, rooms: [siteWith(entries, now)], progress: 0 } as unknown as Parameters<typeof planInputOf>[0],
+        { house, rooms: [snapshotWith(entries, now)], progress: 0 } as unknown as Parameters<typeof planInputOf>[0],
         ground,
         now,
       );

@@ -8,7 +8,7 @@ import { now } from '../../db/clock';
 import { findHouse, saveHouseHead, saveRoomMethod } from '../../db/houses';
 import { dropMethod, keepMethod } from '../../db/methods';
 import { contradictionWords } from '../../words/conflictWords';
-import { loadSite } from '../loadSite';
+import { loadSnapshot } from '../loadSnapshot';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 const STALE = 'Somebody changed this in the meantime. Reload to see it, then choose again.';
@@ -47,19 +47,19 @@ type Change =
 
 /** Why a change cannot be kept. */
 async function whyForbidden(id: string, change: Change): Promise<string | undefined> {
-  const { site, inside: air = ASSUMED_AIR } = await loadSite(id);
-  const before = conflictsIn(site.house, site.rooms, air);
+  const { snapshot, inside: air = ASSUMED_AIR } = await loadSnapshot(id);
+  const before = conflictsIn(snapshot.house, snapshot.rooms, air);
   const after =
     'method' in change
-      ? conflictsIn({ ...site.house, method: change.method }, site.rooms, air)
+      ? conflictsIn({ ...snapshot.house, method: change.method }, snapshot.rooms, air)
       : conflictsIn(
-          site.house,
-          site.rooms.map(({ room, tally }) => ({
+          snapshot.house,
+          snapshot.rooms.map(({ room, tally }) => ({
             room: room.id === change.room ? withMethod(room, change.choices) : room,
             tally,
           })),
           air,
         );
   const found = newlyForbidden(before, after);
-  return found && contradictionWords(found.why, site.house.unit);
+  return found && contradictionWords(found.why, snapshot.house.unit);
 }

@@ -2,8 +2,8 @@ import { type Piece, pieceId } from '@/core/joints/pieces';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';
 import { SIDES, type Side } from '@/core/method/coat';
-import type { RoomSite } from '@/core/readiness/siteOf';
 import { finishedWidth } from '@/core/section/finishedWidth';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { isCeilingFirst, liesOn } from '@/core/standing/liesOn';
 import { faceWords } from '@/words/faceWords';
 import type { DrawnFace } from './LaidFaceDrawing';
@@ -46,7 +46,7 @@ const ACROSS = ['flat', 'butt', 'backedButt', 'mixed', 'existing'] as const;
 const isAcross = (kind: Piece['class']): kind is (typeof ACROSS)[number] => ACROSS.some((own) => own === kind);
 
 /** The pieces of a room on its faces laid flat, each with the coats that are on it. */
-export function pieceMap({ room, method, applied: { stretches } }: RoomSite, takenOff: TakeOff): PieceMap {
+export function pieceMap({ room, method, applied: { stretches } }: RoomSnapshot, takenOff: TakeOff): PieceMap {
   const { faces, sides, text, box } = unrollRoom(takenOff);
   const pieces = new Map(takenOff.pieces.map((piece) => [piece.id, piece]));
   const has = new Map(

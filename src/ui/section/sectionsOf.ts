@@ -1,8 +1,8 @@
 import { COATED_CLASSES } from '@/core/method/coat';
 import { type Method, resolveMethod } from '@/core/method/resolveMethod';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { Section } from '@/core/section/buildSection';
 import { sectionFor } from '@/core/section/sectionFor';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 
 /** The sections of one way of finishing, with what its glyphs are told by: '' for the house's own. */
 export interface SectionsOfWay {
@@ -11,11 +11,11 @@ export interface SectionsOfWay {
 }
 
 /** Every section that the glyphs of a house may need: the house's method whole, then those of rooms with their own. */
-export function sectionsOf(site: Site): readonly SectionsOfWay[] {
-  const house = resolveMethod(site.house);
+export function sectionsOf(snapshot: HouseSnapshot): readonly SectionsOfWay[] {
+  const house = resolveMethod(snapshot.house);
   const waysOfRooms = new Map<string, Method[]>([['', [house]]]);
-  const wayOf = wayOfRooms(site);
-  for (const room of site.rooms) {
+  const wayOf = wayOfRooms(snapshot);
+  for (const room of snapshot.rooms) {
     const way = wayOf(room);
     const methods = waysOfRooms.get(way) ?? [];
     waysOfRooms.set(way, methods);
@@ -33,7 +33,7 @@ export function sectionsOf(site: Site): readonly SectionsOfWay[] {
 export function wayOfRooms({
   house,
   rooms,
-}: Pick<Site, 'house' | 'rooms'>): (room: Pick<RoomSite, 'method'>) => string {
+}: Pick<HouseSnapshot, 'house' | 'rooms'>): (room: Pick<RoomSnapshot, 'method'>) => string {
   const houseSays = JSON.stringify(resolveMethod(house).classes);
   const ways = new Map<Method['classes'], string>();
   const said = new Map<string, string>([[houseSays, '']]);

@@ -1,15 +1,19 @@
 import { jointLength } from '@/core/joints/tally';
 import { dayOf } from '@/core/measure/dayOf';
-import { handedPasses } from '@/core/readiness/handedPasses';
-import type { Site } from '@/core/readiness/siteOf';
 import { USUAL_CHOICES } from '@/core/room/methodAnswers';
+import { handedPasses } from '@/core/schedule/assignedWork';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { roughLength } from '@/words/lengthWords';
 import { plural } from '@/words/plural';
 import type { StationFact, StationPath } from './stations';
 
 /** The one live fact of each station, by its path. */
-export function stationFacts(site: Site, now: number, timeZone: string): Readonly<Record<StationPath, StationFact>> {
-  const { rooms, house, load } = site;
+export function stationFacts(
+  snapshot: HouseSnapshot,
+  now: number,
+  timeZone: string,
+): Readonly<Record<StationPath, StationFact>> {
+  const { rooms, house, load } = snapshot;
   const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
   const floors = new Set(rooms.map(({ room }) => room.floor)).size;
   const today = dayOf(now, timeZone);
@@ -26,7 +30,7 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
           ? `${plural(rooms.length, 'room')}, ${stuck} stuck`
           : `${plural(floors, 'floor')}, ${plural(rooms.length, 'room')}`,
     },
-    tally: { text: `${roughLength(jointLength(site.tally), house.unit)} of joint` },
+    tally: { text: `${roughLength(jointLength(snapshot.tally), house.unit)} of joint` },
     coats: { text: `level ${house.method.level}, ${TOOL_WORDS[house.method.tools ?? USUAL_CHOICES.tools]}` },
     load: {
       text: `${plural(load.tape.packs, 'roll')}, ${plural(
@@ -35,7 +39,7 @@ export function stationFacts(site: Site, now: number, timeZone: string): Readonl
       )}`,
     },
     run: { text: `${plural(passes, 'pass', 'passes')} today` },
-    board: { text: `${Math.round(site.progress * 100)} % coated` },
+    board: { text: `${Math.round(snapshot.progress * 100)} % coated` },
     dry: { text: wet === 0 ? 'nothing wet' : `${plural(wet, 'room')} wet` },
     sand: { text: toSand + toCheck === 0 ? 'nothing yet' : `${toSand} to sand, ${toCheck} to check` },
     'hand-over': { text: `${done} of ${plural(rooms.length, 'room')}` },

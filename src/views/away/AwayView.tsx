@@ -1,7 +1,7 @@
 'use client';
 
 import { type ReactNode, useCallback, useEffect, useMemo, useState } from 'react';
-import { type AwayPart, type AwaySite, awaySite, serverTime } from '@/client/away/awaySite';
+import { type AwayPart, type AwaySnapshot, awaySnapshot, serverTime } from '@/client/away/awaySnapshot';
 import { AWAY_STATIONS, type AwayStation } from '@/client/away/stations';
 import { HouseProvider } from '@/client/HouseContext';
 import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/outbox/deviceStore';
@@ -94,7 +94,7 @@ export function AwayView({
 }
 
 /** A house as this device works it out, for one of its pages. */
-export interface AwayHousePage extends AwaySite {
+export interface AwayHousePage extends AwaySnapshot {
   readonly house: AwayHouse;
   /** ms since 1970, by the server's clock as far as this device's goes. */
   readonly now: number;
@@ -123,10 +123,10 @@ function HousePage({
     return () => cancelAnimationFrame(frame);
   }, []);
   const now = document.documentElement.dataset.clock === 'stopped' ? house.made : serverTime(seen, at);
-  const worked = useMemo(() => awaySite(house, groups, now, part), [house, groups, now, part]);
+  const worked = useMemo(() => awaySnapshot(house, groups, now, part), [house, groups, now, part]);
   const drawer = useCallback(
     (room: string) => {
-      const own = worked.site.rooms.find((candidate) => candidate.room.id === room);
+      const own = worked.snapshot.rooms.find((candidate) => candidate.room.id === room);
       return own && !own.tooLarge ? pieceMap(own, takeOff(own.room, house.head)) : undefined;
     },
     [worked, house],
@@ -134,7 +134,7 @@ function HousePage({
   const context = useMemo(() => ({ id: house.id, unit: house.head.unit, showAnew }), [house, showAnew]);
   return (
     <HouseProvider house={context}>
-      <GlyphParts sections={sectionsOf(worked.site)} />
+      <GlyphParts sections={sectionsOf(worked.snapshot)} />
       <RoomDrawer value={drawer}>{page({ ...worked, house, now })}</RoomDrawer>
     </HouseProvider>
   );

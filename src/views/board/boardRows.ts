@@ -1,3 +1,4 @@
+import { type CatchUp, catchUps } from '@/core/drywatch/catchUp';
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import { isOfCrew, type Person } from '@/core/log/person';
@@ -6,12 +7,11 @@ import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
-import { type CatchUp, catchUps } from '@/core/readiness/catchUp';
-import { minuteOf, type RoomSite, type Site } from '@/core/readiness/siteOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
+import { type HouseSnapshot, minuteOf, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { faceWords } from '@/words/faceWords';
 import { namesIn } from '@/words/names';
@@ -61,22 +61,22 @@ export interface RecentEntry {
 }
 
 /** The rows of the board, as lean as they can be sent. */
-export function boardRows(own: Site, instant: number, timeZone: string): readonly BoardRow[] {
+export function boardRows(own: HouseSnapshot, instant: number, timeZone: string): readonly BoardRow[] {
   const { rooms } = own;
   const methods = boardMethods(rooms);
   const wayOf = wayOfRooms(own);
-  return rooms.map((site) => {
-    const method = methods.findIndex(({ classes }) => classes === site.method.classes);
-    return boardRow(site, minuteOf(site, instant), timeZone, wayOf(site), method);
+  return rooms.map((snapshot) => {
+    const method = methods.findIndex(({ classes }) => classes === snapshot.method.classes);
+    return boardRow(snapshot, minuteOf(snapshot, instant), timeZone, wayOf(snapshot), method);
   });
 }
 
 /** A row says the same for a minute, while nothing of its room changes. */
 const boardRow = memoizeLast(
-  (site: RoomSite, instant: number, timeZone: string, way: string, methodIndex: number): BoardRow => {
-    const { room, level, standing: roomStanding, coats: planned, progress, tooLarge, state } = site;
-    const lagging = catchUps(site, instant);
-    const { faces, on } = coatedFaces(site.pieces, room);
+  (snapshot: RoomSnapshot, instant: number, timeZone: string, way: string, methodIndex: number): BoardRow => {
+    const { room, level, standing: roomStanding, coats: planned, progress, tooLarge, state } = snapshot;
+    const lagging = catchUps(snapshot, instant);
+    const { faces, on } = coatedFaces(snapshot.pieces, room);
     const amounts = amountsOf(planned);
     return {
       id: room.id,
@@ -88,7 +88,7 @@ const boardRow = memoizeLast(
       tooLarge,
       held: heldAt(state, instant)?.why,
       over: state.handedOver !== undefined,
-      ...prefillOf(site),
+      ...prefillOf(snapshot),
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
@@ -104,7 +104,7 @@ const boardRow = memoizeLast(
 );
 
 /** Nobody fills under tape that is on. */
-function prefillOf({ tasks, prefill, applied, method }: RoomSite): Pick<BoardRow, 'prefill'> {
+function prefillOf({ tasks, prefill, applied, method }: RoomSnapshot): Pick<BoardRow, 'prefill'> {
   const whole = tasks.flatMap(({ small }) => small).find(({ kind }) => kind === 'prefill')?.amount ?? 0;
   const length = rounded(whole * (1 - prefill.done));
   if (length === 0 || applied.coats.size > 0) return {};
@@ -120,7 +120,7 @@ function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCe
  * The faces of a room that a lead would name: walls in their order, then ceilings, then all that is smaller; and on which of
  * them, by number, each class lies.
  */
-const coatedFaces = memoizeLast((pieces: RoomSite['pieces'], room: Room) => {
+const coatedFaces = memoizeLast((pieces: RoomSnapshot['pieces'], room: Room) => {
   const place = placesIn(room);
   const kinds = new Map<string, Set<CoatedClass>>();
   for (const { face, class: kind } of pieces) {
@@ -152,12 +152,12 @@ const coatedFaces = memoizeLast((pieces: RoomSite['pieces'], room: Room) => {
 const BY_NUMBER = new Intl.Collator('en', { numeric: true });
 
 /** The methods that the rooms are finished by; rooms without choices of their own share one. */
-export const boardMethods = (rooms: readonly RoomSite[]): readonly Method[] => [
+export const boardMethods = (rooms: readonly RoomSnapshot[]): readonly Method[] => [
   ...new Map(rooms.map(({ method }) => [method.classes, method])).values(),
 ];
 
 /** The highest level of a room's faces: its coats are those that it may need. */
-function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
+function rowLevel({ finish }: RoomSnapshot['room'], level: Level): Level {
   return Object.values(finish?.faces ?? {}).reduce(
     (top, own) => (own.level && own.level > top ? own.level : top),
     level,
@@ -168,7 +168,7 @@ function rowLevel({ finish }: RoomSite['room'], level: Level): Level {
 const rounded = (value: number): number => Math.round(value * 1000) / 1000;
 
 /** How much there is of each class: what the coat that covers most of it covers; faces of a lower level may go without. */
-function amountsOf(coats: RoomSite['coats']): ReadonlyMap<CoatedClass, number> {
+function amountsOf(coats: RoomSnapshot['coats']): ReadonlyMap<CoatedClass, number> {
   const amounts = new Map<CoatedClass, number>();
   for (const { class: kind, amount } of coats) amounts.set(kind, Math.max(amounts.get(kind) ?? 0, amount));
   return amounts;
@@ -188,7 +188,7 @@ const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
 /** The last things done that can be taken back, newest first. */
 export function recentEntries(
   log: HouseLog,
-  rooms: readonly RoomSite[],
+  rooms: readonly RoomSnapshot[],
   people: readonly { readonly id: string; readonly name: string }[],
   me: string,
   most = 8,

@@ -3,15 +3,15 @@ import { conflictsIn } from '@/core/estimate/conflictsIn';
 import { priceAnswers } from '@/core/estimate/priceAnswers';
 import { WHOLE_HOUSE } from '@/core/estimate/scope';
 import { takeOff } from '@/core/joints/takeOff';
-import type { Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { AIR, HOUSE, head } from '../../../tests/houses/hallAndDen';
 import { coatsRooms, receivedRooms } from './coatsRooms';
 
 it('are sent with all that prices and contradictions are told from', () => {
   const taken = HOUSE.rooms.map((room) => ({ room, ...takeOff(room, HOUSE) }));
   expect(taken.some(({ tally }) => tally.beadPieces.length > 0 && tally.boards.length > 0)).toBe(true);
-  const site = { rooms: taken } as unknown as Site;
-  const received = receivedRooms(coatsRooms(site, { [taken[0]?.room.id ?? '']: 4 }));
+  const snapshot = { rooms: taken } as unknown as HouseSnapshot;
+  const received = receivedRooms(coatsRooms(snapshot, { [taken[0]?.room.id ?? '']: 4 }));
   expect(received.map(({ room }) => room)).toEqual(
     taken.map(({ room: { id, name, finish, method } }) => ({ id, name, finish, method })),
   );

@@ -1,4 +1,4 @@
-import type { Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { type Packed, packed, unpacked } from '@/ui/packed';
 import type { MethodRoom } from './useMethod';
 
@@ -15,15 +15,15 @@ interface SentRoom extends Omit<CoatsRoom, 'tally'> {
   readonly tally: Omit<CoatsRoom['tally'], keyof typeof NOT_SENT>;
 }
 
-/** A site stays the same until something of its house changes; with it what is sent of its rooms. */
-const sent = new WeakMap<Site, SentRooms>();
+/** A snapshot stays the same until something of its house changes; with it what is sent of its rooms. */
+const sent = new WeakMap<HouseSnapshot, SentRooms>();
 
 /** The rooms as the Coats need them: with what is on them, and the faces that may have a level of their own. */
-export function coatsRooms(site: Site, versions: Readonly<Record<string, number>>): SentRooms {
+export function coatsRooms(snapshot: HouseSnapshot, versions: Readonly<Record<string, number>>): SentRooms {
   const text =
-    sent.get(site) ??
+    sent.get(snapshot) ??
     packed<readonly SentRoom[]>(
-      site.rooms.map(
+      snapshot.rooms.map(
         ({ room: { id, name, finish, method }, tally: { beadPieces: _pieces, boards: _boards, ...tally }, faces }) => ({
           room: { id, name, finish, method },
           tally,
@@ -34,7 +34,7 @@ export function coatsRooms(site: Site, versions: Readonly<Record<string, number>
         }),
       ),
     );
-  sent.set(site, text);
+  sent.set(snapshot, text);
   return text;
 }
 

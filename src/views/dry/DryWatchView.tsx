@@ -1,8 +1,8 @@
 'use client';
 
 import { useMemo } from 'react';
+import type { RoomRight } from '@/core/drywatch/wasRight';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { RoomRight } from '@/core/readiness/wasRight';
 import type { CrewTimes } from '@/core/work/shifts';
 import { type Packed, unpackedTimes } from '@/ui/packed';
 import { airWords } from '@/words/airWords';

@@ -1,4 +1,4 @@
-import { type RoomRight, rightInAll } from '@/core/readiness/wasRight';
+import { type RoomRight, rightInAll } from '@/core/drywatch/wasRight';
 import { plural } from '@/words/plural';
 
 /** What the clocks predicted beside what thumbs found, by room and mud. */

@@ -1,12 +1,12 @@
 import { type AirTrouble, airTroubles } from '@/core/air/air';
 import { stepAt } from '@/core/air/airClock';
 import type { AirSource } from '@/core/air/roomAir';
+import { catchUps } from '@/core/drywatch/catchUp';
+import { type WetCoat, wetCoats } from '@/core/drywatch/wetCoats';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
-import { catchUps } from '@/core/readiness/catchUp';
-import { minuteOf, type RoomSite } from '@/core/readiness/siteOf';
-import { type WetCoat, wetCoats } from '@/core/readiness/wetCoats';
 import type { ClassNow } from '@/core/readiness/whatNow';
+import { minuteOf, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { coatName } from '@/words/coatWords';
 import { stuckWords } from '@/words/stateWords';
 import { HORIZON_MS } from './horizon';
@@ -74,10 +74,11 @@ export interface DryRoom extends StripRoom {
 const BEFORE_MS = 24 * 3_600_000;
 
 /** A room as it stands at an instant, with when its classes become ready. */
-export const stripRoom = (site: RoomSite, instant: number): StripRoom => stripRow(site, minuteOf(site, instant));
+export const stripRoom = (snapshot: RoomSnapshot, instant: number): StripRoom =>
+  stripRow(snapshot, minuteOf(snapshot, instant));
 
-const stripRow = memoizeLast((site: RoomSite, instant: number): StripRoom => {
-  const { room, standing } = site;
+const stripRow = memoizeLast((snapshot: RoomSnapshot, instant: number): StripRoom => {
+  const { room, standing } = snapshot;
   const wet = standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
   const { now: can } = standing;
   return {
@@ -88,7 +89,7 @@ const stripRow = memoizeLast((site: RoomSite, instant: number): StripRoom => {
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
     first: wet.length > 0 ? Math.min(...wet) : undefined,
     all: wet.length > 0 ? Math.max(...wet) : undefined,
-    catchUps: catchUps(site, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
+    catchUps: catchUps(snapshot, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
       class: kind,
       coat: coatName(coat),
       minutes,
@@ -111,12 +112,12 @@ function readyOf(kind: CoatedClass, now: ClassNow): readonly ClassReady[] {
 }
 
 /** All that the panel of a room shows. */
-export function dryRoom(site: RoomSite, now: number): DryRoom {
-  const { air, source, readAt } = stepAt(site.air, now);
-  const wet = wetCoats(site, now);
+export function dryRoom(snapshot: RoomSnapshot, now: number): DryRoom {
+  const { air, source, readAt } = stepAt(snapshot.air, now);
+  const wet = wetCoats(snapshot, now);
   const from = Math.min(now - BEFORE_MS, ...wet.map(({ since }) => since));
   return {
-    ...stripRoom(site, now),
+    ...stripRoom(snapshot, now),
     wet: wet.map(({ coat, curve, ...own }) => ({
       ...own,
       id: `${coat.class} ${coat.key} ${coat.side ?? ''}`,
@@ -133,14 +134,14 @@ export function dryRoom(site: RoomSite, now: number): DryRoom {
       readAt,
       troubles: airTroubles(air),
     },
-    history: historyOf(site, from, now + HORIZON_MS),
+    history: historyOf(snapshot, from, now + HORIZON_MS),
   };
 }
 
 const HISTORY_POINTS = 160;
 
 /** The steps of the air within a stretch, at most so many. */
-function historyOf({ air }: RoomSite, from: number, to: number): DryRoom['history'] {
+function historyOf({ air }: RoomSnapshot, from: number, to: number): DryRoom['history'] {
   const step = (to - from) / HISTORY_POINTS;
   return Array.from({ length: HISTORY_POINTS + 1 }, (_, index) => {
     const at = from + index * step;
@@ -155,8 +156,8 @@ function historyOf({ air }: RoomSite, from: number, to: number): DryRoom['histor
 }
 
 /** The room that was asked for, else the one that is wet for longest. */
-export function chosenRoom(rooms: readonly RoomSite[], id: string | undefined): RoomSite | undefined {
-  const until = ({ standing }: RoomSite) =>
+export function chosenRoom(rooms: readonly RoomSnapshot[], id: string | undefined): RoomSnapshot | undefined {
+  const until = ({ standing }: RoomSnapshot) =>
     Math.max(0, ...standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : [])));
   return rooms.find(({ room }) => room.id === id) ?? rooms.toSorted((a, b) => until(b) - until(a))[0];
 }

@@ -4,7 +4,7 @@ import { COATED_CLASSES, type Coat, type CoatedClass, FIRM_MINUTES, SETTING_RECO
 import { DEFECT_KINDS, DEFECTS, usualMistakes } from '@/core/method/defects';
 import { ladderFor } from '@/core/method/ladderFor';
 import { isFloated } from '@/core/method/tools';
-import type { Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { GlyphLayer } from '@/ui/section/SectionGlyph';
 import { checkWords, coatName, purposeOf, setBacks, stepWords, toolWords, waitWords } from '@/words/coatWords';
 import { DEFECT_WORDS, MEND_WORDS } from '@/words/defectWords';
@@ -34,7 +34,7 @@ const ABOUT: Readonly<Record<CoatedClass, (unit: LengthUnit) => string>> = {
 };
 
 /** The cards of the guide by the method of a house: what its lead chose is what they say. */
-export function guideCards({ house }: Pick<Site, 'house'>): readonly GuideCard[] {
+export function guideCards({ house }: Pick<HouseSnapshot, 'house'>): readonly GuideCard[] {
   const method = cachedMethod(house);
   const { unit } = house;
   const classes = COATED_CLASSES.flatMap((kind): readonly GuideCard[] => {

@@ -1,4 +1,4 @@
-import type { Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { PageLink } from '@/ui/PageLink';
 import { StateMark } from '@/ui/state/StateMark';
 import { roomWords } from '@/words/stateWords';
@@ -9,7 +9,7 @@ import { ShowLinks } from './ShowLinks';
 /** Every room on its way to the painters, with the page that is handed over. */
 export function HandOverView({
   houseId,
-  site,
+  snapshot,
   now,
   timeZone,
   leads,
@@ -17,7 +17,7 @@ export function HandOverView({
   shown,
 }: {
   readonly houseId: string;
-  readonly site: Site;
+  readonly snapshot: HouseSnapshot;
   readonly now: number;
   readonly timeZone: string;
   readonly leads: boolean;
@@ -32,7 +32,7 @@ export function HandOverView({
         <p className="mb-2 text-muted">
           One page per room: the level met, who ran which coat and when, and what is still open.
         </p>
-        {site.rooms.length === 0 && <p>No rooms yet.</p>}
+        {snapshot.rooms.length === 0 && <p>No rooms yet.</p>}
         <table className="table">
           <thead>
             <tr>
@@ -47,7 +47,7 @@ export function HandOverView({
             </tr>
           </thead>
           <tbody>
-            {site.rooms.map(({ room, level, state, done, standing }) => (
+            {snapshot.rooms.map(({ room, level, state, done, standing }) => (
               <tr key={room.id}>
                 <th scope="row" className="font-semibold">
                   {room.name}
@@ -75,7 +75,7 @@ export function HandOverView({
       {leads && <ShowLinks house={houseId} what="handOver" shown={shown} />}
       {leads && (
         <ReworkPanel
-          rooms={site.rooms}
+          rooms={snapshot.rooms}
           nameOf={(id) => people.find((person) => person.id === id)?.name ?? 'somebody'}
         />
       )}

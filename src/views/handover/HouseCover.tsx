@@ -1,4 +1,4 @@
-import type { Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { areaWords, roughLength } from '@/words/lengthWords';
@@ -7,15 +7,15 @@ import { instantWords } from '@/words/when';
 
 /** The first sheet of a hand-over: the house, its rooms with their levels, and what the painters are to know. */
 export function HouseCover({
-  site,
+  snapshot,
   now,
   timeZone,
 }: {
-  readonly site: Site;
+  readonly snapshot: HouseSnapshot;
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const { house, rooms, tally } = site;
+  const { house, rooms, tally } = snapshot;
   const unsealed = rooms.filter(({ state, level }) => !state.sealed && level >= 3);
   return (
     <article className="sheet space-y-4 p-6 print:border-0 print:p-0" aria-label={`Cover of ${house.name}`}>

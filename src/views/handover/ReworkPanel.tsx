@@ -1,8 +1,8 @@
+import { smoothing } from '@/core/cost/smoothing';
 import { accountOf, causeOf } from '@/core/inspect/causeOf';
 import { type Rework, reworkBy } from '@/core/inspect/handOver';
-import { smoothing } from '@/core/inspect/smoothing';
 import type { OpenItem } from '@/core/log/stateOf';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/words/defectWords';
 import { plural } from '@/words/plural';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
@@ -13,7 +13,7 @@ export function ReworkPanel({
   rooms,
   nameOf,
 }: {
-  readonly rooms: readonly RoomSite[];
+  readonly rooms: readonly RoomSnapshot[];
   /** Of a person. */
   readonly nameOf: (id: string) => string;
 }) {

@@ -2,7 +2,7 @@ import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { MarkButton } from '@/ui/entries/MarkButton';
 import { PageLink } from '@/ui/PageLink';
 import { PrintButton } from '@/ui/PrintButton';
@@ -14,7 +14,7 @@ import { SignPad } from './SignPad';
 interface RoomPageProps {
   readonly houseId: string;
   readonly house: HouseHead;
-  readonly room: RoomSite;
+  readonly room: RoomSnapshot;
   readonly people: readonly Person[];
   readonly air: Air | undefined;
   readonly now: number;

@@ -6,7 +6,7 @@ import type { Person } from '@/core/log/person';
 import type { Mark, Signature } from '@/core/log/stateOf';
 import { whoDid } from '@/core/log/whoDid';
 import { COATED_CLASSES } from '@/core/method/coat';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { lengthCovered } from '@/core/standing/coveredBy';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
@@ -30,7 +30,7 @@ export function RoomSheet({
   timeZone,
 }: {
   readonly house: HouseHead;
-  readonly room: RoomSite;
+  readonly room: RoomSnapshot;
   readonly people: readonly Person[];
   /** In the room now, where that is told. */
   readonly air?: Air | undefined;

@@ -1,7 +1,7 @@
 import { addDifferences, type HungDifference } from '@/core/estimate/hungDifference';
 import { type HangersRoom, hangersRoom } from '@/core/inspect/hangersList';
-import type { Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { Sign } from '@/ui/Sign';
 import { DEFECT_WORDS, itemWords } from '@/words/defectWords';
 import { faceWords } from '@/words/faceWords';
@@ -14,13 +14,13 @@ const NOTHING_TO_MEND: HangersRoom = { items: [], counts: [], gaps: 0, held: [] 
 
 /** What the hanger has to mend before the tape, room by room, with a line to sign on. */
 export function HangersList({
-  site: { house, rooms },
+  snapshot: { house, rooms },
   otherwise,
   photos,
   now,
   timeZone,
 }: {
-  readonly site: Pick<Site, 'house' | 'rooms'>;
+  readonly snapshot: Pick<HouseSnapshot, 'house' | 'rooms'>;
   /** What rooms take more than planned because their boards hang otherwise, by room. */
   readonly otherwise: ReadonlyMap<string, HungDifference>;
   /** Under which address its photos are. */

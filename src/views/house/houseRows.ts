@@ -1,7 +1,7 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { Point } from '@/core/measure/vector';
-import { handedPasses, hoursDone, passDone } from '@/core/readiness/handedPasses';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { dayListOf } from '@/core/work/dayListOf';
 import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
 import { itemWords } from '@/words/defectWords';
@@ -57,12 +57,12 @@ export interface HouseRows {
 const MOST_LISTED = 12;
 
 export function houseRows(
-  site: Site,
+  snapshot: HouseSnapshot,
   people: readonly { readonly id: string; readonly name: string }[],
   now: number,
   timeZone: string,
 ): HouseRows {
-  const { rooms, house } = site;
+  const { rooms, house } = snapshot;
   const of = (kinds: readonly string[]) => rooms.filter(({ standing }) => kinds.includes(standing.now.kind));
   const wet = rooms
     .filter(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'))
@@ -98,24 +98,27 @@ export function houseRows(
     going: listed(of(['go', 'sand', 'check', 'handOver']), goNote),
     wet: listed(wet, (room) => wetNote(room, now, timeZone)),
     stuck: listed(of(['stuck']), ({ standing }) => (standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : '')),
-    today: todayRows(site, people, now, timeZone),
+    today: todayRows(snapshot, people, now, timeZone),
   };
 }
 
-const listed = (rooms: readonly RoomSite[], note: (room: RoomSite) => string): Listed => ({
+const listed = (rooms: readonly RoomSnapshot[], note: (room: RoomSnapshot) => string): Listed => ({
   count: rooms.length,
-  rooms: rooms
-    .slice(0, MOST_LISTED)
-    .map((site) => ({ key: site.room.id, name: site.room.name, path: pathOf(site), note: note(site) })),
+  rooms: rooms.slice(0, MOST_LISTED).map((snapshot) => ({
+    key: snapshot.room.id,
+    name: snapshot.room.name,
+    path: pathOf(snapshot),
+    note: note(snapshot),
+  })),
 });
 
-function pathOf({ room, standing }: RoomSite): string {
+function pathOf({ room, standing }: RoomSnapshot): string {
   if (standing.now.kind === 'sand' || standing.now.kind === 'check') return `/sand#${room.id}`;
   if (standing.now.kind === 'handOver') return `/hand-over/${room.id}`;
   return `/board#${room.id}`;
 }
 
-function goNote({ standing }: RoomSite): string {
+function goNote({ standing }: RoomSnapshot): string {
   if (standing.now.kind === 'sand') return 'dry: sand';
   if (standing.now.kind === 'check') return 'sanded: check in light';
   if (standing.now.kind === 'handOver') return 'checked: hand over';
@@ -130,23 +133,23 @@ function goNote({ standing }: RoomSite): string {
   return [...byCoat].map(([pass, kinds]) => `${pass}: ${kinds.join(', ')}`).join('; ');
 }
 
-const wetTimes = ({ standing }: RoomSite): readonly number[] =>
+const wetTimes = ({ standing }: RoomSnapshot): readonly number[] =>
   standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-const firstDry = (room: RoomSite): number => Math.min(...wetTimes(room));
+const firstDry = (room: RoomSnapshot): number => Math.min(...wetTimes(room));
 
-function wetNote(room: RoomSite, now: number, timeZone: string): string {
+function wetNote(room: RoomSnapshot, now: number, timeZone: string): string {
   const times = wetTimes(room);
   return `${times.length} of ${room.standing.classes.length} classes, first until ${untilWords(Math.min(...times), now, timeZone)}`;
 }
 
 function todayRows(
-  site: Site,
+  snapshot: HouseSnapshot,
   people: readonly { readonly id: string; readonly name: string }[],
   now: number,
   timeZone: string,
 ): HouseRows['today'] {
   const today = dayOf(now, timeZone);
-  const handed = handedPasses(site.rooms);
+  const handed = handedPasses(snapshot.rooms);
   return people.flatMap(({ id, name }) => {
     const { passes, left } = dayListOf(handed, id, today, undefined, hoursDone);
     if (passes.length === 0) return [];

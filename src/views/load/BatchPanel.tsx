@@ -1,6 +1,6 @@
-import type { RoundBatches } from '@/core/inspect/batchesFor';
 import { mixOf } from '@/core/materials/batch';
 import type { LengthUnit } from '@/core/measure/unit';
+import type { RoundBatches } from '@/core/supply/batchesFor';
 import { mudVolumeWords, quartsWords } from '@/words/mudWords';
 import { PASS_NAMES } from '@/words/stateWords';
 import { spanWords } from '@/words/when';

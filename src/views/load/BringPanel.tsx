@@ -1,7 +1,7 @@
-import type { DayLoad } from '@/core/inspect/bringFor';
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import type { Good } from '@/core/materials/goods';
 import type { LengthUnit } from '@/core/measure/unit';
+import type { DayLoad } from '@/core/supply/bringFor';
 import { roughLength } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
 import { dayWords } from '@/words/when';

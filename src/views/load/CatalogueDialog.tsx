@@ -2,13 +2,13 @@
 
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
-import type { LearnedUse } from '@/core/inspect/learnUse';
 import { NO_CATALOGUE, WARES, type WareName, waresOf } from '@/core/materials/catalogue';
 import type { Catalogue } from '@/core/materials/catalogueSchema';
 import { type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { MUD_PRODUCTS, type MudProduct } from '@/core/method/coat';
 import { STICK_PROFILES } from '@/core/room/kinds';
 import { SHRINKAGE } from '@/core/section/mud';
+import type { LearnedUse } from '@/core/stock/learnUse';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { TextField } from '@/ui/TextField';

@@ -1,5 +1,5 @@
-import { type Coverage, isUnusual, USUAL_COVERAGE } from '@/core/inspect/coverageOf';
-import type { MaterialCost } from '@/core/inspect/materialCost';
+import { type Coverage, isUnusual, USUAL_COVERAGE } from '@/core/cost/coverageOf';
+import type { MaterialCost } from '@/core/cost/materialCost';
 import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '@/core/measure/unit';
 import { GOOD_WORDS } from './stockRows';
 

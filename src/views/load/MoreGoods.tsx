@@ -1,6 +1,6 @@
-import type { MudOfClass, SmallGoods } from '@/core/inspect/smallGoods';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
+import type { MudOfClass, SmallGoods } from '@/core/supply/smallGoods';
 import { roughLength } from '@/words/lengthWords';
 import { quartsWords } from '@/words/mudWords';
 import { FINAL_GRIT } from '@/words/sandWords';

@@ -2,15 +2,15 @@
 
 import { useMemo } from 'react';
 import { usePlan } from '@/client/usePlan';
-import type { RoundBatches } from '@/core/inspect/batchesFor';
-import type { GoodsTaken } from '@/core/inspect/goodsTaken';
-import { type Draw, runOut } from '@/core/inspect/runOut';
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { dayOf } from '@/core/measure/dayOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
+import { type Draw, runOut } from '@/core/stock/runOut';
+import type { RoundBatches } from '@/core/supply/batchesFor';
+import type { GoodsTaken } from '@/core/supply/goodsTaken';
 import { workAnywhere } from '@/core/work/block';
 import type { Crew } from '@/core/work/crew';
 import { roughLength } from '@/words/lengthWords';

@@ -1,4 +1,4 @@
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 
 const FLOOR = 'floor:';
 const ROOM = 'room:';
@@ -8,11 +8,11 @@ export interface LoadScope {
   readonly value: string;
   /** Within a sentence. */
   readonly title: string;
-  readonly rooms: readonly RoomSite[];
+  readonly rooms: readonly RoomSnapshot[];
 }
 
 /** The rooms that an address asks for: those of a floor, one room, else all of the house. */
-export function loadScope(rooms: readonly RoomSite[], asked: string | readonly string[] | undefined): LoadScope {
+export function loadScope(rooms: readonly RoomSnapshot[], asked: string | readonly string[] | undefined): LoadScope {
   const value = typeof asked === 'string' ? asked : '';
   const own = rooms.filter(({ room }) => value === FLOOR + room.floor || value === ROOM + room.id);
   const [first] = own;
@@ -21,7 +21,7 @@ export function loadScope(rooms: readonly RoomSite[], asked: string | readonly s
 }
 
 /** What can be asked for, with its name. */
-export function scopesOf(rooms: readonly RoomSite[]): readonly (readonly [value: string, words: string])[] {
+export function scopesOf(rooms: readonly RoomSnapshot[]): readonly (readonly [value: string, words: string])[] {
   const floors = [...new Set(rooms.map(({ room }) => room.floor))];
   return [
     ['', 'Whole house'],

@@ -1,8 +1,8 @@
-import { lastsDays, type Moved, missingOf, stockOf } from '@/core/inspect/stock';
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { type LoadList, netOf } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
+import { lastsDays, type Moved, missingOf, stockOf } from '@/core/stock/stock';
 import { roughLength } from '@/words/lengthWords';
 import { storeVolumeWords } from '@/words/mudWords';
 

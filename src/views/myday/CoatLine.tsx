@@ -2,8 +2,8 @@ import { takenAlong } from '@/core/inspect/betweenCoats';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import { usualMistakes } from '@/core/method/defects';
-import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
 import { PageLink } from '@/ui/PageLink';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
@@ -20,7 +20,7 @@ export function CoatLine({
   houseId,
 }: {
   readonly ready: ReadyCoat;
-  readonly room: RoomSite;
+  readonly room: RoomSnapshot;
   readonly unit: LengthUnit;
   readonly block: Block | undefined;
   readonly houseId: string;
@@ -72,7 +72,7 @@ export function ClassGlyph({
   way,
 }: {
   readonly kind: CoatedClass;
-  readonly room: RoomSite;
+  readonly room: RoomSnapshot;
   readonly way: string;
 }) {
   const ladder = room.standing.classes.find((standing) => standing.class === kind)?.coats ?? [];

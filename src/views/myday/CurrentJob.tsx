@@ -5,8 +5,8 @@ import { mudWithin } from '@/core/materials/batch';
 import { FIRM_MINUTES } from '@/core/method/coat';
 import { sandingOrder } from '@/core/method/finalSanding';
 import { dueItems, mendedBefore } from '@/core/readiness/mending';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
 import { isBetween } from '@/core/work/pass';
 import { smallHours, type Task } from '@/core/work/tasksOf';
@@ -35,7 +35,7 @@ const MINUTES_PER_HOUR = 60;
  */
 export function CurrentJob({
   houseId,
-  site,
+  snapshot,
   room,
   task,
   coats,
@@ -51,8 +51,8 @@ export function CurrentJob({
   works,
 }: {
   readonly houseId: string;
-  readonly site: Site;
-  readonly room: RoomSite;
+  readonly snapshot: HouseSnapshot;
+  readonly room: RoomSnapshot;
   readonly task: Task;
   /** Those that can go on now; none where the pass is sanding, or only something is to be mended. */
   readonly coats: readonly ReadyCoat[];
@@ -73,10 +73,10 @@ export function CurrentJob({
   readonly timeZone: string;
   readonly works: boolean;
 }) {
-  const { unit } = site.house;
+  const { unit } = snapshot.house;
   const { name, id } = room.room;
   const first = coats[0]?.coat;
-  const way = wayOfRooms(site)(room);
+  const way = wayOfRooms(snapshot)(room);
   const { between } = room.method.all;
   const kinds = [...new Set(coats.map(({ coat }) => coat.class))];
   const scrapes = isBetween(task.pass);

@@ -3,9 +3,9 @@ import type { Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
 import type { RunGroup } from '@/core/method/passOrder';
 import { learn, type Paces } from '@/core/rates/learn';
-import { evidenceIn } from '@/core/readiness/evidenceIn';
-import { handedPasses, hoursDone, passDone } from '@/core/readiness/handedPasses';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
+import { evidenceIn } from '@/core/schedule/paceEvidence';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { type DayList, dayListOf } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
@@ -19,12 +19,12 @@ import { MyCalendar } from './MyCalendar';
 import { type PassStanding, passStanding } from './passStanding';
 import { TakeBack } from './TakeBack';
 
-type Handed = DayList<RoomSite>['passes'][number];
+type Handed = DayList<RoomSnapshot>['passes'][number];
 
 /** One person's list for today: the first job that can go now large, the others below. */
 export function MyDayView({
   houseId,
-  site,
+  snapshot,
   person,
   now,
   timeZone,
@@ -36,7 +36,7 @@ export function MyDayView({
   seen,
 }: {
   readonly houseId: string;
-  readonly site: Site;
+  readonly snapshot: HouseSnapshot;
   readonly person: { readonly id: string; readonly name: string };
   readonly now: number;
   readonly timeZone: string;
@@ -52,9 +52,9 @@ export function MyDayView({
   readonly seen: number;
 }) {
   const today = dayOf(now, timeZone);
-  const wayOf = wayOfRooms(site);
-  const paces = learn(evidenceIn(site.rooms))[person.id];
-  const list = dayListOf(handedPasses(site.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1, hoursDone);
+  const wayOf = wayOfRooms(snapshot);
+  const paces = learn(evidenceIn(snapshot.rooms))[person.id];
+  const list = dayListOf(handedPasses(snapshot.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1, hoursDone);
   const open = list.passes
     .filter((handed) => passDone(handed) < 1)
     .map((handed) => ({ handed, standing: passStanding(handed) }));
@@ -82,7 +82,7 @@ export function MyDayView({
       {current && (
         <CurrentJob
           houseId={houseId}
-          site={site}
+          snapshot={snapshot}
           room={current.handed.room}
           task={current.handed.task}
           coats={current.standing.kind === 'go' ? current.standing.coats : []}
@@ -123,7 +123,7 @@ export function MyDayView({
                   {handed.room.room.name}, {passWords(handed.task.pass, handed.block)}
                 </span>
                 <span className="text-sm text-muted">
-                  {taskAmounts(handed.task, handed.room, site.house.unit).join(', ')}
+                  {taskAmounts(handed.task, handed.room, snapshot.house.unit).join(', ')}
                 </span>
               </span>
               <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />

@@ -1,9 +1,9 @@
 import { loggedMud, type WetMud, wetMudOf } from '@/core/drying/wetMud';
 import { mudOf } from '@/core/materials/loadList';
 import type { Coat, CoatId } from '@/core/method/coat';
-import { blocksIn } from '@/core/readiness/inBlocks';
-import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import { blocksIn } from '@/core/schedule/roomBlocks';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { BLOCKS, type Block } from '@/core/work/block';
 import { coatHours } from '@/core/work/tasksOf';
 
@@ -15,7 +15,7 @@ export interface CoatToLog {
   readonly wet: WetMud;
 }
 
-export function coatToLog({ coat, pieces }: Pick<ReadyCoat, 'coat' | 'pieces'>, { method }: RoomSite): CoatToLog {
+export function coatToLog({ coat, pieces }: Pick<ReadyCoat, 'coat' | 'pieces'>, { method }: RoomSnapshot): CoatToLog {
   const { id, class: kind, key, side, tool, centred } = coat;
   return { coat: { id, class: kind, key, side, tool, centred }, pieces, wet: loggedMud(wetMudOf(coat, method)) };
 }
@@ -23,7 +23,7 @@ export function coatToLog({ coat, pieces }: Pick<ReadyCoat, 'coat' | 'pieces'>, 
 /** What of some coats lies on the walls, and what on the ceiling; undefined where the room has not both, or one has nothing. */
 export function halvesOf(
   coats: readonly ReadyCoat[],
-  room: RoomSite,
+  room: RoomSnapshot,
 ): Readonly<Record<Block, readonly CoatToLog[]>> | undefined {
   const blocks = blocksIn(room);
   if (!blocks) return undefined;
@@ -38,7 +38,7 @@ export function halvesOf(
 }
 
 /** What some coats take: litres of mud, and hours by the usual rates. */
-export function mudWorkOf(coats: readonly ReadyCoat[], room: RoomSite) {
+export function mudWorkOf(coats: readonly ReadyCoat[], room: RoomSnapshot) {
   let [litres, hours] = [0, 0];
   for (const { coat, part } of coats) {
     const own = room.coats.find(({ id }) => id === coat.id);

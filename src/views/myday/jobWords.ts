@@ -2,8 +2,8 @@ import { firstWalls } from '@/core/joints/firstWalls';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import type { SmallWork } from '@/core/method/smallWork';
-import type { RoomSite } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Task } from '@/core/work/tasksOf';
 import { sidesWords } from '@/words/coatWords';
 import { faceWords } from '@/words/faceWords';
@@ -15,7 +15,7 @@ export const listWords = (words: readonly string[]): string =>
   words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** How much of a class the coat covers, or a part of it: faces of a lower level may go without it. */
-export function coatAmount(coat: Coat, room: RoomSite, unit: LengthUnit, part = 1): string {
+export function coatAmount(coat: Coat, room: RoomSnapshot, unit: LengthUnit, part = 1): string {
   const amount = amountIn(room, coat) * part;
   if (coat.class === 'fasteners') return `${Math.round(amount)} fasteners`;
   if (isJoint(coat.class)) return `${roughLength(amount, unit)} of ${CLASS_NAMES[coat.class].toLowerCase()}`;
@@ -23,7 +23,7 @@ export function coatAmount(coat: Coat, room: RoomSite, unit: LengthUnit, part = 
 }
 
 /** On which faces pieces lie, in words: wall 2 and ceiling. */
-export function facesOfPieces(ids: readonly string[], { room, pieces }: RoomSite): string {
+export function facesOfPieces(ids: readonly string[], { room, pieces }: RoomSnapshot): string {
   const place = placesIn(room);
   const wanted = new Set(ids);
   const faces = new Set(pieces.filter(({ id }) => wanted.has(id)).map(({ face }) => faceWords(place(face))));
@@ -31,18 +31,18 @@ export function facesOfPieces(ids: readonly string[], { room, pieces }: RoomSite
 }
 
 /** What a pass is about, in a few words. */
-export const taskAmounts = (task: Task, room: RoomSite, unit: LengthUnit): readonly string[] =>
+export const taskAmounts = (task: Task, room: RoomSnapshot, unit: LengthUnit): readonly string[] =>
   [...new Set(task.coats.map((coat) => coatAmount(coat, room, unit, coat.amount / amountIn(room, coat))))].slice(0, 3);
 
 /** How much of the room gets a coat. */
-const amountIn = ({ coats }: RoomSite, { id }: Coat): number => coats.find((own) => own.id === id)?.amount ?? 0;
+const amountIn = ({ coats }: RoomSnapshot, { id }: Coat): number => coats.find((own) => own.id === id)?.amount ?? 0;
 
 /**
  * Which sides of the angles are run, by the numbers of their walls, so that no two wet sides meet in a corner.
  *
  * @example sidesToRun(coat, room)  // 'first sides: those on walls 1 and 3'
  */
-export function sidesToRun({ side, sides }: Coat, { room }: RoomSite): string | undefined {
+export function sidesToRun({ side, sides }: Coat, { room }: RoomSnapshot): string | undefined {
   if (side === undefined || sides === undefined) return undefined;
   const words = sidesWords(sides);
   if (side === 'left' || side === 'right') return words;

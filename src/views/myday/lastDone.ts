@@ -1,6 +1,6 @@
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { PASS_NAMES } from '@/words/stateWords';
 
 /** What somebody said last with one press, while it is taken back with another one. */
@@ -17,7 +17,7 @@ const MINUTE_MS = 60_000;
 const MOST = 20;
 
 /** What a person said within the last minute, all of it that came together. */
-export function lastDone(log: HouseLog, rooms: readonly RoomSite[], me: string, now: number): LastDone | undefined {
+export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: string, now: number): LastDone | undefined {
   const mine = log.last(DONE, MOST).filter(({ by }) => by === me);
   const [last] = mine;
   const left = last ? Date.parse(last.at) + MINUTE_MS - now : 0;

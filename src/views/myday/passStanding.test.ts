@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { handedPasses } from '@/core/readiness/handedPasses';
+import { handedPasses } from '@/core/schedule/assignedWork';
 import { logEntry as entry, TOBIN } from '../../../tests/houses/logEntry';
-import { oneRoomSite } from '../../../tests/houses/oneRoomSite';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import { passStanding } from './passStanding';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const DAY_MS = 86_400_000;
-const { taken, roomWith, siteWith } = oneRoomSite("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
+const { taken, roomWith, snapshotWith } = oneRoomSnapshot("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
 
 /** The fill of the flats, handed to Tobin, in a room that was taped ten days ago. */
 function fillOfFlats(bubbles: number) {
@@ -25,7 +25,7 @@ function fillOfFlats(bubbles: number) {
     .map(({ id }) => entry({ kind: 'item', at: NOW - DAY_MS, payload: { defect: 'bubble', piece: id } }));
   const given = { work: 'fill.flat', people: [TOBIN], day: '2031-05-06' };
   const handed = entry({ kind: 'assigned', at: NOW - DAY_MS, payload: given, role: 'lead' });
-  const [pass] = handedPasses(siteWith([...taped, ...wrong, handed]).rooms);
+  const [pass] = handedPasses(snapshotWith([...taped, ...wrong, handed]).rooms);
   if (!pass) throw new Error('it is handed out');
   return { flats: flats.length, standing: passStanding(pass) };
 }

@@ -1,8 +1,8 @@
 import { amountOf } from '@/core/joints/pieces';
-import { blocksIn, type RoomBlocks } from '@/core/readiness/inBlocks';
 import { scrapedFor } from '@/core/readiness/scrapedFor';
-import type { RoomSite } from '@/core/readiness/siteOf';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import { blocksIn, type RoomBlocks } from '@/core/schedule/roomBlocks';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
 import type { HandedPass } from '@/core/work/dayListOf';
 import { isBetween } from '@/core/work/pass';
@@ -15,7 +15,7 @@ export type PassStanding =
   | { readonly kind: 'stuck'; readonly why: string };
 
 /** How a handed pass of a room stands, from what can be done with its classes. */
-export function passStanding({ room, task, block }: HandedPass<RoomSite>): PassStanding {
+export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): PassStanding {
   const { standing } = room;
   // Whether it is dry enough to mend is seen on the place.
   if (task.pass === 'mend') return { kind: 'go', coats: [] };

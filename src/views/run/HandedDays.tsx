@@ -1,11 +1,11 @@
 import type { Person } from '@/core/log/person';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { type DayList, dayListOf, type HandedPass } from '@/core/work/dayListOf';
 import { passWords } from '@/words/stateWords';
 import { dayWords, spanWords } from '@/words/when';
 
 interface HandedProps {
-  readonly handed: readonly HandedPass<RoomSite>[];
+  readonly handed: readonly HandedPass<RoomSnapshot>[];
   readonly crew: readonly Person[];
   readonly days: readonly string[];
 }
@@ -65,7 +65,7 @@ function listFor(handed: HandedProps['handed'], person: Person, day: string) {
   return list.passes.length > 0 ? [{ person, list }] : [];
 }
 
-function Passes({ list }: { readonly list: DayList<RoomSite> }) {
+function Passes({ list }: { readonly list: DayList<RoomSnapshot> }) {
   return (
     <ul>
       {list.passes.map(({ room, task, people, block }) => (

@@ -1,7 +1,7 @@
 import { isOfCrew, type Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
-import { handedPasses, passDone } from '@/core/readiness/handedPasses';
-import type { Site } from '@/core/readiness/siteOf';
+import { handedPasses, passDone } from '@/core/schedule/assignedWork';
+import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { PASS_NAMES } from '@/words/stateWords';
 import { dayAfter } from '@/words/when';
@@ -12,7 +12,7 @@ const DAYS_PRINTED = 7;
 
 /** Who does what when: the plan for the crew, what was handed out for the wall and for a builder. */
 export function RunSheetView({
-  site,
+  snapshot,
   version,
   people,
   now,
@@ -20,7 +20,7 @@ export function RunSheetView({
   plans,
   mayHand,
 }: {
-  readonly site: Site;
+  readonly snapshot: HouseSnapshot;
   /** Of what is shown: another one is planned anew. */
   readonly version: string;
   readonly people: readonly Person[];
@@ -32,7 +32,7 @@ export function RunSheetView({
 }) {
   const crew = people.filter(isOfCrew);
   const days = Array.from({ length: DAYS_PRINTED }, (_, index) => dayAfter(now, index, timeZone));
-  const handed = handedPasses(site.rooms);
+  const handed = handedPasses(snapshot.rooms);
   const today = dayOf(now, timeZone);
   const done = Object.fromEntries(
     crew.map(({ id }) => [
@@ -42,18 +42,18 @@ export function RunSheetView({
         .map(({ room, task }) => `${room.room.name}: ${PASS_NAMES[task.pass].toLowerCase()}`),
     ]),
   );
-  const wayOf = wayOfRooms(site);
+  const wayOf = wayOfRooms(snapshot);
   const ways = Object.fromEntries(
-    site.rooms.flatMap((room) => (wayOf(room) === '' ? [] : [[room.room.id, wayOf(room)]])),
+    snapshot.rooms.flatMap((room) => (wayOf(room) === '' ? [] : [[room.room.id, wayOf(room)]])),
   );
   return (
     <main className="flex-1 space-y-4 p-4 lg:px-5">
       <h1 className="sr-only">Run sheet</h1>
-      {site.rooms.length === 0 && <p className="sheet p-6 text-center text-lg">No rooms yet.</p>}
-      {plans && site.rooms.length > 0 && (
+      {snapshot.rooms.length === 0 && <p className="sheet p-6 text-center text-lg">No rooms yet.</p>}
+      {plans && snapshot.rooms.length > 0 && (
         <RunBoard
           version={version}
-          unit={site.house.unit}
+          unit={snapshot.house.unit}
           now={now}
           timeZone={timeZone}
           mayHand={mayHand}

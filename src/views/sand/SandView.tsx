@@ -2,7 +2,7 @@ import { causeOf } from '@/core/inspect/causeOf';
 import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
@@ -18,7 +18,7 @@ import { lightRows, sandRows } from './sandRows';
 
 interface SandViewProps {
   readonly houseId: string;
-  readonly site: Site;
+  readonly snapshot: HouseSnapshot;
   readonly people: readonly Person[];
   readonly now: number;
   readonly timeZone: string;
@@ -28,8 +28,10 @@ interface SandViewProps {
 const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
 
 /** What may be sanded and what is checked in light, with the open items of each room. */
-export function SandView({ houseId, site, people, now, timeZone, role }: SandViewProps) {
-  const rooms = site.rooms.toSorted((a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind));
+export function SandView({ houseId, snapshot, people, now, timeZone, role }: SandViewProps) {
+  const rooms = snapshot.rooms.toSorted(
+    (a, b) => ORDER.indexOf(a.standing.now.kind) - ORDER.indexOf(b.standing.now.kind),
+  );
   const atWork = rooms.filter(
     ({ standing, state, done }) =>
       ['sand', 'check', 'handOver'].includes(standing.now.kind) ||
@@ -37,7 +39,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
       state.items.some(({ closed }) => !closed),
   );
   const later = rooms.filter((room) => !atWork.includes(room));
-  const anyWet = site.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
+  const anyWet = snapshot.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
       <section className="space-y-4">
@@ -48,7 +50,7 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
             key={room.room.id}
             houseId={houseId}
             room={room}
-            unit={site.house.unit}
+            unit={snapshot.house.unit}
             people={people}
             now={now}
             timeZone={timeZone}
@@ -76,8 +78,8 @@ export function SandView({ houseId, site, people, now, timeZone, role }: SandVie
           {anyWet && <p className="font-semibold text-warning">Mud is wet in this house: no dust beside wet mud.</p>}
           <p>Mask on, room shut off, vacuum or wet sponge. Some muds hold silica.</p>
           <p>
-            The pole keeps {site.house.unit === 'in' ? '½–1″' : '12–25 mm'} off an inside corner; a fine sponge does the
-            rest. Along the joint, or 10–20° off it. Stop where tape appears.
+            The pole keeps {snapshot.house.unit === 'in' ? '½–1″' : '12–25 mm'} off an inside corner; a fine sponge does
+            the rest. Along the joint, or 10–20° off it. Stop where tape appears.
           </p>
           <p>In an old house, test for asbestos and lead before sanding anything that was there before.</p>
           <p className="text-muted">Product instructions, local codes and licensed practice come first.</p>
@@ -95,7 +97,7 @@ function RoomCard({
   now,
   timeZone,
   role,
-}: { readonly room: RoomSite; readonly unit: LengthUnit } & Omit<SandViewProps, 'site'>) {
+}: { readonly room: RoomSnapshot; readonly unit: LengthUnit } & Omit<SandViewProps, 'snapshot'>) {
   const { id, name } = room.room;
   const { state, done, standing, level } = room;
   const namesOf = namesIn(people);

@@ -3,7 +3,7 @@ import { whyNotSigned } from '@/core/inspect/signOff';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
-import type { RoomSite } from '@/core/readiness/siteOf';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { faceWords } from '@/words/faceWords';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { sandWords } from '@/words/sandWords';
@@ -36,7 +36,7 @@ export interface LightRow {
   readonly open: readonly OpenItem[];
 }
 
-export function sandRows(room: RoomSite, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
+export function sandRows(room: RoomSnapshot, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
   return sandable(room, now).map((own) => ({
     class: own.class,
     name: CLASS_NAMES[own.class],
@@ -80,7 +80,7 @@ function stateWords({ now: own, sanded }: Sandable, now: number, timeZone: strin
 
 /** The faces of a room in the order in which the lamp goes along them: walls as they are numbered, what stands out, then ceilings. */
 export function lightRows(
-  room: RoomSite,
+  room: RoomSnapshot,
   now: number,
   timeZone: string,
   namesOf: (who: readonly string[]) => string,

@@ -1,5 +1,5 @@
+import type { Right } from '@/core/drywatch/wasRight';
 import type { LengthUnit } from '@/core/measure/unit';
-import type { Right } from '@/core/readiness/wasRight';
 import { FanChoice } from '@/ui/entries/FanChoice';
 import { PageLink } from '@/ui/PageLink';
 import { AddPhotos } from '@/ui/photo/AddPhotos';

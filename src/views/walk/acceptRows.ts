@@ -1,8 +1,8 @@
 import { hangersItems } from '@/core/inspect/hangersList';
 import type { OpenItem } from '@/core/log/stateOf';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { placesIn } from '@/core/room/ids';
 import type { Room } from '@/core/room/schema';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { acceptanceOf } from '@/core/standing/heldFaces';
 import { faceWords } from '@/words/faceWords';
 
@@ -21,22 +21,22 @@ export interface AcceptRow {
   readonly id: string;
   readonly name: string;
   readonly room: Room;
-  readonly pieces: RoomSite['pieces'];
+  readonly pieces: RoomSnapshot['pieces'];
   readonly items: readonly OpenItem[];
   /** In the order in which one walks past them: the walls, then the ceiling. */
   readonly faces: readonly AcceptFace[];
 }
 
 /** The rooms whose hanging is to be accepted, or waits for the hanger, in the order of the house. */
-export const acceptRows = ({ rooms }: Site): readonly AcceptRow[] => rooms.filter(isToAccept).map(acceptRow);
+export const acceptRows = ({ rooms }: HouseSnapshot): readonly AcceptRow[] => rooms.filter(isToAccept).map(acceptRow);
 
-const isToAccept = ({ method, state, held, applied }: RoomSite): boolean =>
+const isToAccept = ({ method, state, held, applied }: RoomSnapshot): boolean =>
   !state.handedOver && (held.size > 0 || (applied.coats.size === 0 && method.all.acceptance === 'walk'));
 
-function acceptRow(site: RoomSite): AcceptRow {
-  const { room, pieces, faces, state } = site;
+function acceptRow(snapshot: RoomSnapshot): AcceptRow {
+  const { room, pieces, faces, state } = snapshot;
   const place = placesIn(room);
-  const items = hangersItems(site);
+  const items = hangersItems(snapshot);
   const boarded = new Set(pieces.map(({ face }) => face));
   const ordered = [...faces].filter(({ id }) => boarded.has(id)).sort((a, b) => later(a.kind) - later(b.kind));
   return {
@@ -54,4 +54,4 @@ function acceptRow(site: RoomSite): AcceptRow {
   };
 }
 
-const later = (kind: RoomSite['faces'][number]['kind']): number => (kind === 'ceiling' ? 1 : 0);
+const later = (kind: RoomSnapshot['faces'][number]['kind']): number => (kind === 'ceiling' ? 1 : 0);

@@ -3,11 +3,11 @@ import { heldAt, type OpenItem } from '@/core/log/stateOf';
 import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { CoatedClass } from '@/core/method/coat';
-import { handedPasses, passDone } from '@/core/readiness/handedPasses';
-import type { RoomSite, Site } from '@/core/readiness/siteOf';
 import { boundsOf } from '@/core/readiness/touchesIn';
 import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
 import type { Room } from '@/core/room/schema';
+import { handedPasses, passDone } from '@/core/schedule/assignedWork';
+import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { passWords } from '@/words/stateWords';
 
 /** One class of a room on the walk. */
@@ -30,7 +30,7 @@ export interface WalkRow {
   readonly id: string;
   readonly name: string;
   readonly room: Room;
-  readonly pieces: RoomSite['pieces'];
+  readonly pieces: RoomSnapshot['pieces'];
   /** Who has it, where somebody does. */
   readonly held: string | undefined;
   /** How its air moves, m/s. */
@@ -39,15 +39,15 @@ export interface WalkRow {
   readonly items: readonly OpenItem[];
   readonly classes: readonly WalkClass[];
   /** What thumbs found in it today, the last one last. */
-  readonly found: RoomSite['felt']['touches'];
-  readonly slowness: RoomSite['felt']['slowness'];
+  readonly found: RoomSnapshot['felt']['touches'];
+  readonly slowness: RoomSnapshot['felt']['slowness'];
   /** Whose work of today waits for it. */
   readonly waits: readonly string[];
 }
 
 /** The rooms in which something dries or waits for its next coat, in the order of the house. */
 export function walkRows(
-  { rooms }: Site,
+  { rooms }: HouseSnapshot,
   now: number,
   timeZone: string,
   names: ReadonlyMap<string, string>,
@@ -59,9 +59,9 @@ export function walkRows(
   );
   return rooms
     .filter(({ standing, applied }) => applied.coats.size > 0 && ON_THE_WAY.includes(standing.now.kind))
-    .map((site): WalkRow => {
-      const { room, standing, felt, coats, method, state, applied } = site;
-      const by = (clock: RoomSite['air']) => whatNow(coats, method, state, applied, site.done, clock, now);
+    .map((snapshot): WalkRow => {
+      const { room, standing, felt, coats, method, state, applied } = snapshot;
+      const by = (clock: RoomSnapshot['air']) => whatNow(coats, method, state, applied, snapshot.done, clock, now);
       const [before, soonest, latest] =
         felt.touches.length > 0 ? [felt.plain, ...boundsOf(felt)].map(by) : [standing, standing, standing];
       const nowOf = (of: typeof standing | undefined, kind: CoatedClass) =>
@@ -70,9 +70,9 @@ export function walkRows(
         id: room.id,
         name: room.name,
         room,
-        pieces: site.pieces,
+        pieces: snapshot.pieces,
         held: heldAt(state, now)?.why,
-        fan: stepAt(site.air, now).air.speed ?? 0,
+        fan: stepAt(snapshot.air, now).air.speed ?? 0,
         items: state.items.filter(({ closed }) => !closed),
         classes: standing.classes
           .filter((kind) => kind.coats.some(({ phase }) => phase !== 'planned'))

@@ -25,14 +25,14 @@ export default async function HouseLayout({
 }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, site, inside, timeZone, now, mark, changesAt, unreadable } = visit;
+  const { person, snapshot, inside, timeZone, now, mark, changesAt, unreadable } = visit;
   // Begun now: what is only begun once the answer has gone may wait for ever, and keep up a server that is told to stop.
   after(refreshWeather(visit));
   return (
-    <HouseFrame house={house} unit={site.house.unit}>
+    <HouseFrame house={house} unit={snapshot.house.unit}>
       <Header
-        house={{ id: house, name: site.house.name, unit: site.house.unit }}
-        air={inside ? `Inside ${airWords(inside, site.house.unit)}` : 'Air not measured'}
+        house={{ id: house, name: snapshot.house.name, unit: snapshot.house.unit }}
+        air={inside ? `Inside ${airWords(inside, snapshot.house.unit)}` : 'Air not measured'}
         time={instantWords(now, timeZone)}
         person={person}
         live={
@@ -44,7 +44,7 @@ export default async function HouseLayout({
           />
         }
       />
-      <JobLine house={house} facts={stationFacts(site, now, timeZone)} />
+      <JobLine house={house} facts={stationFacts(snapshot, now, timeZone)} />
       {mayAct(person, 'finisher') && (
         <KeepSeen house={house} news={[mark.seq, mark.rooms, Math.floor(now / AIR_EVERY_MS)].join(' ')} />
       )}

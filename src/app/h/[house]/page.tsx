@@ -10,8 +10,8 @@ export const metadata: Metadata = { title: 'House' };
 
 export default async function HousePage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, now, timeZone, people, mark } = await visitHouse(house);
+  const { person, snapshot, now, timeZone, people, mark } = await visitHouse(house);
   const finish = <FinishPanel version={`${mark.seq} ${mark.rooms} ${mark.air}`} maySet={mayAct(person, 'lead')} />;
-  const rows = packed(houseRows(site, people, now, timeZone));
-  return <HouseView name={site.house.name} rows={rows} finish={finish} />;
+  const rows = packed(houseRows(snapshot, people, now, timeZone));
+  return <HouseView name={snapshot.house.name} rows={rows} finish={finish} />;
 }

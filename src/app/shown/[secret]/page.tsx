@@ -14,12 +14,12 @@ export const metadata: Metadata = { title: 'Shown to you', robots: { index: fals
 export default async function ShownPage({ params }: { readonly params: Promise<{ secret: string }> }) {
   const { secret } = await params;
   const shown = await shownHouse(secret);
-  const { site, what, people, now, timeZone } = shown;
+  const { snapshot, what, people, now, timeZone } = shown;
   if (what === 'hanger')
     return (
       <main className="mx-auto w-full max-w-4xl flex-1 p-4">
         <HangersList
-          site={site}
+          snapshot={snapshot}
           otherwise={await shownHung(shown)}
           photos={`/api/shown/${secret}`}
           now={now}
@@ -29,11 +29,11 @@ export default async function ShownPage({ params }: { readonly params: Promise<{
     );
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-6 p-4">
-      <HouseCover site={site} now={now} timeZone={timeZone} />
-      {site.rooms.map((room) => (
+      <HouseCover snapshot={snapshot} now={now} timeZone={timeZone} />
+      {snapshot.rooms.map((room) => (
         <RoomSheet
           key={room.room.id}
-          house={site.house}
+          house={snapshot.house}
           room={room}
           people={people}
           photos={`/api/shown/${secret}`}

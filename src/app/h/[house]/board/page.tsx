@@ -11,17 +11,17 @@ export const metadata: Metadata = { title: 'Coat board' };
 
 export default async function CoatBoardPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, log, people, now, timeZone } = await visitHouse(house);
+  const { person, snapshot, log, people, now, timeZone } = await visitHouse(house);
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
       <CoatBoardView
-        rows={sentRows(boardRows(site, now, timeZone))}
-        methods={boardMethods(site.rooms)}
-        recent={recentEntries(log, site.rooms, people, person.id)}
+        rows={sentRows(boardRows(snapshot, now, timeZone))}
+        methods={boardMethods(snapshot.rooms)}
+        recent={recentEntries(log, snapshot.rooms, people, person.id)}
         now={now}
         timeZone={timeZone}
-        unit={site.house.unit}
+        unit={snapshot.house.unit}
         role={person.role}
         me={person.id}
         // Who only looks is not told of them.

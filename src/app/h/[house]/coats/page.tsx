@@ -1,7 +1,7 @@
 import type { Metadata } from 'next';
 import { ASSUMED_AIR } from '@/core/air/air';
 import { learnCrew } from '@/core/rates/learn';
-import { evidenceIn } from '@/core/readiness/evidenceIn';
+import { evidenceIn } from '@/core/schedule/paceEvidence';
 import { mayAct } from '@/server/mayAct';
 import { keptMethods, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
@@ -14,19 +14,19 @@ export const metadata: Metadata = { title: 'Coats' };
 export default async function CoatsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, site, version, roomVersions, inside = ASSUMED_AIR } = visit;
+  const { person, snapshot, version, roomVersions, inside = ASSUMED_AIR } = visit;
   const kept = await keptMethods(visit);
-  const { unit, method, shrinkage } = site.house;
+  const { unit, method, shrinkage } = snapshot.house;
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
       <CoatsView
         version={version}
         house={{ unit, method, ...(shrinkage && { shrinkage }) }}
-        rooms={coatsRooms(site, roomVersions)}
+        rooms={coatsRooms(snapshot, roomVersions)}
         air={inside}
         // How fast people are is the lead's to know, also of all of them together.
-        crew={mayAct(person, 'lead') ? learnCrew(evidenceIn(site.rooms)) : {}}
+        crew={mayAct(person, 'lead') ? learnCrew(evidenceIn(snapshot.rooms)) : {}}
         kept={kept}
         mayEdit={mayAct(person, 'lead')}
       />

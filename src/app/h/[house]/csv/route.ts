@@ -7,5 +7,5 @@ export async function GET(request: Request, { params }: { params: Promise<{ hous
   const { house } = await params;
   const asked = new URL(request.url).searchParams.get('of') ?? 'rooms';
   const table = CSV_TABLES.find((own) => own === asked);
-  return handle(request, 'csv', () => houseTable(house, table ?? '', (site) => table && csvOf(table, site)));
+  return handle(request, 'csv', () => houseTable(house, table ?? '', (snapshot) => table && csvOf(table, snapshot)));
 }

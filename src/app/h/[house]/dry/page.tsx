@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { wasRight } from '@/core/readiness/wasRight';
+import { wasRight } from '@/core/drywatch/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { crewDaysIn, visitHouse } from '@/server/visit';
 import { packedTimes } from '@/ui/packed';
@@ -21,19 +21,19 @@ export default async function DryWatchPage({
 }) {
   const [{ house }, { room }] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
-  const { person, site, inside, air, now, timeZone } = visit;
+  const { person, snapshot, inside, air, now, timeZone } = visit;
   const { begins, days } = await crewDaysIn(visit);
-  const chosen = chosenRoom(site.rooms, typeof room === 'string' ? room : undefined);
+  const chosen = chosenRoom(snapshot.rooms, typeof room === 'string' ? room : undefined);
   return (
     <DryWatchView
       houseId={house}
-      rooms={packedTimes(site.rooms.map((room) => stripRoom(room, now)))}
+      rooms={packedTimes(snapshot.rooms.map((room) => stripRoom(room, now)))}
       chosen={chosen && packedTimes(dryRoom(chosen, now))}
       crew={{ begins, days: days.filter((day, index) => day.begins < now + HORIZON_MS || index < LEAST_DAYS) }}
       inside={inside}
       forecastUntil={air.weather.hours.at(-1)?.from}
-      right={packedTimes(wasRight(site))}
-      unit={site.house.unit}
+      right={packedTimes(wasRight(snapshot))}
+      unit={snapshot.house.unit}
       now={now}
       timeZone={timeZone}
       mayMeasure={mayAct(person, 'finisher')}

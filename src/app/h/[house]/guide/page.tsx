@@ -9,11 +9,11 @@ export const metadata: Metadata = { title: 'Field guide' };
 
 export default async function GuidePage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { site } = await visitHouse(house);
+  const { snapshot } = await visitHouse(house);
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
-      <GuideView cards={guideCards(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
+      <GuideView cards={guideCards(snapshot)} />
     </>
   );
 }

@@ -9,12 +9,12 @@ export const metadata: Metadata = { title: 'Hand-over' };
 export default async function HandOverPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { site, now, timeZone, person, people } = visit;
+  const { snapshot, now, timeZone, person, people } = visit;
   const shown = await shownIn(visit, 'handOver');
   return (
     <HandOverView
       houseId={house}
-      site={site}
+      snapshot={snapshot}
       now={now}
       timeZone={timeZone}
       leads={mayAct(person, 'lead')}

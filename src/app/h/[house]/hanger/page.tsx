@@ -12,14 +12,20 @@ export const metadata: Metadata = { title: 'The hanger’s list' };
 export default async function HangerPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { site, now, timeZone, person } = visit;
+  const { snapshot, now, timeZone, person } = visit;
   const [shown, otherwise] = await Promise.all([shownIn(visit, 'hanger'), hungIn(visit)]);
   return (
     <main className="mx-auto w-full max-w-4xl flex-1 space-y-4 p-4">
       <div className="no-print flex justify-end">
         <PrintButton />
       </div>
-      <HangersList site={site} otherwise={otherwise} photos={`/api/photos/${house}`} now={now} timeZone={timeZone} />
+      <HangersList
+        snapshot={snapshot}
+        otherwise={otherwise}
+        photos={`/api/photos/${house}`}
+        now={now}
+        timeZone={timeZone}
+      />
       {mayAct(person, 'lead') && (
         <ShowLinks house={house} what="hanger" shown={shown.map((mark) => shownWords(mark, timeZone))} />
       )}

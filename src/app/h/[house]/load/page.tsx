@@ -1,12 +1,6 @@
 import type { Metadata } from 'next';
-import { batchesFor } from '@/core/inspect/batchesFor';
-import { bringFrom } from '@/core/inspect/bringFor';
-import { coverageOf } from '@/core/inspect/coverageOf';
-import { goodsOfItems } from '@/core/inspect/goodsOfItems';
-import { learnUse } from '@/core/inspect/learnUse';
-import { beadCost, beadShare, packCost, withBead } from '@/core/inspect/materialCost';
-import { mudByClass, smallGoods } from '@/core/inspect/smallGoods';
-import { movedIn, STOCK, stockOf, usedIn } from '@/core/inspect/stock';
+import { coverageOf } from '@/core/cost/coverageOf';
+import { beadCost, beadShare, packCost, withBead } from '@/core/cost/materialCost';
 import { addTallies } from '@/core/joints/tally';
 import { waresOf } from '@/core/materials/catalogue';
 import { cutBead } from '@/core/materials/cut/cutBead';
@@ -14,6 +8,12 @@ import { leftAfter } from '@/core/materials/cut/leftAfter';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { loadList } from '@/core/materials/loadList';
 import { dayOf } from '@/core/measure/dayOf';
+import { learnUse } from '@/core/stock/learnUse';
+import { movedIn, STOCK, stockOf, usedIn } from '@/core/stock/stock';
+import { batchesFor } from '@/core/supply/batchesFor';
+import { bringFrom } from '@/core/supply/bringFor';
+import { goodsOfItems } from '@/core/supply/goodsOfItems';
+import { mudByClass, smallGoods } from '@/core/supply/smallGoods';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -44,15 +44,15 @@ export default async function LoadPage({
   readonly searchParams: Promise<{ for?: string | string[] }>;
 }) {
   const { house } = await params;
-  const { site, log, person, people, now, timeZone, mark, catalogueVersion } = await visitHouse(house);
-  const { unit } = site.house;
-  const { catalogue } = site;
+  const { snapshot, log, person, people, now, timeZone, mark, catalogueVersion } = await visitHouse(house);
+  const { unit } = snapshot.house;
+  const { catalogue } = snapshot;
   const wares = waresOf(catalogue, unit);
-  const names = new Map(site.rooms.map(({ room }) => [room.id, room.name]));
+  const names = new Map(snapshot.rooms.map(({ room }) => [room.id, room.name]));
   const nameOf = (room: string) => names.get(room) ?? 'a room';
-  const { value, title, rooms } = loadScope(site.rooms, (await searchParams).for);
-  const isWhole = rooms === site.rooms;
-  const load = isWhole ? site.load : loadList(rooms, unit, wares);
+  const { value, title, rooms } = loadScope(snapshot.rooms, (await searchParams).for);
+  const isWhole = rooms === snapshot.rooms;
+  const load = isWhole ? snapshot.load : loadList(rooms, unit, wares);
   const bead = cutBead(
     rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id }))),
     unit,
@@ -61,7 +61,7 @@ export default async function LoadPage({
   const [isCrew, isLead] = [mayAct(person, 'finisher'), mayAct(person, 'lead')];
   const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
-  const bySections = [...movedIn(said), ...site.rooms.flatMap((room) => usedIn(room, wares))];
+  const bySections = [...movedIn(said), ...snapshot.rooms.flatMap((room) => usedIn(room, wares))];
   const moves = bySections.map((move) =>
     move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
   );
@@ -72,12 +72,12 @@ export default async function LoadPage({
       wares={wares}
       bead={bead}
       nameOf={nameOf}
-      tally={isWhole ? site.tally : addTallies(rooms.map(({ tally }) => tally))}
+      tally={isWhole ? snapshot.tally : addTallies(rooms.map(({ tally }) => tally))}
       unit={unit}
       title={title}
       scope={
         <div className="flex flex-wrap items-end gap-3">
-          <ScopeChoice value={value} options={scopesOf(site.rooms)} />
+          <ScopeChoice value={value} options={scopesOf(snapshot.rooms)} />
           <a className="btn" href={`/h/${house}/csv?of=load`}>
             By room as a table
           </a>
@@ -99,7 +99,7 @@ export default async function LoadPage({
         <>
           {isCrew && (
             <FiguresPanel
-              coverage={isWhole ? coverageOf(load, site.tally.boardArea) : undefined}
+              coverage={isWhole ? coverageOf(load, snapshot.tally.boardArea) : undefined}
               cost={withBead(packCost(load, wares), beadCost(bead, wares))}
               rooms={rooms.map((own) => ({
                 name: own.room.name,
@@ -116,14 +116,14 @@ export default async function LoadPage({
         isCrew ? (
           <>
             <BringPanel
-              days={bringFrom(site.rooms, dayOf(now, timeZone), wares)}
+              days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)}
               nameOf={nameOf}
               wares={wares}
               unit={unit}
             />
             <PlanOfGoods
               version={`${mark.seq} ${mark.rooms}`}
-              goods={Object.fromEntries(site.rooms.flatMap((room) => [...goodsOfItems(room, wares, now)]))}
+              goods={Object.fromEntries(snapshot.rooms.flatMap((room) => [...goodsOfItems(room, wares, now)]))}
               onHand={Object.fromEntries(stockOf(moves, now).map(({ good, onHand }) => [good, onHand]))}
               of={wares.of}
               batches={batchesFor(rooms, wares)}
@@ -131,7 +131,7 @@ export default async function LoadPage({
               unit={unit}
             />
             <StockPanel
-              rows={stockRows(moves, site.load, wares, unit, now)}
+              rows={stockRows(moves, snapshot.load, wares, unit, now)}
               last={said.slice(0, MOST_SAID).flatMap((entry) =>
                 entry.kind === 'stock'
                   ? [

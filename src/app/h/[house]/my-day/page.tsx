@@ -13,19 +13,19 @@ export const metadata: Metadata = { title: 'My day' };
 export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const visit = await visitHouse(house);
-  const { person, people, site, log, now, timeZone } = visit;
+  const { person, people, snapshot, log, now, timeZone } = visit;
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
       <MyDayView
         houseId={house}
-        site={site}
+        snapshot={snapshot}
         person={person}
         now={now}
         timeZone={timeZone}
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
-        last={lastDone(log, site.rooms, person.id, now)}
+        last={lastDone(log, snapshot.rooms, person.id, now)}
         crew={crewOf(people)}
         seen={log.seq}
         batches={batchesOf(log.last(MIXED, 20), person.id, now)}

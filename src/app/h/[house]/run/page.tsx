@@ -9,12 +9,12 @@ export const metadata: Metadata = { title: 'Run sheet' };
 
 export default async function RunSheetPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, people, now, timeZone, mark } = await visitHouse(house);
+  const { person, snapshot, people, now, timeZone, mark } = await visitHouse(house);
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
       <RunSheetView
-        site={site}
+        snapshot={snapshot}
         version={`${mark.seq} ${mark.rooms} ${mark.air}`}
         people={people}
         now={now}

@@ -6,6 +6,8 @@ export const metadata: Metadata = { title: 'Sand & light' };
 
 export default async function SandPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const { person, site, people, now, timeZone } = await visitHouse(house);
-  return <SandView houseId={house} site={site} people={people} now={now} timeZone={timeZone} role={person.role} />;
+  const { person, snapshot, people, now, timeZone } = await visitHouse(house);
+  return (
+    <SandView houseId={house} snapshot={snapshot} people={people} now={now} timeZone={timeZone} role={person.role} />
+  );
 }

@@ -19,8 +19,8 @@ export default async function TallyPage({
 }) {
   const { house } = await params;
   const { room: asked, new: fresh, removed } = await searchParams;
-  const { person, site, roomVersions, version } = await visitHouse(house);
-  const rooms = site.rooms.map(({ room, tally }) => ({
+  const { person, snapshot, roomVersions, version } = await visitHouse(house);
+  const rooms = snapshot.rooms.map(({ room, tally }) => ({
     id: room.id,
     name: room.name,
     floor: room.floor,
@@ -29,7 +29,7 @@ export default async function TallyPage({
     version: roomVersions[room.id] ?? 1,
   }));
   const floors = [...new Set(rooms.map(({ floor }) => floor))].map((floor) => {
-    const onFloor = site.rooms.filter(({ room }) => room.floor === floor);
+    const onFloor = snapshot.rooms.filter(({ room }) => room.floor === floor);
     return { floor, rooms: onFloor.length, tally: addTallies(onFloor.map(({ tally }) => tally)) };
   });
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
@@ -37,17 +37,17 @@ export default async function TallyPage({
   const openedRoom = rooms.find(({ id }) => id === opened)?.room;
   return (
     <>
-      <GlyphParts sections={sectionsOf(site)} />
+      <GlyphParts sections={sectionsOf(snapshot)} />
       <TallyView
         // Another room, or the next new one, starts with a draft of its own.
         key={opened ?? 'new'}
         houseVersion={version}
-        house={site.house}
+        house={snapshot.house}
         rooms={rooms}
-        total={site.tally}
+        total={snapshot.tally}
         floors={floors}
         opened={opened}
-        openedLine={openedRoom ? formatQuickLine(openedRoom, site.house.unit) : ''}
+        openedLine={openedRoom ? formatQuickLine(openedRoom, snapshot.house.unit) : ''}
         me={person.id}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}

@@ -21,10 +21,10 @@ export default async function AirPage({
 }) {
   const [{ house }, asked] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
-  const { person, site, air, weatherUrl, now, timeZone } = visit;
+  const { person, snapshot, air, weatherUrl, now, timeZone } = visit;
   const places = [
     ...(air.places.has('') ? [{ id: null, name: 'The house' }] : []),
-    ...site.rooms.flatMap(({ room: { id, name } }) => (air.places.has(id) ? [{ id, name }] : [])),
+    ...snapshot.rooms.flatMap(({ room: { id, name } }) => (air.places.has(id) ? [{ id, name }] : [])),
   ];
   const room = (places.find(({ id }) => id === (asked.room ?? null)) ?? places[0])?.id ?? null;
   const [range, , days] = RANGES.find(([id]) => id === asked.range) ?? RANGES[1];
@@ -32,7 +32,11 @@ export default async function AirPage({
   return (
     <AirView
       houseId={house}
-      rooms={site.rooms.map(({ room: own, air: clock }) => ({ id: own.id, name: own.name, now: stepAt(clock, now) }))}
+      rooms={snapshot.rooms.map(({ room: own, air: clock }) => ({
+        id: own.id,
+        name: own.name,
+        now: stepAt(clock, now),
+      }))}
       chart={{ room, range, places, points }}
       sensors={sensors}
       weather={{
@@ -41,7 +45,7 @@ export default async function AirPage({
         until: air.weather.hours.at(-1)?.from,
         failure: weatherFailure(house),
       }}
-      unit={site.house.unit}
+      unit={snapshot.house.unit}
       now={now}
       timeZone={timeZone}
       mayEdit={mayAct(person, 'lead')}

@@ -9,12 +9,12 @@ export const metadata: Metadata = { title: 'Door tags' };
 
 export default async function DoorTagsPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
-  const [{ site, now, timeZone }, sent] = await Promise.all([visitHouse(house), headers()]);
+  const [{ snapshot, now, timeZone }, sent] = await Promise.all([visitHouse(house), headers()]);
   return (
     <DoorTagsView
       houseId={house}
-      houseName={site.house.name}
-      rooms={site.rooms.map((room) => stripRoom(room, now))}
+      houseName={snapshot.house.name}
+      rooms={snapshot.rooms.map((room) => stripRoom(room, now))}
       address={publicAddress(sent).url}
       timeZone={timeZone}
     />

@@ -13,14 +13,14 @@ export default async function RoomHandOverPage({
   readonly params: Promise<{ house: string; room: string }>;
 }) {
   const { house, room: id } = await params;
-  const { person, site, people, now, timeZone } = await visitHouse(house);
-  const room = site.rooms.find((candidate) => candidate.room.id === id);
+  const { person, snapshot, people, now, timeZone } = await visitHouse(house);
+  const room = snapshot.rooms.find((candidate) => candidate.room.id === id);
   if (!room) notFound();
   const { air, source } = stepAt(room.air, now);
   return (
     <RoomPageView
       houseId={house}
-      house={site.house}
+      house={snapshot.house}
       room={room}
       people={people}
       air={source.kind === 'assumed' ? undefined : air}

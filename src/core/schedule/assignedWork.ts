@@ -1,0 +1,132 @@
+import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
+import type { CoatId } from '../method/coat';
+import type { RoomCoat } from '../method/roomCoats';
+import type { SmallWork } from '../method/smallWork';
+import { dueItems, mendsIn } from '../readiness/mending';
+import { scrapedFor } from '../readiness/scrapedFor';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { BLOCKS, type Block } from '../work/block';
+import type { HandedPass } from '../work/dayListOf';
+import { betweenBefore, isBetween, type Pass } from '../work/pass';
+import { betweenHours, coatHours, partOfTask, type Task } from '../work/tasksOf';
+import { ROOM_HOURS } from '../work/usualRates';
+import { workOfCoat } from '../work/workName';
+import { blocksIn } from './roomBlocks';
+
+/** Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. */
+export const handedPasses = (rooms: readonly RoomSnapshot[]): readonly HandedPass<RoomSnapshot>[] =>
+  rooms.flatMap((room) => (room.state.handed === 0 ? [] : handedInRoom(room)));
+
+interface Part {
+  readonly pass: Pass;
+  readonly people: readonly string[];
+  readonly day: string;
+  readonly block: Block | undefined;
+  readonly coats: RoomCoat[];
+  readonly small: SmallWork[];
+}
+
+function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
+  const parts = new Map<string, Part>();
+  const blocks = blocksIn(room);
+  const partOf = (given: Assigned | undefined, pass: Pass, block?: Block): Part | undefined => {
+    if (!given) return undefined;
+    const { people, day } = given;
+    const key = `${pass} ${day} ${people.join(' ')} ${block}`;
+    const known = parts.get(key) ?? { pass, people, day, block, coats: [], small: [] };
+    parts.set(key, known);
+    return known;
+  };
+  const partFor = (work: string, pass: Pass) => partOf(handedIn(room.state, work, pass), pass);
+  /** A coat whose walls and ceiling were given alike is one job. */
+  const addCoat = (coat: RoomCoat, pass: Pass) => {
+    const own = BLOCKS.flatMap((block) => {
+      const lies = blocks?.coat(coat.id, block);
+      return lies ? [{ block, share: lies.share, given: handedIn(room.state, workOfCoat(coat), pass, block) }] : [];
+    });
+    const [one, other] = own;
+    if (!one) return partFor(workOfCoat(coat), pass)?.coats.push(coat);
+    if (!other || isGivenAlike(one.given, other.given)) return partOf(one.given, pass)?.coats.push(coat);
+    for (const { block, share, given } of own)
+      partOf(given, pass, block)?.coats.push({ ...coat, amount: coat.amount * share });
+  };
+  /** Gaps that were found, or given to somebody by themselves, are a job of their own; what is guessed is done with the tape. */
+  const isApart = ({ kind }: SmallWork): boolean =>
+    kind === 'prefill' && (room.prefill.found !== undefined || room.state.assignments.has('prefill'));
+  const whole = new Map<Pass, Task>();
+  for (const task of room.tasks) {
+    whole.set(task.pass, task);
+    for (const work of task.small.filter(isApart))
+      partOf(handedIn(room.state, 'prefill', task.pass), 'prefill')?.small.push(work);
+    for (const coat of task.coats) addCoat(coat, task.pass);
+    for (const work of task.small.filter((own) => !isApart(own)))
+      partFor(workOfSmall(work), task.pass)?.small.push(work);
+    if (task.coats.length === 0) partFor(task.pass, task.pass);
+    const before = betweenBefore(task.pass);
+    if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));
+  }
+  if (room.tasks.length > 0) for (const pass of ['mend', 'check', 'seal'] as const) partFor(pass, pass);
+  return [...parts.values()].map(({ pass, people, day, block, coats, small }) => ({
+    room,
+    people,
+    day,
+    block,
+    task: taskOf({ pass, coats, small }, room, whole.get(pass)),
+  }));
+}
+
+/** Some of the work of a pass, with its hours. */
+function taskOf(part: Pick<Part, 'pass' | 'coats' | 'small'>, room: RoomSnapshot, whole: Task | undefined): Task {
+  const { pass, coats, small } = part;
+  const plain = (hours: number): Task => ({ pass, coats, small, hours: ROOM_HOURS + hours, parts: [] });
+  if (isBetween(pass)) return plain(coats.reduce((sum, coat) => sum + hoursBefore(coat, room), 0));
+  if (pass === 'mend') return plain(mendsIn(room).reduce((sum, { hours }) => sum + hours, 0));
+  if (coats.length + small.length === 0) return whole ?? plain(0);
+  const before = betweenBefore(pass);
+  const apart = before !== undefined && handedIn(room.state, before, before) !== undefined;
+  return partOfTask(part, room.coats, room.method, apart);
+}
+
+const hoursBefore = (coat: RoomCoat, { coats, method }: RoomSnapshot): number => betweenHours(coat, coats, method);
+
+/** The part of a coat that is on, in the block for which it was handed out, 0–1. */
+export function coatDone(snapshot: RoomSnapshot, coat: CoatId, block: Block | undefined): number {
+  const blocks = block && blocksIn(snapshot);
+  return blocks ? (blocks.coat(coat, block)?.done ?? 1) : (snapshot.applied.coats.get(coat)?.share ?? 0);
+}
+
+/** Nobody scrapes under what is on. */
+const isScraped = (coat: RoomCoat, { state, applied }: RoomSnapshot): boolean =>
+  scrapedFor(state, coat) !== undefined || (applied.coats.get(coat.id)?.share ?? 0) > 0;
+
+/** Factory edges are filled with the angles that they lie in. */
+function workOfSmall({ kind, round }: SmallWork): string {
+  if (kind === 'prefill') return kind;
+  return kind === 'factoryEdge' ? round : `${kind}.${round}`;
+}
+
+/** The part of a handed pass that is done, 0–1. */
+export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
+  const { state, applied, done } = snapshot;
+  if (task.pass === 'mend') return dueItems(snapshot).length === 0 ? 1 : 0;
+  // Nobody fills under tape that is on.
+  if (task.pass === 'prefill') return applied.coats.size > 0 ? 1 : snapshot.prefill.done;
+  if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, snapshot)) ? 1 : 0;
+  if (task.pass === 'sand') return done.sanded ? 1 : 0;
+  if (task.pass === 'check') return done.checked ? 1 : 0;
+  if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;
+  // Small work is done with its coats.
+  if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;
+  const shares = task.coats.map(({ id }) => coatDone(snapshot, id, block));
+  return shares.reduce((sum, share) => sum + share, 0) / shares.length;
+}
+
+/** The same by the hours that each coat takes: of a pass whose angles are left much is left. */
+export function hoursDone(handed: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
+  const { room, task, block } = handed;
+  if (task.coats.length === 0 || isBetween(task.pass)) return passDone(handed);
+  const hours = task.coats.map((coat) => coatHours(coat, room.method));
+  const all = hours.reduce((sum, own) => sum + own, 0);
+  if (all === 0) return passDone(handed);
+  return task.coats.reduce((sum, { id }, index) => sum + (hours[index] ?? 0) * coatDone(room, id, block), 0) / all;
+}

@@ -1,0 +1,187 @@
+import { type AirFrom, firstAfter } from '../air/airClock';
+import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/stateOf';
+import { distinct } from '../measure/distinct';
+import type { CoatId } from '../method/coat';
+import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
+import { progressClock } from '../readiness/coatClock';
+import { mendsIn } from '../readiness/mending';
+import { scrapedFor } from '../readiness/scrapedFor';
+import { stretchNow } from '../readiness/whatNow';
+import type { HouseSnapshot, RoomSnapshot } from '../snapshot/houseSnapshot';
+import { BLOCKS, type Block, workAnywhere } from '../work/block';
+import { dateFor, type PaintersDates } from '../work/painters';
+import { BETWEEN_PASSES } from '../work/pass';
+import { scrapeApart } from '../work/scrapeApart';
+import { instantOn } from '../work/shifts';
+import { spaceOf } from '../work/spaceOf';
+import { splitItems } from '../work/splitItems';
+import type { WorkItem } from '../work/workItem';
+import { workOf } from '../work/workOf';
+import { type BlockLeft, type CoatLeft, UNTOUCHED, type WorkRoom } from '../work/workRoom';
+import { type HeldOf, heldShares, lessHeld, waitsForHanger } from './heldShares';
+import { blocksIn, type RoomBlocks } from './roomBlocks';
+
+/** What a plan takes from elsewhere than the house as it stands. */
+export interface PlanGround extends Pick<PlanInput, 'crew' | 'timeZone'> {
+  readonly people: readonly PlanPerson[];
+  /** Its id. */
+  readonly house: string;
+  /** When the painters come: YYYY-MM-DD, by room, and of the house. */
+  readonly dates: PaintersDates;
+}
+
+const FIVE_MINUTES_MS = 300_000;
+/** What never dries; infinity is lost on the way to a worker. */
+const LAST_INSTANT = 8.64e15;
+
+/**
+ * What is to be planned of a house from now on.
+ *
+ * @param now ms since 1970
+ */
+export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround, now: number): PlanInput {
+  const { crew, people, timeZone, dates } = ground;
+  const airs = distinct(rooms.map((room) => ({ steps: airAhead(room, now), slowness: room.air.slowness ?? 1 })));
+  const items: WorkItem[] = [];
+  const handed: Record<string, Handed> = {};
+  const planned = rooms.map((snapshot, index) => {
+    const { room, state } = snapshot;
+    const own = splitWhereHanded(scrapedApart(openWork(snapshot, now), room.id, state), state);
+    items.push(...own);
+    for (const item of own) {
+      const given = givenTo(item, state);
+      if (given) handed[item.id] = given;
+    }
+    const due = dateFor(dates, room.id);
+    const held = heldAt(state, now);
+    const until = held?.until;
+    const waits = waitsForHanger(snapshot);
+    return {
+      id: room.id,
+      house: ground.house,
+      room: room.id,
+      name: room.name,
+      floor: room.floor,
+      air: airs.places[index] ?? 0,
+      space: spaceOf(room, house.unit),
+      // Finished the evening before they come.
+      due: due === undefined ? undefined : instantOn(due, 0, timeZone),
+      held: held
+        ? { until: until === undefined ? undefined : Date.parse(until) }
+        : waits === 'all'
+          ? { until: undefined }
+          : undefined,
+      heldFaces: waits === 'some' ? snapshot.held.size : 0,
+    };
+  });
+  return {
+    from: Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS,
+    timeZone,
+    rooms: planned,
+    airs: airs.values.map(({ steps }) => steps),
+    slowness: airs.values.map(({ slowness }) => slowness),
+    items,
+    people,
+    crew,
+    handed,
+  };
+}
+
+/** To whom an item was handed. Where it is not in two, both of its halves were given alike. */
+function givenTo({ work, pass, block, blocks }: WorkItem, state: RoomState): Handed | undefined {
+  const given = handedIn(state, workAnywhere(work), pass, block ?? (blocks && 'walls'));
+  return given && { people: given.people, day: given.day };
+}
+
+/** What somebody is sent to scrape by itself, before the rounds for which that was handed out. */
+const scrapedApart = (items: readonly WorkItem[], room: string, state: RoomState): readonly WorkItem[] =>
+  state.handed === 0
+    ? items
+    : scrapeApart(
+        items,
+        new Set(BETWEEN_PASSES.filter((pass) => handedIn(state, pass, pass)).map((pass) => `${room}/${pass}`)),
+      );
+
+/** Work of which the walls and the ceiling were not given to the same people for the same day is in two. */
+function splitWhereHanded(items: readonly WorkItem[], state: RoomState): readonly WorkItem[] {
+  if (state.handed === 0) return items;
+  const apart = items.filter((item) => {
+    const [walls, ceiling] = BLOCKS.map((block) => givenTo({ ...item, block }, state));
+    return item.blocks && !isGivenAlike(walls, ceiling);
+  });
+  return splitItems(items, new Set(apart.map(({ id }) => id)));
+}
+
+/** The work of a room that is still to do. */
+export const openWork = (snapshot: RoomSnapshot, now: number): readonly WorkItem[] =>
+  snapshot.state.handedOver || snapshot.tooLarge ? [] : workOf(workRoomOf(snapshot, now));
+
+function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
+  const { room, tally, method, coats, state, applied, done, air: clock } = snapshot;
+  const blocks = blocksIn(snapshot);
+  const { firmAt } = snapshot.prefill;
+  const left = new Map<string, CoatLeft>();
+  const heldOf = heldShares(snapshot, blocks);
+  for (const coat of coats) {
+    const progress = applied.coats.get(coat.id);
+    const sandAt = progress && Math.min(LAST_INSTANT, progressClock(progress, coat, method, clock).sandAt);
+    left.set(coat.id, {
+      part: lessHeld(1 - (progress?.share ?? 0), heldOf(coat.id)),
+      from: undefined,
+      sandAt: sandAt !== undefined && sandAt > now ? sandAt : undefined,
+      blocks: blocks && leftIn(blocks, coat.id, heldOf),
+    });
+  }
+  for (const stretch of applied.stretches) {
+    const own = coats.filter((coat) => coat.class === stretch.class);
+    const next = stretchNow(stretch, own, { method, applied, clock, now });
+    const known = next.kind === 'wet' && next.next ? left.get(next.next.id) : undefined;
+    if (next.kind !== 'wet' || !next.next || !known) continue;
+    const until = Math.min(LAST_INSTANT, next.until);
+    const lies = new Set(blocks && stretch.pieces.map(blocks.of));
+    left.set(next.next.id, {
+      ...known,
+      from: Math.max(known.from ?? 0, until),
+      blocks: known.blocks && {
+        walls: lies.has('walls') ? laterFrom(known.blocks.walls, until) : known.blocks.walls,
+        ceiling: lies.has('ceiling') ? laterFrom(known.blocks.ceiling, until) : known.blocks.ceiling,
+      },
+    });
+  }
+  return {
+    id: room.id,
+    tally,
+    method,
+    coats,
+    left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
+    begun: coats.some(({ id, key }) => key === 'tape' && applied.coats.has(id)),
+    scraped: (coat) => scrapedFor(state, coat) !== undefined,
+    mend: mendsIn(snapshot),
+    gaps: snapshot.prefill.found,
+    prefilled: snapshot.prefill.done,
+    prefillFirmAt: firmAt !== undefined && firmAt > now ? firmAt : undefined,
+    sanded: done.sanded !== undefined,
+    checked: done.checked !== undefined,
+    sealed: state.sealed !== undefined,
+  };
+}
+
+/** How far a coat is on the walls and on the ceiling. */
+function leftIn(blocks: RoomBlocks, coat: CoatId, heldOf: HeldOf): Readonly<Record<Block, BlockLeft>> {
+  const of = (block: Block): BlockLeft => {
+    const own = blocks.coat(coat, block);
+    return { share: own?.share ?? 0, part: own ? lessHeld(1 - own.done, heldOf(coat, block)) : 0, from: undefined };
+  };
+  return { walls: of('walls'), ceiling: of('ceiling') };
+}
+
+const laterFrom = (left: BlockLeft, until: number): BlockLeft => ({ ...left, from: Math.max(left.from ?? 0, until) });
+
+/** The air of a room from now on, as far as it matters to drying. */
+function airAhead({ air: { steps } }: RoomSnapshot, now: number): readonly AirFrom[] {
+  const first = Math.max(0, firstAfter(steps, now) - 1);
+  return steps.slice(first).map(({ from, air: { temperature, humidity, speed } }, index) => ({
+    from: index === 0 ? 0 : from,
+    air: { temperature, humidity, ...(speed === undefined ? {} : { speed }) },
+  }));
+}

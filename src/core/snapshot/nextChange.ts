@@ -1,0 +1,19 @@
+import { heldAt } from '../log/stateOf';
+import type { HouseSnapshot } from './houseSnapshot';
+
+/** When the next wet coat of a house becomes ready or the next held room is free, ms since 1970; undefined when nothing changes by itself. */
+export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number): number | undefined {
+  const free = rooms.flatMap(({ state }) => {
+    const until = heldAt(state, now)?.until;
+    return until === undefined ? [] : [Date.parse(until)];
+  });
+  const ready = rooms.flatMap(({ standing }) =>
+    standing.classes.flatMap(({ coats, changesAt }) =>
+      [...coats.map(({ readyAt }) => readyAt), changesAt].filter(
+        (at): at is number => at !== undefined && at > now && Number.isFinite(at),
+      ),
+    ),
+  );
+  const instants = [...ready, ...free];
+  return instants.length > 0 ? Math.min(...instants) : undefined;
+}

@@ -1,0 +1,41 @@
+import type { TakenOff } from '../joints/takeOff';
+import { roomCoats } from '../method/roomCoats';
+import type { Room } from '../room/schema';
+import { appliedCoats } from '../standing/appliedCoats';
+import type { HouseSnapshot, RoomSnapshot } from './houseSnapshot';
+
+/** A room as it could be, taken off. */
+export interface OtherRoom {
+  readonly room: Room;
+  readonly taken: TakenOff;
+}
+
+/**
+ * A house as it stands, as if some of its rooms were hung otherwise; those in which something is on already stay as they are.
+ *
+ * @param others by id
+ */
+export function withRooms(snapshot: HouseSnapshot, others: ReadonlyMap<string, OtherRoom>): HouseSnapshot {
+  return {
+    ...snapshot,
+    rooms: snapshot.rooms.map((before): RoomSnapshot => {
+      const other = others.get(before.room.id);
+      if (!other || isBegun(before)) return before;
+      const { room, taken } = other;
+      const { method, state, held, toMend } = before;
+      return {
+        ...before,
+        room,
+        tally: taken.tally,
+        pieces: taken.pieces,
+        faces: taken.faces,
+        coats: roomCoats(taken.tally, method, room.finish),
+        applied: appliedCoats(taken.pieces, method, state.applied, room.finish, held, toMend),
+      };
+    }),
+  };
+}
+
+/** Boards under mud are hung. */
+export const isBegun = ({ state, tooLarge }: Pick<RoomSnapshot, 'state' | 'tooLarge'>): boolean =>
+  tooLarge || state.applied.length > 0 || state.handedOver !== undefined;

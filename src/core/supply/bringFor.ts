@@ -1,0 +1,58 @@
+import type { Wares } from '../materials/catalogue';
+import { GOODS, type Good } from '../materials/goods';
+import { coatDone, handedPasses, passDone } from '../schedule/assignedWork';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { isBetween } from '../work/pass';
+import { goodsOfCoat, sealerOf } from './goodsTaken';
+
+/** What is handed out for one day and what it takes of each good; litres, of tape mm, without waste. */
+export interface DayLoad {
+  /** YYYY-MM-DD */
+  readonly day: string;
+  /** By id, in the order of the house. */
+  readonly rooms: readonly string[];
+  readonly goods: readonly { readonly good: Good; readonly amount: number }[];
+}
+
+/**
+ * What to bring for each day from one on, for what is handed out and not done: the part of each coat that is not on yet, with what
+ * is done beside it.
+ *
+ * @param from YYYY-MM-DD
+ * @param wares how everything is bought
+ */
+export function bringFrom(
+  rooms: readonly RoomSnapshot[],
+  from: string,
+  wares: Pick<Wares, 'of' | 'coverage'>,
+): readonly DayLoad[] {
+  const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
+  for (const handed of handedPasses(rooms)) {
+    const { room, task, day, block } = handed;
+    const done = passDone(handed);
+    if (day < from || done >= 1) continue;
+    const own = days.get(day) ?? { rooms: new Set(), goods: new Map() };
+    days.set(day, own);
+    own.rooms.add(room.room.id);
+    const add = (good: Good, amount: number) => own.goods.set(good, (own.goods.get(good) ?? 0) + amount);
+    // Whoever scrapes before a round brings no mud for it.
+    for (const coat of isBetween(task.pass) ? [] : task.coats) {
+      const left = 1 - coatDone(room, coat.id, block);
+      if (left <= 0) continue;
+      for (const [good, amount] of goodsOfCoat(coat, left, room, wares)) add(good, amount);
+    }
+    // Small work is done with its coats.
+    for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * wares.of[mud].use);
+    if (task.pass === 'seal') add('sealer', sealerOf(room, wares));
+  }
+  return [...days]
+    .sort(([a], [b]) => a.localeCompare(b))
+    .map(([day, { rooms: ids, goods }]) => ({
+      day,
+      rooms: [...ids],
+      goods: GOODS.flatMap((good) => {
+        const amount = goods.get(good) ?? 0;
+        return amount > 0 ? [{ good, amount }] : [];
+      }),
+    }));
+}
