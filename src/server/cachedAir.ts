@@ -1,5 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { type AirHour, stepsOfHours } from '../core/air/airHours';
+import { WEATHER_BEFORE_MS } from '../core/air/forecastAir';
 import { houseAir, type RoomAirClock } from '../core/air/houseAir';
 import type { FanFrom } from '../core/air/roomAir';
 import type { StoredHouse } from '../db/houses';
@@ -16,6 +17,7 @@ export interface LoadedAir {
 
 interface Remembered {
   airSeq: number;
+  weather: Weather;
   /** By room, then by hour and device. */
   readonly hours: Map<string, Map<string, AirHour>>;
   /** How often hours were taken in. */
@@ -26,32 +28,48 @@ interface Remembered {
 const HOUR_MS = 3_600_000;
 /** No coat is wet for longer: the handbook's slowest cell is 53 days. */
 const HISTORY_MS = 70 * 24 * HOUR_MS;
-/** The weather that a forecast is fitted on. */
-const WEATHER_MS = 73 * HOUR_MS;
+const NO_WEATHER: Weather = { hours: [], askedAt: undefined };
 const houses = new LRUCache<string, Remembered>({ max: 50 });
 
-/** The air of a house. Only hours that changed since the last request are read again, and only then clocks are made anew. */
+/**
+ * Returns the air of a house. Only what changed since the last request is read again, and only then clocks are made anew: a
+ * clock never moves because time goes by.
+ */
 export async function cachedAir(house: StoredHouse, now: number): Promise<LoadedAir> {
-  const known: Remembered = houses.get(house.id) ?? { airSeq: -1, hours: new Map(), edits: 0, made: undefined };
-  const [changed, weather] = await Promise.all([
-    known.airSeq === house.airSeq ? [] : listAirHours(house.id, known.airSeq, now - HISTORY_MS),
-    listWeather(house.id, now - WEATHER_MS),
-  ]);
-  for (const hour of changed) keep(known, hour);
-  if (changed.length > 0) known.edits += 1;
-  // Rows may be newer than the number that was read before them: these are read once more.
-  known.airSeq = Math.max(known.airSeq, house.airSeq);
+  const known: Remembered = houses.get(house.id) ?? {
+    airSeq: -1,
+    weather: NO_WEATHER,
+    hours: new Map(),
+    edits: 0,
+    made: undefined,
+  };
+  if (known.airSeq !== house.airSeq) {
+    const changed = await listAirHours(house.id, known.airSeq, now - HISTORY_MS);
+    for (const hour of changed) keep(known, hour);
+    if (changed.length > 0) known.edits += 1;
+    // The forecast goes by the weather before the last reading, however long ago that was.
+    known.weather = await listWeather(house.id, Math.min(now, newestHour(known)) - WEATHER_BEFORE_MS);
+    // Rows may be newer than the number that was read before them: these are read once more.
+    known.airSeq = Math.max(known.airSeq, house.airSeq);
+  }
   houses.set(house.id, known);
+  const { weather } = known;
   const key = JSON.stringify([
     known.edits,
     weather.askedAt,
-    weather.hours[0]?.from,
     house.head.unit,
     house.rooms.map(({ room: { id, floor, at }, version }) => [id, version, floor, at]),
   ]);
   if (known.made?.key !== key) known.made = { key, air: made(house, known, weather) };
   return known.made.air;
 }
+
+/** When the last hour with a reading began. */
+const newestHour = ({ hours }: Remembered): number =>
+  Math.max(
+    Number.NEGATIVE_INFINITY,
+    ...[...hours.values()].flatMap((room) => [...room.values()].map(({ hour }) => hour)),
+  );
 
 /** Two requests may overlap: the later word on an hour counts. */
 function keep({ hours }: Remembered, hour: AirHour): void {

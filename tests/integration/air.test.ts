@@ -251,6 +251,36 @@ describe('the air of a house as pages load it', () => {
     expect(stepAt(next.of('pantry'), START + HOUR).air.temperature).toBe(17);
   });
 
+  it('stays as it is for a hundred hours after the last reading, on a server that was just started too', async () => {
+    const swing = (hour: number) => 6 * Math.sin((hour / 24) * 2 * Math.PI);
+    const house = async () => {
+      const id = await newHouse();
+      await recordReadings(
+        id,
+        'typed',
+        null,
+        Array.from({ length: 73 }, (_, hour) => reading((hour - 72) * 60, 18 + 0.9 * swing(hour - 72))),
+      );
+      await saveWeather(
+        id,
+        Array.from({ length: 260 }, (_, hour) => ({
+          from: START + (hour - 80) * HOUR,
+          air: { temperature: 5 + swing(hour - 80), humidity: 60 },
+        })),
+        new Date(START),
+      );
+      return id;
+    };
+    const seenAfter = async (hours: number) => {
+      const { steps } = (await cachedAir(await stored(await house()), START + hours * HOUR)).of('hall');
+      return steps.map(({ from, air }) => [from, air.temperature]);
+    };
+    const atOnce = await seenAfter(0);
+    // Nine tenths of the swing outside arrived inside: that is what the forecast goes by.
+    expect(atOnce.find(([from]) => from === START + 6 * HOUR)?.[1]).toBeCloseTo(18 + 0.9 * 6, 1);
+    for (const hours of [10, 61, 63, 75, 100]) expect(await seenAfter(hours)).toEqual(atOnce);
+  });
+
   it('follows the weather that was told, anew when it is told anew', async () => {
     const id = await newHouse();
     await recordReadings(id, 'typed', null, [reading(0, 18)]);

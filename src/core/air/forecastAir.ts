@@ -4,6 +4,8 @@ import { type AirFrom, firstAfter } from './airClock';
 const HOUR_MS = 3_600_000;
 const FITTED_MS = 72 * HOUR_MS;
 const LEAST_HOURS = 12;
+/** The weather so long before the last reading is needed: the hour that the first pair lies in, and three days. */
+export const WEATHER_BEFORE_MS = FITTED_MS + HOUR_MS;
 
 /** How much of what happens outside arrives in a heated house under work, where nothing was measured of it. Common
  * practice, no source. */
