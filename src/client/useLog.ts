@@ -2,10 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
+import type { Repeat } from '@/core/log/choices';
 import type { NewEntry } from '@/core/log/entry';
 import { isAwayPath } from './away/stations';
 import { useHouse } from './HouseContext';
 import type { UnsentPhoto } from './outbox/deviceStore';
+import { withRepeat } from './outbox/outbox';
 import { sayToServer } from './outbox/theOutbox';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at' | 'deviceAt'> : never;
@@ -20,6 +22,19 @@ export interface Circumstances {
   readonly house?: string;
   /** Photos that the entries name. */
   readonly photos?: readonly UnsentPhoto[];
+}
+
+/** What the server asked back about, and what it was asked of. */
+interface Asked {
+  readonly words: string;
+  readonly said: readonly Said[];
+  readonly circumstances: Circumstances;
+}
+
+/** A question of the server, with what sends the answer. */
+export interface CoatQuestion {
+  readonly words: string;
+  readonly answer: (repeat: Repeat) => Promise<boolean>;
 }
 
 /** Clocks that differ by less are right. */
@@ -43,6 +58,7 @@ export function useLog(clock: number) {
     readonly id: string;
     readonly entries: readonly NewEntry[];
   }>();
+  const [asked, setAsked] = useState<Asked>();
   const [opened, setOpened] = useState(() => ({ clock, at: performance.now() }));
   // A page that was shown anew brings another time of the server.
   if (opened.clock !== clock) setOpened({ clock, at: performance.now() });
@@ -69,6 +85,7 @@ export function useLog(clock: number) {
           };
     setSending(true);
     setMessage(undefined);
+    setAsked(undefined);
     const answer = await sayToServer(group.id, house, group.entries, photos);
     setSending(false);
     switch (answer.kind) {
@@ -81,7 +98,8 @@ export function useLog(clock: number) {
         return true;
       case 'refused':
         setUnsent(undefined);
-        setMessage(answer.why);
+        if (answer.asks) setAsked({ words: answer.why, said, circumstances: { at: happened, house, photos } });
+        else setMessage(answer.why);
         return false;
       case 'signedOut':
         setUnsent(group);
@@ -93,7 +111,11 @@ export function useLog(clock: number) {
         return false;
     }
   }
-  return { write, serverNow, busy: sending || pending, message };
+  /** Sends again what the server asked back about: the same coat, or the next one. */
+  const answer = (repeat: Repeat): Promise<boolean> =>
+    asked ? write(withRepeat(asked.said, repeat), asked.circumstances) : Promise.resolve(false);
+  const question = asked && { words: asked.words, answer };
+  return { write, serverNow, busy: sending || pending, message, question };
 }
 
 /** What the clock of this device says, where it is off by more than a little. */

@@ -1,6 +1,6 @@
 'use client';
 
-import { proxy, type Remote } from 'comlink';
+import { proxy } from 'comlink';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { HousePlan } from '@/core/plan/planHouse';
@@ -10,68 +10,54 @@ import { scrapeApart } from '@/core/work/scrapeApart';
 import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
+import { useCommand } from './useCommand';
 import { useWorker } from './useWorker';
 
 /** What of a plan the lead has moved and not handed out yet, by item. */
 export type Moved = PlanInput['handed'];
 
 export interface PlanStanding {
-  /** What it is made from; undefined until the server has told. */
+  /** The plan of the house with what it is made from; undefined until the server has answered. */
   readonly ground: PlanGroundAnswer | undefined;
   /** With what was moved. */
   readonly input: PlanInput | undefined;
   readonly plan: HousePlan | undefined;
   /** The plan that stood before this one, where what it was made from has changed since. */
   readonly before: HousePlan | undefined;
-  /** Whether it is still being searched. */
+  /** Whether a plan with what was moved is still being searched. */
   readonly searching: boolean;
   readonly failed: string | undefined;
   /** Ends the search where it is. */
   readonly stop: () => void;
   /** Plans from nothing. */
   readonly again: () => void;
-  /** Fetches what it is made from once more. */
+  /** Fetches the plan once more. */
   readonly fetchAnew: () => void;
   /** What would become of it with another input; undefined where nothing was planned yet. */
   readonly price: (input: PlanInput) => Promise<HousePlan | undefined>;
 }
 
 const NOTHING: Moved = {};
-
-interface PlanAsked {
-  /** How long it is searched for; a while where it is not said. */
-  readonly effort?: number;
-  /** Whether all houses of the crew are planned at once. */
-  readonly together?: boolean;
-}
-/**
- * The plan that was found last for a house while this tab is open, without what was only tried: the next page goes on from it,
- * and tells the same.
- */
-const lastFound = new Map<string, HousePlan>();
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
 /**
- * The plan of the page's house, made in a worker: a first one at once, better ones as they are found. A new one is searched
- * for from the one before, on this page or another one, so that it moves no more than it must.
+ * Fetches the plan of the page's house: the one that every page and everybody sees. What the lead has moved and not handed out yet is
+ * planned in a worker, from that plan.
  *
+ * @param version of what the page shows: when it changes, the plan is fetched anew
  * @param moved what the lead put somewhere else
- * @param version of what the page shows: when it changes, what the plan is made from is fetched anew
+ * @param together plans all houses of the crew at once
  */
-export function usePlan(
-  version: string,
-  moved: Moved = NOTHING,
-  { effort, together = false }: PlanAsked = {},
-): PlanStanding {
+export function usePlan(version: string, moved: Moved = NOTHING, together = false): PlanStanding {
   const { id } = useHouse();
+  const command = useCommand();
   const [ground, setGround] = useState<PlanGroundAnswer>();
-  const [plan, setPlan] = useState<HousePlan>();
+  const [tried, setTried] = useState<{ readonly question: string; readonly plan: HousePlan }>();
   const [before, setBefore] = useState<HousePlan>();
   const [searching, setSearching] = useState(false);
   const [failed, setFailed] = useState<string>();
   const [turn, setTurn] = useState(0);
   const shown = useRef<HousePlan>(undefined);
-  const asked = useRef<{ readonly question: string; readonly of: Remote<PlanWorker> }>(undefined);
   const worker = useWorker<PlanWorker>(
     () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
     () => {
@@ -89,7 +75,12 @@ export function usePlan(
     })
       .then(async (response) => {
         if (!response.ok) throw new Error(String(response.status));
-        setGround(await response.json());
+        const answer: PlanGroundAnswer = await response.json();
+        setGround((known) => {
+          if (JSON.stringify(known?.plan?.assignments) !== JSON.stringify(answer.plan?.assignments))
+            setBefore(known?.plan);
+          return answer;
+        });
         setFailed(undefined);
       })
       .catch(() => {
@@ -98,50 +89,51 @@ export function usePlan(
     return () => gone.abort();
   }, [id, version, turn, together]);
 
+  const isMoving = Object.keys(moved).length > 0;
   // A page that is drawn again, as while a card is dragged, asks the same.
   const input = useMemo(() => ground && withMoves(ground.input, moved), [ground, moved]);
-  const question = useMemo(() => (input ? JSON.stringify(input) : ''), [input]);
+  const question = useMemo(() => (input && isMoving ? JSON.stringify(input) : ''), [input, isMoving]);
+  const plan = isMoving ? (tried?.question === question ? tried.plan : (shown.current ?? ground?.plan)) : ground?.plan;
+  useEffect(() => {
+    shown.current = plan;
+  }, [plan]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that is asked
   useEffect(() => {
-    if (!input) return;
+    const former = shown.current ?? ground?.plan;
+    if (question === '' || !input || !former) return;
     const current = worker.ask();
-    if (asked.current?.question === question && asked.current.of === current) return;
-    asked.current = { question, of: current };
-    const isLast = () => asked.current?.question === question && worker.isAsked(current);
+    let isLast = true;
     const show = (found: HousePlan) => {
-      if (!isLast()) return;
-      shown.current = found;
-      if (!together && Object.keys(moved).length === 0) lastFound.set(id, found);
-      setPlan(found);
+      if (isLast && worker.isAsked(current)) setTried({ question, plan: found });
     };
-    setBefore(shown.current);
+    setBefore(former);
     setSearching(true);
-    const former = shown.current ?? (together ? undefined : lastFound.get(id));
     current
-      .plan(input, { ...(former ? { former } : {}), ...(effort === undefined ? {} : { effort }) }, proxy(show))
+      .plan(input, { former }, proxy(show))
       .then((found) => {
-        if (!isLast()) return;
+        if (!isLast) return;
         if (found) show(found);
         setSearching(false);
       })
       .catch(() => {
-        if (!isLast()) return;
+        if (!isLast) return;
         setSearching(false);
         setFailed('The plan could not be made. Reload the page.');
       });
+    return () => {
+      isLast = false;
+      setSearching(false);
+    };
   }, [question, worker]);
 
   const stop = useCallback(() => {
     void worker.ask().stop();
     setSearching(false);
   }, [worker]);
-  const again = useCallback(() => {
-    asked.current = undefined;
-    shown.current = undefined;
-    lastFound.delete(id);
-    setGround((known) => known && { ...known });
-  }, [id]);
   const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
+  const again = useCallback(() => {
+    void command.run('planAnew', { house: id }).then((done) => done !== undefined && fetchAnew());
+  }, [command.run, id, fetchAnew]);
   const price = useCallback(
     async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),
     [worker],

@@ -20,6 +20,7 @@ import * as shownWhat from './migrations/0016-shown-what';
 import * as lasers from './migrations/0017-lasers';
 import * as catalogues from './migrations/0018-catalogues';
 import * as roomsDeleted from './migrations/0019-rooms-deleted';
+import * as housePlans from './migrations/0020-house-plans';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -43,6 +44,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0017-lasers': lasers,
   '0018-catalogues': catalogues,
   '0019-rooms-deleted': roomsDeleted,
+  '0020-house-plans': housePlans,
 };
 
 /**

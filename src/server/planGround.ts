@@ -2,6 +2,7 @@ import type { PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
 import { isOfCrew } from '../core/log/person';
 import { dayOf } from '../core/measure/dayOf';
+import type { HousePlan } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
 import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
 import { learn, type Paces } from '../core/rates/learn';
@@ -16,6 +17,7 @@ import type { Member } from '../db/people';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
 import { openHouse } from './openHouse';
+import { currentPlan } from './plans/currentPlan';
 import { refuse } from './refuse';
 import { withBoards } from './withBoards';
 
@@ -38,20 +40,26 @@ export interface PlanAsked {
 export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
-    return Response.json(await groundOf(id, person, asked), { headers: { 'cache-control': 'no-store' } });
+    const ground = await groundOf(id, person, asked);
+    if (!ground) return refuse(503, 'The plan takes too long right now. Try again in a minute.');
+    return Response.json(ground, { headers: { 'cache-control': 'no-store' } });
   });
 
-async function groundOf(id: string, person: Member, { together, tools, stock }: PlanAsked): Promise<PlanGroundAnswer> {
+async function groundOf(
+  id: string,
+  person: Member,
+  { together, tools, stock }: PlanAsked,
+): Promise<PlanGroundAnswer | undefined> {
   const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
-  const [own, ...snapshots] = await Promise.all(
-    [id, ...others.slice(0, MOST_HOUSES - 1)].map((one) => loadSnapshot(one)),
-  );
+  // In one order whoever asks from which house: the same houses have the same plan.
+  const ids = [id, ...others.slice(0, MOST_HOUSES - 1)].sort();
+  const all = await Promise.all(ids.map((one) => loadSnapshot(one)));
+  const own = all.find((one) => one.id === id);
   if (!own) throw new Error('the house of the page is loaded');
   const [{ crew, version }, elsewhere] = await Promise.all([
     readCrew(),
     daysElsewhere(id, dayOf(own.now, own.timeZone)),
   ]);
-  const all = [own, ...snapshots];
   const paces = learn(all.flatMap(({ snapshot }) => evidenceIn(snapshot.rooms)));
   const people = own.people.filter(isOfCrew).map((one) => ({
     ...memberOf(crew, one),
@@ -61,16 +69,25 @@ async function groundOf(id: string, person: Member, { together, tools, stock }: 
     elsewhere: elsewhere.get(one.id) ?? [],
   }));
   const otherwise = stock && (await withBoards(own.snapshot, stock));
-  const houseOf = ({ id: house, snapshot, now, timeZone, dates }: LoadedSnapshot): HouseOfPlan => ({
-    id: house,
-    name: snapshot.house.name,
-    input: planInputOf(tools ? withTools(snapshot, tools) : snapshot, { house, crew, people, timeZone, dates }, now),
-  });
-  const first = houseOf(otherwise ? { ...own, snapshot: otherwise } : own);
-  const input = together ? planTogether([first, ...snapshots.map(houseOf)]) : first.input;
+  const houseOf = ({ id: house, snapshot: stands, now, timeZone, dates }: LoadedSnapshot): HouseOfPlan => {
+    const snapshot = house === id && otherwise ? otherwise : stands;
+    const ground = { house, crew, people, timeZone, dates };
+    return {
+      id: house,
+      name: snapshot.house.name,
+      input: planInputOf(tools ? withTools(snapshot, tools) : snapshot, ground, now),
+    };
+  };
+  const [first, ...rest] = all.map(houseOf) as [HouseOfPlan, ...HouseOfPlan[]];
+  const input = together ? planTogether([first, ...rest]) : first.input;
+  const isTrial = tools !== undefined || stock !== undefined;
+  const plan = isTrial ? undefined : await currentPlan(first.id, together ? 'all' : 'house', input);
+  if (!isTrial && !plan) return undefined;
   const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
+  const shown = isCrew ? { input, plan } : withoutNames(input, plan);
   return {
-    input: isLead ? input : isCrew ? withOwnPace(input, person.id) : withoutNames(input),
+    input: isLead || !isCrew ? shown.input : withOwnPace(input, person.id),
+    plan: shown.plan,
     paces: isLead ? paces : {},
     seen: Object.fromEntries(all.map(({ id: house, mark }) => [house, mark.seq])),
     houses: together ? all.length : 1,
@@ -89,16 +106,24 @@ const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
   people: input.people.map((person) => (person.id === id ? person : { ...person, pace: {} })),
 });
 
-/** The same plan by people whom nobody knows. */
-function withoutNames(input: PlanInput): PlanInput {
+/** The same by people whom nobody knows. */
+function withoutNames(input: PlanInput, plan: HousePlan | undefined) {
   const ids = new Map(input.people.map(({ id }, index) => [id, `p${index}`]));
+  const unnamed = (people: readonly string[]) => people.flatMap((id) => ids.get(id) ?? []);
   const handed = Object.entries(input.handed).map(([item, { people, day }]) => [
     item,
-    { people: people.flatMap((id) => ids.get(id) ?? []), day },
+    { people: unnamed(people), day },
   ]);
   return {
-    ...input,
-    people: input.people.map((person) => ({ ...person, id: ids.get(person.id) ?? '', name: '', pace: {} })),
-    handed: Object.fromEntries(handed),
+    input: {
+      ...input,
+      people: input.people.map((person) => ({ ...person, id: ids.get(person.id) ?? '', name: '', pace: {} })),
+      handed: Object.fromEntries(handed),
+    },
+    plan: plan && {
+      ...plan,
+      why: plan.why.kind === 'work' ? { ...plan.why, people: unnamed(plan.why.people) } : plan.why,
+      assignments: plan.assignments.map((one) => ({ ...one, people: unnamed(one.people) })),
+    },
   };
 }

@@ -5,13 +5,13 @@ import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
+import { checkEntryRules } from './checkEntryRules';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { refuse } from './refuse';
 import { signedIn } from './session';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
-import { toldFirst } from './toldFirst';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
@@ -53,9 +53,9 @@ export async function postEntries(request: Request): Promise<Response> {
   const forbidden = entries.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
-  if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future`);
+  if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
-    const refusal = await toldFirst(house, entries);
+    const refusal = await checkEntryRules(house, entries);
     return refusal ?? answerTo(await appendEntries(house, person, entries, piecesOf));
   });
 }

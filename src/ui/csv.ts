@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import { JOINT_CLASSES } from '@/core/joints/joint';
 import { spotOf } from '@/core/joints/jointId';
+import { type Wares, waresOf } from '@/core/materials/catalogue';
 import { loadList } from '@/core/materials/loadList';
 import { fromMm, gallonsFromLitres, type LengthUnit, MM_PER_FOOT } from '@/core/measure/unit';
 import { MUD_PRODUCTS } from '@/core/method/coat';
@@ -15,12 +16,18 @@ export const CSV_TABLES = ['rooms', 'pieces', 'load'] as const;
 export type CsvTable = (typeof CSV_TABLES)[number];
 
 /** A table of a house as comma separated values; lengths are numbers in the house's unit, which its head names. */
-export function csvOf(table: CsvTable, { house, rooms }: Pick<HouseSnapshot, 'house' | 'rooms'>): string {
+export function csvOf(
+  table: CsvTable,
+  { house, rooms, catalogue }: Pick<HouseSnapshot, 'house' | 'rooms' | 'catalogue'>,
+): string {
   const { unit } = house;
   const tables: Readonly<Record<CsvTable, () => { fields: string[]; data: (string | number)[][] }>> = {
     rooms: () => ({ fields: ROOM_FIELDS(unit), data: roomRows(rooms, unit) }),
     pieces: () => ({ fields: PIECE_FIELDS(unit), data: rooms.flatMap((room) => pieceRows(room, unit)) }),
-    load: () => ({ fields: LOAD_FIELDS(unit), data: rooms.map((room) => loadRow(room, unit)) }),
+    load: () => ({
+      fields: LOAD_FIELDS(unit),
+      data: rooms.map((room) => loadRow(room, unit, waresOf(catalogue, unit))),
+    }),
   };
   // What begins as a formula of a spreadsheet is text.
   return Papa.unparse(tables[table](), { escapeFormulae: true });
@@ -41,8 +48,8 @@ const LOAD_FIELDS = (unit: LengthUnit): string[] => {
   ];
 };
 
-function loadRow(snapshot: RoomSnapshot, unit: LengthUnit): (string | number)[] {
-  const load = loadList([snapshot], unit);
+function loadRow(snapshot: RoomSnapshot, unit: LengthUnit, wares: Wares): (string | number)[] {
+  const load = loadList([snapshot], unit, wares);
   const long = (mm: number) => rounded(unit === 'in' ? mm / MM_PER_FOOT : mm / 1000);
   const volume = (litres: number) => rounded(unit === 'in' ? gallonsFromLitres(litres) : litres);
   return [

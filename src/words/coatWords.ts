@@ -3,6 +3,7 @@ import { type Coat, type CoatedClass, type CoatKey, SETTING_RECOAT_FACTOR, type 
 import { isAccessory, isAngle } from '../core/method/coatKeysFor';
 import type { LadderStep } from '../core/method/ladderFor';
 import type { ClassChoices } from '../core/method/resolveMethod';
+import type { CoatKind } from '../core/readiness/coatClock';
 import { bladeWords, deepFillWords } from './lengthWords';
 
 const NAMES: Readonly<Record<CoatKey, string>> = {
@@ -24,6 +25,16 @@ export function coatName({
   if (key === 'tape' && isAccessory(kind)) return 'First fill';
   const name = trimmed ? 'Tape coat, then trim and caulk' : NAMES[key];
   return sides ? `${name}, ${sidesWords(sides)}` : name;
+}
+
+/**
+ * Names coats that dry alike.
+ *
+ * @example coatKindWords('all-purpose fill')  // 'All-purpose mud, fill coat,'
+ */
+export function coatKindWords(kind: CoatKind): string {
+  const [mud = '', key] = kind.split(' ');
+  return `${mud.charAt(0).toUpperCase()}${mud.slice(1)} mud, ${NAMES[key as CoatKey].toLowerCase()},`;
 }
 
 /** The sides of angles that are run in a round. */

@@ -1,5 +1,4 @@
 import type { NotSigned } from '../core/inspect/signOff';
-import type { CoatedClass } from '../core/method/coat';
 import { CLASS_NAMES } from './stateWords';
 
 /** Why something is not signed off, in a sentence. */
@@ -19,7 +18,3 @@ export function notSignedWords(not: NotSigned): string {
       return 'Nothing is on it yet.';
   }
 }
-
-/** Why something is not sanded, in a sentence. */
-export const wetWords = (kind: CoatedClass): string =>
-  `${CLASS_NAMES[kind]}: still wet by the clock. Whoever finds it dry says white on the morning walk first.`;

@@ -33,12 +33,12 @@ describe('the words of a class', () => {
       { mark: 'go', title: 'Go: fill coat', detail: 'on 40 % of it, finish coat on 25 %' },
     ],
     [
-      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: fill, crossed: true },
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000, allBy: NOW + 8_280_000, next: fill, crossed: true },
       { mark: 'wet', title: 'Flats not firm', detail: 'until 9:10' },
     ],
     [
-      { kind: 'wet', coat: tape, until: NOW + 8_280_000, next: undefined, crossed: false },
-      { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10' },
+      { kind: 'wet', coat: tape, until: NOW + 8_280_000, allBy: NOW + 15_480_000, next: undefined, crossed: false },
+      { mark: 'wet', title: 'Tape coat wet', detail: 'until 9:10, all by 11:10' },
     ],
     [
       { kind: 'stuck', coat: tape, why: { kind: 'held', why: 'electrician' } },
@@ -56,9 +56,11 @@ describe('the words of a room', () => {
     [{ kind: 'go' }, { mark: 'go', title: 'Go: coat' }],
     [{ kind: 'sand' }, { mark: 'go', title: 'Go: sand' }],
     [{ kind: 'check' }, { mark: 'go', title: 'Go: check' }],
+    [{ kind: 'fix' }, { mark: 'go', title: 'Go: fix problems' }],
+    [{ kind: 'seal' }, { mark: 'go', title: 'Go: seal' }],
     [{ kind: 'handOver' }, { mark: 'go', title: 'Go: hand over' }],
     [
-      { kind: 'wet', until: NOW + 86_400_000 },
+      { kind: 'wet', until: NOW + 86_400_000, allBy: NOW + 86_400_000 },
       { mark: 'wet', title: 'Wet', detail: 'until tomorrow 6:55' },
     ],
     [

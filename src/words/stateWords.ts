@@ -132,7 +132,7 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
           : now.crossed
             ? `${CLASS_NAMES[now.coat.class]} not firm`
             : `${coatName(now.coat)} wet`,
-        detail: `until ${untilWords(now.until, instant, timeZone)}`,
+        detail: wetWords(now, instant, timeZone),
       };
     case 'stuck':
       return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };
@@ -148,14 +148,18 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
   switch (now.kind) {
     case 'go':
       return { mark: 'go', title: 'Go: coat' };
+    case 'fix':
+      return { mark: 'go', title: 'Go: fix problems' };
     case 'sand':
       return { mark: 'go', title: 'Go: sand' };
     case 'check':
       return { mark: 'go', title: 'Go: check' };
+    case 'seal':
+      return { mark: 'go', title: 'Go: seal' };
     case 'handOver':
       return { mark: 'go', title: 'Go: hand over' };
     case 'wet':
-      return { mark: 'wet', title: 'Wet', detail: `until ${untilWords(now.until, instant, timeZone)}` };
+      return { mark: 'wet', title: 'Wet', detail: wetWords(now, instant, timeZone) };
     case 'stuck':
       return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };
     case 'done':
@@ -164,5 +168,13 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
       return { mark: 'quiet', title: 'Nothing to coat' };
   }
 }
+
+/** Until when mud is wet: until 5:05, all by 11:05. */
+function wetWords({ until, allBy }: WetTimes, instant: number, timeZone: string): string {
+  const first = `until ${untilWords(until, instant, timeZone)}`;
+  return allBy - until < WORTH_A_WORD_MS ? first : `${first}, all by ${untilWords(allBy, instant, timeZone)}`;
+}
+type WetTimes = Pick<Extract<RoomNow, { kind: 'wet' }>, 'until' | 'allBy'>;
+const WORTH_A_WORD_MS = 300_000;
 
 export const isJoint = (kind: CoatedClass): kind is JointClass => kind !== 'fasteners' && kind !== 'surface';

@@ -37,6 +37,7 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     restoreRoom: { house, room: 'bath' },
     arrangeRooms: { house, order: [], change },
     placeRoom: { house, room: 'bath', at: [1, 1], change },
+    planAnew: { house },
     recordAir: { house, room: 'bath', temperature: 20, humidity: 50 },
     importAir: { house, room: 'bath', readings: [{ at: 1_935_000_000_000, temperature: 20, humidity: 50 }] },
     addSensor: { house, room: 'bath', name: 'Another sensor' },

@@ -67,6 +67,7 @@ describe('migrations', () => {
       { name: '0017-lasers' },
       { name: '0018-catalogues' },
       { name: '0019-rooms-deleted' },
+      { name: '0020-house-plans' },
     ]);
   });
 });

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { catalogueSchema } from '@/core/materials/catalogueSchema';
+import type { HousePlan } from '@/core/plan/planHouse';
 import { crewSchema } from '@/core/work/crew';
 import { hasCalendar, makeCalendar } from '@/db/calendars';
 import { readCatalogue, saveCatalogue } from '@/db/catalogues';
@@ -12,6 +13,7 @@ import { addDevice, findDevice, listDevices, moveDevice, noteLag, removeDevice }
 import { appendEntries, listEntries } from '@/db/entries';
 import { acrossFirms, inFirm } from '@/db/firm';
 import { addFirm, findFirm } from '@/db/firms';
+import { dropHousePlan, readHousePlan, saveHousePlan } from '@/db/housePlans';
 import { addHouse, findHouse, listHouses, listMarks, marksFor, saveHouseHead, saveRoom } from '@/db/houses';
 import { makeLaser } from '@/db/lasers';
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
@@ -28,6 +30,15 @@ import { asTestFirm, newFirm } from './asTestFirm';
 
 const AT = Date.parse('2031-05-06T07:00:00Z');
 const PASSWORD = 'a long password';
+const PLAN = {
+  start: 0,
+  finish: 0,
+  bound: 0,
+  assignments: [],
+  chain: [],
+  leftOut: [],
+  last: [],
+} as unknown as HousePlan;
 
 /** Something of everything that a firm can have. */
 interface Belongings {
@@ -66,6 +77,7 @@ async function furnish(): Promise<Belongings> {
     const shown = await showHouse(house, lead.id, 'handOver', 7);
     await keepMethod('Ours', 'in', {}, lead.id, new Date(AT));
     await makeCalendar(lead.id);
+    await saveHousePlan(house, 'house', { question: 'ours', plan: PLAN }, undefined);
     await makeLaser(lead.id);
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
     await saveCatalogue(0, catalogueSchema.parse({ products: { taping: { price: 18 } } }));
@@ -144,6 +156,8 @@ describe('a firm', () => {
       expect(await findDevice(device)).toBeUndefined();
       expect(await findPhoto(house, theirs.photo)).toBeUndefined();
       expect(await listShown(house)).toEqual([]);
+      expect(await readHousePlan(house, 'house')).toBeUndefined();
+      await dropHousePlan(house);
       expect(await findShown(theirs.shown)).toMatchObject({ firm: theirs.lead.firm, house });
     });
   });

@@ -11,7 +11,6 @@ import { resolveMethod } from '@/core/method/resolveMethod';
 import type { MethodChoices } from '@/core/room/methodSchema';
 import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
 import { type HouseSnapshot, houseSnapshot } from '@/core/snapshot/houseSnapshot';
-import { coatHours } from '@/core/work/tasksOf';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { demoLog } from '@/db/demo/demoLog';
 import { DEMO_PEOPLE, type DemoName } from '@/db/demo/demoPeople';
@@ -91,13 +90,13 @@ describe.each(SWEEP.map(({ words, at }) => [words, new Date(at).toISOString()] a
       expect([...new Set(byFinishers)].sort()).toEqual(['coat', 'fan', 'item', 'sanded']);
     });
 
-    it('has rooms that are wet, ready, to be sanded, checked, handed over, and held', () => {
+    it('has rooms that are wet, ready, to be sanded, fixed, sealed, and held', () => {
       const isWetSomewhere = (id: string) =>
         snapshot.rooms.find(({ room }) => room.id === id)?.standing.classes.some((kind) => kind.now.kind === 'wet');
       expect(stateOf('net-loft')).toBe('wet');
       expect(['net-loft', 'hall', 'lantern-room'].map(isWetSomewhere)).toEqual([true, true, true]);
       expect(['bunk-room', 'boot-room', 'day-room'].map(stateOf)).toEqual(['go', 'go', 'go']);
-      expect(['bath', 'pantry', 'coat-closet', 'landing'].map(stateOf)).toEqual(['sand', 'check', 'handOver', 'stuck']);
+      expect(['bath', 'pantry', 'coat-closet', 'landing'].map(stateOf)).toEqual(['sand', 'fix', 'seal', 'stuck']);
     });
 
     it('asks for no coat of what is coated when the house goes over to another school', () => {
@@ -105,7 +104,7 @@ describe.each(SWEEP.map(({ words, at }) => [words, new Date(at).toISOString()] a
         const other = demoAt(text, { angles }).snapshot;
         const coated = other.rooms.filter(({ room }) => ['bath', 'pantry', 'coat-closet'].includes(room.id));
         expect(coated.map(({ progress }) => progress)).toEqual([1, 1, 1].map((part) => expect.closeTo(part, 9)));
-        expect(coated.map(({ standing }) => standing.now.kind).sort()).toEqual(['check', 'handOver', 'sand']);
+        expect(coated.map(({ standing }) => standing.now.kind).sort()).toEqual(['fix', 'sand', 'seal']);
       }
     });
 
@@ -128,7 +127,7 @@ describe('what pages make of the snapshot', () => {
     const facts = stationFacts(snapshot, now, 'America/New_York');
     expect(facts['']).toEqual({ text: '11 rooms, 1 stuck' });
     expect(facts.coats.text).toBe('level 4, by hand');
-    expect(facts.sand.text).toBe('1 to sand, 1 to check');
+    expect(facts.sand.text).toBe('1 to sand, 0 to check, 1 to fix');
     expect(facts['hand-over'].text).toBe('0 of 11 rooms');
     expect(facts.dry.text).toMatch(/^\d rooms wet$/);
   });
@@ -249,12 +248,11 @@ describe('what pages make of the snapshot', () => {
     expect([done('pantry', 'sand'), done('bath', 'sand')]).toEqual([1, 0]);
     // By the hours butts and flats count as much as they take.
     const task = room('day-room').tasks.find(({ pass }) => pass === 'fill');
-    const { method } = room('day-room');
     const hoursOf = (kind: string) =>
-      task?.coats.filter((coat) => coat.class === kind).reduce((sum, coat) => sum + coatHours(coat, method), 0) ?? 0;
-    const all = task?.coats.reduce((sum, coat) => sum + coatHours(coat, method), 0) ?? 0;
+      task?.coats.reduce((sum, coat, index) => sum + (coat.class === kind ? (task.parts[index]?.hours ?? 0) : 0), 0) ??
+      0;
     expect(task && hoursDone({ room: room('day-room'), task })).toBeCloseTo(
-      (hoursOf('butt') + wallsDone() * hoursOf('flat')) / all,
+      (hoursOf('butt') + wallsDone() * hoursOf('flat')) / (task?.hours ?? 1),
       9,
     );
   });

@@ -88,8 +88,8 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
       'go',
       'wet',
       'sand',
-      'check',
-      'handOver',
+      'fix',
+      'seal',
       'stuck',
     ]);
     const { passes } = dayListOf(handedPasses(snapshot.rooms), people.Petra, dayOf(at, SWEEP_ZONE));

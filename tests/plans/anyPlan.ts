@@ -129,14 +129,15 @@ export function anyPlan(seed: number): AnyPlan {
       }),
     );
     const scraped = often(0.2);
+    const slowness = often(0.3) ? 0.6 + random() : 1;
     const open = workOf({
       id,
       ...kind,
       left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
       begun: kind.coats.some((coat) => coat.key === 'tape' && (left.get(coat.id)?.part ?? 1) < 1),
       scraped: () => scraped,
+      slowness: () => slowness,
       mend: mend(),
-      sanded: false,
       checked: false,
       sealed: often(0.3),
     });

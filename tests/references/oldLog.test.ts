@@ -50,7 +50,8 @@ describe('a log of the first version', () => {
         sanded: done.sanded?.at ?? null,
       },
     ]);
-    // What was sanded is known by the piece since: new mud beside it does not undo it.
+    // What was sanded is known by the piece since: new mud beside it does not undo it. The first side of an angle is the last
+    // coat of its pieces: in setting mud it is ready when it may be sanded, hours after the other side may go on.
     const dry = JSON.parse(JSON.stringify(expected).replaceAll('"sanded",', '"dry",'));
     expect(Object.fromEntries(found)).toEqual(dry);
   });

@@ -30,6 +30,7 @@ const STAGES = [
   'supply',
   'stock',
   'cost',
+  'rules',
 ];
 
 /** Where pages and layouts take from the server: each of these asks who is there, or tells nothing of a house. */

@@ -80,10 +80,10 @@ export const deviceStore: OutboxStore = {
     }
     await write.done;
   },
-  refuse: async (id, why) => {
+  refuse: async (id, why, asks) => {
     const write = (await device()).transaction('unsent', 'readwrite');
     const cursor = await write.store.index('id').openCursor(id);
-    if (cursor) await cursor.update({ ...cursor.value, refused: why });
+    if (cursor) await cursor.update({ ...cursor.value, refused: why, ...(asks && { asks }) });
     await write.done;
   },
 };

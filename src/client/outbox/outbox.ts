@@ -1,3 +1,4 @@
+import type { Repeat } from '@/core/log/choices';
 import type { NewEntry } from '@/core/log/entry';
 
 /** What was said at once: its entries are recorded all together or not at all. */
@@ -13,6 +14,8 @@ export interface UnsentGroup {
   readonly photos?: readonly string[];
   /** Why the server will not have it; undefined while it was not asked, or did not answer. */
   readonly refused?: string;
+  /** The server asks back before it records it. */
+  readonly asks?: Asks;
 }
 
 /** Where groups lie until the server has answered, in the order in which they came. Each call is on disk, or fails. */
@@ -20,8 +23,18 @@ export interface OutboxStore {
   readonly add: (group: UnsentGroup) => Promise<void>;
   readonly all: () => Promise<readonly UnsentGroup[]>;
   readonly remove: (ids: readonly string[]) => Promise<void>;
-  readonly refuse: (id: string, why: string) => Promise<void>;
+  readonly refuse: (id: string, why: string, asks?: Asks) => Promise<void>;
 }
+
+/** The same coat was logged while it is wet: the server asks whether it is that one again, or the next. */
+export type Asks = 'sameCoat';
+
+/** Entries with the answer: each coat is the same one again, or the next. */
+export const withRepeat = <One extends { readonly kind: NewEntry['kind']; readonly payload: object }>(
+  entries: readonly One[],
+  repeat: Repeat,
+): readonly One[] =>
+  entries.map((entry) => (entry.kind === 'coat' ? { ...entry, payload: { ...entry.payload, repeat } } : entry));
 
 /** An entry as it is sent. */
 export type VersionedEntry = Omit<NewEntry, 'version'> & { readonly version: number };
@@ -29,7 +42,7 @@ export type VersionedEntry = Omit<NewEntry, 'version'> & { readonly version: num
 /** What the server said to some entries: nothing where it is away. */
 export type Sent =
   | { readonly kind: 'recorded' | 'signedOut' | 'away' }
-  | { readonly kind: 'refused'; readonly why: string };
+  | { readonly kind: 'refused'; readonly why: string; readonly asks?: Asks | undefined };
 
 /** How a sending ended: with nothing left to send, or before. */
 export type SendingEnd = 'empty' | 'signedOut' | 'away';
@@ -82,7 +95,7 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
       const ids = batch.map(({ id }) => id);
       if (answer.kind === 'recorded') await store.remove(ids);
       else if (answer.kind !== 'refused') return answer.kind;
-      else if (batch.length === 1) await store.refuse(first.id, answer.why);
+      else if (batch.length === 1) await store.refuse(first.id, answer.why, answer.asks);
       else for (const id of ids) apart.add(id);
     }
   });

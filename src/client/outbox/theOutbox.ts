@@ -1,8 +1,9 @@
+import type { Repeat } from '@/core/log/choices';
 import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post } from '../sendCommand';
 import { addUnsent, deviceStore, type UnsentPhoto, unsentPhoto } from './deviceStore';
-import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry } from './outbox';
+import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry, withRepeat } from './outbox';
 
 /** What waits on this device, as pages show it. */
 export interface OutboxState {
@@ -90,7 +91,7 @@ export async function sayToServer(
   if (!left) return { kind: 'recorded' };
   if (left.refused !== undefined) {
     await dropUnsent(id);
-    return { kind: 'refused', why: left.refused };
+    return { kind: 'refused', why: left.refused, asks: left.asks };
   }
   return { kind: end === 'signedOut' ? 'signedOut' : 'kept' };
 }
@@ -107,6 +108,14 @@ export async function sendNow(): Promise<SendingEnd> {
   if (end === 'away') timer = setTimeout(() => void sendNow(), wait);
   wait = end === 'away' ? Math.min(LATEST_MS, 2 * wait) : SOONEST_MS;
   return end;
+}
+
+/** Sends a group again with the answer to what the server asked back. */
+export async function answerUnsent(group: UnsentGroup, repeat: Repeat): Promise<void> {
+  const { refused: _refused, asks: _asks, ...rest } = group;
+  await deviceStore.remove([group.id]);
+  await addUnsent({ ...rest, entries: withRepeat(rest.entries, repeat) }, []);
+  await sendNow();
 }
 
 /** Gives up on a group. */
@@ -162,7 +171,8 @@ async function sendPhoto(house: string, id: string, bytes: ArrayBuffer): Promise
 async function answerOf(response: Response): Promise<Sent> {
   if (response.ok) return { kind: 'recorded' };
   if (response.status === 401) return { kind: 'signedOut' };
-  const { message }: { message?: string } = await response.json().catch(() => ({}));
+  const { message, code }: { message?: string; code?: string } = await response.json().catch(() => ({}));
+  const asks = code === 'sameCoat' ? code : undefined;
   // Only an answer of ours says that nothing was recorded.
-  return response.status < 500 && message !== undefined ? { kind: 'refused', why: message } : { kind: 'away' };
+  return response.status < 500 && message !== undefined ? { kind: 'refused', why: message, asks } : { kind: 'away' };
 }

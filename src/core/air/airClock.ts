@@ -18,10 +18,6 @@ export interface AirClock<Step extends AirFrom = AirFrom> {
   readonly dried: Float64Array;
   /** Usual coats dried per millisecond in the last step. */
   readonly lastRate: number;
-  /** How much longer coats take than by the tables, as thumbs found it; 1 where it is not said. */
-  readonly slowness?: number;
-  /** The same for coats of one mud, where thumbs told muds apart; by what the mud is called. */
-  readonly byMud?: ReadonlyMap<string, AirClock<Step>>;
 }
 
 const HOUR_MS = 3_600_000;
@@ -45,21 +41,6 @@ export function airClock<Step extends AirFrom>(steps: readonly Step[]): AirClock
   }
   return { steps, dried, lastRate: rate };
 }
-
-/**
- * The same air where coats take so much longer.
- *
- * @param slowness 2 where they take twice as long
- */
-export const slowed = <Step extends AirFrom>(clock: AirClock<Step>, slowness: number): AirClock<Step> =>
-  slowness === 1
-    ? clock
-    : {
-        steps: clock.steps,
-        dried: clock.dried.map((sum) => sum / slowness),
-        lastRate: clock.lastRate / slowness,
-        slowness: (clock.slowness ?? 1) * slowness,
-      };
 
 const isSameAir = (a: Air, b: Air): boolean =>
   a.temperature === b.temperature && a.humidity === b.humidity && a.speed === b.speed;

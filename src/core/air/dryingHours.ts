@@ -35,19 +35,24 @@ export const CORNER_FACTOR = 1.25;
 /** However thin, a coat on a joint is left overnight: about 12 h where a tape coat takes 17. Common practice, no source. */
 const OVERNIGHT = 12 / 17;
 
-/** The effort of mud as it lies on a wall: on a joint never less than overnight, in a corner longer. */
+/**
+ * The effort of mud as it lies on a wall: on a joint never less than overnight, in a corner longer, and so much longer as touch
+ * checks found it.
+ */
 export function effortOfMud({
   thickness,
   substrate,
   lies,
+  slowness = 1,
 }: {
   readonly thickness: number;
   readonly substrate: Substrate;
   readonly lies?: Lies;
+  readonly slowness?: number;
 }): number {
-  const effort = effortOf(thickness, substrate);
+  const effort = effortOf(thickness, substrate) * slowness;
   if (lies === undefined) return effort;
-  return Math.max(OVERNIGHT, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
+  return Math.max(OVERNIGHT * slowness, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
 }
 
 /**

@@ -15,6 +15,8 @@ export interface WetMud {
   readonly substrate: Substrate;
   /** On a joint of a house; undefined for mud by itself, as the handbook's table has it. */
   readonly lies?: Lies;
+  /** How much longer than by the tables it takes to dry, as touch checks found it; 1 where it does not say. */
+  readonly slowness?: number;
 }
 
 /** A hand leaves up to half as much again in places, and a coat is dry when its heaviest spot is. Common practice, no
@@ -50,7 +52,7 @@ export function wetMudFrom(coat: Coat, thickest: number): WetMud {
 export const liesOf = ({ class: kind }: Pick<Coat, 'class'>): Lies => (isAngle(kind) ? 'corner' : 'open');
 
 /** What an entry keeps of the mud: where it lies is told by its class. */
-export const loggedMud = ({ mud, thickness, substrate }: WetMud): Omit<WetMud, 'lies'> => ({
+export const loggedMud = ({ mud, thickness, substrate }: WetMud): Omit<WetMud, 'lies' | 'slowness'> => ({
   mud,
   thickness,
   substrate,

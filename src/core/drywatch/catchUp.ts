@@ -2,6 +2,7 @@ import { milestones } from '../drying/milestones';
 import { wetMudOf } from '../drying/wetMud';
 import { COAT_KEYS, type Coat, type CoatedClass } from '../method/coat';
 import { choicesFor } from '../method/resolveMethod';
+import { kindOfCoat } from '../readiness/coatClock';
 import type { ClassStanding } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 
@@ -25,7 +26,7 @@ const LEAST_WON_HOURS = 2;
  *
  * @param now ms since 1970
  */
-export function catchUps({ standing, method, air }: RoomSnapshot, now: number): readonly CatchUp[] {
+export function catchUps({ standing, method, clock }: RoomSnapshot, now: number): readonly CatchUp[] {
   const joints = standing.classes.filter((one) => one.class !== 'surface');
   return joints.flatMap((lagging): readonly CatchUp[] => {
     if (lagging.now.kind !== 'go') return [];
@@ -34,15 +35,16 @@ export function catchUps({ standing, method, air }: RoomSnapshot, now: number): 
     if (coat.settingMinutes !== undefined || others.length === 0 || !others.every((other) => isPast(other, coat)))
       return [];
     const { settingMinutes: minutes, between } = choicesFor(method, lagging.class);
-    const wet = { ...wetMudOf(coat, method), at: now };
+    const slowness = clock.slowness.get(kindOfCoat(coat)) ?? 1;
+    const wet = { ...wetMudOf(coat, method), slowness, at: now };
     const setting = { ...wet, mud: { kind: 'setting', minutes } as const };
-    const settled = milestones(setting, air);
+    const settled = milestones(setting, clock.air);
     // A thin pass loses its water before it has set.
     if (settled.troubles.includes('driesBeforeItSets')) return [];
     // What is sanded next has to be dry in either mud.
     const isLast = lagging.coats.at(-1)?.coat === coat;
     const next = isLast || between === 'sand' ? 'sandAt' : 'recoatAt';
-    const hoursWon = (milestones(wet, air)[next] - settled[next]) / HOUR_MS;
+    const hoursWon = (milestones(wet, clock.air)[next] - settled[next]) / HOUR_MS;
     return hoursWon < LEAST_WON_HOURS ? [] : [{ class: lagging.class, coat, minutes, hoursWon }];
   });
 }

@@ -1,5 +1,5 @@
 import type { Found, Slowness } from '../drying/touch';
-import type { MudProduct } from '../method/coat';
+import type { CoatKind } from '../readiness/coatClock';
 import type { HouseSnapshot } from '../snapshot/houseSnapshot';
 
 /** How often the clocks were right about what thumbs found. */
@@ -10,11 +10,10 @@ export interface Right {
   readonly learned: number;
 }
 
-/** The same for one room and one mud. */
+/** The same for one room and one kind of coat. */
 export interface RoomRight extends Right {
   readonly room: { readonly id: string; readonly name: string };
-  /** Undefined where a thumb was on several at once. */
-  readonly mud: MudProduct | undefined;
+  readonly kind: CoatKind;
   readonly slowness: Slowness;
   /** How many of them lay within the range that was learned. */
   readonly covered: number;
@@ -23,16 +22,15 @@ export interface RoomRight extends Right {
 /** Dry is white, whatever else is not. */
 const isRight = (dried: number, found: Found): boolean => dried >= 1 === (found === 'white');
 
-/** Whether the clocks were right: what they said would be found beside what was, by room and by mud. */
+/** Whether the clocks were right: what they said would be found beside what was, by room and by kind of coat. */
 export function wasRight({ rooms }: Pick<HouseSnapshot, 'rooms'>): readonly RoomRight[] {
-  return rooms.flatMap(({ room, felt: { touches, slowness: whole, byMud } }): readonly RoomRight[] =>
-    [...new Set(touches.map(({ mud }) => mud))].map((mud) => {
-      const own = touches.filter((touch) => touch.mud === mud);
-      const slowness = (mud && byMud.get(mud)) ?? whole;
+  return rooms.flatMap(({ room, learned: { touches, byKind } }): readonly RoomRight[] =>
+    [...byKind].map(([kind, slowness]) => {
+      const own = touches.filter((touch) => touch.kind === kind);
       const count = (is: (touch: (typeof own)[number]) => boolean) => own.filter(is).length;
       return {
         room: { id: room.id, name: room.name },
-        mud,
+        kind,
         slowness,
         touches: own.length,
         plain: count(({ dried, found }) => isRight(dried, found)),

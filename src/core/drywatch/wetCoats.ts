@@ -1,8 +1,12 @@
-import type { AirClock } from '../air/airClock';
+import { type AirClock, driedBetween } from '../air/airClock';
+import { effortOfMud } from '../air/dryingHours';
 import { type Application, type CoatTrouble, wetnessAt } from '../drying/milestones';
+import type { CoatEntry } from '../log/entry';
 import type { Coat } from '../method/coat';
-import { applicationOf } from '../readiness/coatClock';
+import { entryClock } from '../readiness/coatClock';
+import { stretchClock } from '../readiness/stretchClock';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import type { Stretch } from '../standing/appliedCoats';
 
 /** A coat that is drying, with its curve. */
 export interface WetCoat {
@@ -25,13 +29,15 @@ export interface WetCoat {
 const POINTS = 24;
 
 /** The coats of a room that are not ready yet, the last one last; also those that are on a part of their class only. */
-export function wetCoats({ standing, applied, air, method }: RoomSnapshot, now: number): readonly WetCoat[] {
-  return standing.classes
+export function wetCoats(room: RoomSnapshot, now: number): readonly WetCoat[] {
+  return room.standing.classes
     .flatMap(({ coats }) => coats)
     .flatMap(({ coat, readyAt, setAt, share, troubles }): readonly WetCoat[] => {
-      const entry = applied.coats.get(coat.id)?.applications.at(-1);
-      if (!entry || readyAt === undefined || readyAt <= now) return [];
-      const on = applicationOf(entry, coat, method);
+      if (readyAt === undefined || readyAt <= now) return [];
+      const slowest = slowestOf(coat, room);
+      if (!slowest) return [];
+      const { air } = room.clock;
+      const on = asSlowAs(entryClock(slowest.entry, coat, room.method, room.clock).on, readyAt, slowest.stretch, air);
       return [
         {
           coat,
@@ -47,6 +53,31 @@ export function wetCoats({ standing, applied, air, method }: RoomSnapshot, now: 
       ];
     })
     .sort((a, b) => a.until - b.until);
+}
+
+/** The entry of a coat that is ready last, and where it lies. */
+function slowestOf(
+  { id }: Coat,
+  { applied, method, clock }: RoomSnapshot,
+): { readonly entry: CoatEntry; readonly stretch: Stretch } | undefined {
+  let [slowest, last]: [ReturnType<typeof slowestOf>, number] = [undefined, Number.NEGATIVE_INFINITY];
+  for (const stretch of applied.stretches) {
+    const place = stretch.coats.findIndex((one) => one.coat.id === id);
+    const on = stretch.coats[place];
+    const ready = stretchClock(stretch, place, { method, clock })?.sandAt;
+    if (!on || ready === undefined || ready < last) continue;
+    const times = (entry: CoatEntry) => entryClock(entry, on.coat, method, clock).times.sandAt;
+    const [entry] = on.applications.toSorted((a, b) => times(b) - times(a));
+    if (entry) [slowest, last] = [{ entry, stretch }, ready];
+  }
+  return slowest;
+}
+
+/** What was touched dries by what was found: its curve ends when it is ready. */
+function asSlowAs(on: Application, readyAt: number, { touched }: Stretch, air: AirClock): Application {
+  if (!touched || on.mud.kind === 'setting' || !Number.isFinite(readyAt)) return on;
+  const slowness = driedBetween(air, on.at, readyAt) / effortOfMud({ ...on, slowness: 1 });
+  return slowness > 0 ? { ...on, slowness } : on;
 }
 
 function curveOf(on: Application, end: number, air: AirClock): WetCoat['curve'] {

@@ -5,7 +5,6 @@ import { roomCoats } from '../method/roomCoats';
 import { ANSWERS, QUESTIONS, USUAL_CHOICES } from '../room/methodAnswers';
 import type { MethodChoices } from '../room/methodSchema';
 import { coatHours, tasksOf } from '../work/tasksOf';
-import { ROOM_HOURS } from '../work/usualRates';
 import { priceAnswers } from './priceAnswers';
 import { priceOf } from './priceOf';
 import { patched, patchOf } from './scope';
@@ -58,19 +57,16 @@ describe('the price of an answer', () => {
     const rates = new Set(
       rooms.flatMap(({ room, tally }) => {
         const method = methodOfRoom(head({}), room, resolveMethod(head({})));
-        return tasksOf(tally, roomCoats(tally, method, room.finish), method).flatMap(({ parts }) => parts);
+        return tasksOf(tally, roomCoats(tally, method, room.finish), method, room.finish).flatMap(({ parts }) => parts);
       }),
     );
     const crew = Object.fromEntries([...rates].map(({ rate }) => [rate, known]));
     const timed = [...rates].reduce((sum, { hours }) => sum + hours, 0);
     const twice = priceOf(head({}), rooms, AIR, crew);
-    // Walking in, small work and sealing are not timed.
+    // Small work and sealing are not timed.
     expect(now.hours - twice.hours).toBeCloseTo(timed / 2, 9);
     expect({ ...twice, hours: 0, sandingHours: 0 }).toEqual({ ...now, hours: 0, sandingHours: 0 });
-    expect(priceOf(head({}), rooms, AIR, { sand: known }).hours).toBeCloseTo(
-      now.hours - (now.sandingHours - rooms.length * ROOM_HOURS) / 2,
-      9,
-    );
+    expect(priceOf(head({}), rooms, AIR, { sand: known }).hours).toBeCloseTo(now.hours - now.sandingHours / 2, 9);
     // Who is quick with a knife saves less by boxes.
     const saved = (paces: typeof crew) => {
       const priced = priceAnswers(head({}), rooms, AIR, undefined, paces);

@@ -4,15 +4,16 @@ import { recoatHours } from '../drying/coatTimes';
 import { wetMudOf } from '../drying/wetMud';
 import type { HouseHead } from '../house/schema';
 import type { Tally } from '../joints/tally';
-import { mudOf, sealedArea } from '../materials/loadList';
+import { mudOf } from '../materials/loadList';
 import type { CoatId } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { type Method, methodOfRoom, resolveMethod } from '../method/resolveMethod';
 import { type RoomCoat, roomCoats, roundsOf } from '../method/roomCoats';
 import type { CrewPace } from '../rates/learn';
 import type { Room } from '../room/schema';
+import { sealHours } from '../work/closing';
 import { hoursAtPace, tasksOf } from '../work/tasksOf';
-import { SEAL_MM2_PER_HOUR, TAPER_SETUP_HOURS } from '../work/usualRates';
+import { TAPER_SETUP_HOURS } from '../work/usualRates';
 
 /** What a method takes of a house. */
 export interface Price {
@@ -62,13 +63,13 @@ export function priceOf(
   for (const { room, tally } of rooms) {
     const method = methodOfRoom(house, room, shared);
     const coats = roomCoats(tally, method, room.finish);
-    const tasks = tasksOf(tally, coats, method);
+    const tasks = tasksOf(tally, coats, method, room.finish);
     for (const task of tasks) {
       const own = hoursAtPace(task, paceAt);
       hours += own;
       if (task.pass === 'sand') sandingHours += own;
     }
-    hours += sealedArea(tally, coats, method) / SEAL_MM2_PER_HOUR;
+    hours += sealHours(tally, coats, method);
     for (const coat of coats) litres += mudOf(coat, method);
     for (const { small } of tasks) for (const work of small) litres += work.litres;
     const waits = waitsOf(coats, method, waitAfter);

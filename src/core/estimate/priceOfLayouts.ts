@@ -27,7 +27,7 @@ export function layoutOfRoom(
 ): { readonly tally: Tally; readonly hours: number } {
   const { tally } = takeOff({ ...room, hang: { ...room.hang, aim } }, house);
   const method = resolveMethod(house, room);
-  const tasks = tasksOf(tally, roomCoats(tally, method, room.finish), method);
+  const tasks = tasksOf(tally, roomCoats(tally, method, room.finish), method, room.finish);
   const hours = tasks.reduce((sum, task) => sum + task.hours, 0);
   return { tally, hours };
 }

@@ -34,7 +34,7 @@ const IN_TAPE: ReadonlySet<DefectKind> = new Set(['bubble', 'tapeShows']);
  */
 export function causeOf(
   item: Pick<OpenItem, 'defect' | 'piece' | 'at' | 'after'>,
-  { state, coats, method, air }: Pick<RoomSnapshot, 'state' | 'coats' | 'method' | 'air'>,
+  { state, coats, method, clock }: Pick<RoomSnapshot, 'state' | 'coats' | 'method' | 'clock'>,
 ): Cause {
   const account = accountOf(item) ?? 'crew';
   const nobody: Cause = { account, coat: undefined, who: [], coatedAfter: undefined };
@@ -47,7 +47,7 @@ export function causeOf(
   if (!coat) return nobody;
   const next = on[on.indexOf(coat) + 1];
   const planned = coatNamed(coats, coat.payload);
-  const asked = planned && coatClock(coat, planned, method, air).recoatAt - Date.parse(coat.at);
+  const asked = planned && coatClock(coat, planned, method, clock).recoatAt - Date.parse(coat.at);
   const waited = next && Date.parse(next.at) - Date.parse(coat.at);
   return {
     account,

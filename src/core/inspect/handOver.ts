@@ -6,7 +6,8 @@ import { whoDid } from '../log/whoDid';
 import { COATED_CLASSES, type CoatedClass, type CoatKey, type Side } from '../method/coat';
 import type { Level } from '../room/level';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
-import { lengthCovered } from '../standing/coveredBy';
+import { amountCovered } from '../standing/coveredBy';
+import { facesToSign } from '../standing/finished';
 
 /** A coat as it was really put on. */
 export interface RanCoat extends Mark {
@@ -54,9 +55,9 @@ const FIRST_DAY_MS = 24 * 3_600_000;
 
 /** The facts of a room's hand-over. */
 export function handOverOf(snapshot: RoomSnapshot): HandOver {
-  const { room, level, state, done, applied, faces, pieces } = snapshot;
+  const { room, level, state, done, applied, faces } = snapshot;
   const more = new Set(applied.more);
-  const withPieces = new Set(pieces.map(({ face }) => face));
+  const toSign = new Set(facesToSign(applied));
   return {
     id: room.id,
     name: room.name,
@@ -64,7 +65,7 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
     agreed: level,
     met: done.checked,
     faces: faces
-      .filter(({ id }) => withPieces.has(id))
+      .filter(({ id }) => toSign.has(id) || done.checkedFaces.has(id))
       .map(({ id, place }) => {
         const check = done.checkedFaces.get(id);
         return { face: id, place, level: check?.level, at: check?.at, who: check?.who, light: check?.light };
@@ -76,7 +77,7 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
           class: kind,
           key,
           side,
-          amount: on && (kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on)),
+          amount: on && amountCovered({ on, side }),
           isAsked: !more.has(entry),
           mud,
           product,
@@ -100,8 +101,6 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
     sealFirst: state.sealed === undefined && level >= 3,
   };
 }
-
-const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
 
 /** The air of the day after an instant, by how long each step of it lasted. */
 export function meanAir({ air: { steps } }: RoomSnapshot, from: number): Air | undefined {

@@ -15,7 +15,7 @@ import { houseSnapshot } from '../snapshot/houseSnapshot';
 import { beforeCoat } from './betweenCoats';
 import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
-import { sandable, wetWhenSanded } from './sandable';
+import { sandingOf, wetWhenSanded } from './sandable';
 import { whyNotSigned } from './signOff';
 
 const HOUR = 3_600_000;
@@ -24,7 +24,7 @@ const AIR = airClock<SourcedAir>([
   { from: 0, air: { temperature: 21, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
 ]);
 const off = takeOff(room, house);
-const siteAt = (entries: readonly Entry[], now: number) => {
+const snapshotAt = (entries: readonly Entry[], now: number) => {
   const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
   const [own] = houseSnapshot(
     house,
@@ -37,7 +37,7 @@ const siteAt = (entries: readonly Entry[], now: number) => {
   if (!own) throw new Error('the house has its room');
   return own;
 };
-const EMPTY = siteAt([], 0);
+const EMPTY = snapshotAt([], 0);
 /** Every coat, a day apart. */
 const coats = (some: readonly Coat[] = EMPTY.coats): readonly Entry[] =>
   some.map(({ class: kind, key, side }) =>
@@ -50,7 +50,7 @@ const coats = (some: readonly Coat[] = EMPTY.coats): readonly Entry[] =>
 const LATE = EMPTY.coats.length * 30 * HOUR + 200 * HOUR;
 const sanded = (at: number, more: object = {}) => logEntry({ kind: 'sanded', at, payload: more });
 const not = (entries: readonly Entry[], level: 3 | 4 | 5 = 4, faces?: readonly string[], now = LATE) =>
-  whyNotSigned(siteAt(entries, now), faces, LEVELS[level], now);
+  whyNotSigned(snapshotAt(entries, now), faces, LEVELS[level], now);
 
 describe('a level is signed off', () => {
   it('when every coat is on, dry, sanded, and nothing is open; never otherwise', () => {
@@ -85,7 +85,7 @@ describe('a level is signed off', () => {
 
 describe('what may be sanded', () => {
   const nows = (entries: readonly Entry[], now = LATE) =>
-    Object.fromEntries(sandable(siteAt(entries, now), now).map((own) => [own.class, own.now.kind]));
+    Object.fromEntries(sandingOf(snapshotAt(entries, now), now).classes.map((own) => [own.class, own.now.kind]));
 
   it('is what is dry to its last coat in a room without wet mud', () => {
     const kinds = Object.keys(nows(coats()));
@@ -103,13 +103,13 @@ describe('what may be sanded', () => {
   });
 
   it('takes its hours and its paper by what is left, by hand for one room', () => {
-    const flat = sandable(siteAt(coats(), LATE), LATE).find((own) => own.class === 'flat');
+    const flat = sandingOf(snapshotAt(coats(), LATE), LATE).classes.find((own) => own.class === 'flat');
     // 200 ft an hour, and a sheet for 100 ft² of mud as wide as the last knife. Common practice, no source.
     const feet = (flat?.amount ?? 0) / 304.8;
     const width = EMPTY.coats.findLast((coat) => coat.class === 'flat')?.tool.width ?? 0;
     expect(flat?.hours).toBeCloseTo(feet / 200, 9);
     expect(flat?.paper).toBeCloseTo((feet * (width / 304.8)) / 100, 9);
-    const half = sandable(siteAt([...coats(), sanded(LATE - HOUR, { classes: ['flat'] })], LATE), LATE);
+    const half = sandingOf(snapshotAt([...coats(), sanded(LATE - HOUR, { classes: ['flat'] })], LATE), LATE).classes;
     expect(half.find((own) => own.class === 'flat')).toMatchObject({ sanded: 1, hours: 0, now: { kind: 'sanded' } });
     expect(half.find((own) => own.class === 'fasteners')?.sanded).toBe(0);
   });
@@ -204,7 +204,7 @@ describe('what is said to be sanded', () => {
   const flats = coats(EMPTY.coats.filter((coat) => coat.class === 'flat'));
   const last = Date.parse(flats.at(-1)?.at ?? '');
   const wet = (entries: readonly Entry[], at: number, classes?: readonly ('flat' | 'angle')[]) =>
-    wetWhenSanded(siteAt(entries, LATE), { classes, faces: undefined }, at);
+    wetWhenSanded(snapshotAt(entries, LATE), { classes, faces: undefined }, at);
 
   it('was wet for some hours after its last coat, and then no more', () => {
     expect(wet(flats, last + HOUR)).toBe('flat');
@@ -233,7 +233,7 @@ describe('what comes before the next coat', () => {
   it('is done when somebody said so after the coat that is on, for all of the classes', () => {
     const before = (key: 'fill' | 'finish') => (['flat', 'angle'] as const).map((kind) => ({ class: kind, key }));
     const at = (entries: readonly Entry[], key: 'fill' | 'finish' = 'fill') =>
-      beforeCoat(siteAt(entries, LATE), before(key)).done;
+      beforeCoat(snapshotAt(entries, LATE), before(key)).done;
     expect(at(tape)).toBeUndefined();
     expect(at([...tape, between(LATE - HOUR)])).toBeDefined();
     expect(at([...tape, between(LATE - HOUR, ['flat'])])).toBeUndefined();
@@ -250,7 +250,7 @@ describe('what comes before the next coat', () => {
     const wrong = (defect: DefectKind, piece?: string) =>
       logEntry({ kind: 'item', at: LATE - HOUR, payload: { defect, ...(piece ? { piece } : {}) } });
     const marks = (...items: readonly Entry[]) =>
-      beforeCoat(siteAt([...tape, ...items], LATE), [{ class: 'angle', key: 'fill' }]).marks.map(
+      beforeCoat(snapshotAt([...tape, ...items], LATE), [{ class: 'angle', key: 'fill' }]).marks.map(
         ({ defect }) => defect,
       );
     expect(marks(wrong('ridge'), wrong('heavyBottom'), wrong('hollow'))).toEqual(['ridge', 'heavyBottom']);
@@ -276,17 +276,17 @@ describe('what something that is wrong comes from', () => {
   });
 
   it('is the tape coat for a bubble, and that it was coated too soon where it was', () => {
-    const soon = siteAt([on('tape', 0), on('fill', 5, INES)], LATE);
+    const soon = snapshotAt([on('tape', 0), on('fill', 5, INES)], LATE);
     const cause = causeOf(seen('bubble', 50), soon);
     expect(cause.coat?.payload.key).toBe('tape');
     expect(cause.who).not.toEqual([INES]);
     expect(cause.coatedAfter?.waited).toBe(5 * HOUR);
     expect(cause.coatedAfter?.asked).toBeGreaterThan(10 * HOUR);
-    expect(causeOf(seen('bubble', 90), siteAt([on('tape', 0), on('fill', 60)], LATE)).coatedAfter).toBeUndefined();
+    expect(causeOf(seen('bubble', 90), snapshotAt([on('tape', 0), on('fill', 60)], LATE)).coatedAfter).toBeUndefined();
   });
 
   it('is the coat that was on last when it was seen, and nobody’s coat for a dent', () => {
-    const snapshot = siteAt([on('tape', 0), on('fill', 40, INES)], LATE);
+    const snapshot = snapshotAt([on('tape', 0), on('fill', 40, INES)], LATE);
     expect(causeOf(seen('ridge', 50), snapshot)).toMatchObject({ account: 'crew', who: [INES] });
     expect(causeOf(seen('ridge', 20), snapshot).coat?.payload.key).toBe('tape');
     expect(causeOf(seen('dent', 50), snapshot)).toMatchObject({ account: 'others', coat: undefined });
@@ -294,7 +294,7 @@ describe('what something that is wrong comes from', () => {
   });
 
   it('is the hanger’s account before anything is on, but for what another trade did', () => {
-    const snapshot = siteAt([], LATE);
+    const snapshot = snapshotAt([], LATE);
     expect(causeOf({ ...seen('beadOut', 0), after: 0 }, snapshot).account).toBe('hanger');
     expect(causeOf({ ...seen('beadOut', 0), after: 1 }, snapshot).account).toBe('crew');
     expect(accountOf({ defect: 'dent', after: 0 })).toBe('others');

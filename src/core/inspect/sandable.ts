@@ -1,12 +1,14 @@
-import { amountOf } from '../joints/pieces';
-import type { Sanding } from '../log/stateOf';
+import { amountOf, type Piece } from '../joints/pieces';
+import { heldAt, type Sanding as SandingEntry } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
-import type { CoatedClass } from '../method/coat';
+import type { Coat, CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';
 import { isFloated } from '../method/tools';
 import { stretchNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
-import { RATES_PER_HOUR, SKIM_SAND_FT2_PER_HOUR } from '../work/usualRates';
+import { leftToSand, type ToSand } from '../standing/leftToSand';
+import { sandHours } from '../work/closing';
+import { ROOM_HOURS } from '../work/usualRates';
 
 /** What of one class may be sanded. */
 export interface Sandable {
@@ -15,9 +17,12 @@ export interface Sandable {
   readonly amount: number;
   /** The part of it that is sanded, 0–1. */
   readonly sanded: number;
-  /** Now; or it waits for its own coats, until its own mud is dry, or until other mud in the room is: dust falls into it. */
+  /**
+   * Now; or it waits for its own coats, until its own mud is dry, until other mud in the room is since dust falls into it, or for
+   * somebody else who has the room.
+   */
   readonly now:
-    | { readonly kind: 'sanded' | 'go' | 'coats' }
+    | { readonly kind: 'sanded' | 'go' | 'coats' | 'held' }
     | { readonly kind: 'wet' | 'beside'; readonly until: number };
   /** Person-hours by the usual rates, for what is not sanded yet. */
   readonly hours: number;
@@ -30,15 +35,22 @@ const MM2_PER_SHEET = 100 * MM_PER_FOOT ** 2;
 /** Round a fastener so much is sanded. Common practice, no source. */
 const FASTENER_MM2 = 100 * 100;
 
+/** What of a room may be sanded, and the work of it. */
+export interface Sanding {
+  /** In the order in which they are sanded. */
+  readonly classes: readonly Sandable[];
+  /** Person-hours of all that is left, walking in included; as the plan has it. */
+  readonly hours: number;
+}
+
 /**
- * What of a room may be sanded now, class by class in the order in which it is, and what waits for what. A room in which mud is
- * wet is not sanded: it shares its air.
+ * Returns what of a room may be sanded now, class by class in the order in which it is, and what waits for what. A room in which mud
+ * is wet is not sanded: it shares its air. A held room is not either.
  */
-export function sandable(
-  { applied, coats, method, air: clock, done, pieces }: RoomSnapshot,
-  now: number,
-): readonly Sandable[] {
-  const kinds = sandingOrder([...new Set(coats.map((coat) => coat.class))], method);
+export function sandingOf(room: RoomSnapshot, now: number): Sanding {
+  const { applied, coats, method, clock, done, pieces, room: own, state } = room;
+  const toSand = leftToSand(pieces, method, own.finish, done);
+  const kinds = sandingOrder([...toSand.keys()], method);
   const nows = applied.stretches.map((stretch) => ({
     stretch,
     now: stretchNow(
@@ -47,23 +59,20 @@ export function sandable(
       { method, applied, clock, now },
     ),
   }));
-  const wetUntil = nows.flatMap(({ now: own }) => (own.kind === 'wet' ? [own.until] : []));
-  const roomDry = wetUntil.length > 0 ? Math.max(...wetUntil) : undefined;
-  return kinds.map((kind): Sandable => {
-    const own = pieces.filter((piece) => piece.class === kind);
-    const amount = amountOf(own);
-    const smooth = amountOf(own.filter(({ id }) => done.sandedPieces.has(id)));
-    const left = amount - smooth;
-    const width = coats.findLast((coat) => coat.class === kind)?.tool.width ?? 0;
+  const isHeld = heldAt(state, now) !== undefined;
+  const classes = kinds.map((kind): Sandable => {
+    const { all, left, open } = toSand.get(kind) as ToSand;
     return {
       class: kind,
-      amount,
-      sanded: amount > 0 ? smooth / amount : 0,
-      now: nowOf(kind, left, nows, roomDry),
-      hours: hoursOf(kind, left),
-      paper: areaOf(kind, left, width) / MM2_PER_SHEET,
+      amount: all,
+      sanded: all > 0 ? 1 - left / all : 0,
+      now: nowOf(kind, left, nows, { dryAt: room.standing.wetUntil, isHeld }),
+      hours: sandHours(kind, left),
+      paper: sheetsFor(kind, open, coats),
     };
   });
+  const hours = classes.reduce((sum, one) => sum + one.hours, 0);
+  return { classes, hours: hours > 0 ? ROOM_HOURS + hours : 0 };
 }
 
 /**
@@ -73,8 +82,8 @@ export function sandable(
  * @param at ms since 1970
  */
 export function wetWhenSanded(
-  { applied, coats, method, air: clock }: Pick<RoomSnapshot, 'applied' | 'coats' | 'method' | 'air'>,
-  { classes, faces }: Pick<Sanding, 'classes' | 'faces'>,
+  { applied, coats, method, clock }: Pick<RoomSnapshot, 'applied' | 'coats' | 'method' | 'clock'>,
+  { classes, faces }: Pick<SandingEntry, 'classes' | 'faces'>,
   at: number,
 ): CoatedClass | undefined {
   const wet = applied.stretches.find((stretch) => {
@@ -96,7 +105,7 @@ function nowOf(
   kind: CoatedClass,
   left: number,
   nows: readonly { readonly stretch: { readonly class: CoatedClass }; readonly now: ReturnType<typeof stretchNow> }[],
-  roomDry: number | undefined,
+  { dryAt, isHeld }: { readonly dryAt: number | undefined; readonly isHeld: boolean },
 ): Sandable['now'] {
   if (left <= 0) return { kind: 'sanded' };
   const own = nows.filter(({ stretch }) => stretch.class === kind).map(({ now }) => now);
@@ -105,20 +114,14 @@ function nowOf(
   const wet = own.flatMap((now) => (now.kind === 'wet' ? [now] : []));
   if (wet.some(({ next }) => next !== undefined)) return { kind: 'coats' };
   if (wet.length > 0) return { kind: 'wet', until: Math.max(...wet.map(({ until }) => until)) };
-  return roomDry === undefined ? { kind: 'go' } : { kind: 'beside', until: roomDry };
+  if (dryAt !== undefined) return { kind: 'beside', until: dryAt };
+  return isHeld ? { kind: 'held' } : { kind: 'go' };
 }
 
-/** Both sides of an angle are pieces of their own; the rate is for the joint. */
-const perJoint = (kind: CoatedClass, amount: number): number =>
-  kind === 'angle' || kind === 'offAngle' || kind === 'bead' ? amount / 2 : amount;
-
-function hoursOf(kind: CoatedClass, amount: number): number {
-  if (kind === 'surface') return amount / MM_PER_FOOT ** 2 / SKIM_SAND_FT2_PER_HOUR;
-  const rate = RATES_PER_HOUR[kind].sand;
-  return kind === 'fasteners' ? amount / rate : perJoint(kind, amount) / MM_PER_FOOT / rate;
-}
-
-function areaOf(kind: CoatedClass, amount: number, width: number): number {
-  if (kind === 'surface') return amount;
-  return kind === 'fasteners' ? amount * FASTENER_MM2 : amount * width * (isFloated(kind) ? 2 : 1);
+/** Returns the sheets of paper for some pieces of a class: by the width of its last coat, on each side of a joint. */
+export function sheetsFor(kind: CoatedClass, pieces: readonly Piece[], coats: readonly Coat[]): number {
+  const amount = amountOf(pieces);
+  const width = coats.findLast((coat) => coat.class === kind)?.tool.width ?? 0;
+  const wide = kind === 'surface' ? 1 : kind === 'fasteners' ? FASTENER_MM2 : width * (isFloated(kind) ? 2 : 1);
+  return (amount * wide) / MM2_PER_SHEET;
 }

@@ -1,7 +1,11 @@
+import type { OpenItem } from '../log/stateOf';
 import type { CoatedClass } from '../method/coat';
-import { stretchNow } from '../readiness/whatNow';
-import type { Level } from '../room/level';
+import { DEFECTS } from '../method/defects';
+import { methodOn } from '../method/roomCoats';
+import { type RoomNow, stretchNow } from '../readiness/whatNow';
+import { LEVELS, type Level } from '../room/level';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { facesToSign } from '../standing/finished';
 
 /** Why a face, or a room, cannot be signed off yet. */
 export type NotSigned =
@@ -12,20 +16,22 @@ export type NotSigned =
 
 /**
  * Why faces cannot be signed off to a level: it is more than the room is finished to; a coat is missing, wet or not sanded; or
- * something that is wrong on them is not mended.
+ * something that is wrong on them is not fixed. What sealing fixes is left to it.
  *
  * @param faces by id; all of the room where it does not say
  * @param now ms since 1970
  */
 export function whyNotSigned(
-  room: Pick<RoomSnapshot, 'level' | 'applied' | 'coats' | 'method' | 'air' | 'done' | 'state'>,
+  room: Pick<RoomSnapshot, 'room' | 'level' | 'applied' | 'coats' | 'method' | 'clock' | 'done' | 'state'>,
   faces: readonly string[] | undefined,
   level: Level,
   now: number,
 ): NotSigned | undefined {
-  const { applied, coats, method, air: clock, done, state } = room;
-  if (level > room.level) return { why: 'tooHigh', level: room.level };
+  const { applied, coats, method, clock, done, state } = room;
+  const highest = Math.max(...(faces ?? facesToSign(applied)).map((face) => agreedLevel(face, room)), 0);
+  const agreed = LEVELS.find((own) => own === highest) ?? room.level;
   if (applied.coats.size === 0) return { why: 'nothing' };
+  if (level > agreed) return { why: 'tooHigh', level: agreed };
   const isAsked = (face: string | undefined) => faces === undefined || face === undefined || faces.includes(face);
   for (const stretch of applied.stretches) {
     const pieces = stretch.pieces.filter(({ face }) => isAsked(face));
@@ -36,5 +42,19 @@ export function whyNotSigned(
     if (kind !== 'done') return { why: 'missing', class: stretch.class };
     if (pieces.some(({ id }) => !done.sandedPieces.has(id))) return { why: 'unsanded', class: stretch.class };
   }
-  return state.items.some(({ closed, face }) => !closed && isAsked(face)) ? { why: 'open' } : undefined;
+  const isOpen = ({ closed, face, defect }: OpenItem) =>
+    !closed && isAsked(face) && (defect === undefined || DEFECTS[defect].mend !== 'seal');
+  return state.items.some(isOpen) ? { why: 'open' } : undefined;
+}
+
+/** The level that is agreed for a face of a room. */
+export const agreedLevel = (face: string, { method, room }: Pick<RoomSnapshot, 'method' | 'room'>): Level =>
+  methodOn([face], method, room.finish).level;
+
+/** Returns why a room cannot be handed over yet; undefined where it can, sealed or not. */
+export function whyNotHandedOver({ standing, state }: Pick<RoomSnapshot, 'standing' | 'state'>): RoomNow | undefined {
+  const { now } = standing;
+  if (now.kind === 'handOver' || now.kind === 'done') return undefined;
+  // The painters may seal it, but nothing that is wrong is left to them.
+  return now.kind === 'seal' && state.items.every(({ closed }) => closed) ? undefined : now;
 }

@@ -12,6 +12,8 @@ export interface FinishPart {
   /** The faces by id, `OTHER_FACES` for all the others. */
   readonly faces: readonly string[];
   readonly classes: Readonly<Partial<Record<JointClass, number>>>;
+  /** Behind cabinets: taped and left. */
+  readonly tapedOnly: number;
   readonly fasteners: number;
   /** What is painted: not behind tile, cabinets or trim. */
   readonly paintedArea: number;
@@ -35,14 +37,14 @@ export function partsByFinish(
   const partOn = (faces: readonly string[]) => {
     const names = [...new Set(faces.map(nameOf))].sort();
     const key = names.join('~');
-    const part = parts.get(key) ?? { faces: names, classes: {}, fasteners: 0, paintedArea: 0 };
+    const part = parts.get(key) ?? { faces: names, classes: {}, tapedOnly: 0, fasteners: 0, paintedArea: 0 };
     parts.set(key, part);
     return part;
   };
   for (const joint of joints) {
-    if (joint.tapedOnly) continue;
     const part = partOn(joint.lines.map(({ face }) => face));
-    part.classes = { ...part.classes, [joint.class]: (part.classes[joint.class] ?? 0) + joint.length };
+    if (joint.tapedOnly) part.tapedOnly += joint.length;
+    else part.classes = { ...part.classes, [joint.class]: (part.classes[joint.class] ?? 0) + joint.length };
   }
   for (const { face } of hungFaces) {
     const part = partOn([face.id]);

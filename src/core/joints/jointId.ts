@@ -18,6 +18,14 @@ export const trimId = (edge: string, [u, v]: Point): string => `${edge}.trim#${m
 export const jointOf = (piece: string): string => piece.slice(0, piece.lastIndexOf('@'));
 
 /**
+ * Returns how many sides the joint of a piece has, each a piece of its own: two where two faces meet, one within a face.
+ *
+ * @example sidesOfJoint('c0~w1#0@c0')     // 2
+ * @example sidesOfJoint('w0#v1219.0@w0')  // 1
+ */
+export const sidesOfJoint = (piece: string): 1 | 2 => (jointOf(piece).split('#')[0]?.includes('~') ? 2 : 1);
+
+/**
  * What a piece lies along, but for its place there: the face of a seam, the two faces of an edge, and on which of them. What
  * was laid out anew, as when a wall became longer, is found again by it.
  *

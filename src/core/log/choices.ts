@@ -20,5 +20,9 @@ export const SIGN_AS = ['builder', 'lead'] as const;
 /** What becomes of goods that nobody puts on a wall. */
 export const STOCK_WHAT = ['delivered', 'thrown', 'counted'] as const;
 
+/** What a coat is that was logged while the same one was wet: that one again, or the next. */
+export const REPEATS = ['same', 'next'] as const;
+export type Repeat = (typeof REPEATS)[number];
+
 /** What is done between two coats. */
 export const BETWEEN_COATS = ['scrape', 'sand', 'spot', 'sponge'] as const;

@@ -3,7 +3,7 @@ import { SUBSTRATES } from '../air/dryingHours';
 import { instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { DEFECT_KINDS } from '../method/defects';
-import { BETWEEN_COATS, MOST_PHOTOS, SANDED_WITH } from './choices';
+import { BETWEEN_COATS, MOST_PHOTOS, REPEATS, SANDED_WITH } from './choices';
 
 /** Ids are compared as they are written: in small letters. */
 export const uuid = (error: string) => z.uuid(error).toLowerCase();
@@ -57,6 +57,8 @@ export const coatPayload = z.strictObject({
   key: z.enum(COAT_KEYS),
   side: z.enum(SIDES).optional(),
   part: z.number().gt(0, 'must be greater than 0').max(1, 'must be at most the whole, 1').default(1),
+  /** Where the same coat was on and wet: whether this is that one, logged again, or the next one. */
+  repeat: z.enum(REPEATS).optional(),
   pieces: z
     .array(pieceSchema)
     .min(1, 'need at least one')

@@ -1,7 +1,7 @@
 import type { FanFrom } from '../air/roomAir';
 import type { Found } from '../drying/touch';
 import { type CoatedClass, FIRM_MINUTES } from '../method/coat';
-import { isPrefilled } from '../method/defects';
+import { DEFECTS, isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
 import type { CoatEntry, Entry } from './entry';
@@ -259,8 +259,12 @@ function applied(state: Folding, entry: Entry): Folding {
       const { faces, found } = entry.payload;
       return { ...state, acceptances: [...state.acceptances, { ...mark, faces, found }] };
     }
-    case 'sealed':
-      return { ...state, sealed: mark };
+    case 'sealed': {
+      const closed: Closed = { ...mark, minutes: undefined, photos: [] };
+      const isClosed = (own: OpenItem) =>
+        !own.closed && own.defect !== undefined && DEFECTS[own.defect].mend === 'seal';
+      return { ...state, sealed: mark, items: state.items.map((own) => (isClosed(own) ? { ...own, closed } : own)) };
+    }
     case 'checked':
       return {
         ...state,

@@ -1,8 +1,6 @@
 import type { Tally } from '../joints/tally';
-import { tapedLength } from '../joints/tally';
 import type { LengthUnit } from '../measure/unit';
 import { type CoatKey, MUD_PRODUCTS, type MudProduct } from '../method/coat';
-import { isAccessory } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
@@ -63,11 +61,8 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
   const small: SmallWork[] = [];
   let [tape, mesh, screws, sealer] = [0, 0, 0, 0];
   for (const { tally, coats, method, prefill } of rooms) {
-    const meshed = meshOf(coats);
-    mesh += meshed;
-    tape += coats.some(({ key, class: kind }) => key === 'tape' && !isAccessory(kind))
-      ? tapedLength(tally) - meshed
-      : 0;
+    mesh += tapeOf('mesh', coats);
+    tape += tapeOf('paper', coats);
     screws += tally.screws;
     sealer += sealedArea(tally, coats, method) / wares.coverage;
     const smallHere = smallWorkOf(tally, coats, method, prefill?.found, prefill?.litres);
@@ -113,8 +108,11 @@ function beadTotals(rooms: readonly Supplied[]): readonly BeadTotal[] {
   return [...sums].map(([profile, net]) => ({ profile, net }));
 }
 
-const meshOf = (coats: readonly RoomCoat[]): number =>
-  coats.reduce((sum, { tape, amount }) => (tape === 'mesh' ? sum + amount : sum), 0);
+const tapeOf = (kind: 'paper' | 'mesh', coats: readonly RoomCoat[]): number =>
+  coats.reduce((sum, coat) => (coat.tape === kind ? sum + tapeLaid(coat) : sum), 0);
+
+/** The tape that is laid with a coat, what is behind cabinets included; mm. */
+export const tapeLaid = ({ amount, behind = 0 }: RoomCoat): number => amount + behind;
 
 /** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
 export function mudOf(coat: RoomCoat, method: Method): number {

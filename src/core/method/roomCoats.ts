@@ -12,6 +12,8 @@ export interface RoomCoat extends Coat {
   readonly amount: number;
   /** The part of it that lies on butts whose paper edges were cut back, 0–1. */
   readonly bevelled?: number;
+  /** Of a tape coat: the tape behind cabinets that is laid with it and never coated, mm. */
+  readonly behind?: number;
 }
 
 /** The classes that a room has anything of, fasteners and the surface last. */
@@ -30,10 +32,26 @@ export function coatedClassesOf(tally: Tally): readonly CoatedClass[] {
  */
 export function roomCoats(tally: Tally, method: Method, finish?: Room['finish']): readonly RoomCoat[] {
   const { bevelled, classes } = tally;
-  const coats = plainCoats(tally, method, finish);
+  const coats = withTapeBehind(plainCoats(tally, method, finish), tapedBehind(tally, method, finish));
   if (!bevelled) return coats;
   const part = bevelled.length / classes.butt.length;
   return coats.map((coat) => (coat.class === 'butt' ? { ...coat, bevelled: part } : coat));
+}
+
+/** The joints behind cabinets that are taped; mm. */
+const tapedBehind = (tally: Tally, method: Method, finish: Room['finish']): number =>
+  tally.parts
+    ? tally.parts.reduce(
+        (sum, part) => (methodOn(part.faces, method, finish).level > 0 ? sum + part.tapedOnly : sum),
+        0,
+      )
+    : tally.tapedOnly.length;
+
+/** Tape behind cabinets is laid with the other tape of its room. */
+function withTapeBehind(coats: readonly RoomCoat[], length: number): readonly RoomCoat[] {
+  if (length === 0) return coats;
+  const taped = coats.reduce((sum, { tape, amount }) => (tape ? sum + amount : sum), 0);
+  return coats.map((coat) => (coat.tape ? { ...coat, behind: (length * coat.amount) / taped } : coat));
 }
 
 function plainCoats(tally: Tally, method: Method, finish: Room['finish']): readonly RoomCoat[] {

@@ -47,6 +47,23 @@ export function smallWorkOf(
   );
 }
 
+/**
+ * Returns the part of some small work that goes with a coat, 0–1: factory edges and three-ways with the angles of their round,
+ * centring with the butts. Pre-filling goes with none.
+ *
+ * @param coats all coats of the room
+ */
+export function shareOfSmall({ kind, round }: SmallWork, coat: RoomCoat, coats: readonly RoomCoat[]): number {
+  const isBeside = (own: RoomCoat) =>
+    own.round === round && (kind === 'centring' ? isBoxedButt(own) : isAngle(own.class));
+  const after = coats.filter((own) => own.key !== 'tape' && isBeside(own));
+  if (kind === 'prefill' || !after.some(({ id }) => id === coat.id)) return 0;
+  return coat.amount / after.reduce((sum, { amount }) => sum + amount, 0);
+}
+
+const isBoxedButt = ({ class: kind, tool }: RoomCoat): boolean =>
+  (kind === 'butt' || kind === 'existing') && tool.kind === 'box';
+
 function prefill(
   coats: readonly RoomCoat[],
   gaps: number | undefined,
@@ -94,7 +111,7 @@ function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats
 /** A box leaves an unbacked butt as two strips: its middle is run by hand. */
 const centring = (coats: readonly RoomCoat[], method: Method): readonly SmallWork[] =>
   coats
-    .filter(({ class: kind, tool }) => (kind === 'butt' || kind === 'existing') && tool.kind === 'box')
+    .filter(isBoxedButt)
     .filter(({ class: kind }) => choicesFor(method, kind).centring !== 'none')
     .map(({ round, amount, mud }) => ({
       kind: 'centring',

@@ -48,8 +48,6 @@ export interface PlanInput {
   readonly rooms: readonly PlanRoom[];
   /** The air of rooms from now on. */
   readonly airs: readonly (readonly AirFrom[])[];
-  /** How much longer coats take in each of them than by the tables, as thumbs found it; 1 where it does not say. */
-  readonly slowness?: readonly number[] | undefined;
   readonly items: readonly WorkItem[];
   readonly people: readonly PlanPerson[];
   readonly crew: Pick<Crew, 'weekdays' | 'begins' | 'holidays' | 'tools'>;

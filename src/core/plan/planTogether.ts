@@ -31,7 +31,6 @@ export function planTogether([first, ...others]: readonly [HouseOfPlan, ...House
       }));
     }),
     airs: all.flatMap(({ input }) => input.airs),
-    slowness: all.flatMap(({ input }) => input.airs.map((_, air) => input.slowness?.[air] ?? 1)),
     items: all.flatMap(({ id, input }) => input.items.map((item) => itemWithin(id, item))),
     people: first.input.people.map((person) => ({ ...person, elsewhere: [] })),
     handed,

@@ -1,4 +1,4 @@
-import { type AirClock, airClock, slowed } from '../air/airClock';
+import { type AirClock, airClock } from '../air/airClock';
 import { milestones } from '../drying/milestones';
 import type { WetMud } from '../drying/wetMud';
 import { FIRM_MINUTES } from '../method/coat';
@@ -208,7 +208,7 @@ class Waits {
   private readonly clocks: readonly AirClock[];
   private readonly known = new Map<string, Wait>();
   constructor(private readonly input: PlanInput) {
-    this.clocks = input.airs.map((steps, air) => slowed(airClock(steps), input.slowness?.[air] ?? 1));
+    this.clocks = input.airs.map((steps) => airClock(steps));
   }
 
   of({ until, muds }: After, air: number): Wait {

@@ -134,7 +134,6 @@ function withAir(
   return {
     ...input,
     airs: [...input.airs, steps],
-    slowness: [...input.airs.keys(), own?.air ?? 0].map((air) => input.slowness?.[air] ?? 1),
     rooms: input.rooms.map((one) => (one.id === room ? { ...one, air: input.airs.length } : one)),
   };
 }

@@ -2,9 +2,23 @@ import type { AirClock } from '../air/airClock';
 import { type Application, type CoatTrouble, type Milestones, milestones } from '../drying/milestones';
 import { liesOf, wetMudOf } from '../drying/wetMud';
 import type { CoatEntry } from '../log/entry';
-import { type Coat, FIRM_MINUTES } from '../method/coat';
+import type { Coat, CoatKey, MudProduct } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
-import type { CoatProgress } from '../standing/appliedCoats';
+
+/** Coats that dry alike: one mud, for one purpose. */
+export type CoatKind = `${MudProduct} ${CoatKey}`;
+
+/** The air of a room, and how much longer than by the tables each kind of coat takes in it; 1 where it does not say. */
+export interface DryingClock {
+  readonly air: AirClock;
+  readonly slowness: ReadonlyMap<CoatKind, number>;
+}
+
+export const kindOfCoat = ({ mud, key }: Pick<Coat, 'mud' | 'key'>): CoatKind => `${mud} ${key}`;
+
+/** The kind of coat that an entry put on: with what it says, else as the method would have it. */
+export const kindOfEntry = ({ payload: { put, key } }: CoatEntry, coat: Pick<Coat, 'mud'>): CoatKind =>
+  `${put?.product ?? coat.mud} ${key}`;
 
 /** What an entry put on the wall. What it does not say of the mud is as the method would have it. */
 export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Method): Application {
@@ -19,28 +33,35 @@ export function applicationOf({ at, payload }: CoatEntry, coat: Coat, method: Me
   };
 }
 
-/** When the coat that an entry put on is set, may be coated again, sanded, and is dry, in the air of its room. */
-export const coatClock = (entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Milestones =>
-  clockOf(entry, coat, method, air).times;
+/** The clock of one entry, and what it put on, as slow as coats of its kind are in its room. */
+export interface EntryClock {
+  readonly on: Application;
+  readonly times: Milestones;
+}
 
-function clockOf(entry: CoatEntry, coat: Coat, method: Method, air: AirClock): Known {
-  const clock = air.byMud?.get(coat.mud) ?? air;
-  const inThisAir = known.get(clock) ?? new WeakMap<CoatEntry, Known>();
-  known.set(clock, inThisAir);
+/** Returns when the coat that an entry put on is set, may be coated again, sanded, and is dry, in the air of its room. */
+export const coatClock = (entry: CoatEntry, coat: Coat, method: Method, clock: DryingClock): Milestones =>
+  entryClock(entry, coat, method, clock).times;
+
+/** `coatClock`, with what was put on. */
+export function entryClock(entry: CoatEntry, coat: Coat, method: Method, { air, slowness }: DryingClock): EntryClock {
+  const slow = slowness.get(kindOfEntry(entry, coat)) ?? 1;
+  const inThisAir = known.get(air) ?? new WeakMap<CoatEntry, Known>();
+  known.set(air, inThisAir);
   const before = inThisAir.get(entry);
-  if (before?.coat.id === coat.id && before.coat.mud === coat.mud && before.method === method) return before;
-  const on = applicationOf(entry, coat, method);
-  const times = before && isSame(before.on, on) ? before.times : milestones(on, clock);
-  const now: Known = { coat, method, on, times };
+  if (before?.coat.id === coat.id && before.coat.mud === coat.mud && before.method === method && before.slow === slow)
+    return before;
+  const on: Application = { ...applicationOf(entry, coat, method), ...(slow === 1 ? {} : { slowness: slow }) };
+  const times = before && isSame(before.on, on) ? before.times : milestones(on, air);
+  const now: Known = { coat, method, slow, on, times };
   inThisAir.set(entry, now);
   return now;
 }
 
-interface Known {
+interface Known extends EntryClock {
   readonly coat: Coat;
   readonly method: Method;
-  readonly on: Application;
-  readonly times: Milestones;
+  readonly slow: number;
 }
 
 /** A coat that went on last week dries no other way when the page is asked again. */
@@ -48,33 +69,12 @@ const known = new WeakMap<AirClock, WeakMap<CoatEntry, Known>>();
 
 /** Of an entry only what it does not say by itself can have become another. */
 const isSame = (a: Application, b: Application): boolean =>
-  a.thickness === b.thickness && a.substrate === b.substrate && a.lies === b.lies;
+  a.thickness === b.thickness && a.substrate === b.substrate && a.lies === b.lies && a.slowness === b.slowness;
 
-/** When all that was put on for a coat is firm enough to be run over, set, and ready for what comes next. */
+/** When all that was put on for a coat is firm enough to be run over, set, and ready for what comes next; ms since 1970. */
 export interface ProgressClock extends Pick<Milestones, 'recoatAt' | 'sandAt'> {
   readonly firmAt: number;
   /** Of what was put on last. */
   readonly setAt: number | undefined;
   readonly troubles: readonly CoatTrouble[];
 }
-
-/** The clock of a coat of which something is on. */
-export function progressClock(progress: CoatProgress, coat: Coat, method: Method, clock: AirClock): ProgressClock {
-  const before = progressClocks.get(progress);
-  if (before?.clock === clock) return before.times;
-  const all = progress.applications.map((entry) => clockOf(entry, coat, method, clock));
-  const latest = (of: (one: Known) => number) =>
-    all.reduce((last, one) => Math.max(last, of(one)), Number.NEGATIVE_INFINITY);
-  const times: ProgressClock = {
-    recoatAt: latest((one) => one.times.recoatAt),
-    sandAt: latest((one) => one.times.sandAt),
-    firmAt: latest((one) => one.times.setAt ?? one.on.at + FIRM_MINUTES * 60_000),
-    setAt: all.at(-1)?.times.setAt,
-    troubles: [...new Set(all.flatMap((one) => one.times.troubles))],
-  };
-  progressClocks.set(progress, { clock, times });
-  return times;
-}
-
-/** What was asked of a room last is asked again with the next page; its method and coat are those of the progress. */
-const progressClocks = new WeakMap<CoatProgress, { readonly clock: AirClock; readonly times: ProgressClock }>();

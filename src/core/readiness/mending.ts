@@ -3,6 +3,7 @@ import { liesOf } from '../drying/wetMud';
 import { jointOf } from '../joints/jointId';
 import { amountOf, type Piece } from '../joints/pieces';
 import type { OpenItem } from '../log/stateOf';
+import { sealedArea } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
@@ -13,7 +14,7 @@ import type { RoomCoating, RoomRecord, RoomTakeOff } from './roomParts';
 
 type Wrong = Pick<
   RoomTakeOff & RoomCoating & RoomRecord,
-  'state' | 'pieces' | 'coats' | 'applied' | 'prefill' | 'held'
+  'state' | 'pieces' | 'tally' | 'coats' | 'method' | 'applied' | 'prefill' | 'held'
 >;
 
 const isMendedNow = ({ defect }: OpenItem): boolean => defect !== undefined && DEFECTS[defect].mend === 'now';
@@ -60,7 +61,7 @@ function lyingUnder({ piece }: OpenItem, pieces: readonly Piece[]): readonly Pie
 
 /**
  * What is wrong with a room and is mended by itself: what must not be covered, and what no coat to come takes along any more. What
- * has no name waits for the coats too. What sealing mends is left to it, and gaps to the pre-fill while that is to come.
+ * has no name waits for the coats too. What sealing mends is left to it while that is to come, as gaps are to the pre-fill.
  */
 export function dueItems(room: Wrong): readonly OpenItem[] {
   const open = itemsOf(room);
@@ -70,9 +71,10 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
     room.coats.every(
       (coat) => (kind !== undefined && coat.class !== kind) || (room.applied.coats.get(coat.id)?.share ?? 0) >= 1,
     );
+  const isSealed = room.state.sealed !== undefined || sealedArea(room.tally, room.coats, room.method) === 0;
   return open.filter((item) => {
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
-    return mend === 'now' || (mend === 'next' && isOn(classOf(item)));
+    return mend === 'now' || ((mend === 'next' || isSealed) && isOn(classOf(item)));
   });
 }
 

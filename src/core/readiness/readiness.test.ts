@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, MARIT, TOBIN } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
+import { roomStanding } from '../../../tests/houses/roomStanding';
 import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
@@ -9,10 +10,7 @@ import { handedIn, NOTHING_YET, type RoomState, stateOf } from '../log/stateOf';
 import type { CoatedClass, CoatKey, Side } from '../method/coat';
 import { usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
-import { appliedCoats, NOTHING_APPLIED } from '../standing/appliedCoats';
-import { finished } from '../standing/finished';
 import { tasksOf } from '../work/tasksOf';
-import { whatNow } from './whatNow';
 
 const HOUR = 3_600_000;
 /** 70 °F and 50 %: the handbook says 17 h. */
@@ -37,7 +35,7 @@ const COATS = roomCoats(tally, METHOD);
 const stateAfter = (entries: readonly Entry[]): RoomState => stateOf(entries).get('room') ?? NOTHING_YET;
 function roomAt(entries: readonly Entry[], now: number, coats = COATS, method = METHOD) {
   const state = stateAfter(entries);
-  return whatNow(coats, method, state, appliedCoats(pieces, method, state.applied), finished(state, pieces), AIR, now);
+  return roomStanding({ tally, pieces, coats, method, state }, AIR, now);
 }
 const standingOf = (kind: CoatedClass, entries: readonly Entry[], now: number) =>
   roomAt(entries, now).classes.find((standing) => standing.class === kind)?.now;
@@ -84,17 +82,19 @@ describe('what can be done now', () => {
     expect(standingOf('flat', log, 31 * 60_000)).toMatchObject({ kind: 'go', coat: { key: 'fill' } });
   });
 
-  it('is sanding once every class is dry, then checking, handing over, and nothing', () => {
+  it('is sanding once every class is dry, then checking, sealing, handing over, and nothing', () => {
     const log = everything(0);
     expect(roomNow(log, HOUR)).toMatchObject({ kind: 'wet' });
     const sanded = entry({ kind: 'sanded', at: 24 * HOUR, payload: {} });
     const checked = entry({ kind: 'checked', at: 25 * HOUR, by: MARIT, role: 'lead', payload: { level: 4 } });
+    const sealed = entry({ kind: 'sealed', at: 25 * HOUR, payload: {} });
     const over = entry({ kind: 'handedOver', at: 26 * HOUR, by: MARIT, role: 'lead', payload: {} });
     // The angles dry last, a quarter later than the flats.
     expect(roomNow(log, 18 * HOUR).kind).toBe('wet');
     expect(roomNow(log, 24 * HOUR).kind).toBe('sand');
     expect(roomNow([...log, sanded], 24 * HOUR).kind).toBe('check');
-    expect(roomNow([...log, sanded, checked], 25 * HOUR).kind).toBe('handOver');
+    expect(roomNow([...log, sanded, checked], 25 * HOUR).kind).toBe('seal');
+    expect(roomNow([...log, sanded, checked, sealed], 25 * HOUR).kind).toBe('handOver');
     expect(roomNow([...log, sanded, checked, over], 26 * HOUR).kind).toBe('done');
   });
 
@@ -123,7 +123,9 @@ describe('what can be done now', () => {
 
   it('is stuck below 10 °C', () => {
     const cold = airClock([{ from: 0, air: { temperature: 8, humidity: 50 } }]);
-    expect(whatNow(COATS, METHOD, NOTHING_YET, NOTHING_APPLIED, finished(NOTHING_YET, []), cold, 0).now).toMatchObject({
+    expect(
+      roomStanding({ tally, pieces, coats: COATS, method: METHOD, state: NOTHING_YET }, cold, 0).now,
+    ).toMatchObject({
       kind: 'stuck',
       why: { kind: 'cold' },
     });

@@ -10,8 +10,9 @@ import type { Room } from '../room/schema';
 import type { AppliedCoats } from '../standing/appliedCoats';
 import type { Finished } from '../standing/finished';
 import type { Task } from '../work/tasksOf';
+import type { DryingClock } from './coatClock';
 import type { PrefillStanding } from './prefillOf';
-import type { FeltAir } from './touchesIn';
+import type { LearnedDrying } from './touchChecks';
 
 /** A room with its joints as they are counted. */
 export interface RoomTakeOff {
@@ -45,8 +46,11 @@ export interface RoomRecord {
   readonly done: Finished;
 }
 
-/** The air of a room, and what touch checks said about how fast coats dry in it. */
+/** The air of a room, and how fast coats dry in it. */
 export interface RoomAir {
   readonly air: RoomAirClock;
-  readonly felt: FeltAir;
+  /** From touch checks. */
+  readonly learned: LearnedDrying;
+  /** Air and what was learned together: the clock of every coat in the room. */
+  readonly clock: DryingClock;
 }

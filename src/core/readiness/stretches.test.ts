@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { anyChoices } from '../../../tests/houses/anyChoices';
 import { logEntry as entry } from '../../../tests/houses/logEntry';
 import { roomOf } from '../../../tests/houses/readRooms';
+import { roomStanding } from '../../../tests/houses/roomStanding';
 import { airClock } from '../air/airClock';
 import { takeOff } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
@@ -11,8 +12,6 @@ import type { CoatedClass, CoatKey, Side } from '../method/coat';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { appliedCoats } from '../standing/appliedCoats';
-import { finished } from '../standing/finished';
-import { whatNow } from './whatNow';
 
 const HOUR = 3_600_000;
 /** 70 °F and 50 %: the handbook says 17 h. */
@@ -41,15 +40,7 @@ describe('pieces', () => {
   };
   const at = (entries: readonly Entry[], now: number, by = method) => {
     const state = stateAfter(entries);
-    return whatNow(
-      coats,
-      by,
-      state,
-      appliedCoats(off.pieces, by, state.applied),
-      finished(state, off.pieces),
-      AIR,
-      now,
-    );
+    return roomStanding({ ...off, coats, method: by, state }, AIR, now);
   };
   const nowOf = (kind: CoatedClass, ...asked: Parameters<typeof at>) =>
     at(...asked).classes.find((standing) => standing.class === kind)?.now;
@@ -177,7 +168,7 @@ describe('any history', () => {
           });
           const state = stateAfter(entries);
           const applied = appliedCoats(off.pieces, by, state.applied);
-          const { classes } = whatNow(asked, by, state, applied, finished(state, off.pieces), AIR, hour * HOUR);
+          const { classes } = roomStanding({ ...off, coats: asked, method: by, state }, AIR, hour * HOUR);
           for (const { class: kind, coats, now } of classes) {
             const isMissing = coats.some(({ share }) => share < 1);
             if (isMissing) expect([kind, now.kind === 'dry' || now.kind === 'sanded']).toEqual([kind, false]);

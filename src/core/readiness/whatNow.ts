@@ -1,12 +1,15 @@
 import { type AirTrouble, airTroubles } from '../air/air';
-import { type AirClock, stepAt } from '../air/airClock';
+import { stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
 import { heldAt, type RoomState } from '../log/stateOf';
+import { sealedArea } from '../materials/loadList';
 import type { Coat, CoatedClass } from '../method/coat';
-import type { Method } from '../method/resolveMethod';
 import type { AppliedCoats, Stretch } from '../standing/appliedCoats';
 import type { Finished } from '../standing/finished';
-import { progressClock } from './coatClock';
+import type { DryingClock } from './coatClock';
+import { dueItems } from './mending';
+import type { RoomCoating, RoomRecord, RoomTakeOff } from './roomParts';
+import { type Drying, stretchClock } from './stretchClock';
 
 /** How one planned coat stands. */
 export type CoatPhase = 'planned' | 'part' | 'wet' | 'dry' | 'sanded';
@@ -49,7 +52,9 @@ export type ClassNow =
   | {
       readonly kind: 'wet';
       readonly coat: Coat;
+      /** When the first of it can be worked on, and when all of it can. */
       readonly until: number;
+      readonly allBy: number;
       /** What can be put on then; nothing more when it is the last. */
       readonly next: Coat | undefined;
       /** Whether it is another class, which the next coat runs over. */
@@ -67,56 +72,64 @@ export interface ClassStanding {
   readonly now: ClassNow;
   /** When the first of its pieces that are not ready becomes so. */
   readonly changesAt: number | undefined;
+  /** When the last of its mud that is wet is ready; undefined where none is. */
+  readonly wetUntil: number | undefined;
 }
 
-/** What can be done with a room now: coat some class, wait, sand, check, hand over, or nothing more. */
+/**
+ * What can be done with a room now: put on a coat, wait, fix what is wrong, sand, check, seal, hand over, or nothing more. It is
+ * stuck while somebody else has it, or the air is too cold.
+ */
 export type RoomNow =
-  | { readonly kind: 'go' | 'sand' | 'check' | 'handOver' | 'done' | 'nothing' }
-  | { readonly kind: 'wet'; readonly until: number }
+  | { readonly kind: 'go' | 'fix' | 'sand' | 'check' | 'seal' | 'handOver' | 'done' | 'nothing' }
+  /** Until the first of it can be worked on, and until all of it can. */
+  | { readonly kind: 'wet'; readonly until: number; readonly allBy: number }
   | { readonly kind: 'stuck'; readonly why: Stuck };
 
 export interface RoomStanding {
   readonly classes: readonly ClassStanding[];
   readonly now: RoomNow;
+  /** When the last mud in the room that is wet is ready, ms since 1970; undefined where none is. */
+  readonly wetUntil: number | undefined;
   /** What is wrong with the air now. */
   readonly air: readonly AirTrouble[];
 }
 
+/** A room as far as it matters to what can be done in it. */
+export type RoomToDo = Pick<
+  RoomTakeOff & RoomCoating & RoomRecord,
+  'tally' | 'pieces' | 'coats' | 'method' | 'state' | 'applied' | 'held' | 'prefill' | 'done'
+>;
+
 /**
- * What can be done in a room, what is waiting and for what, piece by piece. A coat may go on where the one below is on and
+ * Returns what can be done in a room, what is waiting and for what, piece by piece. A coat may go on where the one below is on and
  * dry, the other side of an angle when the first is, and over a butt or into a corner when what lies there is firm; a skim
  * when everything else is dry. A held or cold room is stuck, its clocks run on.
  *
- * @param coats all coats of the room in order, see `roomCoats`
- * @param method by which they are put on
- * @param applied what was put on, beside what is asked for, see `appliedCoats`
- * @param done what is sanded and signed off, see `finished`
- * @param clock the room's air, see `houseAir`
+ * @param clock of the room's coats in its air
  * @param now ms since 1970
  */
-export function whatNow(
-  coats: readonly Coat[],
-  method: Method,
-  state: RoomState,
-  applied: AppliedCoats,
-  done: Finished,
-  clock: AirClock,
-  now: number,
-): RoomStanding {
-  const air = airTroubles(stepAt(clock, now).air);
+export function whatNow(room: RoomToDo, clock: DryingClock, now: number): RoomStanding {
+  const { coats, state } = room;
+  const air = airTroubles(stepAt(clock.air, now).air);
   const blocked = whyBlocked(state, air, now);
-  const room: Looked = { method, applied, done, clock, now };
+  const looked: Looked = { method: room.method, applied: room.applied, done: room.done, clock, now };
   const kinds = [...new Set(coats.map((coat) => coat.class))];
   const firmAt = Math.max(0, ...state.prefills.map((prefill) => prefill.firmAt));
   const joints = kinds
     .filter((kind) => kind !== 'surface')
-    .map((kind) => withPrefill(classStanding(kind, coats, room, blocked), firmAt, now));
+    .map((kind) => withPrefill(classStanding(kind, coats, looked, blocked), firmAt, now));
   const jointsDry = joints.every((standing) => standing.now.kind === 'dry' || standing.now.kind === 'sanded');
   const surface = kinds.includes('surface')
-    ? [classStanding('surface', coats, room, jointsDry ? blocked : JOINTS_FIRST)]
+    ? [classStanding('surface', coats, looked, jointsDry ? blocked : JOINTS_FIRST)]
     : [];
   const classes = [...joints, ...surface];
-  return { classes, now: roomNow(classes, state, done, blocked), air };
+  return {
+    classes,
+    now: roomNow(classes, room, blocked),
+    wetUntil: latestOf(classes.map(({ wetUntil }) => wetUntil)),
+    air,
+  };
 }
 
 /** A class whose tape would go over what was filled and is not firm yet. */
@@ -126,16 +139,15 @@ function withPrefill(standing: ClassStanding, firmAt: number, now: number): Clas
   const { coat } = standing.now;
   return {
     ...standing,
-    now: { kind: 'wet', coat, until: firmAt, next: coat, crossed: false, prefill: true },
+    now: { kind: 'wet', coat, until: firmAt, allBy: firmAt, next: coat, crossed: false, prefill: true },
     changesAt: Math.min(firmAt, standing.changesAt ?? firmAt),
+    wetUntil: Math.max(firmAt, standing.wetUntil ?? firmAt),
   };
 }
 
-interface Looked {
-  readonly method: Method;
+interface Looked extends Drying {
   readonly applied: AppliedCoats;
   readonly done: Finished;
-  readonly clock: AirClock;
   readonly now: number;
 }
 
@@ -152,36 +164,63 @@ function classStanding(
   blocked: Stuck | undefined,
 ): ClassStanding {
   const own = coats.filter((coat) => coat.class === kind);
-  const standings = own.map((coat, index) => coatStanding(coat, index === own.length - 1, room));
-  const nows = room.applied.stretches.flatMap((stretch) =>
-    stretch.class === kind ? [{ stretch, now: stretchNow(stretch, own, room) }] : [],
-  );
+  const stretches = room.applied.stretches.filter((stretch) => stretch.class === kind);
+  const standings = own.map((coat) => coatStanding(coat, stretches, room));
+  const nows = stretches.map((stretch) => ({ stretch, now: stretchNow(stretch, own, room) }));
   const waits = nows.flatMap(({ now }) => (now.kind === 'wet' && Number.isFinite(now.until) ? [now.until] : []));
   return {
     class: kind,
     coats: standings,
     now: classNow(own, standings, nows, blocked),
     changesAt: waits.length > 0 ? Math.min(...waits) : undefined,
+    wetUntil: latestOf(stretches.map((stretch) => wetUntilOf(stretch, room))),
   };
 }
 
-function coatStanding(coat: Coat, last: boolean, { method, applied, done, clock, now }: Looked): CoatStanding {
-  const progress = applied.coats.get(coat.id);
-  if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
-  const times = progressClock(progress, coat, method, clock);
-  const readyAt = times[last ? 'sandAt' : 'recoatAt'];
-  const { share } = progress;
-  const phase = share < 1 ? 'part' : readyAt > now ? 'wet' : isSanded(coat, applied, done) ? 'sanded' : 'dry';
-  return { coat, phase, share: phase === 'part' ? share : 1, readyAt, setAt: times.setAt, troubles: times.troubles };
+/** When all mud on some pieces is ready for what comes next; undefined where it is. */
+export function wetUntilOf(stretch: Stretch, room: Drying & { readonly now: number }): number | undefined {
+  const until = latestOf(stretch.coats.map((_, place) => readyAtOf(stretch, place, room)));
+  return until !== undefined && until > room.now ? until : undefined;
 }
 
-/** Whether every piece of a coat's class was sanded since mud went on it last. */
-const isSanded = (coat: Coat, { stretches }: AppliedCoats, done: Finished): boolean =>
-  done.sanded !== undefined ||
-  (done.sandedPieces.size > 0 &&
-    stretches
-      .filter((stretch) => stretch.class === coat.class)
-      .every((stretch) => stretch.pieces.every(({ id }) => done.sandedPieces.has(id))));
+/** When a coat of some pieces may be coated again; the last of theirs: be sanded. */
+function readyAtOf(stretch: Stretch, place: number, room: Drying): number | undefined {
+  const times = stretchClock(stretch, place, room);
+  return place === stretch.coats.length - 1 ? times?.sandAt : times?.recoatAt;
+}
+
+const latestOf = (instants: readonly (number | undefined)[]): number | undefined => {
+  const known = instants.filter((at) => at !== undefined);
+  return known.length > 0 ? Math.max(...known) : undefined;
+};
+
+function coatStanding(coat: Coat, stretches: readonly Stretch[], room: Looked): CoatStanding {
+  const progress = room.applied.coats.get(coat.id);
+  if (!progress) return { coat, phase: 'planned', share: 0, readyAt: undefined, setAt: undefined, troubles: [] };
+  const own = stretches.flatMap((stretch) => {
+    const place = stretch.coats.findIndex((one) => one.coat.id === coat.id);
+    const times = place < 0 ? undefined : stretchClock(stretch, place, room);
+    return times ? [{ times, readyAt: readyAtOf(stretch, place, room) }] : [];
+  });
+  const readyAt = latestOf(own.map((one) => one.readyAt));
+  const { share } = progress;
+  const phase =
+    share < 1 ? 'part' : (readyAt ?? 0) > room.now ? 'wet' : isSanded(stretches, room.done) ? 'sanded' : 'dry';
+  return {
+    coat,
+    phase,
+    share: phase === 'part' ? share : 1,
+    readyAt,
+    setAt: latestOf(own.map(({ times }) => times.setAt)),
+    troubles: [...new Set(own.flatMap(({ times }) => times.troubles))],
+  };
+}
+
+/** Whether every piece of a class that gets a coat was sanded since mud went on it last. */
+const isSanded = (stretches: readonly Stretch[], done: Finished): boolean =>
+  stretches
+    .filter(({ coats }) => coats.length > 0)
+    .every((stretch) => stretch.pieces.every(({ id }) => done.sandedPieces.has(id)));
 
 /**
  * What can be done with pieces that are alike; `after` waits for another side that is not on yet, `held` for its face, `mend` for what
@@ -202,43 +241,54 @@ export type StretchNow =
   | { readonly kind: 'done' };
 
 /**
- * What can be done with pieces that are alike.
+ * Returns what can be done with pieces that are alike.
  *
  * @param own the coats of their class in the room, in order
  */
-export function stretchNow(
-  stretch: Stretch,
-  own: readonly Coat[],
-  { method, applied, clock, now }: Omit<Looked, 'done'>,
-): StretchNow {
+export function stretchNow(stretch: Stretch, own: readonly Coat[], room: Omit<Looked, 'done'>): StretchNow {
   const { coats } = stretch;
+  const { now } = room;
   const next = coats.find(({ share }) => share < 1)?.coat;
   // Mud on a later coat counts even when an earlier one was never logged.
-  for (const [index, on] of [...coats.entries()].reverse()) {
-    if (on.share < 1 || on.applications.length === 0) continue;
-    const until = progressClock(on, on.coat, method, clock)[index === coats.length - 1 ? 'sandAt' : 'recoatAt'];
-    if (until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
+  for (const [place, on] of [...coats.entries()].reverse()) {
+    if (on.share < 1) continue;
+    const until = readyAtOf(stretch, place, room);
+    if (until !== undefined && until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
   }
   if (!next) return { kind: 'done' };
   if (stretch.held) return { kind: 'held', coat: next };
   if (stretch.toMend) return { kind: 'mend', coat: next };
+  return afterOthers(stretch, next, own, room) ?? { kind: 'go', coat: next };
+}
+
+/** What keeps the next coat off a stretch: the other side of its angle, or what it runs over; undefined where nothing does. */
+function afterOthers(
+  stretch: Stretch,
+  next: Coat,
+  own: readonly Coat[],
+  room: Omit<Looked, 'done'>,
+): StretchNow | undefined {
+  const { applied, now, method } = room;
   const place = own.findIndex(({ id }) => id === next.id);
-  const others =
-    next.side === undefined ? [] : stretch.beside.flatMap((other) => applied.stretches[other]?.coats ?? []);
-  for (const other of others) {
-    if (own.findIndex(({ id }) => id === other.coat.id) >= place) continue;
-    if (other.share < 1) return { kind: 'after', coat: next };
-    const until = other.applications.length > 0 ? progressClock(other, other.coat, method, clock).recoatAt : now;
-    if (until > now) return { kind: 'wet', coat: other.coat, until, next, crossed: false };
+  for (const other of next.side === undefined ? [] : stretch.beside) {
+    const side = applied.stretches[other];
+    for (const [at, on] of side?.coats.entries() ?? []) {
+      if (!side || own.findIndex(({ id }) => id === on.coat.id) >= place) continue;
+      if (on.share < 1) return { kind: 'after', coat: next };
+      const until = stretchClock(side, at, room)?.recoatAt ?? now;
+      if (until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
+    }
   }
-  if (method.all.order === 'noWait') return { kind: 'go', coat: next };
+  if (method.all.order === 'noWait') return undefined;
   let crossed: { readonly coat: Coat; readonly until: number } | undefined;
-  for (const under of stretch.across.flatMap((other) => applied.stretches[other]?.coats ?? [])) {
-    if (under.applications.length === 0) continue;
-    const until = progressClock(under, under.coat, method, clock).firmAt;
-    if (until > now && until > (crossed?.until ?? now)) crossed = { coat: under.coat, until };
+  for (const other of stretch.across) {
+    const under = applied.stretches[other];
+    for (const [at, { coat }] of under?.coats.entries() ?? []) {
+      const until = (under && stretchClock(under, at, room)?.firmAt) ?? now;
+      if (until > (crossed?.until ?? now)) crossed = { coat, until };
+    }
   }
-  return crossed ? { kind: 'wet', ...crossed, next, crossed: true } : { kind: 'go', coat: next };
+  return crossed && { kind: 'wet', ...crossed, next, crossed: true };
 }
 
 interface StretchStanding {
@@ -259,8 +309,8 @@ function classNow(
     const share = standings.find(({ coat }) => coat.id === first.coat.id)?.share ?? 0;
     return { kind: 'go', coat: first.coat, share, ready };
   }
-  const wet = nows.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until)[0];
-  if (wet) return wet;
+  const wet = nows.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until);
+  if (wet[0]) return { ...wet[0], allBy: wet.at(-1)?.until ?? wet[0].until };
   const [held] = nows.flatMap(({ now }) => (now.kind === 'held' ? [now] : []));
   if (held) return { kind: 'stuck', coat: held.coat, why: blocked ?? NOT_ACCEPTED };
   const [wrong] = nows.flatMap(({ now }) => (now.kind === 'mend' ? [now] : []));
@@ -288,21 +338,30 @@ function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): rea
   });
 }
 
-function roomNow(
-  classes: readonly ClassStanding[],
-  state: RoomState,
-  done: Finished,
-  blocked: Stuck | undefined,
-): RoomNow {
+function roomNow(classes: readonly ClassStanding[], room: RoomToDo, blocked: Stuck | undefined): RoomNow {
+  const { state, done } = room;
+  const nows = classes.map(({ now }) => now);
   if (classes.length === 0) return { kind: 'nothing' };
-  if (state.handedOver) return { kind: 'done' };
+  const stuck = nows.flatMap((now) => (now.kind === 'stuck' ? [now.why] : []));
+  const isOn = nows.every(({ kind }) => kind === 'dry' || kind === 'sanded');
   const isOpen = state.items.some(({ closed }) => !closed);
-  if (done.checked && !isOpen) return { kind: 'handOver' };
-  if (done.sanded) return { kind: 'check' };
-  if (classes.some(({ now }) => now.kind === 'go')) return { kind: 'go' };
-  if (blocked !== undefined) return { kind: 'stuck', why: blocked };
-  const wet = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-  if (wet.length > 0) return { kind: 'wet', until: Math.min(...wet) };
-  const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [now.why] : []));
-  return stuck[0] === undefined ? { kind: 'sand' } : { kind: 'stuck', why: stuck[0] };
+  if (state.handedOver && isOn && done.checked && !isOpen) return { kind: 'done' };
+  if (blocked?.kind === 'held') return { kind: 'stuck', why: blocked };
+  if (nows.some(({ kind }) => kind === 'go')) return { kind: 'go' };
+  if (dueItems(room).length > 0) return { kind: 'fix' };
+  if (blocked && !isOn) return { kind: 'stuck', why: blocked };
+  const wet = nows.flatMap((now) => (now.kind === 'wet' ? [now] : []));
+  const [until, allBy] = [Math.min(...wet.map((one) => one.until)), Math.max(...wet.map((one) => one.allBy))];
+  if (wet.length > 0) return { kind: 'wet', until, allBy };
+  if (!isOn) return { kind: 'stuck', why: stuck[0] ?? JOINTS_FIRST };
+  return finishing(room, isOpen);
+}
+
+/** What comes next in a room whose coats are all on and dry. */
+function finishing({ tally, coats, method, state, done }: RoomToDo, isOpen: boolean): RoomNow {
+  if (!done.sanded) return { kind: 'sand' };
+  if (!done.checked) return { kind: 'check' };
+  const isSealed = state.sealed !== undefined || sealedArea(tally, coats, method) === 0;
+  // What is still open is closed by the sealer.
+  return { kind: isSealed && !isOpen ? 'handOver' : 'seal' };
 }

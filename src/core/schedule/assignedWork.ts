@@ -1,14 +1,16 @@
 import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
 import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
-import type { SmallWork } from '../method/smallWork';
+import { type SmallWork, shareOfSmall } from '../method/smallWork';
 import { dueItems, mendsIn } from '../readiness/mending';
 import { scrapedFor } from '../readiness/scrapedFor';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { leftToSand } from '../standing/leftToSand';
 import { BLOCKS, type Block } from '../work/block';
+import { checkHours, sandHours, sealHours } from '../work/closing';
 import type { HandedPass } from '../work/dayListOf';
-import { betweenBefore, isBetween, type Pass } from '../work/pass';
-import { betweenHours, coatHours, partOfTask, type Task } from '../work/tasksOf';
+import { betweenBefore, isBetween, type Pass, roundAfter } from '../work/pass';
+import { betweenHours, partOfTask, setUpFactor, smallHours, type Task } from '../work/tasksOf';
 import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
 import { blocksIn } from './roomBlocks';
@@ -59,13 +61,18 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
     for (const work of task.small.filter(isApart))
       partOf(handedIn(room.state, 'prefill', task.pass), 'prefill')?.small.push(work);
     for (const coat of task.coats) addCoat(coat, task.pass);
-    for (const work of task.small.filter((own) => !isApart(own)))
+    for (const work of task.small.filter((own) => !isApart(own) && own.kind !== 'factoryEdge'))
       partFor(workOfSmall(work), task.pass)?.small.push(work);
     if (task.coats.length === 0) partFor(task.pass, task.pass);
     const before = betweenBefore(task.pass);
     if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));
   }
   if (room.tasks.length > 0) for (const pass of ['mend', 'check', 'seal'] as const) partFor(pass, pass);
+  // Factory edges are filled with the angles that they lie in, whoever runs these.
+  for (const part of parts.values())
+    for (const work of whole.get(part.pass)?.small ?? [])
+      if (work.kind === 'factoryEdge' && part.coats.some((coat) => shareOfSmall(work, coat, room.coats) > 0))
+        part.small.push(work);
   return [...parts.values()].map(({ pass, people, day, block, coats, small }) => ({
     room,
     people,
@@ -75,16 +82,34 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
   }));
 }
 
-/** Some of the work of a pass, with its hours. */
+/** Some of the work of a pass, with its hours: those that the plan has for it. */
 function taskOf(part: Pick<Part, 'pass' | 'coats' | 'small'>, room: RoomSnapshot, whole: Task | undefined): Task {
   const { pass, coats, small } = part;
-  const plain = (hours: number): Task => ({ pass, coats, small, hours: ROOM_HOURS + hours, parts: [] });
-  if (isBetween(pass)) return plain(coats.reduce((sum, coat) => sum + hoursBefore(coat, room), 0));
-  if (pass === 'mend') return plain(mendsIn(room).reduce((sum, { hours }) => sum + hours, 0));
-  if (coats.length + small.length === 0) return whole ?? plain(0);
-  const before = betweenBefore(pass);
-  const apart = before !== undefined && handedIn(room.state, before, before) !== undefined;
-  return partOfTask(part, room.coats, room.method, apart);
+  const { tasks, tally, method } = room;
+  const plain = (hours: number): Task => ({ pass, coats, small, hours, parts: [{ rate: pass, hours }] });
+  const factorOf = (round: Pass) => setUpFactor(tasks.find((task) => task.pass === round));
+  if (isBetween(pass)) {
+    const round = roundAfter(pass) ?? 'fill';
+    return plain(ROOM_HOURS + factorOf(round) * coats.reduce((sum, coat) => sum + hoursBefore(coat, room), 0));
+  }
+  switch (pass) {
+    case 'mend':
+      return plain(mendsIn(room).reduce((sum, { hours }) => sum + hours, 0));
+    case 'check':
+      return plain(checkHours(tally));
+    case 'seal':
+      return plain(sealHours(tally, room.coats, method));
+    case 'prefill':
+      return partOfTask(part, room.coats, method, factorOf('tape'));
+    case 'sand':
+      return whole ?? plain(0);
+    default: {
+      const before = betweenBefore(pass);
+      const apart = before !== undefined && handedIn(room.state, before, before) !== undefined;
+      const isScrapedFor = (coat: RoomCoat) => apart || scrapedFor(room.state, coat) !== undefined;
+      return partOfTask(part, room.coats, method, factorOf(pass), isScrapedFor);
+    }
+  }
 }
 
 const hoursBefore = (coat: RoomCoat, { coats, method }: RoomSnapshot): number => betweenHours(coat, coats, method);
@@ -99,11 +124,8 @@ export function coatDone(snapshot: RoomSnapshot, coat: CoatId, block: Block | un
 const isScraped = (coat: RoomCoat, { state, applied }: RoomSnapshot): boolean =>
   scrapedFor(state, coat) !== undefined || (applied.coats.get(coat.id)?.share ?? 0) > 0;
 
-/** Factory edges are filled with the angles that they lie in. */
-function workOfSmall({ kind, round }: SmallWork): string {
-  if (kind === 'prefill') return kind;
-  return kind === 'factoryEdge' ? round : `${kind}.${round}`;
-}
+/** What somebody is sent to do where it is no coat: pre-filling, three-ways, centring. */
+const workOfSmall = ({ kind, round }: SmallWork): string => (kind === 'prefill' ? kind : `${kind}.${round}`);
 
 /** The part of a handed pass that is done, 0–1. */
 export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
@@ -112,21 +134,46 @@ export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSn
   // Nobody fills under tape that is on.
   if (task.pass === 'prefill') return applied.coats.size > 0 ? 1 : snapshot.prefill.done;
   if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, snapshot)) ? 1 : 0;
-  if (task.pass === 'sand') return done.sanded ? 1 : 0;
+  if (task.pass === 'sand') return sandedPart(snapshot);
   if (task.pass === 'check') return done.checked ? 1 : 0;
-  if (task.pass === 'seal') return state.sealed || state.handedOver ? 1 : 0;
-  // Small work is done with its coats.
-  if (task.coats.length === 0) return applied.coats.size > 0 ? 1 : 0;
+  if (task.pass === 'seal') return state.sealed || snapshot.standing.now.kind === 'done' ? 1 : 0;
+  if (task.coats.length === 0) return smallDone(task.small, snapshot);
   const shares = task.coats.map(({ id }) => coatDone(snapshot, id, block));
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;
 }
 
-/** The same by the hours that each coat takes: of a pass whose angles are left much is left. */
+/** The part of some small work that is done, 0–1: it is done with the coats that it goes with. */
+function smallDone(small: readonly SmallWork[], room: RoomSnapshot): number {
+  const [work] = small;
+  if (!work) return room.applied.coats.size > 0 ? 1 : 0;
+  return room.coats.reduce(
+    (sum, coat) => sum + shareOfSmall(work, coat, room.coats) * coatDone(room, coat.id, undefined),
+    0,
+  );
+}
+
+/** The part of the sanding of a room that is done by hours, 0–1. */
+function sandedPart({ pieces, method, room, done }: RoomSnapshot): number {
+  const toSand = [...leftToSand(pieces, method, room.finish, done)];
+  const hours = (of: 'all' | 'left') => toSand.reduce((sum, [kind, own]) => sum + sandHours(kind, own[of]), 0);
+  return hours('left') <= 0 ? (done.sanded || hours('all') <= 0 ? 1 : 0) : 1 - hours('left') / hours('all');
+}
+
+/** The same by the hours of each coat and of the small work: of a pass whose angles are left much is left. */
 export function hoursDone(handed: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
   const { room, task, block } = handed;
-  if (task.coats.length === 0 || isBetween(task.pass)) return passDone(handed);
-  const hours = task.coats.map((coat) => coatHours(coat, room.method));
-  const all = hours.reduce((sum, own) => sum + own, 0);
-  if (all === 0) return passDone(handed);
-  return task.coats.reduce((sum, { id }, index) => sum + (hours[index] ?? 0) * coatDone(room, id, block), 0) / all;
+  if (task.coats.length === 0 || isBetween(task.pass) || task.hours === 0) return passDone(handed);
+  const coats = task.coats.reduce(
+    (sum, { id }, index) => sum + (task.parts[index]?.hours ?? 0) * coatDone(room, id, block),
+    0,
+  );
+  const small = task.small.filter(({ kind }) => kind !== 'factoryEdge');
+  const rest = task.hours - task.parts.reduce((sum, { hours }) => sum + hours, 0);
+  const all = small.reduce((sum, work) => sum + smallHours(work), 0);
+  const done = small.reduce((sum, work) => sum + smallHours(work) * doneOfSmall(work, room), 0);
+  return (coats + (all > 0 ? (rest * done) / all : 0)) / task.hours;
 }
+
+/** The part of some small work that is done, 0–1. */
+export const doneOfSmall = (work: SmallWork, room: RoomSnapshot): number =>
+  work.kind === 'prefill' ? room.prefill.done : smallDone([work], room);

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, MARIT, TOBIN } from '../../../tests/houses/logEntry';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import { roomOf } from '../../../tests/houses/readRooms';
 import { airClock } from '../air/airClock';
 import type { SourcedAir } from '../air/roomAir';
@@ -9,8 +10,8 @@ import { NOTHING_YET, stateOf } from '../log/stateOf';
 import { learn } from '../rates/learn';
 import { houseSnapshot } from '../snapshot/houseSnapshot';
 import { coveredBy } from '../standing/coveredBy';
-import { coatHours } from '../work/tasksOf';
 import { evidenceIn } from './paceEvidence';
+import { openWork } from './planInputOf';
 
 const { house, room } = roomOf("A 12' x 10' x 8', door 32x80 wall 1 bead");
 const TAKEN = whatIsKept(takeOff(room, house));
@@ -49,32 +50,41 @@ function timed(
   const found = own && coveredBy(made.payload, own.pieces, own.method);
   return found?.ok ? { ...made, payload: { ...made.payload, on: found.on } } : made;
 }
-const usualOf = (kind: string, key: string) => {
-  const [own] = snapshotWith([]).rooms;
-  const coat = own?.coats.find((one) => one.class === kind && one.key === key);
-  if (!own || !coat) throw new Error('the room has this coat');
-  return coatHours(coat, own.method);
-};
+/** Hours by the plan of a part of its work. */
+const plannedOf = (work: string, entries: readonly Entry[] = []) =>
+  snapshotWith(entries)
+    .rooms.flatMap((own) => openWork(own, 0))
+    .find((item) => item.work === work)?.hours ?? 0;
 
 describe('what a log says about how long people take', () => {
-  it('is the time from begun to ended less the pauses, beside the usual hours of what was covered', () => {
+  it('is the time from begun to ended less the pauses, beside the hours that the plan has for it', () => {
     const [found, ...others] = evidenceIn(snapshotWith([timed('flat', 'tape', 8, 9.5, { paused: 30 })]).rooms);
     expect(others).toEqual([]);
     expect(found).toMatchObject({ people: [TOBIN], rate: 'flat.tape.knife', weight: 1 });
-    expect(found?.took).toBeCloseTo(1, 9);
-    expect(found?.usual).toBeCloseTo(usualOf('flat', 'tape'), 3);
+    // Clocks count whole minutes: up to one more is no slower.
+    expect(found?.took).toBeCloseTo(1 - 1 / 60, 9);
+    expect(found?.usual).toBeCloseTo(plannedOf('tape.flat'), 3);
   });
 
   it('counts an angle that was taped on both sides, and both flanges of a bead, once', () => {
     for (const kind of ['angle', 'bead'] as const) {
       const [found] = evidenceIn(snapshotWith([timed(kind, 'tape', 8, 9)]).rooms);
-      expect(found?.usual, kind).toBeCloseTo(usualOf(kind, 'tape'), 2);
+      expect(found?.usual, kind).toBeCloseTo(plannedOf(`tape.${kind}`), 2);
     }
+  });
+
+  it('counts an angle that was taped on the walls, then on the ceiling, as one that was taped at once', () => {
+    const walls = TAKEN.faces.flatMap(({ id, kind }) => (kind === 'ceiling' ? [] : [id]));
+    const ceiling = TAKEN.faces.flatMap(({ id, kind }) => (kind === 'ceiling' ? [id] : []));
+    const usual = (entries: readonly Entry[]) =>
+      evidenceIn(snapshotWith(entries).rooms).reduce((sum, found) => sum + found.usual, 0);
+    const parts = [timed('angle', 'tape', 8, 9, { faces: walls }), timed('angle', 'tape', 10, 11, { faces: ceiling })];
+    expect(usual(parts)).toBeCloseTo(usual([timed('angle', 'tape', 8, 10)]), 3);
   });
 
   it('shares the time of what was logged together by what it usually takes', () => {
     const found = evidenceIn(snapshotWith([timed('flat', 'tape', 8, 11), timed('bead', 'tape', 8, 11)]).rooms);
-    expect(found.reduce((sum, { took }) => sum + took, 0)).toBeCloseTo(3, 9);
+    expect(found.reduce((sum, { took }) => sum + took, 0)).toBeCloseTo(3 - 1 / 60, 9);
     expect(found.reduce((sum, { weight }) => sum + weight, 0)).toBeCloseTo(1, 9);
     const [one, other] = found;
     expect((one?.took ?? 0) / (one?.usual ?? 1)).toBeCloseTo((other?.took ?? 0) / (other?.usual ?? 1), 9);
@@ -82,11 +92,50 @@ describe('what a log says about how long people take', () => {
 
   it('counts the hours of both where two ran it, and nothing of what has no time or was voided', () => {
     const [pair] = evidenceIn(snapshotWith([timed('flat', 'tape', 8, 9, { ranBy: [TOBIN, MARIT] })]).rooms);
-    expect(pair?.took).toBeCloseTo(2, 9);
+    expect(pair?.took).toBeCloseTo(2 - 2 / 60, 9);
     const untimed = entry({ kind: 'coat', payload: { class: 'flat', key: 'tape', part: 1, mud: DRYING } });
     const voided = timed('bead', 'tape', 8, 9);
     const gone = entry({ kind: 'void', payload: { target: voided.id } });
     expect(evidenceIn(snapshotWith([untimed, voided, gone]).rooms)).toEqual([]);
+  });
+
+  it.each([
+    ["A 12' x 10' x 8', door 32x80 wall 1 bead", {}],
+    ["Closet 4' x 3' x 8', door 24x80 wall 1", {}],
+    ["Hall 20' x 14' x 8', door 32x80 wall 1 bead", { tools: 'boxes', order: 'boxes' }],
+  ] as const)('keeps the usual pace for whoever works exactly the planned hours in %s', (line, method) => {
+    const own = oneRoomSnapshot(line, MIDNIGHT);
+    const before = own.roomWith([], method);
+    let hour = 8;
+    const log = openWork(before, MIDNIGHT).flatMap((item) => {
+      // People look at a clock: it shows minutes.
+      const took = Math.ceil(item.hours * 60 - 1e-9) / 60;
+      const run = { begun: iso(hour), ended: iso(hour + took) };
+      hour += took;
+      return before.coats
+        .filter(({ id }) => item.coats.includes(id))
+        .map(({ class: kind, key, side }) => {
+          const payload = { class: kind, key, ...(side && { side }), part: 1, mud: DRYING, ...run };
+          const found = coveredBy(payload, before.pieces, before.method);
+          const on = found.ok ? { on: found.on } : {};
+          return entry({ kind: 'coat', at: MIDNIGHT + hour * HOUR, payload: { ...payload, ...on } });
+        });
+    });
+    for (const { rate, usual, took } of evidenceIn([own.roomWith(log, method)]))
+      expect([rate, usual / took]).toEqual([rate, expect.closeTo(1, 3)]);
+  });
+
+  it('does not count what was scraped before the work was begun', () => {
+    const scraped = entry({ kind: 'between', at: MIDNIGHT + 30 * HOUR, payload: { how: 'scrape' } });
+    const taped = timed('flat', 'tape', 8, 9);
+    const usual = (entries: readonly Entry[]) =>
+      evidenceIn(snapshotWith(entries).rooms).find(({ rate }) => rate === 'flat.fill.knife')?.usual ?? 0;
+    const [whole, scrapedBefore] = [
+      usual([taped, timed('flat', 'fill', 32, 33)]),
+      usual([taped, scraped, timed('flat', 'fill', 32, 33)]),
+    ];
+    expect(scrapedBefore).toBeLessThan(whole);
+    expect(scrapedBefore).toBeCloseTo(plannedOf('fill.flat', [taped, scraped]), 3);
   });
 
   it('comes to the same paces whether entries come late or in order', () => {

@@ -3,12 +3,15 @@ import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/stateOf';
 import { distinct } from '../measure/distinct';
 import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
-import { progressClock } from '../readiness/coatClock';
+import { kindOfCoat } from '../readiness/coatClock';
 import { mendsIn } from '../readiness/mending';
 import { scrapedFor } from '../readiness/scrapedFor';
+import { stretchClock } from '../readiness/stretchClock';
 import { stretchNow } from '../readiness/whatNow';
 import type { HouseSnapshot, RoomSnapshot } from '../snapshot/houseSnapshot';
+import { leftToSand } from '../standing/leftToSand';
 import { BLOCKS, type Block, workAnywhere } from '../work/block';
+import { sandHours } from '../work/closing';
 import { dateFor, type PaintersDates } from '../work/painters';
 import { BETWEEN_PASSES } from '../work/pass';
 import { scrapeApart } from '../work/scrapeApart';
@@ -41,7 +44,7 @@ const LAST_INSTANT = 8.64e15;
  */
 export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround, now: number): PlanInput {
   const { crew, people, timeZone, dates } = ground;
-  const airs = distinct(rooms.map((room) => ({ steps: airAhead(room, now), slowness: room.air.slowness ?? 1 })));
+  const airs = distinct(rooms.map((room) => airAhead(room, now)));
   const items: WorkItem[] = [];
   const handed: Record<string, Handed> = {};
   const planned = rooms.map((snapshot, index) => {
@@ -78,8 +81,7 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
     from: Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS,
     timeZone,
     rooms: planned,
-    airs: airs.values.map(({ steps }) => steps),
-    slowness: airs.values.map(({ slowness }) => slowness),
+    airs: airs.values,
     items,
     people,
     crew,
@@ -112,23 +114,23 @@ function splitWhereHanded(items: readonly WorkItem[], state: RoomState): readonl
   return splitItems(items, new Set(apart.map(({ id }) => id)));
 }
 
-/** The work of a room that is still to do. */
+/** Returns the work of a room that is still to do; a room that was handed over and opened again has some. */
 export const openWork = (snapshot: RoomSnapshot, now: number): readonly WorkItem[] =>
-  snapshot.state.handedOver || snapshot.tooLarge ? [] : workOf(workRoomOf(snapshot, now));
+  snapshot.standing.now.kind === 'done' || snapshot.tooLarge ? [] : workOf(workRoomOf(snapshot, now));
 
 function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
-  const { room, tally, method, coats, state, applied, done, air: clock } = snapshot;
+  const { room, tally, method, coats, state, applied, done, clock } = snapshot;
   const blocks = blocksIn(snapshot);
   const { firmAt } = snapshot.prefill;
   const left = new Map<string, CoatLeft>();
   const heldOf = heldShares(snapshot, blocks);
   for (const coat of coats) {
     const progress = applied.coats.get(coat.id);
-    const sandAt = progress && Math.min(LAST_INSTANT, progressClock(progress, coat, method, clock).sandAt);
+    const sandAt = sandAtOf(coat.id, snapshot);
     left.set(coat.id, {
       part: lessHeld(1 - (progress?.share ?? 0), heldOf(coat.id)),
       from: undefined,
-      sandAt: sandAt !== undefined && sandAt > now ? sandAt : undefined,
+      sandAt: sandAt > now ? Math.min(LAST_INSTANT, sandAt) : undefined,
       blocks: blocks && leftIn(blocks, coat.id, heldOf),
     });
   }
@@ -156,15 +158,28 @@ function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
     left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
     begun: coats.some(({ id, key }) => key === 'tape' && applied.coats.has(id)),
     scraped: (coat) => scrapedFor(state, coat) !== undefined,
+    slowness: (coat) => clock.slowness.get(kindOfCoat(coat)) ?? 1,
     mend: mendsIn(snapshot),
     gaps: snapshot.prefill.found,
     prefilled: snapshot.prefill.done,
     prefillFirmAt: firmAt !== undefined && firmAt > now ? firmAt : undefined,
-    sanded: done.sanded !== undefined,
+    finish: room.finish,
+    sandLeft: done.sanded ? 0 : sandLeftOf(snapshot),
     checked: done.checked !== undefined,
     sealed: state.sealed !== undefined,
   };
 }
+
+/** Person-hours of sanding that are left, without walking in. */
+const sandLeftOf = ({ pieces, method, room, done }: RoomSnapshot): number =>
+  [...leftToSand(pieces, method, room.finish, done)].reduce((sum, [kind, { left }]) => sum + sandHours(kind, left), 0);
+
+/** When all that is on of a coat may be sanded; 0 where nothing is. */
+const sandAtOf = (coat: CoatId, { applied, method, clock }: RoomSnapshot): number =>
+  applied.stretches.reduce((last, stretch) => {
+    const place = stretch.coats.findIndex((one) => one.coat.id === coat);
+    return Math.max(last, (place < 0 ? undefined : stretchClock(stretch, place, { method, clock })?.sandAt) ?? 0);
+  }, 0);
 
 /** How far a coat is on the walls and on the ceiling. */
 function leftIn(blocks: RoomBlocks, coat: CoatId, heldOf: HeldOf): Readonly<Record<Block, BlockLeft>> {

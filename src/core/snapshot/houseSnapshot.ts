@@ -14,7 +14,7 @@ import { roomCoats } from '../method/roomCoats';
 import { piecesToMend } from '../readiness/mending';
 import { prefillOf } from '../readiness/prefillOf';
 import type { RoomAir, RoomCoating, RoomRecord, RoomTakeOff } from '../readiness/roomParts';
-import { feltAir } from '../readiness/touchesIn';
+import { cachedDryingClock, learnDrying } from '../readiness/touchChecks';
 import { type RoomStanding, whatNow } from '../readiness/whatNow';
 import type { Room } from '../room/schema';
 import { cachedCoats } from '../standing/appliedCoats';
@@ -81,15 +81,18 @@ export function houseSnapshot(
     const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found, prefill.litres);
     const untaped = heldFaces(pieces, state.acceptances, method.all);
     const toMend = piecesToMend({ state, pieces, prefill }, untaped);
-    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend);
-    const done = finished(state, pieces);
+    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend, state.touched);
+    const done = finished(state, applied, method, room.finish);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
       (sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0),
       0,
     );
-    const felt = feltAir(airOf(room.id, state.fans), state, coats, method);
-    const air = felt.clock;
+    const air = airOf(room.id, state.fans);
+    const learned = learnDrying(air, state, coats, method);
+    const clock = cachedDryingClock(air, learned);
+    const held = waitingFaces(applied.stretches, untaped);
+    const todo = { tally, pieces, coats, method, state, applied, held, prefill, done };
     return {
       at: now,
       room,
@@ -98,7 +101,7 @@ export function houseSnapshot(
       pieces,
       faces,
       applied,
-      held: waitingFaces(applied.stretches, untaped),
+      held,
       toMend,
       prefill,
       tooLarge: worked === undefined,
@@ -108,8 +111,9 @@ export function houseSnapshot(
       state,
       done,
       air,
-      felt,
-      standing: worked ? whatNow(coats, method, state, applied, done, air, now) : TOO_LARGE,
+      learned,
+      clock,
+      standing: worked ? whatNow(todo, clock, now) : TOO_LARGE,
       hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,
     };
@@ -139,6 +143,7 @@ const asBought = memoizeLast((head: HouseHead, shrinkage: Shrinkage | undefined)
 const TOO_LARGE: RoomStanding = {
   classes: [],
   now: { kind: 'stuck', why: { kind: 'tooLarge' } },
+  wetUntil: undefined,
   air: [],
 };
 const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
@@ -147,7 +152,7 @@ const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 const cachedPlan = memoizeLast(
   (tally: Tally, method: Method, finish: Room['finish'], gaps: number | undefined, gapLitres: number | undefined) => {
     const coats = roomCoats(tally, method, finish);
-    const tasks = tasksOf(tally, coats, method, gaps, gapLitres);
+    const tasks = tasksOf(tally, coats, method, finish, { gaps, litres: gapLitres });
     return { coats, tasks, hours: coats.map((coat) => coatHours(coat, method)) };
   },
 );

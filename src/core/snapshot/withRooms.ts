@@ -30,7 +30,11 @@ export function withRooms(snapshot: HouseSnapshot, others: ReadonlyMap<string, O
         pieces: taken.pieces,
         faces: taken.faces,
         coats: roomCoats(taken.tally, method, room.finish),
-        applied: appliedCoats(taken.pieces, method, state.applied, room.finish, held, toMend),
+        applied: appliedCoats(taken.pieces, method, state.applied, room.finish, {
+          held,
+          toMend,
+          touched: state.touched,
+        }),
       };
     }),
   };

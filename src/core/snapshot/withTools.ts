@@ -24,7 +24,11 @@ export function withTools(snapshot: HouseSnapshot, tools: Tools): HouseSnapshot 
         ...room,
         method,
         coats: roomCoats(room.tally, method, room.room.finish),
-        applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, room.held, room.toMend),
+        applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, {
+          held: room.held,
+          toMend: room.toMend,
+          touched: room.state.touched,
+        }),
       };
     }),
   };

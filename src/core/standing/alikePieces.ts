@@ -1,9 +1,11 @@
 import { jointOf, placeOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
+import type { Touched } from '../log/stateOf';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
 import type { Room } from '../room/schema';
+import type { PieceMarks } from './appliedCoats';
 import { isHeld } from './heldFaces';
 import { isCeilingFirst, liesOn } from './liesOn';
 
@@ -22,6 +24,8 @@ export interface Alike {
   readonly amount: number;
   readonly method: Method;
   readonly covered: Cover | undefined;
+  /** The last touch check on what lies on top of them. */
+  readonly touched: Touched | undefined;
   /** The other sides of their joints, and what they run over, by number. */
   readonly beside: readonly number[];
   readonly across: readonly number[];
@@ -29,15 +33,15 @@ export interface Alike {
 
 /**
  * Gathers the pieces of a room so that each of a group stands as the others do: of one class, on the same side, by the same
- * method, under the same entries, held or not, to be mended or not, and so what lies beside them and what they run over.
+ * method, under the same entries, held or not, to be mended or not, touched alike, and so what lies beside them and what they
+ * run over.
  */
 export function alikePieces(
   pieces: readonly Piece[],
   applied: readonly CoatEntry[],
   method: Method,
   finish: Room['finish'],
-  held: ReadonlySet<string>,
-  toMend: ReadonlySet<string>,
+  { held, toMend, touched }: PieceMarks,
 ): readonly Alike[] {
   const covers = coversOf(pieces, applied, method, finish);
   const byJoint = new Map<string, number[]>();
@@ -48,12 +52,14 @@ export function alikePieces(
   );
   const acrosses = pieces.map(({ crosses }) => crosses.flatMap((id) => numbers.get(id) ?? []));
 
+  const touches = pieces.map((piece, index) => lastTouchOn(piece, covers[index], applied, touched));
+
   const [number, coverNumber] = [numbering<string>(), numbering<Cover | undefined>()];
   const base = pieces.map((piece, index) => {
     const { left, first, ceilingFirst } = piece.lies ?? {};
     const { level } = methodOn(piece.faces, method, finish);
     const under = coverNumber(covers[index]);
-    const waits = `${isHeld(piece, held)} ${toMend.has(piece.id)}`;
+    const waits = `${isHeld(piece, held)} ${toMend.has(piece.id)} ${touches[index]}`;
     return number(`${piece.class} ${level} ${left} ${first} ${ceilingFirst} ${waits} ${under}`);
   });
   const among = (others: readonly number[]) => [...new Set(others.map((other) => base[other]))].sort().join(' ');
@@ -84,17 +90,36 @@ export function alikePieces(
       amount,
       method: methodOn(piece.faces, method, finish),
       covered: covers[first],
+      touched: touched[touches[first] ?? -1],
       beside: beside?.[group] ?? [],
       across: across?.[group] ?? [],
     };
   });
 }
 
+/** The number of the last touch check on a piece since its last coat went on; -1 where nobody touched that. */
+function lastTouchOn(
+  { id, class: kind }: Piece,
+  cover: Cover | undefined,
+  applied: readonly CoatEntry[],
+  touched: readonly Touched[],
+): number {
+  const top = cover && applied[cover.entry];
+  if (!top) return -1;
+  const since = Date.parse(top.at);
+  return touched.findLastIndex(
+    (touch) =>
+      Date.parse(touch.at) > since &&
+      (touch.class === undefined || touch.class === kind) &&
+      (touch.pieces?.includes(id) ?? true),
+  );
+}
+
 /**
  * For each piece, which entries cover which part of it; what is under the same entries has the same object. An entry that says
- * on what it lay lies there still. What of that is gone, because the room was measured anew and its boards lie otherwise, is on
- * what lies in the same place now: all of it where the entry meant everything there, else as much as it was. An entry that does
- * not say it, as one that was not recorded yet, is on all that it may mean.
+ * on what it lay lies there still; of a piece that is longer than it was then, it covers what there was. What of that is gone,
+ * because the room was measured anew and its boards lie otherwise, is on what lies in the same place now, as far as there is no more
+ * of it. An entry that does not say it, as one that was not recorded yet, is on all that it may mean.
  */
 function coversOf(
   pieces: readonly Piece[],
@@ -127,7 +152,8 @@ function coversOf(
     const fresh = own.filter(({ index, piece }) => {
       const covered = left.get(piece.id);
       if (!covered) return true;
-      cover(index, payload.pieces && covered.of > 0 ? covered.amount / covered.of : part);
+      const whole = payload.pieces && covered.of > 0 ? covered.amount / covered.of : part;
+      cover(index, whole * stillCovered(covered.of, piece.amount));
       left.delete(piece.id);
       return false;
     });
@@ -137,11 +163,18 @@ function coversOf(
     for (const [place, amount] of gone) {
       const there = fresh.filter(({ piece }) => placeOf(piece.id) === place);
       const whole = there.reduce((sum, { piece }) => sum + piece.amount, 0);
-      for (const { index } of there) cover(index, payload.pieces ? Math.min(1, amount / whole) : part);
+      const known = payload.pieces ? Math.min(1, amount / whole) : part * stillCovered(amount / part, whole);
+      for (const { index } of there) cover(index, known);
     }
   }
   return covers;
 }
+
+/** Who measures again finds a joint a little longer or shorter. Common practice, no source. */
+const MEASURED_ANEW = 1.02;
+
+/** The part of something that lies under what covered it when there was so much of it: less than all where it grew. */
+const stillCovered = (then: number, now: number): number => (now > then * MEASURED_ANEW ? then / now : 1);
 
 /** Lays one entry over what there is: the same part over the same is the same. */
 function layer(entry: number): (below: Cover | undefined, part: number) => Cover {

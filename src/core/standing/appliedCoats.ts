@@ -1,5 +1,6 @@
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
+import type { Touched } from '../log/stateOf';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Coat, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
@@ -29,7 +30,11 @@ export interface Stretch {
   readonly held: boolean;
   /** Something on them is mended before anything goes over it. */
   readonly toMend: boolean;
+  /** The last touch check on what lies on them now. */
+  readonly touched: Touched | undefined;
   readonly coats: readonly ({ readonly coat: Coat } & CoatProgress)[];
+  /** What is on them as it was logged, in order. */
+  readonly layers: readonly Layer[];
   /** The other sides of their joints, by number. */
   readonly beside: readonly number[];
   /** What they run over, by number: flats over butts, angles and beads over both. */
@@ -45,7 +50,17 @@ export interface AppliedCoats {
   readonly stretches: readonly Stretch[];
 }
 
-const NONE: ReadonlySet<string> = new Set();
+/** What is known of pieces beside the coats on them. */
+export interface PieceMarks {
+  /** The faces whose tape waits, see `heldFaces`. */
+  readonly held: ReadonlySet<string>;
+  /** The pieces on which something must not be covered, see `piecesToMend`. */
+  readonly toMend: ReadonlySet<string>;
+  /** Touch checks in the order in which they were made. */
+  readonly touched: readonly Touched[];
+}
+
+export const NO_MARKS: PieceMarks = { held: new Set(), toMend: new Set(), touched: [] };
 
 export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
@@ -56,19 +71,17 @@ export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stret
  *
  * @param pieces of the room, see `piecesOf`
  * @param applied the coats that were logged in the room, in the order in which they were put on
- * @param held the faces whose tape waits, see `heldFaces`
- * @param toMend the pieces on which something must not be covered, see `piecesToMend`
  */
 export function appliedCoats(
   pieces: readonly Piece[],
   method: Method,
   applied: readonly CoatEntry[],
   finish?: Room['finish'],
-  held: ReadonlySet<string> = NONE,
-  toMend: ReadonlySet<string> = NONE,
+  marks: PieceMarks = NO_MARKS,
 ): AppliedCoats {
+  const { held, toMend } = marks;
   if (applied.length === 0 && held.size === 0 && toMend.size === 0) return NOTHING_APPLIED;
-  const groups = alikePieces(pieces, applied, method, finish, held, toMend);
+  const groups = alikePieces(pieces, applied, method, finish, marks);
   const layersUnder = layersOf(
     applied,
     groups.map(({ covered }) => covered),
@@ -99,7 +112,9 @@ export function appliedCoats(
       amount,
       held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
       toMend: toMend.has(piece.id),
+      touched: alike.touched,
       coats: ladder,
+      layers,
       beside: alike.beside,
       across: alike.across,
     };
@@ -122,7 +137,8 @@ export const cachedCoats = memoizeLast(
     finish: Room['finish'],
     held: ReadonlySet<string>,
     toMend: ReadonlySet<string>,
-  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, held, toMend),
+    touched: readonly Touched[],
+  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, { held, toMend, touched }),
 );
 
 /** A coat that is asked for, with what is on of it. */

@@ -1,6 +1,7 @@
-import { jointOf } from '../joints/jointId';
+import { sidesOfJoint } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { Covered, NewEntry, PutOn } from '../log/entry';
+import type { Side } from '../method/coat';
 import { isAccessory } from '../method/coatKeysFor';
 import { coatNamed } from '../method/coatNamed';
 import { coatsFor } from '../method/coatsFor';
@@ -65,12 +66,19 @@ export function putOnBy(said: Pick<CoatSaid, 'class' | 'key' | 'side' | 'mud'>, 
   return { product, ...(isTaped ? { tape: coat?.tape ?? 'paper' } : {}) };
 }
 
-/** The length that a coat covered; of an angle that was run on both sides, once. mm */
-export function lengthCovered(on: readonly Covered[]): number {
-  const joints = new Map<string, number>();
-  for (const { id, amount } of on) joints.set(jointOf(id), Math.max(joints.get(jointOf(id)) ?? 0, amount));
-  return [...joints.values()].reduce((sum, length) => sum + length, 0);
-}
+/**
+ * Returns how much a coat covered: mm of joint, fasteners by count, mm² of surface. A coat that lies on both sides of a joint counts
+ * half on each, so that walls and ceiling logged one after the other come to the joint's length; a coat by side counts whole.
+ *
+ * @example amountCovered({ on: [{ id: 'c0~w0#0@w0', amount: 3000, of: 3000 }], side: undefined })  // 1500
+ */
+export const amountCovered = ({
+  on = [],
+  side,
+}: {
+  readonly on?: readonly Covered[] | undefined;
+  readonly side?: Side | undefined;
+}): number => on.reduce((sum, { id, amount }) => sum + amount / (side === undefined ? sidesOfJoint(id) : 1), 0);
 
 const covered = (piece: Piece, amount: number): Covered => ({
   id: piece.id,

@@ -2,9 +2,13 @@ import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
 import type { Check, Mark, RoomState, Sanding } from '../log/stateOf';
 import { memoizeLast } from '../measure/memoizeLast';
+import type { Method } from '../method/resolveMethod';
+import { methodOn } from '../method/roomCoats';
 import type { Level } from '../room/level';
+import type { Room } from '../room/schema';
+import type { AppliedCoats, Stretch } from './appliedCoats';
 
-/** What of a room is sanded and signed off, piece by piece and face by face, for as long as no new mud lies on it. */
+/** The pieces of a room that are sanded and the faces that are signed off, as far as all of their coats are on. */
 export interface Finished {
   /** When the last of it was sanded; undefined while something is not. */
   readonly sanded: Mark | undefined;
@@ -15,48 +19,43 @@ export interface Finished {
 }
 
 /**
- * What is sanded and what is signed off: the last time that it was said of a piece or of its face counts, unless mud went on the
- * piece after that.
+ * Returns what is sanded and what is signed off. The last entry about a piece or its face counts, for as long as every coat that
+ * is asked for is on and none went on after it: a piece that is new, longer than it was, or gets one more coat is neither.
  *
- * @param pieces of the room, see `piecesOf`; none where it cannot be worked out, then the room is taken as one
+ * @param applied of the room, see `appliedCoats`
  */
-export const finished = memoizeLast((state: RoomState, pieces: readonly Piece[]): Finished => {
-  if (state.sandings.length === 0 && state.checks.length === 0) return NOTHING;
-  const lastCoat = lastCoats(state.applied, pieces);
-  /** The number of the first coat that would undo what was said. */
-  const since = (piece: Piece) => (lastCoat.get(piece.id) ?? -1) + 1;
-  const sandedPieces = new Set<string>();
-  for (const piece of pieces)
-    if (state.sandings.some((sanding) => sanding.after >= since(piece) && isOf(sanding, piece)))
-      sandedPieces.add(piece.id);
-  const faces = new Map<string, number>();
-  for (const piece of pieces) faces.set(piece.face, Math.max(faces.get(piece.face) ?? 0, since(piece)));
-  const checkedFaces = new Map<string, Check>();
-  for (const [face, first] of faces) {
-    const check = state.checks.findLast((own) => own.after >= first && (own.faces?.includes(face) ?? true));
-    if (check) checkedFaces.set(face, check);
-  }
-  const whole = pieces.length === 0;
-  const count = state.applied.length;
-  const isSanded = whole
-    ? state.sandings.some(({ after }) => after === count)
-    : pieces.every(({ id }) => sandedPieces.has(id));
-  const isChecked = whole
-    ? state.checks.some(({ after }) => after === count)
-    : [...faces.keys()].every((face) => checkedFaces.has(face));
-  const checks = whole ? state.checks.slice(-1) : [...checkedFaces.values()];
-  const lastCheck = isChecked ? state.checks.at(-1) : undefined;
-  const lowest = checks.reduce<Level | undefined>(
-    (low, { level }) => (low === undefined || level < low ? level : low),
-    undefined,
-  );
-  return {
-    sanded: isSanded ? state.sandings.at(-1) : undefined,
-    sandedPieces,
-    checked: lastCheck && lowest !== undefined ? { at: lastCheck.at, who: lastCheck.who, level: lowest } : undefined,
-    checkedFaces,
-  };
-});
+export const finished = memoizeLast(
+  (state: RoomState, applied: AppliedCoats, method: Method, finish: Room['finish']): Finished => {
+    if (state.sandings.length === 0 && state.checks.length === 0) return NOTHING;
+    const asked = applied.stretches.filter(({ coats }) => coats.length > 0);
+    if (asked.length === 0) return NOTHING;
+    const lastCoat = lastCoats(state.applied, applied.stretches);
+    /** The number of the first coat that would undo what was said. */
+    const since = ({ id }: Piece) => (lastCoat.get(id) ?? -1) + 1;
+    const sandedPieces = sandedIn(state, asked, since);
+    const open = new Set(asked.filter((stretch) => !isComplete(stretch)).flatMap(facesOfStretch));
+    const faces = new Map<string, number>();
+    for (const { pieces } of applied.stretches)
+      for (const piece of pieces) faces.set(piece.face, Math.max(faces.get(piece.face) ?? 0, since(piece)));
+    const checkedFaces = new Map<string, Check>();
+    for (const [face, first] of faces) {
+      const check = state.checks.findLast((own) => own.after >= first && (own.faces?.includes(face) ?? true));
+      if (check && !open.has(face) && check.level >= methodOn([face], method, finish).level)
+        checkedFaces.set(face, check);
+    }
+    const isSanded = asked.every(({ pieces }) => pieces.every(({ id }) => sandedPieces.has(id)));
+    const isChecked = asked.every((stretch) => facesOfStretch(stretch).every((face) => checkedFaces.has(face)));
+    const lastCheck = isChecked ? state.checks.at(-1) : undefined;
+    const levels = [...checkedFaces.values()].map(({ level }) => level).toSorted((a, b) => a - b);
+    return {
+      sanded: isSanded ? state.sandings.at(-1) : undefined,
+      sandedPieces,
+      checked:
+        lastCheck && levels[0] !== undefined ? { at: lastCheck.at, who: lastCheck.who, level: levels[0] } : undefined,
+      checkedFaces,
+    };
+  },
+);
 
 const NOTHING: Finished = {
   sanded: undefined,
@@ -65,11 +64,44 @@ const NOTHING: Finished = {
   checkedFaces: new Map(),
 };
 
+/** The faces on which something gets a coat: those that are looked at in the light and signed off. */
+export const facesToSign = ({ stretches }: Pick<AppliedCoats, 'stretches'>): readonly string[] => [
+  ...new Set(stretches.filter(({ coats }) => coats.length > 0).flatMap(facesOfStretch)),
+];
+
+/** Whether every coat that pieces get is on. */
+export const isComplete = ({ coats }: Pick<Stretch, 'coats'>): boolean => coats.every(({ share }) => share === 1);
+
+const facesOfStretch = ({ pieces }: Stretch): readonly string[] => pieces.map(({ face }) => face);
+
+/** Pieces that are sanded: by an entry, or with the skim that lies over them. */
+function sandedIn(
+  { sandings }: RoomState,
+  asked: readonly Stretch[],
+  since: (piece: Piece) => number,
+): ReadonlySet<string> {
+  const complete = asked.filter(isComplete);
+  const bySaid = (piece: Piece) => sandings.some((sanding) => sanding.after >= since(piece) && isOf(sanding, piece));
+  const sanded = new Set<string>();
+  for (const stretch of complete) {
+    const isTrimmed = stretch.coats.some(({ coat }) => coat.trimmed);
+    for (const piece of stretch.pieces) if (isTrimmed || bySaid(piece)) sanded.add(piece.id);
+  }
+  const skimmed = new Set(
+    complete.flatMap((stretch) =>
+      stretch.class === 'surface' ? stretch.pieces.filter(({ id }) => sanded.has(id)).map(({ face }) => face) : [],
+    ),
+  );
+  for (const { pieces } of complete) for (const piece of pieces) if (skimmed.has(piece.face)) sanded.add(piece.id);
+  return sanded;
+}
+
 const isOf = ({ classes, faces }: Sanding, piece: Piece): boolean =>
   (classes?.includes(piece.class) ?? true) && (faces?.includes(piece.face) ?? true);
 
 /** The number of the last coat that lies on each piece. */
-function lastCoats(applied: readonly CoatEntry[], pieces: readonly Piece[]): ReadonlyMap<string, number> {
+function lastCoats(applied: readonly CoatEntry[], stretches: readonly Stretch[]): ReadonlyMap<string, number> {
+  const pieces = stretches.flatMap((stretch) => stretch.pieces);
   const last = new Map<string, number>();
   for (const [index, { payload }] of applied.entries()) {
     const on = payload.on ?? pieces.filter((piece) => liesUnder(payload, piece));

@@ -50,13 +50,15 @@ const SOONEST_RECOAT_MS = 3 * 3_600_000;
 
 /**
  * Puts a coat on what it was logged for. Where some of that has it already and some not, the rest was meant. Where all has
- * it, it is the same coat once more (two people said so), unless the first could be coated again by then.
+ * it, it is what was answered when it was logged: the same coat, or the next one. Without an answer it is the same coat once more
+ * (two people logged it), unless the first could be coated again by then; while that is wet by its clock an answer is asked for.
  */
 function putOn(entry: CoatEntry, covered: readonly Covered[]): void {
   const { key } = entry.payload;
   const lastOf = ({ on: { layers } }: Covered) => layers.findLast((layer) => layer.key === key);
   const open = covered.filter((one) => (lastOf(one)?.share ?? 0) < 1);
-  const again = open.length === 0 && covered.every((one) => isAnother(lastOf(one), entry));
+  const isNext = entry.payload.repeat ? entry.payload.repeat === 'next' : undefined;
+  const again = open.length === 0 && (isNext ?? covered.every((one) => isAnother(lastOf(one), entry)));
   for (const one of open.length > 0 ? open : covered) {
     let layer = lastOf(one);
     if (!layer || again) {

@@ -59,10 +59,10 @@ describe('what there is of goods', () => {
     const stock = one([move('delivered', 50, 1), move('used', 14, 97)], 100);
     expect(stock && lastsDays(stock)).toBeCloseTo(36 / 2, 9);
     expect(one([move('delivered', 50, 1)]) && lastsDays({ onHand: 50, lastWeek: 0 })).toBeUndefined();
-    // 100 are needed in all, 14 are on: 86 and a tenth more, of which 36 are there.
-    expect(missingOf(100, 0.1, { used: 14, onHand: 36 })).toBeCloseTo(86 * 1.1 - 36, 9);
-    expect(missingOf(10, 0.1, { used: 14, onHand: 36 })).toBe(0);
-    expect(missingOf(100, 0, { used: 0, onHand: -5 })).toBe(100);
+    // 86 are still to go on and a tenth is lost, of which 36 are there.
+    expect(missingOf(86, 0.1, { onHand: 36 })).toBeCloseTo(86 * 1.1 - 36, 9);
+    expect(missingOf(0, 0.1, { onHand: 36 })).toBe(0);
+    expect(missingOf(100, 0, { onHand: -5 })).toBe(100);
   });
 
   it('counts in the order of recording where all was said at one instant', () => {

@@ -1,11 +1,12 @@
 import type { Entry } from '../log/entry';
 import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
-import { mudOf, sealedArea } from '../materials/loadList';
+import { sealedArea } from '../materials/loadList';
 import type { CoatedClass } from '../method/coat';
 import { coatNamed } from '../method/coatNamed';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
-import { lengthCovered, putOnBy } from '../standing/coveredBy';
+import { amountCovered, putOnBy } from '../standing/coveredBy';
+import { DONE_WITH_COATS, goodsOfCoat } from '../supply/goodsTaken';
 
 /** Something came, was thrown away, was counted, or went on the walls; litres, of tape mm. */
 export interface Moved {
@@ -80,21 +81,20 @@ export const movedIn = (entries: readonly Entry[]): readonly Moved[] =>
     );
 
 /** What went on the walls of a room by its log: mud by the section of each joint, tape by its length, sealer by the surface. */
-export function usedIn(
-  { state, coats, method, tally, prefill }: RoomSnapshot,
-  { coverage }: Pick<Wares, 'coverage'>,
-): readonly Moved[] {
+export function usedIn(room: RoomSnapshot, { coverage }: Pick<Wares, 'coverage'>): readonly Moved[] {
+  const { state, coats, method, tally, prefill } = room;
   const used: Moved[] = [];
   for (const { at, payload } of state.applied) {
     const { class: kind, on } = payload;
     const coat = coatNamed(coats, payload) ?? coats.findLast((own) => own.class === kind);
     if (!coat || !on) continue;
     const when = Date.parse(at);
-    const amount = kind === 'fasteners' || kind === 'surface' ? sumOf(on) : lengthCovered(on);
+    const amount = amountCovered(payload);
     // By what was put on that day, whatever the method is by now.
     const put = payload.put ?? putOnBy(payload, method);
-    used.push({ good: put.product, at: when, kind: 'used', amount: mudOf({ ...coat, amount }, method), class: kind });
-    if (put.tape) used.push({ good: put.tape, at: when, kind: 'used', amount: lengthCovered(on), class: kind });
+    const as = { ...coat, mud: put.product, tape: put.tape };
+    for (const [good, taken] of goodsOfCoat(as, amount / coat.amount, room, DONE_WITH_COATS))
+      used.push({ good, at: when, kind: 'used', amount: taken, class: kind });
   }
   for (const { prefill: own, litres } of prefill.filled)
     if (litres > 0)
@@ -109,11 +109,13 @@ export function usedIn(
   return used;
 }
 
-const sumOf = (on: readonly { readonly amount: number }[]): number => on.reduce((sum, { amount }) => sum + amount, 0);
-
-/** How much more goes on than is there, with what is lost on the way; litres, of tape mm. */
-export const missingOf = (needed: number, waste: number, { used, onHand }: Pick<Stock, 'used' | 'onHand'>): number =>
-  Math.max(0, Math.max(0, needed - used) * (1 + waste) - Math.max(0, onHand));
+/**
+ * Returns how much more is still to go on than is there, with what is lost on the way; litres, of tape mm.
+ *
+ * @param still what the work that is left takes, see `stillNeeded`
+ */
+export const missingOf = (still: number, waste: number, { onHand }: Pick<Stock, 'onHand'>): number =>
+  Math.max(0, still * (1 + waste) - Math.max(0, onHand));
 
 /** For how many days what is there lasts at the pace of the last week; undefined where nothing was used. */
 export const lastsDays = ({ onHand, lastWeek }: Pick<Stock, 'onHand' | 'lastWeek'>): number | undefined =>

@@ -27,8 +27,8 @@ export interface RoundBatches {
 export const batchesFor = (rooms: readonly RoomSnapshot[], { of }: Pick<Wares, 'of'>): readonly RoundBatches[] =>
   rooms.flatMap((room) => batchesIn(room, of.setting.use));
 
-function batchesIn({ room, coats, method, applied, state }: RoomSnapshot, use: number): readonly RoundBatches[] {
-  if (state.handedOver) return [];
+function batchesIn({ room, coats, method, applied, standing }: RoomSnapshot, use: number): readonly RoundBatches[] {
+  if (standing.now.kind === 'done') return [];
   return COAT_KEYS.flatMap((round) => {
     const labels = new Map<number, { litres: number; hours: number }>();
     for (const coat of coats) {

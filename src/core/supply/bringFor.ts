@@ -1,9 +1,10 @@
 import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
-import { coatDone, handedPasses, passDone } from '../schedule/assignedWork';
+import type { RoomCoat } from '../method/roomCoats';
+import { coatDone, doneOfSmall, handedPasses, passDone } from '../schedule/assignedWork';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { isBetween } from '../work/pass';
-import { goodsOfCoat, sealerOf } from './goodsTaken';
+import { goodsOfCoat, sealerOf, WITH_ITS_COAT } from './goodsTaken';
 
 /** What is handed out for one day and what it takes of each good; litres, of tape mm, without waste. */
 export interface DayLoad {
@@ -34,15 +35,17 @@ export function bringFrom(
     const own = days.get(day) ?? { rooms: new Set(), goods: new Map() };
     days.set(day, own);
     own.rooms.add(room.room.id);
-    const add = (good: Good, amount: number) => own.goods.set(good, (own.goods.get(good) ?? 0) + amount);
+    const add = (good: Good, amount: number) =>
+      own.goods.set(good, (own.goods.get(good) ?? 0) + amount * wares.of[good].use);
     // Whoever scrapes before a round brings no mud for it.
     for (const coat of isBetween(task.pass) ? [] : task.coats) {
       const left = 1 - coatDone(room, coat.id, block);
       if (left <= 0) continue;
-      for (const [good, amount] of goodsOfCoat(coat, left, room, wares)) add(good, amount);
+      for (const [good, amount] of goodsOfCoat(wholeOf(coat, room), left * partIn(coat, room), room, WITH_ITS_COAT))
+        add(good, amount);
     }
-    // Small work is done with its coats.
-    for (const { mud, litres } of task.small) add(mud, litres * (1 - done) * wares.of[mud].use);
+    for (const work of task.small)
+      if (!WITH_ITS_COAT.includes(work.kind)) add(work.mud, work.litres * (1 - doneOfSmall(work, room)));
     if (task.pass === 'seal') add('sealer', sealerOf(room, wares));
   }
   return [...days]
@@ -56,3 +59,7 @@ export function bringFrom(
       }),
     }));
 }
+
+/** A coat that was assigned in one block only has a part of its amount. */
+const wholeOf = (coat: RoomCoat, { coats }: RoomSnapshot): RoomCoat => coats.find(({ id }) => id === coat.id) ?? coat;
+const partIn = (coat: RoomCoat, room: RoomSnapshot): number => coat.amount / wholeOf(coat, room).amount;

@@ -3,7 +3,7 @@ import type { Good } from '../materials/goods';
 import { openWork } from '../schedule/planInputOf';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import type { WorkItem } from '../work/workItem';
-import { type GoodsTaken, goodsOfCoat, sealerOf } from './goodsTaken';
+import { type GoodsTaken, goodsOfCoat, sealerOf, WITH_ITS_COAT } from './goodsTaken';
 
 /**
  * What each item of work that is still to do in a room takes, by the item. Together it is what the room still needs.
@@ -22,20 +22,16 @@ function goodsOf(item: WorkItem, snapshot: RoomSnapshot, wares: Pick<Wares, 'of'
   const { coats, applied, tasks } = snapshot;
   const taken = new Map<Good, number>();
   const add = (good: Good, amount: number) => {
-    if (amount > 0) taken.set(good, (taken.get(good) ?? 0) + amount);
+    if (amount > 0) taken.set(good, (taken.get(good) ?? 0) + amount * wares.of[good].use);
   };
   for (const coat of coats.filter(({ id }) => item.coats.includes(id))) {
     const left = 1 - (applied.coats.get(coat.id)?.share ?? 0);
-    for (const [good, amount] of goodsOfCoat(coat, left, snapshot, wares)) add(good, amount);
+    for (const [good, amount] of goodsOfCoat(coat, left, snapshot, WITH_ITS_COAT)) add(good, amount);
   }
   if (item.kind === 'seal') add('sealer', sealerOf(snapshot, wares));
   for (const { kind, round, mud, litres } of tasks.flatMap(({ small }) => small)) {
-    // Factory edges are filled with the angles that they lie in.
-    const isOwn =
-      kind === 'factoryEdge'
-        ? item.kind === 'angle' && round === item.pass
-        : kind === item.kind && (kind === 'prefill' || round === item.pass);
-    if (isOwn) add(mud, litres * item.part * wares.of[mud].use);
+    const isOwn = kind === item.kind && (kind === 'prefill' || round === item.pass);
+    if (isOwn) add(mud, litres * item.part);
   }
   return [...taken];
 }

@@ -1,4 +1,4 @@
-import { sandable } from '../inspect/sandable';
+import { sheetsFor } from '../inspect/sandable';
 import { mudOf } from '../materials/loadList';
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, COATED_CLASSES, type CoatedClass, type CoatKey } from '../method/coat';
@@ -6,6 +6,7 @@ import { sandedWith } from '../method/finalSanding';
 import { choicesFor } from '../method/resolveMethod';
 import type { EdgeProfile } from '../room/kinds';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { leftToSand } from '../standing/leftToSand';
 
 /** What is bought by the piece beside tape and mud. */
 export interface SmallGoods {
@@ -30,19 +31,14 @@ const FIXED: ReadonlySet<EdgeProfile> = new Set<EdgeProfile>(['square', 'bullnos
 /** Trim is cut piece by piece. Common practice, no source. */
 const TRIM_WASTE = 0.1;
 
-/**
- * What some rooms take of it in all, whatever is done already: pieces are rounded up once for all of them.
- *
- * @param now ms since 1970
- */
-export function smallGoods(rooms: readonly RoomSnapshot[], now: number): SmallGoods {
+/** Returns what some rooms take of it in all, whatever is done already: pieces are rounded up once for all of them. */
+export function smallGoods(rooms: readonly RoomSnapshot[]): SmallGoods {
   let [sandpaper, sponged, strip, trim, fixings] = [0, 0, 0, 0, 0];
   for (const room of rooms) {
     const { method, tally } = room;
-    const nothingDone = { ...room, done: { ...room.done, sandedPieces: new Set<string>() } };
-    for (const { class: kind, paper } of sandable(nothingDone, now)) {
-      if (sandedWith(kind) === 'pole') sandpaper += paper;
-      else if (kind === 'angle' || kind === 'offAngle') sponged += tally.classes[kind].length;
+    for (const [kind, { all, pieces }] of leftToSand(room.pieces, method, room.room.finish, room.done)) {
+      if (sandedWith(kind) === 'pole') sandpaper += sheetsFor(kind, pieces, room.coats);
+      else sponged += all;
     }
     if (choicesFor(method, 'bead').beadStrip === 'strip') strip += 2 * tally.classes.bead.length;
     for (const { profile, length } of tally.beadPieces)

@@ -207,7 +207,7 @@ describe('what material costs', () => {
 describe('what is bought by the piece', () => {
   it('is rounded up once for all rooms, and follows how beads and hard joints are done', () => {
     const one = taken.roomWith([]);
-    const [single, three] = [smallGoods([one], NOW), smallGoods([one, one, one], NOW)];
+    const [single, three] = [smallGoods([one]), smallGoods([one, one, one])];
     expect(single.sandpaper).toBeGreaterThan(0);
     expect(three.sandpaper).toBeGreaterThan(single.sandpaper);
     expect(three.sandpaper).toBeLessThanOrEqual(3 * single.sandpaper);
@@ -220,13 +220,13 @@ describe('what is bought by the piece', () => {
     // A door of 32 × 80 in: two of 80 in are fixed at six places, one of 32 in at three, on both flanges.
     expect(single.fixings).toBe(2 * (2 * (80 / 16 + 1) + (32 / 16 + 1)));
     const stripped = taken.roomWith([], { beadStrip: 'strip' });
-    expect(smallGoods([stripped], NOW).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
+    expect(smallGoods([stripped]).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
     // Two upright off-angles beside the slanted wall.
     const old = oneRoomSnapshot("B: r 10' dr 3' x 3' d 7' l 13' u 10', h 8'", NOW);
     const covered = old.roomWith([], { hard: 'trim' });
     const joint = covered.tally.classes.existing.length + covered.tally.classes.offAngle.length;
     expect(joint).toBeGreaterThan(15 * FOOT);
-    const { trim, caulk } = smallGoods([covered], NOW);
+    const { trim, caulk } = smallGoods([covered]);
     expect(trim).toBeCloseTo(joint * 1.1, 9);
     // Both edges, 30 ft a tube.
     expect(caulk).toBe(Math.ceil((2 * joint) / FOOT / 30));

@@ -15,7 +15,6 @@ export function inBlocks(
   left: readonly RoomCoat[],
   group: Group,
   hoursOf: HoursOf,
-  beside: number,
   room: WorkRoom,
 ): Pick<WorkItem, 'block' | 'blocks'> {
   const of = (block: Block): OfBlock => {
@@ -35,11 +34,7 @@ export function inBlocks(
     const block = BLOCKS.find((_, index) => ([walls, ceiling][index]?.hours ?? 0) > 0);
     return { block, blocks: undefined };
   }
-  const withBeside = (one: OfBlock) => ({
-    ...one,
-    hours: one.hours + (beside * one.hours) / (walls.hours + ceiling.hours),
-  });
-  return { block: undefined, blocks: { walls: withBeside(walls), ceiling: withBeside(ceiling) } };
+  return { block: undefined, blocks: { walls, ceiling } };
 }
 
 /** Tape waits for what was filled before it, a skim for everything that lies on the wall. */

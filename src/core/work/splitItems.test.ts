@@ -6,7 +6,6 @@ import { roomCoats } from '../method/roomCoats';
 import { coatPieces } from '../standing/coatPieces';
 import { blockOf } from './block';
 import { itemsIn, splitItems } from './splitItems';
-import { ROOM_HOURS } from './usualRates';
 import { workOf } from './workOf';
 import { UNTOUCHED } from './workRoom';
 
@@ -46,14 +45,6 @@ describe('work in two', () => {
     expect(walls?.hours).toBeCloseTo(3 * (ceiling?.hours ?? 0), 9);
     expect((walls?.hours ?? 0) + (ceiling?.hours ?? 0)).toBeCloseTo(whole?.hours ?? 0, 9);
     expect([walls?.from, ceiling?.from]).toEqual([undefined, 5]);
-  });
-
-  it('lets each of two who begin a round walk in', () => {
-    const first = items.find(({ pass, coats: own }) => pass === 'fill' && own.length > 0);
-    const halves = splitItems(items, new Set([first?.id ?? ''])).filter(({ work }) =>
-      work.startsWith(`${first?.work}@`),
-    );
-    expect(halves.reduce((sum, { hours }) => sum + hours, 0)).toBeCloseTo((first?.hours ?? 0) + ROOM_HOURS, 9);
   });
 
   it('waits for what lies on the same faces only, and for both halves of what may lie in the corner', () => {

@@ -1,21 +1,16 @@
 import type { Tally } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass, CoatKey } from '../method/coat';
+import { amountsToSand } from '../method/finalSanding';
 import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
-import { coatedClassesOf, type RoomCoat, roundsOf } from '../method/roomCoats';
-import { type SmallWork, smallWorkOf } from '../method/smallWork';
+import { type RoomCoat, roundsOf } from '../method/roomCoats';
+import { type SmallWork, shareOfSmall, smallWorkOf } from '../method/smallWork';
+import type { Room } from '../room/schema';
+import { sandHoursOf } from './closing';
 import type { Pass } from './pass';
 import { rateOfCoat } from './rateOfCoat';
-import {
-  betweenRate,
-  coatRate,
-  RATES_PER_HOUR,
-  ROOM_HOURS,
-  SKIM_FT2_PER_HOUR,
-  SKIM_SAND_FT2_PER_HOUR,
-  SMALL_PER_HOUR,
-} from './usualRates';
+import { betweenRate, coatRate, ROOM_HOURS, SKIM_FT2_PER_HOUR, SMALL_PER_HOUR } from './usualRates';
 
 /** One pass through one room. */
 export interface Task {
@@ -23,30 +18,30 @@ export interface Task {
   readonly coats: readonly RoomCoat[];
   /** What is done beside the coats. */
   readonly small: readonly SmallWork[];
-  /** Person-hours by the usual rates, walking in included. */
+  /** Person-hours by the default rates, walking in included. */
   readonly hours: number;
-  /** The same by what people differ at, see `rateOfCoat`; the rest is walking in and small work. */
+  /** The same by what people differ at, see `rateOfCoat`; the rest is small work of its own. */
   readonly parts: readonly { readonly rate: string; readonly hours: number }[];
 }
 
 /**
  * The passes of one room that are priced, in order, sanding last; a room without coats has none.
  *
- * @param gaps and its mud, see `smallWorkOf`
+ * @param found the gaps that were found and their mud, see `smallWorkOf`
  */
 export function tasksOf(
   tally: Tally,
   coats: readonly RoomCoat[],
   method: Method,
-  gaps?: number,
-  gapLitres?: number,
+  finish?: Room['finish'],
+  found: { readonly gaps?: number | undefined; readonly litres?: number | undefined } = {},
 ): readonly Task[] {
-  const small = smallWorkOf(tally, coats, method, gaps, gapLitres);
+  const small = smallWorkOf(tally, coats, method, found.gaps, found.litres);
   const rounds = roundsOf(coats).map((round) => roundTask(round, coats, small, method));
   if (rounds.length === 0) return [];
-  const sanding = sandingHours(tally, coats, method);
-  const parts = [{ rate: 'sand', hours: sanding }];
-  return [...rounds, { pass: 'sand', coats: [], small: [], hours: ROOM_HOURS + sanding, parts }];
+  const sanding = sandHoursOf(amountsToSand(tally, method, finish));
+  const hours = sanding > 0 ? ROOM_HOURS + sanding : 0;
+  return [...rounds, { pass: 'sand', coats: [], small: [], hours, parts: [{ rate: 'sand', hours }] }];
 }
 
 /** Person-hours of a task by those who are so much faster than usual at what it consists of, see `rateOfCoat`. */
@@ -58,36 +53,50 @@ export const hoursAtPace = (
 function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly SmallWork[], method: Method): Task {
   const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
   const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));
-  const smallInRound = small.filter((work) => work.round === round);
-  return partOfTask({ pass: round, coats: inRound, small: smallInRound }, coats, method);
+  const part = { pass: round, coats: inRound, small: small.filter((work) => work.round === round) };
+  const { hours } = partOfTask(part, coats, method, 1);
+  return partOfTask(part, coats, method, hours > 0 ? 1 + ROOM_HOURS / hours : 1);
 }
 
 /**
- * Some of the work of a pass, with its hours.
+ * Returns by how much the hours of a round grow with walking in and setting up, which is spread over all of its work: whoever runs
+ * a part of it has a part of that.
+ *
+ * @param whole the round as a task
+ * @example setUpFactor({ hours: 1 + 5 / 60 })  // 1.083
+ */
+export const setUpFactor = (whole: Pick<Task, 'hours'> | undefined): number =>
+  whole && whole.hours > ROOM_HOURS ? whole.hours / (whole.hours - ROOM_HOURS) : 1;
+
+/**
+ * Returns some of the work of a pass, with its hours.
  *
  * @param all the coats of the room
- * @param apart whether somebody else scrapes before it
+ * @param factor for setting up, see `setUpFactor`
+ * @param isScraped what lies under a coat is scraped already, or by somebody else
  */
 export function partOfTask(
-  {
-    pass,
-    coats,
-    small,
-  }: { readonly pass: Pass; readonly coats: readonly RoomCoat[]; readonly small: readonly SmallWork[] },
+  { pass, coats, small }: Pick<Task, 'pass' | 'coats' | 'small'>,
   all: readonly RoomCoat[],
   method: Method,
-  apart = false,
+  factor: number,
+  isScraped: (coat: RoomCoat) => boolean = () => false,
 ): Task {
-  const parts = coats.map((coat) => ({
-    rate: rateOfCoat(coat),
-    hours: coatHours(coat, method) + (apart ? 0 : betweenHours(coat, all, method)),
-  }));
-  const hours = parts.reduce(
-    (sum, part) => sum + part.hours,
-    small.reduce((sum, work) => sum + smallHours(work), ROOM_HOURS),
-  );
-  return { pass, coats, small, hours, parts };
+  const parts = coats.map((coat) => {
+    const before = isScraped(coat) ? 0 : betweenHours(coat, all, method);
+    const beside = edgeHours(coat, all, small);
+    return { rate: rateOfCoat(coat), hours: factor * (coatHours(coat, method) + before + beside) };
+  });
+  const others = small.filter(({ kind }) => kind !== 'factoryEdge').reduce((sum, work) => sum + smallHours(work), 0);
+  return { pass, coats, small, parts, hours: parts.reduce((sum, part) => sum + part.hours, factor * others) };
 }
+
+/** Returns the person-hours of filling the factory edges that lie in the angles of a coat. */
+export const edgeHours = (coat: RoomCoat, all: readonly RoomCoat[], small: readonly SmallWork[]): number =>
+  small.reduce(
+    (sum, work) => (work.kind === 'factoryEdge' ? sum + smallHours(work) * shareOfSmall(work, coat, all) : sum),
+    0,
+  );
 
 /** Person-hours that some small work takes by the default rates. */
 export const smallHours = ({ kind, amount }: Pick<SmallWork, 'kind' | 'amount'>): number =>
@@ -108,17 +117,6 @@ export function betweenHours(coat: RoomCoat, coats: readonly RoomCoat[], method:
 /** Coats of an angle's sides are scraped side by side: half of the work each. */
 const sidesOf = (coat: Coat, coats: readonly Coat[]): number =>
   coats.filter((other) => other.class === coat.class && other.key === coat.key).length;
-
-function sandingHours(tally: Tally, coats: readonly RoomCoat[], method: Method): number {
-  const skim = coats.find(({ key }) => key === 'skim');
-  const skimmed = skim ? skim.amount / tally.paintedArea : 0;
-  const joints = coatedClassesOf(tally).reduce((sum, kind) => {
-    if (kind === 'surface' || choicesFor(method, kind).hard === 'trim') return sum;
-    const amount = kind === 'fasteners' ? tally.fasteners : tally.classes[kind].length / MM_PER_FOOT;
-    return sum + amount / RATES_PER_HOUR[kind].sand;
-  }, 0);
-  return joints * (1 - skimmed) + (skim ? amountOf(skim) / SKIM_SAND_FT2_PER_HOUR : 0);
-}
 
 /** Feet of joint, square feet of surface, or how many fasteners. */
 function amountOf({ class: kind, amount }: { readonly class: CoatedClass; readonly amount: number }): number {

@@ -78,7 +78,7 @@ describe('the work of a room', () => {
     expect(whole).toBeGreaterThan(coatHours(fill, own.method));
     const done = workRoom(
       {},
-      { left: () => ({ part: 0, from: undefined, sandAt: 5 }), begun: true, sanded: true, checked: true },
+      { left: () => ({ part: 0, from: undefined, sandAt: 5 }), begun: true, sandLeft: 0, checked: true },
     );
     expect(workOf(done).map(({ work }) => work)).toEqual(['seal']);
     expect(named(workRoom({}, { left: done.left })).get('sand')).toMatchObject({ from: 5, after: [] });
@@ -91,7 +91,7 @@ describe('the work of a room', () => {
       {
         left: ({ id }) => ({ part: id === 'flat.finish' ? 1 : 0, from: undefined, sandAt: undefined }),
         begun: true,
-        sanded: true,
+        sandLeft: 0.2,
         checked: true,
         sealed: true,
       },

@@ -1,22 +1,21 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
-import { sealedArea } from '../materials/loadList';
-import { MM_PER_FOOT } from '../measure/unit';
+import { groupBy } from '../measure/groupBy';
 import type { Coat, CoatId } from '../method/coat';
+import { amountsToSand } from '../method/finalSanding';
 import type { RunGroup } from '../method/passOrder';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
-import { smallWorkOf } from '../method/smallWork';
+import { type SmallWork, shareOfSmall } from '../method/smallWork';
+import { checkHours, sandHoursOf, sealHours } from './closing';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
 import { fromOf, type HoursOf, inBlocks, latest } from './itemBlocks';
 import { mendOf, waitForMend } from './mend';
+import type { Pass } from './pass';
 import { rateOfCoat } from './rateOfCoat';
-import { betweenHours, coatHours, smallHours, tasksOf } from './tasksOf';
-import { ROOM_HOURS, SAND_MENDED_HOURS, SEAL_MM2_PER_HOUR } from './usualRates';
-import type { After, OfBlock, WorkItem, WorkKind } from './workItem';
+import { betweenHours, coatHours, edgeHours, setUpFactor, smallHours, tasksOf } from './tasksOf';
+import { ROOM_HOURS, SAND_MENDED_HOURS } from './usualRates';
+import type { After, WorkItem, WorkKind } from './workItem';
 import type { WorkRoom } from './workRoom';
-
-/** A walk with the lamp past so much wall in an hour: 1,200 ft². Common practice, no source. */
-const CHECK_MM2_PER_HOUR = 1200 * MM_PER_FOOT ** 2;
 
 const RUN: Readonly<Partial<Record<RunGroup, 0 | 1 | 2>>> = { butt: 0, flat: 1, bead: 2, angle: 2 };
 
@@ -35,8 +34,10 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   const itemOf = new Map<CoatId, string>();
   for (const group of open)
     for (const coat of group.coats) if (room.left(coat).part > 0) itemOf.set(coat.id, `${room.id}/${group.work}`);
-  const muds = new Map(coats.map((coat) => [coat.id, wetMudOf(coat, method)]));
-  const small = smallWorkOf(room.tally, coats, method, room.gaps);
+  const muds = new Map(coats.map((coat) => [coat.id, mudOn(coat, room)]));
+  const tasks = tasksOf(room.tally, coats, method, room.finish, { gaps: room.gaps });
+  const small = tasks.flatMap((task) => task.small);
+  const factorOf = (pass: Pass) => setUpFactor(tasks.find((task) => task.pass === pass));
   const items: Draft[] = [];
   const add = (draft: Draft) => items.push(draft);
   const base = {
@@ -63,7 +64,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       pass: 'tape',
       coats: [],
       part: unfilled,
-      hours: smallHours(gaps) * unfilled,
+      hours: smallHours(gaps) * unfilled * factorOf('tape'),
       rate: 'prefill',
       skill: 'tape',
       after: [],
@@ -94,13 +95,13 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
         }
     }
     const from = latest(left.map((coat) => fromOf(coat, room)));
-    const extra = small.filter(
-      ({ kind, round }) => kind === 'factoryEdge' && group.kind === 'angle' && round === group.pass,
-    );
     const parts = left.reduce((sum, coat) => sum + room.left(coat).part, 0);
-    const before = (coat: RoomCoat) => (room.scraped(coat) ? 0 : betweenHours(coat, coats, method));
-    const hoursOf: HoursOf = { before, all: (coat) => coatHours(coat, method) + before(coat) };
-    const beside = extra.reduce((all, one) => all + smallHours(one), 0);
+    const factor = factorOf(group.pass);
+    const before = (coat: RoomCoat) => (room.scraped(coat) ? 0 : factor * betweenHours(coat, coats, method));
+    const hoursOf: HoursOf = {
+      before,
+      all: (coat) => factor * (coatHours(coat, method) + edgeHours(coat, coats, small)) + before(coat),
+    };
     add({
       ...base,
       work: group.work,
@@ -108,9 +109,9 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       pass: group.pass,
       coats: left.map(({ id }) => id),
       part: parts / group.coats.length,
-      hours: left.reduce((all, coat) => all + hoursOf.all(coat) * room.left(coat).part, beside),
+      hours: left.reduce((all, coat) => all + hoursOf.all(coat) * room.left(coat).part, 0),
       between: left.reduce((all, coat) => all + before(coat) * room.left(coat).part, 0),
-      ...inBlocks(left, group, hoursOf, beside, room),
+      ...inBlocks(left, group, hoursOf, room),
       rate: rateOfCoat(group.coats[0]),
       people: left.some(({ tool }) => tool.kind === 'box') ? 2 : 1,
       skill: skillOf(group),
@@ -120,50 +121,78 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       run: group.key === 'tape' || method.all.order === 'noWait' ? undefined : RUN[group.kind],
       muds: mudsOf(left, muds),
     });
-    for (const work of small) {
-      const centres =
-        work.kind === 'centring' && group.kind === 'butt' && work.round === group.pass && group.key !== 'tape';
-      const points = work.kind === 'threeWay' && group.kind === 'angle' && work.round === group.pass;
-      if ((!centres && !points) || items.some((item) => item.work === `${work.kind}.${group.pass}`)) continue;
-      const boxed = centres ? open.filter((other) => other.key === group.key && other.kind === 'flat') : [];
-      add({
-        ...base,
-        work: `${work.kind}.${group.pass}`,
-        kind: centres ? 'centring' : 'threeWay',
-        pass: group.pass,
-        coats: [],
-        hours: smallHours(work),
-        rate: work.kind,
-        skill: centres ? 'coat' : 'angles',
-        after: [group, ...boxed].map((own) => ({ item: `${room.id}/${own.work}`, until: 'ended' as const, muds: [] })),
-        muds: mudsOf(left, muds),
-      });
-    }
   }
+  for (const draft of besideCoats(room, small, open, muds))
+    add({ ...base, ...draft, hours: draft.hours * factorOf(draft.pass) });
 
   const wet = items.filter(({ muds: own }) => own.length > 0);
-  const sand = tasksOf(room.tally, coats, method).find(({ pass }) => pass === 'sand');
-  const sealed = sealedArea(room.tally, coats, method);
   const ended = (work: string): readonly After[] =>
     items.some((item) => item.work === work) ? [{ item: `${room.id}/${work}`, until: 'ended', muds: [] }] : [];
-  // What was sanded is sanded once more only where it was mended.
-  const again = room.sanded && wet.every(({ kind }) => kind === 'mend');
-  if (sand && (!room.sanded || wet.length > 0))
+  const sanding = sandingLeft(room, wet);
+  if (sanding > 0)
     add({
       ...base,
-      ...last('sand', again ? room.mend.length * SAND_MENDED_HOURS : sand.hours - ROOM_HOURS),
+      ...last('sand', sanding),
       from: latest(coats.map((coat) => room.left(coat).sandAt)),
       after: wet.map(({ work, muds: own }) => ({ item: `${room.id}/${work}`, until: 'sand' as const, muds: own })),
     });
   if (!room.checked || items.length > 0)
-    add({
-      ...base,
-      ...last('check', room.tally.paintedArea / CHECK_MM2_PER_HOUR),
-      after: [...ended('sand'), ...ended('mend')],
-    });
-  if (sealed > 0 && (!room.sealed || items.length > 0))
-    add({ ...base, ...last('seal', sealed / SEAL_MM2_PER_HOUR), after: ended('check') });
-  return finished(room.id, items);
+    add({ ...base, ...last('check', checkHours(room.tally)), after: [...ended('sand'), ...ended('mend')] });
+  const sealing = sealHours(room.tally, coats, method);
+  if (sealing > 0 && (!room.sealed || items.length > 0))
+    add({ ...base, ...last('seal', sealing), after: ended('check') });
+  return items.map((draft) => ({ ...draft, id: `${room.id}/${draft.work}` }));
+}
+
+/** Three-ways and centring that are left, each as work of its own, once what they go with is on. */
+function besideCoats(
+  { id, coats, left }: WorkRoom,
+  small: readonly SmallWork[],
+  open: readonly Group[],
+  muds: ReadonlyMap<CoatId, WetMud>,
+) {
+  const apart = small.filter(({ kind }) => kind === 'threeWay' || kind === 'centring');
+  return [...groupBy(apart, ({ kind, round }) => `${kind}.${round}`)].flatMap(([work, own]) => {
+    const [{ kind, round }] = own as [SmallWork, ...SmallWork[]];
+    const isBeside = (coat: RoomCoat) => own.some((one) => shareOfSmall(one, coat, coats) > 0);
+    const isBoxed = (group: Group) => kind === 'centring' && group.kind === 'flat' && group.pass === round;
+    const groups = open.filter((group) => group.coats.some(isBeside));
+    const part = coats.reduce((sum, coat) => sum + shareOfSmall(own[0] as SmallWork, coat, coats) * left(coat).part, 0);
+    if (groups.length === 0 || part <= 0) return [];
+    const before = [...new Set([...groups, ...open.filter(isBoxed)])];
+    return [
+      {
+        work,
+        kind: kind as 'threeWay' | 'centring',
+        pass: round,
+        coats: [],
+        part,
+        hours: part * own.reduce((sum, one) => sum + smallHours(one), 0),
+        rate: kind,
+        skill: kind === 'centring' ? ('coat' as const) : ('angles' as const),
+        after: before.map((group) => ({ item: `${id}/${group.work}`, until: 'ended' as const, muds: [] })),
+        muds: mudsOf(
+          groups.flatMap((group) => group.coats.filter((coat) => left(coat).part > 0)),
+          muds,
+        ),
+      },
+    ];
+  });
+}
+
+/** Person-hours of sanding, walking in included. What was sanded is sanded once more only where it is fixed. */
+function sandingLeft({ tally, method, finish, sandLeft, mend }: WorkRoom, wet: readonly Draft[]): number {
+  const left = sandLeft ?? sandHoursOf(amountsToSand(tally, method, finish));
+  const mended = wet.some(({ kind }) => kind === 'mend') ? mend.length * SAND_MENDED_HOURS : 0;
+  const hours = left > 0 ? left : mended;
+  return hours > 0 ? ROOM_HOURS + hours : 0;
+}
+
+/** What a coat leaves wet, as slow as it dries in its room. */
+function mudOn(coat: RoomCoat, { method, slowness }: WorkRoom): WetMud {
+  const times = slowness(coat);
+  const mud = wetMudOf(coat, method);
+  return times === 1 ? mud : { ...mud, slowness: times };
 }
 
 type Draft = Omit<WorkItem, 'id'>;
@@ -179,24 +208,6 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
     skill: kind,
     ...(kind === 'check' ? { tool: 'lamp' } : {}),
   }) as const;
-
-/** Walking in and setting up is done once a round, with what is run first of it; by two in two blocks, twice. */
-function finished(room: string, drafts: readonly Draft[]): readonly WorkItem[] {
-  const entered = new Set<string>();
-  return drafts.map((draft) => {
-    const first = !entered.has(draft.pass);
-    entered.add(draft.pass);
-    const entering = first ? ROOM_HOURS : 0;
-    const { blocks } = draft;
-    const withEntering = (one: OfBlock): OfBlock => ({ ...one, hours: one.hours + entering });
-    return {
-      ...draft,
-      id: `${room}/${draft.work}`,
-      hours: draft.hours + entering,
-      blocks: blocks && { walls: withEntering(blocks.walls), ceiling: withEntering(blocks.ceiling) },
-    };
-  });
-}
 
 /** Tape is laid over tape in the order of the school; screws cross nothing. */
 const isRunInOrder = (before: WorkKind, after: WorkKind): boolean => before !== 'fasteners' && after !== 'fasteners';

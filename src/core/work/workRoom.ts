@@ -2,6 +2,7 @@ import type { Tally } from '../joints/tally';
 import type { Coat } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
+import type { Room } from '../room/schema';
 import type { Block } from './block';
 import type { Mend } from './mend';
 
@@ -28,12 +29,15 @@ export interface WorkRoom {
   readonly id: string;
   readonly tally: Tally;
   readonly method: Method;
+  readonly finish?: Room['finish'];
   readonly coats: readonly RoomCoat[];
   readonly left: (coat: Coat) => CoatLeft;
   /** Whether some tape is on: then nothing is pre-filled any more. */
   readonly begun: boolean;
   /** Whether what lies under a coat was scraped, sanded or wiped for it. */
   readonly scraped: (coat: Coat) => boolean;
+  /** How much longer than by the tables a coat takes to dry in this room. */
+  readonly slowness: (coat: Coat) => number;
   /** What was found to pre-fill, mm; undefined where nobody looked. */
   readonly gaps?: number | undefined;
   /** The part of the pre-filling that is done, 0–1, and when it is firm, ms since 1970. */
@@ -41,7 +45,8 @@ export interface WorkRoom {
   readonly prefillFirmAt?: number | undefined;
   /** What is wrong and has to be mended by itself; see `dueItems`. */
   readonly mend: readonly Mend[];
-  readonly sanded: boolean;
+  /** Person-hours of sanding that are left at the end, without walking in; undefined where nothing is sanded yet. */
+  readonly sandLeft?: number | undefined;
   readonly checked: boolean;
   readonly sealed: boolean;
 }
@@ -51,8 +56,8 @@ export const UNTOUCHED = {
   left: () => ({ part: 1, from: undefined, sandAt: undefined }),
   begun: false,
   scraped: () => false,
+  slowness: () => 1,
   mend: [],
-  sanded: false,
   checked: false,
   sealed: false,
 } satisfies Partial<WorkRoom>;

@@ -2,6 +2,7 @@ import { granted, refused } from '../../contract/answer';
 import { dropCalendar, makeCalendar } from '../../db/calendars';
 import { saveCatalogue } from '../../db/catalogues';
 import { saveCrew, savePainters } from '../../db/crews';
+import { dropHousePlan } from '../../db/housePlans';
 import { findHouse } from '../../db/houses';
 import { dropLaser, makeLaser } from '../../db/lasers';
 import { hideHouse, showHouse } from '../../db/shownHouses';
@@ -10,6 +11,7 @@ import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 export const planCommands: Handlers<
   | 'saveCrew'
   | 'saveCatalogue'
+  | 'planAnew'
   | 'setPainters'
   | 'makeCalendar'
   | 'dropCalendar'
@@ -56,6 +58,12 @@ export const planCommands: Handlers<
 
   hideHouse: async ({ house, address }) =>
     (await hideHouse(house, address)) ? granted(null) : refused('notFound', 'That address has ended already.'),
+
+  planAnew: async ({ house }) => {
+    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
+    await dropHousePlan(house);
+    return granted(null);
+  },
 
   setPainters: async ({ house, room, day }) => {
     const stored = await findHouse(house);

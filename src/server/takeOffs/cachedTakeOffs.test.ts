@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { houseOf } from '../../../tests/houses/readRooms';
 import { type TakenOff, takeOff, whatIsKept } from '../../core/joints/takeOff';
 import { cachedTakeOffs } from './cachedTakeOffs';
-import type { Question } from './takeOffAside';
+import type { Question } from './takeOffWorker';
 
 const house = houseOf(["Den: 12' x 10' x 8'", "Hall: 100' x 80' x 10'", "Shaft: 90' x 90' x 40'"]);
 

@@ -6,7 +6,7 @@ import { MOST_WORK_IN_HOUSE } from '../../core/room/checks/bounds';
 import { effortOf } from '../../core/room/checks/effortOf';
 import { resolveHang } from '../../core/room/resolveHang';
 import type { Room } from '../../core/room/schema';
-import { takeOffAside } from './takeOffAside';
+import { takeOffWorker } from './takeOffWorker';
 
 interface Known {
   readonly work: number;
@@ -29,7 +29,7 @@ const takeOffs = new LRUCache<string, Known>({ max: 2500 });
 export async function cachedTakeOffs(
   head: HouseHead,
   rooms: readonly Room[],
-  aside = takeOffAside,
+  aside = takeOffWorker,
 ): Promise<ReadonlyMap<Room, TakenOff>> {
   let left = MOST_WORK_IN_HOUSE;
   let spent = 0;

@@ -1,4 +1,5 @@
 import type { UnsentGroup } from '@/client/outbox/outbox';
+import type { Repeat } from '@/core/log/choices';
 import type { NewEntry } from '@/core/log/entry';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
 import { Dialog } from '../Dialog';
@@ -10,6 +11,7 @@ export function UnsentDialog({
   note,
   sendNow,
   drop,
+  answer,
   close,
 }: {
   readonly groups: readonly UnsentGroup[];
@@ -18,6 +20,8 @@ export function UnsentDialog({
   readonly note: string;
   readonly sendNow: () => void;
   readonly drop: (id: string) => void;
+  /** Sends a group again with the answer to what the server asked back. */
+  readonly answer: (group: UnsentGroup, repeat: Repeat) => void;
   readonly close: () => void;
 }) {
   return (
@@ -31,8 +35,19 @@ export function UnsentDialog({
             {group.refused !== undefined && (
               <div className="mt-1 flex flex-wrap items-center gap-2">
                 <p role="alert" className="flex-1 text-error">
-                  Refused: {group.refused}
+                  {group.asks ? '' : 'Refused: '}
+                  {group.refused}
                 </p>
+                {group.asks && (
+                  <>
+                    <button type="button" className="btn btn-sm" onClick={() => answer(group, 'same')}>
+                      Same coat
+                    </button>
+                    <button type="button" className="btn btn-sm" onClick={() => answer(group, 'next')}>
+                      Next coat
+                    </button>
+                  </>
+                )}
                 <button type="button" className="btn btn-sm" onClick={() => drop(group.id)}>
                   Give it up
                 </button>

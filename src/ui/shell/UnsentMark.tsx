@@ -1,7 +1,7 @@
 'use client';
 
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { dropUnsent, sendNow, startOutbox } from '@/client/outbox/theOutbox';
+import { answerUnsent, dropUnsent, sendNow, startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import { Opening } from '../Opening';
 
@@ -50,6 +50,7 @@ export function UnsentMark({ who }: { readonly who: string }) {
             }
             sendNow={() => void sendNow()}
             drop={(id) => void dropUnsent(id)}
+            answer={(group, repeat) => void answerUnsent(group, repeat)}
             close={() => setOpen(false)}
           />
         </Suspense>

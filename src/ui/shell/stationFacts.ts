@@ -18,10 +18,11 @@ export function stationFacts(
   const floors = new Set(rooms.map(({ room }) => room.floor)).size;
   const today = dayOf(now, timeZone);
   const passes = handedPasses(rooms).filter(({ day }) => day === today).length;
-  const wet = count(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
+  const wet = count(({ standing }) => standing.wetUntil !== undefined);
   const stuck = count(({ standing }) => standing.now.kind === 'stuck');
   const toSand = count(({ standing }) => standing.now.kind === 'sand');
   const toCheck = count(({ standing }) => standing.now.kind === 'check');
+  const toFix = count(({ standing }) => standing.now.kind === 'fix');
   const done = count(({ standing }) => standing.now.kind === 'done');
   return {
     '': {
@@ -41,7 +42,12 @@ export function stationFacts(
     run: { text: `${plural(passes, 'pass', 'passes')} today` },
     board: { text: `${Math.round(snapshot.progress * 100)} % coated` },
     dry: { text: wet === 0 ? 'nothing wet' : `${plural(wet, 'room')} wet` },
-    sand: { text: toSand + toCheck === 0 ? 'nothing yet' : `${toSand} to sand, ${toCheck} to check` },
+    sand: {
+      text:
+        toSand + toCheck + toFix === 0
+          ? 'nothing yet'
+          : `${toSand} to sand, ${toCheck} to check${toFix > 0 ? `, ${toFix} to fix` : ''}`,
+    },
     'hand-over': { text: `${done} of ${plural(rooms.length, 'room')}` },
   };
 }

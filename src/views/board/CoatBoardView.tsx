@@ -165,6 +165,7 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
           crew={crew}
           busy={log.busy}
           message={log.message}
+          question={log.question}
           write={log.write}
           serverNow={log.serverNow}
           close={() => setLogging(undefined)}

@@ -7,6 +7,7 @@ import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Method } from '@/core/method/resolveMethod';
 import { Dialog } from '@/ui/Dialog';
+import { SameCoat } from '@/ui/entries/SameCoat';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { coatName, purposeOf, toolWords } from '@/words/coatWords';
@@ -49,6 +50,7 @@ export function LogDialog({
   crew,
   busy,
   message,
+  question,
   write,
   serverNow,
   close,
@@ -62,6 +64,7 @@ export function LogDialog({
   readonly crew: readonly { readonly id: string; readonly name: string }[];
   readonly busy: boolean;
   readonly message: string | undefined;
+  readonly question: ReturnType<typeof useLog>['question'];
   readonly write: ReturnType<typeof useLog>['write'];
   readonly serverNow: () => number;
   readonly close: () => void;
@@ -261,6 +264,7 @@ export function LogDialog({
             </div>
           </details>
           <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
+          {question && <SameCoat question={question} busy={busy} done={close} />}
           {message && (
             <p role="alert" className="text-error">
               {message}

@@ -1,48 +1,35 @@
 'use client';
 
 import { useState } from 'react';
-import { PASSES, type Pass } from '@/core/work/pass';
-import { type CrewTimes, nextOn } from '@/core/work/shifts';
-import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
+import { PASS_NAMES } from '@/words/stateWords';
 import { untilWords } from '@/words/when';
-import type { StripRoom } from './dryRooms';
+import type { ArrivalRow } from './arrivalRows';
 
-const HOURS: readonly number[] = [4, 5, 6, 7, 8, 9, 10, 12];
 const MINUTES = 60;
-
-interface Work {
-  readonly pass: Pass;
-  readonly rooms: readonly { readonly name: string; readonly classes: readonly string[] }[];
-}
 
 /** What can be coated when the crew arrives on its next day, as the clocks and the forecast have it now. */
 export function ArrivalList({
-  rooms,
-  crew: { begins, days },
+  rows,
+  begins,
   now,
   timeZone,
 }: {
-  readonly rooms: readonly StripRoom[];
-  readonly crew: CrewTimes;
+  readonly rows: readonly ArrivalRow[];
+  /** The hour at which the crew begins. */
+  readonly begins: number;
   readonly now: number;
   readonly timeZone: string;
 }) {
   const [hour, setHour] = useState(begins);
-  const arrival = nextOn(
-    days.map(({ day }) => day),
-    hour,
-    now,
-    timeZone,
-  );
-  if (arrival === undefined)
+  const row = rows.find((own) => own.hour === hour);
+  if (!row)
     return (
       <section className="sheet p-4" aria-label="When the crew arrives">
         <h2>When the crew arrives</h2>
         <p className="mt-1">Nobody of the crew works in the next two months, by its days on the run sheet.</p>
       </section>
     );
-  const works = worksAt(rooms, arrival);
-  const wet = rooms.filter(({ all }) => all !== undefined && all > arrival);
+  const { at: arrival, works, wet } = row;
   return (
     <section className="sheet p-4" aria-label="When the crew arrives">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -50,13 +37,11 @@ export function ArrivalList({
         <label className="flex items-center gap-2 text-sm">
           at
           <select className="select w-24" value={hour} onChange={(event) => setHour(Number(event.target.value))}>
-            {[...new Set([...HOURS, begins])]
-              .sort((a, b) => a - b)
-              .map((option) => (
-                <option key={option} value={option}>
-                  {Math.floor(option)}:{String(Math.round((option % 1) * MINUTES)).padStart(2, '0')}
-                </option>
-              ))}
+            {rows.map(({ hour: option }) => (
+              <option key={option} value={option}>
+                {Math.floor(option)}:{String(Math.round((option % 1) * MINUTES)).padStart(2, '0')}
+              </option>
+            ))}
           </select>
         </label>
       </div>
@@ -80,23 +65,9 @@ export function ArrivalList({
       {wet.length > 0 && (
         <p className="mt-3 border-t border-base-300 pt-2 text-sm">
           <b className="state-wet font-semibold">Still wet then:</b>{' '}
-          {wet.map(({ name, all }) => `${name} (until ${untilWords(all ?? 0, now, timeZone)})`).join(', ')}
+          {wet.map(({ name, until }) => `${name} (until ${untilWords(until, now, timeZone)})`).join(', ')}
         </p>
       )}
     </section>
   );
-}
-
-/** The work of an instant, by pass in the order of the work. */
-export function worksAt(rooms: readonly StripRoom[], at: number): readonly Work[] {
-  const open = rooms.filter(({ stuck, done, classes }) => stuck === undefined && !done && classes.length > 0);
-  return PASSES.flatMap((pass): readonly Work[] => {
-    const own = open.flatMap(({ name, classes }) => {
-      if (pass === 'sand')
-        return classes.every((kind) => kind.at <= at && kind.round === undefined) ? [{ name, classes: [] }] : [];
-      const ready = classes.filter((kind) => kind.round === pass && kind.at <= at);
-      return ready.length > 0 ? [{ name, classes: ready.map((kind) => CLASS_NAMES[kind.class].toLowerCase()) }] : [];
-    });
-    return own.length > 0 ? [{ pass, rooms: own }] : [];
-  });
 }

@@ -8,6 +8,7 @@ import { type Packed, unpackedTimes } from '@/ui/packed';
 import { airWords } from '@/words/airWords';
 import { AirForm } from './AirForm';
 import { ArrivalList } from './ArrivalList';
+import type { ArrivalRow } from './arrivalRows';
 import { DryTabs } from './DryTabs';
 import type { DryRoom, StripRoom } from './dryRooms';
 import { HouseStrip } from './HouseStrip';
@@ -18,6 +19,7 @@ interface DryWatchProps {
   readonly houseId: string;
   readonly rooms: Packed<readonly StripRoom[]>;
   readonly chosen: Packed<DryRoom> | undefined;
+  readonly arrivals: Packed<readonly ArrivalRow[]>;
   /** When somebody works: the days that are shown, and the next one. */
   readonly crew: CrewTimes;
   /** The air in the mean of the rooms; undefined when none was ever measured. */
@@ -36,6 +38,7 @@ export function DryWatchView({
   houseId,
   rooms: sentRooms,
   chosen: sentRoom,
+  arrivals: sentArrivals,
   crew,
   inside,
   forecastUntil,
@@ -47,6 +50,7 @@ export function DryWatchView({
 }: DryWatchProps) {
   const rooms = useMemo(() => unpackedTimes(sentRooms), [sentRooms]);
   const chosen = useMemo(() => sentRoom && unpackedTimes(sentRoom), [sentRoom]);
+  const arrivals = useMemo(() => unpackedTimes(sentArrivals), [sentArrivals]);
   const right = useMemo(() => unpackedTimes(sentRight), [sentRight]);
   const lagging = rooms.flatMap((room) => room.catchUps.map((own) => ({ room, own })));
   return (
@@ -77,7 +81,7 @@ export function DryWatchView({
           <WasRight rooms={right} />
         </div>
         <aside className="min-w-0 space-y-4">
-          <ArrivalList rooms={rooms} crew={crew} now={now} timeZone={timeZone} />
+          <ArrivalList rows={arrivals} begins={crew.begins} now={now} timeZone={timeZone} />
           {lagging.length > 0 && (
             <section className="sheet p-4" aria-label="Catch up today">
               <h2>Catch up today</h2>

@@ -1,7 +1,8 @@
 import { type RoomRight, rightInAll } from '@/core/drywatch/wasRight';
+import { coatKindWords } from '@/words/coatWords';
 import { plural } from '@/words/plural';
 
-/** What the clocks predicted beside what thumbs found, by room and mud. */
+/** Compares what the clocks predicted with what touch checks found, by room and kind of coat. */
 export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
   if (rooms.length === 0) return null;
   const all = rightInAll(rooms);
@@ -9,15 +10,15 @@ export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
     <section className="sheet overflow-x-auto p-4" aria-label="Was it right?">
       <h2>Was it right?</h2>
       <p className="text-sm text-muted">
-        Of {plural(all.touches, 'thumb')} the tables had said {all.plain} right, dry or not dry; with what each room
-        taught, {all.learned}.
+        Of {plural(all.touches, 'touch check')} the handbook’s tables got {all.plain} right, dry or not dry; with what
+        was learned in each room, {all.learned}.
       </p>
       <table className="table table-sm">
         <thead>
           <tr>
-            <th scope="col">Room, mud</th>
+            <th scope="col">Room, mud and coat</th>
             <th scope="col" className="text-right">
-              Thumbs
+              Touch checks
             </th>
             <th scope="col" className="text-right">
               Tables
@@ -34,11 +35,11 @@ export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
           </tr>
         </thead>
         <tbody>
-          {rooms.map(({ room, mud, touches, plain, learned, covered, slowness }) => (
-            <tr key={`${room.id} ${mud}`}>
+          {rooms.map(({ room, kind, touches, plain, learned, covered, slowness }) => (
+            <tr key={`${room.id} ${kind}`}>
               <th scope="row" className="font-semibold">
                 {room.name}
-                <span className="font-normal text-muted">, {mud ?? 'several muds'}</span>
+                <span className="font-normal text-muted">: {coatKindWords(kind)}</span>
               </th>
               <td className="text-right">{touches}</td>
               <td className="text-right">{plain} right</td>

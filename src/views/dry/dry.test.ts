@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { SensorStanding } from '@/core/air/sensorStanding';
-import { worksAt } from './ArrivalList';
+import type { Entry } from '@/core/log/entry';
+import { logEntry } from '../../../tests/houses/logEntry';
+import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
+import { arrivalRows } from './arrivalRows';
 import type { StripRoom } from './dryRooms';
 import { sourceWords } from './dryWords';
 import { rowWords } from './HouseStrip';
@@ -20,37 +23,38 @@ const room = (fields: Partial<StripRoom> = {}): StripRoom => ({
   ...fields,
 });
 
-describe('what can be worked on at an hour', () => {
-  const hall = room({
-    classes: [
-      { class: 'flat', at: 0, round: 'fill' },
-      { class: 'butt', at: NOW + 2 * HOUR, round: 'finish' },
-      { class: 'bead', at: NOW + 9 * HOUR, round: 'finish' },
-    ],
-    first: NOW + 2 * HOUR,
-    all: NOW + 9 * HOUR,
-  });
-  const bath = room({ name: 'Bath', classes: [{ class: 'flat', at: NOW + HOUR, round: undefined }] });
+describe('what can be worked on when the crew arrives', () => {
+  const LINE = "A 12' x 10' x 8', door 32x80 wall 1 bead";
+  const at = (hours: number) => NOW + hours * HOUR;
+  const coat = (kind: 'flat' | 'angle', when: number) =>
+    logEntry({
+      kind: 'coat',
+      at: when,
+      payload: { class: kind, key: 'tape', part: 1, mud: { kind: 'drying' } },
+    });
+  const { roomWith } = oneRoomSnapshot(LINE, at(3));
+  const days = ['2031-05-06', '2031-05-07'].map((day) => ({ day, begins: 0, ends: 0 }));
+  const rowsOf = (entries: readonly Entry[]) => arrivalRows([roomWith(entries)], { begins: 7, days }, at(3), 'UTC');
 
-  it('is told by pass in the order of the work, with the classes that are ready by then', () => {
-    expect(worksAt([hall, bath], NOW + 3 * HOUR)).toEqual([
-      { pass: 'fill', rooms: [{ name: 'Hall', classes: ['flats'] }] },
-      { pass: 'finish', rooms: [{ name: 'Hall', classes: ['butts'] }] },
-      { pass: 'sand', rooms: [{ name: 'Bath', classes: [] }] },
-    ]);
+  it('is told by pass with the classes that are ready by then, and what is wet still', () => {
+    const rows = rowsOf([coat('flat', at(-20)), coat('angle', at(1))]);
+    // At 9 the clock has passed 7 and 8 of today: those are of tomorrow.
+    expect(rows.map(({ hour, at: when }) => [hour, when])).toContainEqual([7, at(25)]);
+    expect(rows.map(({ hour, at: when }) => [hour, when])).toContainEqual([10, at(4)]);
+    const [ten, seven] = [10, 7].map((hour) => rows.find((row) => row.hour === hour));
+    const works = (row: (typeof rows)[number] | undefined, pass: string) =>
+      row?.works.find((own) => own.pass === pass)?.rooms[0]?.classes;
+    expect(works(ten, 'fill')).toEqual(['flats']);
+    expect(works(ten, 'tape')).toEqual(['corner bead', 'fasteners']);
+    expect(ten?.wet).toHaveLength(1);
+    expect(works(seven, 'fill')).toEqual(['flats', 'inside angles']);
+    expect(seven?.wet).toEqual([]);
   });
 
-  it('leaves out what is wet then, rooms that are stuck and rooms that are done', () => {
-    expect(worksAt([bath], NOW)).toEqual([]);
-    expect(
-      worksAt(
-        [
-          { ...hall, stuck: 'plumber' },
-          { ...bath, done: true },
-        ],
-        NOW + 99 * HOUR,
-      ),
-    ).toEqual([]);
+  it('is nothing in a room that somebody else has, and there are no hours where nobody works', () => {
+    const held = logEntry({ kind: 'held', at: at(0), role: 'lead', payload: { why: 'plumber' } });
+    expect(rowsOf([held]).every(({ works }) => works.length === 0)).toBe(true);
+    expect(arrivalRows([roomWith([])], { begins: 7, days: [] }, at(3), 'UTC')).toEqual([]);
   });
 });
 

@@ -85,10 +85,10 @@ const stripRow = memoizeLast((snapshot: RoomSnapshot, instant: number): StripRoo
     id: room.id,
     name: room.name,
     stuck: can.kind === 'stuck' ? stuckWords(can.why) : undefined,
-    done: can.kind === 'done' || can.kind === 'check' || can.kind === 'handOver' || can.kind === 'nothing',
+    done: ['done', 'check', 'seal', 'handOver', 'nothing'].includes(can.kind),
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
-    first: wet.length > 0 ? Math.min(...wet) : undefined,
-    all: wet.length > 0 ? Math.max(...wet) : undefined,
+    first: standing.wetUntil === undefined ? undefined : Math.min(standing.wetUntil, ...wet),
+    all: standing.wetUntil,
     catchUps: catchUps(snapshot, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
       class: kind,
       coat: coatName(coat),
@@ -157,7 +157,6 @@ function historyOf({ air }: RoomSnapshot, from: number, to: number): DryRoom['hi
 
 /** The room that was asked for, else the one that is wet for longest. */
 export function chosenRoom(rooms: readonly RoomSnapshot[], id: string | undefined): RoomSnapshot | undefined {
-  const until = ({ standing }: RoomSnapshot) =>
-    Math.max(0, ...standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : [])));
+  const until = ({ standing }: RoomSnapshot) => standing.wetUntil ?? 0;
   return rooms.find(({ room }) => room.id === id) ?? rooms.toSorted((a, b) => until(b) - until(a))[0];
 }

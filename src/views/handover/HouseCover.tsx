@@ -51,7 +51,7 @@ export function HouseCover({
             </tr>
           </thead>
           <tbody>
-            {rooms.map(({ room, level, state, done }) => (
+            {rooms.map(({ room, level, state, done, standing }) => (
               <tr key={room.id}>
                 <th scope="row" className="font-semibold">
                   {room.name}
@@ -59,7 +59,11 @@ export function HouseCover({
                 <td>{level}</td>
                 <td>{done.checked?.level ?? 'not yet'}</td>
                 <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
-                <td>{state.handedOver ? instantWords(Date.parse(state.handedOver.at), timeZone) : 'not yet'}</td>
+                <td>
+                  {state.handedOver && standing.now.kind === 'done'
+                    ? instantWords(Date.parse(state.handedOver.at), timeZone)
+                    : 'not yet'}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -1,5 +1,6 @@
 import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
+import { whyNotHandedOver } from '@/core/inspect/signOff';
 import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
@@ -34,7 +35,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
           All rooms
         </PageLink>
         <div className="flex flex-wrap items-start gap-2">
-          {mayHandOver && standing.now.kind === 'handOver' && (
+          {mayHandOver && whyNotHandedOver(room) === undefined && standing.now.kind !== 'done' && (
             <MarkButton
               now={now}
               said={{ kind: 'handedOver', room: room.room.id, payload: {} }}

@@ -7,7 +7,7 @@ import type { Mark, Signature } from '@/core/log/stateOf';
 import { whoDid } from '@/core/log/whoDid';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { lengthCovered } from '@/core/standing/coveredBy';
+import { amountCovered } from '@/core/standing/coveredBy';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { airWords } from '@/words/airWords';
@@ -83,7 +83,11 @@ export function RoomSheet({
         {state.prefills.length > 0 && <Fact term="Pre-filled">{mark(state.prefills.at(-1))}</Fact>}
         <Fact term="Sanded">{mark(done.sanded)}</Fact>
         <Fact term="Checked in light">{mark(done.checked)}</Fact>
-        <Fact term="Handed over">{mark(state.handedOver)}</Fact>
+        <Fact term="Handed over">
+          {state.handedOver && room.standing.now.kind !== 'done'
+            ? `opened again (${mark(state.handedOver)})`
+            : mark(state.handedOver)}
+        </Fact>
         {air !== undefined && <Fact term="Air when this page was made">{airWords(air, house.unit)}</Fact>}
         <Fact term="Board">{areaWords(tally.boardArea, house.unit)}</Fact>
         <Fact term="Page made">{instantWords(now, timeZone)}</Fact>
@@ -129,7 +133,7 @@ export function RoomSheet({
                   <td>
                     {CLASS_NAMES[entry.payload.class]}
                     {entry.payload.on && isJoint(entry.payload.class)
-                      ? `, ${roughLength(lengthCovered(entry.payload.on), house.unit)}`
+                      ? `, ${roughLength(amountCovered(entry.payload), house.unit)}`
                       : ''}
                   </td>
                   <td>

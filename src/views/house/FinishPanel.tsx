@@ -14,7 +14,7 @@ const HOUR_MS = 3_600_000;
 
 /** When the house and each room will be done by the plan, when the painters come, and what threatens that. */
 export function FinishPanel({ version, maySet }: { readonly version: string; readonly maySet: boolean }) {
-  const { ground, input, plan, failed } = usePlan(version, undefined, { effort: 0 });
+  const { ground, input, plan, failed } = usePlan(version);
   const [open, setOpen] = useState(false);
   const late = input && plan ? input.rooms.flatMap((room) => threatTo(room, plan, input) ?? []) : [];
   return (

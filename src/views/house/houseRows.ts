@@ -64,9 +64,7 @@ export function houseRows(
 ): HouseRows {
   const { rooms, house } = snapshot;
   const of = (kinds: readonly string[]) => rooms.filter(({ standing }) => kinds.includes(standing.now.kind));
-  const wet = rooms
-    .filter(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'))
-    .sort((a, b) => firstDry(a) - firstDry(b));
+  const wet = rooms.filter(({ standing }) => standing.wetUntil !== undefined).sort((a, b) => firstDry(a) - firstDry(b));
   const wrong = rooms.flatMap(({ room, state }) =>
     state.items
       .filter(({ closed }) => !closed)
@@ -95,7 +93,7 @@ export function houseRows(
       count: wrong.length,
       rooms: wrong.slice(0, MOST_LISTED).map(({ note, ...item }) => ({ ...item, note: note() })),
     },
-    going: listed(of(['go', 'sand', 'check', 'handOver']), goNote),
+    going: listed(of(['go', 'fix', 'sand', 'check', 'seal', 'handOver']), goNote),
     wet: listed(wet, (room) => wetNote(room, now, timeZone)),
     stuck: listed(of(['stuck']), ({ standing }) => (standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : '')),
     today: todayRows(snapshot, people, now, timeZone),
@@ -113,15 +111,17 @@ const listed = (rooms: readonly RoomSnapshot[], note: (room: RoomSnapshot) => st
 });
 
 function pathOf({ room, standing }: RoomSnapshot): string {
-  if (standing.now.kind === 'sand' || standing.now.kind === 'check') return `/sand#${room.id}`;
+  if (['fix', 'sand', 'check', 'seal'].includes(standing.now.kind)) return `/sand#${room.id}`;
   if (standing.now.kind === 'handOver') return `/hand-over/${room.id}`;
   return `/board#${room.id}`;
 }
 
 function goNote({ standing }: RoomSnapshot): string {
+  if (standing.now.kind === 'fix') return 'fix what is wrong first';
   if (standing.now.kind === 'sand') return 'dry: sand';
   if (standing.now.kind === 'check') return 'sanded: check in light';
-  if (standing.now.kind === 'handOver') return 'checked: hand over';
+  if (standing.now.kind === 'seal') return 'checked: seal, or hand over';
+  if (standing.now.kind === 'handOver') return 'ready: hand over';
   const byCoat = new Map<string, string[]>();
   for (const { class: kind, now } of standing.classes) {
     if (now.kind !== 'go') continue;
@@ -133,13 +133,16 @@ function goNote({ standing }: RoomSnapshot): string {
   return [...byCoat].map(([pass, kinds]) => `${pass}: ${kinds.join(', ')}`).join('; ');
 }
 
-const wetTimes = ({ standing }: RoomSnapshot): readonly number[] =>
-  standing.classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-const firstDry = (room: RoomSnapshot): number => Math.min(...wetTimes(room));
+/** When the first of a room's wet mud can be worked on. */
+const firstDry = ({ standing }: RoomSnapshot): number =>
+  Math.min(
+    standing.wetUntil ?? Number.POSITIVE_INFINITY,
+    ...standing.classes.flatMap(({ changesAt }) => changesAt ?? []),
+  );
 
-function wetNote(room: RoomSnapshot, now: number, timeZone: string): string {
-  const times = wetTimes(room);
-  return `${times.length} of ${room.standing.classes.length} classes, first until ${untilWords(Math.min(...times), now, timeZone)}`;
+function wetNote({ standing }: RoomSnapshot, now: number, timeZone: string): string {
+  const wet = standing.classes.filter(({ wetUntil }) => wetUntil !== undefined).length;
+  return `${wet} of ${standing.classes.length} classes, all dry ${untilWords(standing.wetUntil ?? now, now, timeZone)}`;
 }
 
 function todayRows(

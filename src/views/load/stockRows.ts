@@ -1,6 +1,5 @@
 import { isTape, type Wares } from '@/core/materials/catalogue';
 import { GOODS, type Good } from '@/core/materials/goods';
-import { type LoadList, netOf } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
 import { lastsDays, type Moved, missingOf, stockOf } from '@/core/stock/stock';
 import { roughLength } from '@/words/lengthWords';
@@ -36,23 +35,27 @@ export interface StockRow {
   readonly found: string;
 }
 
-/** Of every good that the house takes, or of which anything was said: what is left of it, and what to order when. */
+/**
+ * Returns a row for every good that the house still takes, or of which anything was recorded: what is left of it, and what to order.
+ *
+ * @param needed what the work that is left takes, see `stillNeeded`
+ */
 export function stockRows(
   moves: readonly Moved[],
-  load: LoadList,
+  needed: ReadonlyMap<Good, number>,
   { of }: Pick<Wares, 'of'>,
   unit: LengthUnit,
   now: number,
 ): readonly StockRow[] {
   const stocks = new Map(stockOf(moves, now).map((stock) => [stock.good, stock]));
   return GOODS.flatMap((good): readonly StockRow[] => {
-    const net = netOf(good, load);
+    const still = needed.get(good) ?? 0;
     const { waste, pack: size, called } = of[good];
     const stock = stocks.get(good);
-    if (!stock && net === 0) return [];
+    if (!stock && still === 0) return [];
     const { delivered, used, onHand, found, thrown, lastWeek } = stock ?? NOTHING;
     const words = (amount: number) => amountWords(good, amount, unit);
-    const packs = Math.ceil(missingOf(net, waste, { used, onHand }) / size - 1e-6);
+    const packs = Math.ceil(missingOf(still, waste, { onHand }) / size - 1e-6);
     const { name, pack } = GOOD_WORDS[good];
     const days = lastsDays({ onHand, lastWeek });
     return [
@@ -64,7 +67,7 @@ export function stockRows(
         used: words(used),
         onHand: words(Math.max(0, onHand)),
         isShort: onHand < -1e-6,
-        needed: words(Math.max(0, net - used)),
+        needed: words(still),
         order: packs > 0 ? `${packs} ${packs === 1 ? pack : `${pack}s`}` : '',
         lasts: days === undefined ? '' : days >= 60 ? 'over two months' : `${Math.floor(days)} days`,
         found: [

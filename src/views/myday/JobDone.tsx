@@ -10,6 +10,7 @@ import type { Person } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/pass';
+import { SameCoat } from '@/ui/entries/SameCoat';
 import { usePieceMap } from '@/ui/room/usePieceMap';
 import { SelectField } from '@/ui/SelectField';
 import { toolWords } from '@/words/coatWords';
@@ -247,6 +248,7 @@ export function JobDone({
           </div>
         </fieldset>
       )}
+      {log.question && <SameCoat question={log.question} busy={log.busy} done={() => setPressed(undefined)} />}
       {log.message && (
         <p role="alert" className="mt-2 text-error">
           {log.message}

@@ -28,14 +28,19 @@ export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): P
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
     return {
       kind: 'stuck',
-      why: standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : 'coats are still to run',
+      why:
+        standing.now.kind === 'stuck'
+          ? stuckWords(standing.now.why)
+          : standing.now.kind === 'fix'
+            ? 'problems have to be fixed first'
+            : 'coats are still to run',
     };
   }
   if (task.pass === 'check') {
     return standing.now.kind === 'check' ? { kind: 'go', coats: [] } : { kind: 'stuck', why: 'it is not sanded yet' };
   }
   if (task.pass === 'seal') {
-    return standing.now.kind === 'handOver'
+    return standing.now.kind === 'seal' || standing.now.kind === 'handOver'
       ? { kind: 'go', coats: [] }
       : { kind: 'stuck', why: 'it is not checked yet' };
   }

@@ -105,7 +105,8 @@ export function PlanSummary({
             Searching for a better one: stop
           </button>
         ) : (
-          plan && (
+          plan &&
+          mayHand && (
             <button type="button" className="btn btn-ghost btn-sm" onClick={again}>
               Propose anew
             </button>

@@ -50,7 +50,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const [moves, setMoves] = useState<readonly Moved[]>([]);
   const moved = useMemo<Moved>(() => Object.assign({}, ...moves), [moves]);
   const [together, setTogether] = useState(false);
-  const standing = usePlan(version, moved, { together });
+  const standing = usePlan(version, moved, together);
   const { ground, input, plan } = standing;
   const handOut = useHandOut(standing, now);
   const command = useCommand();

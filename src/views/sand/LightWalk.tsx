@@ -3,7 +3,7 @@
 import { lazy, Suspense, useState } from 'react';
 import { useLog } from '@/client/useLog';
 import type { LIGHTS_OF_CHECK } from '@/core/log/choices';
-import type { Level } from '@/core/room/level';
+import { groupBy } from '@/core/measure/groupBy';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { SelectField } from '@/ui/SelectField';
 import type { LightRow } from './sandRows';
@@ -17,23 +17,27 @@ type Light = (typeof LIGHTS_OF_CHECK)[number];
 export function LightWalk({
   now,
   room,
-  level,
   rows,
 }: {
   readonly now: number;
   readonly room: { readonly id: string; readonly name: string };
-  /** To which the room is finished. */
-  readonly level: Level;
   readonly rows: readonly LightRow[];
 }) {
   const log = useLog(now);
   const [light, setLight] = useState<Light>('lamp');
   const [drawn, setDrawn] = useState(false);
   const left = rows.filter(({ signed }) => signed === undefined);
-  const sign = (faces: readonly string[] | undefined) =>
-    void log.write([
-      { kind: 'checked', room: room.id, payload: { level, light, ...(faces ? { faces: [...faces] } : {}) } },
-    ]);
+  /** Signs some faces off, each to the level that is agreed for it. */
+  const sign = (some: readonly LightRow[]) =>
+    void log.write(
+      [...groupBy(some, ({ level }) => level)].map(([level, own]) => ({
+        kind: 'checked' as const,
+        room: room.id,
+        payload: { level, light, faces: own.map(({ id }) => id) },
+      })),
+    );
+  const levels = [...new Set(rows.map(({ level }) => level))];
+  const levelWords = levels.length === 1 ? `level ${levels[0]}` : 'its levels';
   const isReady = left.length > 0 && left.every(({ why }) => why === undefined);
   return (
     <section className="space-y-2" aria-label={`Light walk of ${room.name}`}>
@@ -41,7 +45,7 @@ export function LightWalk({
         <div>
           <h3 className="font-semibold">Lamp along every wall, then the ceiling</h3>
           <p className="text-sm text-muted">
-            {rows.length - left.length} of {rows.length} faces meet level {level}.
+            {rows.length - left.length} of {rows.length} faces meet {levels.length === 1 ? levelWords : 'their levels'}.
           </p>
         </div>
         <SelectField
@@ -64,46 +68,49 @@ export function LightWalk({
         </Suspense>
       )}
       <ol className="divide-y divide-base-300">
-        {rows.map(({ id, name, signed, why, open }) => (
-          <li key={id} className="flex flex-wrap items-center gap-2 py-2">
-            <span className="min-w-32 flex-1">
-              <b className="block font-semibold first-letter:uppercase">{name}</b>
-              <span className="block text-sm text-muted">
-                {signed ? `✓ ${signed}` : (why ?? 'dry and sanded')}
-                {open.length > 0 ? ` ${open.length} open` : ''}
+        {rows.map((row) => {
+          const { id, name, signed, why, open } = row;
+          return (
+            <li key={id} className="flex flex-wrap items-center gap-2 py-2">
+              <span className="min-w-32 flex-1">
+                <b className="block font-semibold first-letter:uppercase">{name}</b>
+                <span className="block text-sm text-muted">
+                  {signed ? `✓ ${signed}` : (why ?? 'dry and sanded')}
+                  {open.length > 0 ? ` ${open.length} open` : ''}
+                </span>
               </span>
-            </span>
-            {!signed && (
-              <>
-                <button
-                  type="button"
-                  className="btn"
-                  disabled={log.busy || why !== undefined}
-                  aria-label={`Good: ${name} of ${room.name}`}
-                  onClick={() => sign([id])}
-                >
-                  Good
-                </button>
-                <ProblemButton
-                  now={now}
-                  room={room}
-                  face={id}
-                  label={`Something is wrong on ${name}`}
-                  className="btn"
-                />
-              </>
-            )}
-          </li>
-        ))}
+              {!signed && (
+                <>
+                  <button
+                    type="button"
+                    className="btn"
+                    disabled={log.busy || why !== undefined}
+                    aria-label={`Good: ${name} of ${room.name}`}
+                    onClick={() => sign([row])}
+                  >
+                    Good
+                  </button>
+                  <ProblemButton
+                    now={now}
+                    room={room}
+                    face={id}
+                    label={`Something is wrong on ${name}`}
+                    className="btn"
+                  />
+                </>
+              )}
+            </li>
+          );
+        })}
       </ol>
       {left.length > 0 && (
         <button
           type="button"
           className="btn btn-primary btn-lg"
           disabled={log.busy || !isReady}
-          onClick={() => sign(left.length === rows.length ? undefined : left.map(({ id }) => id))}
+          onClick={() => sign(left)}
         >
-          {room.name} meets level {level}
+          {room.name} meets {levelWords}
         </button>
       )}
       {log.message && (

@@ -1,15 +1,17 @@
 import { causeOf } from '@/core/inspect/causeOf';
+import { sandingOf } from '@/core/inspect/sandable';
 import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
+import { MarkButton } from '@/ui/entries/MarkButton';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { namesIn } from '@/words/names';
 import { roomWords } from '@/words/stateWords';
-import { instantWords } from '@/words/when';
+import { instantWords, spanWords } from '@/words/when';
 import { causeWords } from './causeWords';
 import { LightWalk } from './LightWalk';
 import { NoteAnywhere } from './NoteAnywhere';
@@ -25,7 +27,7 @@ interface SandViewProps {
   readonly role: Person['role'];
 }
 
-const ORDER = ['sand', 'check', 'handOver', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
+const ORDER = ['sand', 'check', 'seal', 'handOver', 'fix', 'go', 'wet', 'stuck', 'done', 'nothing'] as const;
 
 /** What may be sanded and what is checked in light, with the open items of each room. */
 export function SandView({ houseId, snapshot, people, now, timeZone, role }: SandViewProps) {
@@ -34,12 +36,12 @@ export function SandView({ houseId, snapshot, people, now, timeZone, role }: San
   );
   const atWork = rooms.filter(
     ({ standing, state, done }) =>
-      ['sand', 'check', 'handOver'].includes(standing.now.kind) ||
+      ['sand', 'check', 'seal', 'handOver', 'fix'].includes(standing.now.kind) ||
       done.sandedPieces.size > 0 ||
       state.items.some(({ closed }) => !closed),
   );
   const later = rooms.filter((room) => !atWork.includes(room));
-  const anyWet = snapshot.rooms.some(({ standing }) => standing.classes.some((kind) => kind.now.kind === 'wet'));
+  const anyWet = snapshot.rooms.some(({ standing }) => standing.wetUntil !== undefined);
   return (
     <main className="grid flex-1 content-start gap-5 p-4 grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_22rem] lg:px-5">
       <section className="space-y-4">
@@ -99,7 +101,8 @@ function RoomCard({
   role,
 }: { readonly room: RoomSnapshot; readonly unit: LengthUnit } & Omit<SandViewProps, 'snapshot'>) {
   const { id, name } = room.room;
-  const { state, done, standing, level } = room;
+  const { state, done, standing } = room;
+  const { hours } = sandingOf(room, now);
   const namesOf = namesIn(people);
   const open = state.items.filter(({ closed }) => !closed);
   const works = role !== 'viewer';
@@ -116,7 +119,7 @@ function RoomCard({
         {done.sanded
           ? `Sanded by ${namesOf(done.sanded.who)}, ${instantWords(Date.parse(done.sanded.at), timeZone)}.`
           : standing.now.kind === 'sand'
-            ? 'Every coat is on and dry.'
+            ? `Every coat is on and dry. Sanding takes ${spanWords(hours)}.`
             : ''}
         {done.checked &&
           ` Checked to level ${done.checked.level} by ${namesOf(done.checked.who)}, ${instantWords(Date.parse(done.checked.at), timeZone)}.`}
@@ -130,8 +133,8 @@ function RoomCard({
           works={works}
         />
       )}
-      {role === 'lead' && ['sand', 'check'].includes(standing.now.kind) && done.sandedPieces.size > 0 && (
-        <LightWalk now={now} room={{ id, name }} level={level} rows={faces} />
+      {role === 'lead' && ['sand', 'check', 'fix'].includes(standing.now.kind) && done.sandedPieces.size > 0 && (
+        <LightWalk now={now} room={{ id, name }} rows={faces} />
       )}
       <ItemList
         house={houseId}
@@ -148,6 +151,9 @@ function RoomCard({
       />
       {works && (
         <div className="flex flex-wrap items-start gap-3">
+          {standing.now.kind === 'seal' && (
+            <MarkButton now={now} said={{ kind: 'sealed', room: id, payload: {} }} words={`${name} is sealed`} />
+          )}
           <ProblemButton now={now} room={{ id, name }} />
           <AddPhotos now={now} room={{ id, name }} />
         </div>

@@ -1,9 +1,11 @@
-import { type Sandable, sandable } from '@/core/inspect/sandable';
-import { whyNotSigned } from '@/core/inspect/signOff';
+import { type Sandable, sandingOf } from '@/core/inspect/sandable';
+import { agreedLevel, whyNotSigned } from '@/core/inspect/signOff';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
+import type { Level } from '@/core/room/level';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
+import { facesToSign } from '@/core/standing/finished';
 import { faceWords } from '@/words/faceWords';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { sandWords } from '@/words/sandWords';
@@ -29,6 +31,8 @@ export interface SandRow {
 export interface LightRow {
   readonly id: string;
   readonly name: string;
+  /** The level that is agreed for it. */
+  readonly level: Level;
   /** To which level it was signed off, when and by whom. */
   readonly signed: string | undefined;
   /** Why it cannot be yet. */
@@ -37,7 +41,7 @@ export interface LightRow {
 }
 
 export function sandRows(room: RoomSnapshot, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
-  return sandable(room, now).map((own) => ({
+  return sandingOf(room, now).classes.map((own) => ({
     class: own.class,
     name: CLASS_NAMES[own.class],
     amount: amountWords(own, unit),
@@ -63,6 +67,8 @@ function stateWords({ now: own, sanded }: Sandable, now: number, timeZone: strin
       return { mark: 'go', title: 'Sand', ...(part ? { detail: part } : {}) };
     case 'coats':
       return { mark: 'quiet', title: 'Coats to run' };
+    case 'held':
+      return { mark: 'stuck', title: 'On hold' };
     case 'wet':
       return {
         mark: 'wet',
@@ -85,17 +91,19 @@ export function lightRows(
   timeZone: string,
   namesOf: (who: readonly string[]) => string,
 ): readonly LightRow[] {
-  const withPieces = new Set(room.pieces.map(({ face }) => face));
+  const toSign = new Set(facesToSign(room.applied));
   const ceilings = room.faces.filter(({ kind }) => kind === 'ceiling').length;
   return room.faces
-    .filter(({ id }) => withPieces.has(id))
+    .filter(({ id }) => toSign.has(id))
     .toSorted((a, b) => Number(a.kind === 'ceiling') - Number(b.kind === 'ceiling'))
     .map(({ id, place }) => {
+      const level = agreedLevel(id, room);
       const check = room.done.checkedFaces.get(id);
-      const not = check ? undefined : whyNotSigned(room, [id], room.level, now);
+      const not = check ? undefined : whyNotSigned(room, [id], level, now);
       return {
         id,
         name: faceWords(place, ceilings),
+        level,
         signed:
           check &&
           `level ${check.level}, ${namesOf(check.who)}, ${instantWords(Date.parse(check.at), timeZone)}${check.light ? `, ${check.light}` : ''}`,

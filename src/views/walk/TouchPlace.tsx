@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { CoatedClass } from '@/core/method/coat';
 import { Dialog } from '@/ui/Dialog';
 import { PlaceChooser, type PlaceInRoom } from '@/ui/room/PlaceChooser';
 import { CLASS_NAMES } from '@/words/stateWords';
@@ -9,9 +10,12 @@ import { TouchButtons } from './TouchButtons';
 /** A thumb on one joint: tapped on the room laid flat, then what was found there. */
 export function TouchPlace({
   room,
+  readyAt,
   now,
 }: {
   readonly room: { readonly id: string; readonly name: string };
+  /** When the clock has each class ready. */
+  readonly readyAt: Readonly<Partial<Record<CoatedClass, number>>>;
   readonly now: number;
 }) {
   const [open, setOpen] = useState(false);
@@ -34,14 +38,14 @@ export function TouchPlace({
               kind={place.piece.class}
               pieces={[place.piece.id]}
               label={`${CLASS_NAMES[place.piece.class]}, this one`}
+              readyAt={readyAt[place.piece.class]}
               now={now}
-              after={close}
             />
           ) : (
             <p role="status">Tap the joint that you touched.</p>
           )}
           <button type="button" className="btn w-full" onClick={close}>
-            Cancel
+            Close
           </button>
         </Dialog>
       )}

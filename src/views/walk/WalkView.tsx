@@ -6,6 +6,7 @@ import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
+import { coatKindWords } from '@/words/coatWords';
 import { plural } from '@/words/plural';
 import { CLASS_NAMES, classWords } from '@/words/stateWords';
 import { timeOf, untilWords } from '@/words/when';
@@ -48,7 +49,7 @@ export function WalkView({
         {rows.length > 0 && (
           <p className="text-muted">
             Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock
-            of that room, for what is on its walls and for what is planned.
+            of that room for this coat; the joints that you touched obey at once.
           </p>
         )}
       </header>
@@ -71,19 +72,22 @@ export function WalkView({
                   </li>
                 ))}
               </ul>
-              {works && <TouchButtons room={row.id} label={`All of ${row.name}`} now={now} />}
-              {works && <TouchPlace room={row} now={now} />}
+              {works && (
+                <TouchButtons room={row.id} label={`All of ${row.name}`} readyAt={lastReady(row.classes)} now={now} />
+              )}
+              {works && <TouchPlace room={row} readyAt={readyAtOf(row.classes)} now={now} />}
               {works && row.classes.length > 1 && (
                 <details>
                   <summary className="cursor-pointer">One class only</summary>
                   <ul className="space-y-3">
-                    {row.classes.map(({ class: kind }) => (
+                    {row.classes.map(({ class: kind, readyAt }) => (
                       <li key={kind}>
                         <p className="mb-1 text-sm font-semibold">{CLASS_NAMES[kind]}</p>
                         <TouchButtons
                           room={row.id}
                           kind={kind}
                           label={`${CLASS_NAMES[kind]} of ${row.name}`}
+                          readyAt={readyAt}
                           now={now}
                         />
                       </li>
@@ -120,10 +124,8 @@ export function WalkView({
               {row.found.length > 0 && (
                 <p className="text-sm text-muted">
                   Today:{' '}
-                  {row.found
-                    .map(({ touched: { at, class: kind }, found }) => foundWords(at, kind, found, timeZone))
-                    .join(', ')}
-                  . {slownessWords(row.slowness)}
+                  {row.found.map(({ at, class: kind, found }) => foundWords(at, kind, found, timeZone)).join(', ')}.{' '}
+                  {row.learned.map(learnedWords).join(' ')}
                 </p>
               )}
             </section>
@@ -167,8 +169,8 @@ export function WalkView({
         <section className="sheet space-y-1 p-4" aria-label="Was it right?">
           <h2>Was it right?</h2>
           <p>
-            Of {plural(right.touches, 'thumb')} in this house the clock of the tables had said {right.plain} right, dry
-            or not dry; with what was learned in each room {right.learned}.
+            Of {plural(right.touches, 'touch check')} in this house the handbook’s tables got {right.plain} right, dry
+            or not dry; with what was learned in each room, {right.learned}.
           </p>
         </section>
       )}
@@ -190,9 +192,18 @@ const foundWords = (
   timeZone: string,
 ) => `${kind ? `${CLASS_NAMES[kind].toLowerCase()} ` : ''}${FOUND_WORDS[found]} at ${timeOf(Date.parse(at), timeZone)}`;
 
-function slownessWords({ factor, low, high }: WalkRow['slowness']): string {
+function learnedWords({ kind, slowness: { factor, low, high } }: WalkRow['learned'][number]): string {
   const percent = Math.round(Math.abs(factor - 1) * 100);
   const range = `(${low.toFixed(2)} to ${high.toFixed(2)} times the tables)`;
-  if (percent < 2) return `It dries as the tables say ${range}.`;
-  return `It dries ${percent} % ${factor > 1 ? 'slower' : 'faster'} than the tables say ${range}.`;
+  if (percent < 2) return `${coatKindWords(kind)} dries as the tables say ${range}.`;
+  return `${coatKindWords(kind)} dries ${percent} % ${factor > 1 ? 'slower' : 'faster'} than the tables say ${range}.`;
+}
+
+const readyAtOf = (classes: readonly WalkClass[]): Readonly<Partial<Record<WalkClass['class'], number>>> =>
+  Object.fromEntries(classes.flatMap(({ class: kind, readyAt }) => (readyAt === undefined ? [] : [[kind, readyAt]])));
+
+/** When the clock has all of some classes ready. */
+function lastReady(classes: readonly WalkClass[]): number | undefined {
+  const known = classes.flatMap(({ readyAt }) => readyAt ?? []);
+  return known.length > 0 ? Math.max(...known) : undefined;
 }

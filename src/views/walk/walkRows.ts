@@ -1,9 +1,11 @@
 import { stepAt } from '@/core/air/airClock';
-import { heldAt, type OpenItem } from '@/core/log/stateOf';
+import type { Slowness } from '@/core/drying/touch';
+import { heldAt, type OpenItem, type Touched } from '@/core/log/stateOf';
 import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { CoatedClass } from '@/core/method/coat';
-import { boundsOf } from '@/core/readiness/touchesIn';
+import type { CoatKind } from '@/core/readiness/coatClock';
+import { dryingClock } from '@/core/readiness/touchChecks';
 import { type ClassNow, whatNow } from '@/core/readiness/whatNow';
 import type { Room } from '@/core/room/schema';
 import { handedPasses, passDone } from '@/core/schedule/assignedWork';
@@ -14,7 +16,9 @@ import { passWords } from '@/words/stateWords';
 export interface WalkClass {
   readonly class: CoatedClass;
   readonly now: ClassNow;
-  /** What it would be by the tables, where thumbs moved it: ms since 1970, undefined where it would be ready. */
+  /** When the clock has all that is on ready, ms since 1970, past or to come. */
+  readonly readyAt: number | undefined;
+  /** What it would be by the tables, where touch checks moved it: ms since 1970, undefined where it would be ready. */
   readonly moved:
     | {
         readonly from: number | undefined;
@@ -38,9 +42,10 @@ export interface WalkRow {
   /** What is wrong in it and not mended. */
   readonly items: readonly OpenItem[];
   readonly classes: readonly WalkClass[];
-  /** What thumbs found in it today, the last one last. */
-  readonly found: RoomSnapshot['felt']['touches'];
-  readonly slowness: RoomSnapshot['felt']['slowness'];
+  /** Touch checks of today, the last one last. */
+  readonly found: readonly Touched[];
+  /** What was learned from checks of today, by kind of coat. */
+  readonly learned: readonly { readonly kind: CoatKind; readonly slowness: Slowness }[];
   /** Whose work of today waits for it. */
   readonly waits: readonly string[];
 }
@@ -57,15 +62,16 @@ export function walkRows(
     handedPasses(rooms).filter((pass) => pass.day === today && passDone(pass) < 1),
     ({ room }) => room.room.id,
   );
+  const isToday = ({ at }: Touched) => dayOf(Date.parse(at), timeZone) === today;
   return rooms
     .filter(({ standing, applied }) => applied.coats.size > 0 && ON_THE_WAY.includes(standing.now.kind))
     .map((snapshot): WalkRow => {
-      const { room, standing, felt, coats, method, state, applied } = snapshot;
-      const by = (clock: RoomSnapshot['air']) => whatNow(coats, method, state, applied, snapshot.done, clock, now);
+      const { room, standing, learned, state } = snapshot;
       const [before, soonest, latest] =
-        felt.touches.length > 0 ? [felt.plain, ...boundsOf(felt)].map(by) : [standing, standing, standing];
+        state.touched.length > 0 ? withoutTouches(snapshot, now) : [standing, standing, standing];
       const nowOf = (of: typeof standing | undefined, kind: CoatedClass) =>
         of?.classes.find((other) => other.class === kind)?.now;
+      const kinds = new Set(learned.touches.filter(({ touched }) => isToday(touched)).map(({ kind }) => kind));
       return {
         id: room.id,
         name: room.name,
@@ -79,13 +85,14 @@ export function walkRows(
           .map((kind) => ({
             class: kind.class,
             now: kind.now,
+            readyAt: latestOf(kind.coats.flatMap(({ readyAt }) => readyAt ?? [])),
             moved: movedFrom(nowOf(before, kind.class), kind.now, [
               readyAt(nowOf(soonest, kind.class)),
               readyAt(nowOf(latest, kind.class)),
             ]),
           })),
-        found: felt.touches.filter(({ touched }) => dayOf(Date.parse(touched.at), timeZone) === today),
-        slowness: felt.slowness,
+        found: state.touched.filter(isToday),
+        learned: [...learned.byKind].flatMap(([kind, slowness]) => (kinds.has(kind) ? [{ kind, slowness }] : [])),
         waits:
           names.size === 0
             ? []
@@ -97,7 +104,20 @@ export function walkRows(
     });
 }
 
-const ON_THE_WAY: readonly string[] = ['go', 'wet', 'stuck', 'sand'];
+/** A room as it would stand had nobody touched it, and by both ends of what was learned. */
+function withoutTouches(room: RoomSnapshot, now: number) {
+  const stretches = room.applied.stretches.map((stretch) => ({ ...stretch, touched: undefined }));
+  return [
+    whatNow({ ...room, applied: { ...room.applied, stretches } }, { air: room.air, slowness: new Map() }, now),
+    whatNow(room, dryingClock(room.air, room.learned, 'low'), now),
+    whatNow(room, dryingClock(room.air, room.learned, 'high'), now),
+  ] as const;
+}
+
+const latestOf = (instants: readonly number[]): number | undefined =>
+  instants.length > 0 ? Math.max(...instants) : undefined;
+
+const ON_THE_WAY: readonly string[] = ['go', 'fix', 'wet', 'stuck', 'sand'];
 
 const readyAt = (now: ClassNow | undefined): number | undefined => (now?.kind === 'wet' ? now.until : undefined);
 

@@ -3,6 +3,7 @@ import { wasRight } from '@/core/drywatch/wasRight';
 import { mayAct } from '@/server/mayAct';
 import { crewDaysIn, visitHouse } from '@/server/visit';
 import { packedTimes } from '@/ui/packed';
+import { arrivalRows } from '@/views/dry/arrivalRows';
 import { DryWatchView } from '@/views/dry/DryWatchView';
 import { chosenRoom, dryRoom, stripRoom } from '@/views/dry/dryRooms';
 import { HORIZON_MS } from '@/views/dry/horizon';
@@ -28,6 +29,7 @@ export default async function DryWatchPage({
     <DryWatchView
       houseId={house}
       rooms={packedTimes(snapshot.rooms.map((room) => stripRoom(room, now)))}
+      arrivals={packedTimes(arrivalRows(snapshot.rooms, { begins, days }, now, timeZone))}
       chosen={chosen && packedTimes(dryRoom(chosen, now))}
       crew={{ begins, days: days.filter((day, index) => day.begins < now + HORIZON_MS || index < LEAST_DAYS) }}
       inside={inside}

@@ -14,6 +14,7 @@ import { batchesFor } from '@/core/supply/batchesFor';
 import { bringFrom } from '@/core/supply/bringFor';
 import { goodsOfItems } from '@/core/supply/goodsOfItems';
 import { mudByClass, smallGoods } from '@/core/supply/smallGoods';
+import { stillNeeded } from '@/core/supply/stillNeeded';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -108,7 +109,7 @@ export default async function LoadPage({
               unit={unit}
             />
           )}
-          <MoreGoods small={smallGoods(rooms, now)} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
+          <MoreGoods small={smallGoods(rooms)} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
         </>
       }
       beside={
@@ -131,7 +132,7 @@ export default async function LoadPage({
               unit={unit}
             />
             <StockPanel
-              rows={stockRows(moves, snapshot.load, wares, unit, now)}
+              rows={stockRows(moves, stillNeeded(snapshot.rooms, wares), wares, unit, now)}
               last={said.slice(0, MOST_SAID).flatMap((entry) =>
                 entry.kind === 'stock'
                   ? [

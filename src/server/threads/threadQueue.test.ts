@@ -1,8 +1,10 @@
 import { EventEmitter } from 'node:events';
 import { describe, expect, it } from 'vitest';
+import type { TakenOff } from '../../core/joints/takeOff';
 import { takeOff, whatIsKept } from '../../core/joints/takeOff';
 import type { Room } from '../../core/room/schema';
-import { asideOf, type Question, type Thread } from './takeOffAside';
+import type { Question } from '../takeOffs/takeOffWorker';
+import { type Thread, threadQueue } from './threadQueue';
 
 const head = { unit: 'in', name: 'Test', hang: {}, method: { level: 4 } } as const;
 const room = (name: string): Room => ({
@@ -23,7 +25,7 @@ const room = (name: string): Room => ({
 /** Threads that answer by take-off, but for rooms that never end and rooms that fail. */
 function threads() {
   const made: { ended: boolean }[] = [];
-  const start = (): Thread => {
+  const start = (): Thread<Question, TakenOff> => {
     const events = new EventEmitter();
     const own = { ended: false };
     made.push(own);
@@ -46,9 +48,9 @@ describe('take-offs in a thread', () => {
     const { made, start } = threads();
     const asked: string[] = [];
     const told: string[] = [];
-    const aside = asideOf(
+    const aside = threadQueue(
       start,
-      ({ name }, cutOff) => {
+      ({ room: { name } }, cutOff) => {
         asked.push(name);
         if (name === 'endless') queueMicrotask(cutOff);
         return () => undefined;
@@ -67,7 +69,7 @@ describe('take-offs in a thread', () => {
   it('take no notice of time that has run out once they have answered', async () => {
     const { made, start } = threads();
     let stopped = 0;
-    const aside = asideOf(
+    const aside = threadQueue(
       start,
       () => () => {
         stopped += 1;

@@ -1,0 +1,97 @@
+import { wetWhenSanded } from '../inspect/sandable';
+import { type NotSigned, whyNotHandedOver, whyNotSigned } from '../inspect/signOff';
+import type { NewEntry } from '../log/entry';
+import type { CoatedClass, CoatKey } from '../method/coat';
+import type { RoomNow } from '../readiness/whatNow';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import type { Moved } from '../stock/stock';
+import { wetSameCoat } from './wetSameCoat';
+
+/** Why an entry is not recorded, as a code with what it is about. */
+export type EntryRefusal =
+  | { readonly why: 'overCounted' }
+  | { readonly why: 'alreadyFixed'; readonly who: readonly string[] }
+  | { readonly why: 'wet'; readonly class: CoatedClass }
+  | { readonly why: 'notSigned'; readonly not: NotSigned }
+  | { readonly why: 'notFinished'; readonly now: RoomNow }
+  | { readonly why: 'noSuchJoint' }
+  | { readonly why: 'nothingOn'; readonly at: number }
+  /** Asks for `repeat`: the same coat logged again, or the next one. */
+  | { readonly why: 'sameCoat'; readonly class: CoatedClass; readonly key: CoatKey; readonly until: number };
+
+/** A pail holds a little more than it says. */
+const COUNT_SLACK = 1.05;
+
+/**
+ * Returns why an entry is refused by what is known of its house: nothing wet is sanded, nothing unfinished is signed off or handed
+ * over, nothing is counted that never came, and a coat that is wet is not taken for the next one.
+ *
+ * @param room that the entry is about, as it stands; undefined for entries about the house
+ * @param moves what was delivered, thrown away, counted and used so far
+ */
+export function refusalOf(
+  entry: NewEntry,
+  room: RoomSnapshot | undefined,
+  moves: readonly Moved[],
+): EntryRefusal | undefined {
+  const at = Date.parse(entry.at);
+  if (entry.kind === 'stock') return overCounted(entry, moves);
+  if (!room) return undefined;
+  switch (entry.kind) {
+    case 'itemClosed': {
+      const closed = room.state.items.find(({ id }) => id === entry.payload.item)?.closed;
+      return closed && { why: 'alreadyFixed', who: closed.who };
+    }
+    case 'sanded': {
+      const { classes, faces } = entry.payload;
+      const wet = wetWhenSanded(room, { classes, faces }, at);
+      return wet && { why: 'wet', class: wet };
+    }
+    case 'checked': {
+      const not = whyNotSigned(room, entry.payload.faces, entry.payload.level, at);
+      return not && { why: 'notSigned', not };
+    }
+    case 'handedOver': {
+      const now = whyNotHandedOver(room);
+      return now && { why: 'notFinished', now };
+    }
+    case 'touched':
+      return untouchable(entry, room);
+    case 'coat':
+      return wetSameCoat(entry, room);
+    default:
+      return undefined;
+  }
+}
+
+function overCounted(
+  { payload }: Extract<NewEntry, { kind: 'stock' }>,
+  moves: readonly Moved[],
+): EntryRefusal | undefined {
+  if (payload.what !== 'counted') return undefined;
+  const came = moves.reduce(
+    (sum, { kind, good, amount }) => (kind === 'delivered' && good === payload.good ? sum + amount : sum),
+    0,
+  );
+  return payload.amount > came * COUNT_SLACK ? { why: 'overCounted' } : undefined;
+}
+
+/** A touch check is made on a coat: on joints that are there, after it went on. */
+function untouchable(
+  { at, payload }: Extract<NewEntry, { kind: 'touched' }>,
+  { pieces, state }: RoomSnapshot,
+): EntryRefusal | undefined {
+  const named = payload.pieces && new Set(payload.pieces);
+  const targets = pieces.filter(
+    ({ id, class: kind }) => (named?.has(id) ?? true) && (payload.class === undefined || payload.class === kind),
+  );
+  if (named && targets.length < named.size) return { why: 'noSuchJoint' };
+  const ids = new Set(targets.map(({ id }) => id));
+  const kinds = new Set(targets.map(({ class: kind }) => kind));
+  const instant = Date.parse(at);
+  const isOn = state.applied.some(
+    ({ at: put, payload: { class: kind, on } }) =>
+      Date.parse(put) < instant && (on ? on.some(({ id }) => ids.has(id)) : kinds.has(kind)),
+  );
+  return isOn ? undefined : { why: 'nothingOn', at: instant };
+}

@@ -1,0 +1,34 @@
+import type { Wares } from '../materials/catalogue';
+import type { Good } from '../materials/goods';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { asUsed, DONE_WITH_COATS, type GoodsTaken, goodsOfCoat, sealerOf } from './goodsTaken';
+
+/**
+ * Returns what the work that is left in some rooms takes of each good, without waste; litres, of tape mm. Once every coat is on
+ * nothing is left of the small work either.
+ *
+ * @param wares how much of each good the crew really uses
+ */
+export function stillNeeded(
+  rooms: readonly RoomSnapshot[],
+  wares: Pick<Wares, 'of' | 'coverage'>,
+): ReadonlyMap<Good, number> {
+  const needed = new Map<Good, number>();
+  for (const room of rooms)
+    for (const [good, amount] of asUsed(leftIn(room, wares), wares))
+      if (amount > 1e-9) needed.set(good, (needed.get(good) ?? 0) + amount);
+  return needed;
+}
+
+function leftIn(room: RoomSnapshot, wares: Pick<Wares, 'coverage'>): GoodsTaken {
+  const { coats, applied, tasks, prefill, state, standing } = room;
+  if (standing.now.kind === 'done') return [];
+  // Nobody fills under tape that is on.
+  const gaps =
+    applied.coats.size > 0 ? [] : tasks.flatMap((task) => task.small).filter(({ kind }) => kind === 'prefill');
+  return [
+    ...coats.flatMap((coat) => goodsOfCoat(coat, 1 - (applied.coats.get(coat.id)?.share ?? 0), room, DONE_WITH_COATS)),
+    ...gaps.map(({ mud, litres }) => [mud, litres * (1 - prefill.done)] as const),
+    ...(state.sealed ? [] : [['sealer', sealerOf(room, wares)] as const]),
+  ];
+}

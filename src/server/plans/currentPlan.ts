@@ -1,0 +1,54 @@
+import { createHash } from 'node:crypto';
+import type { HouseOptions, HousePlan } from '../../core/plan/planHouse';
+import type { PlanInput } from '../../core/plan/planInput';
+import { firm } from '../../db/firm';
+import { type PlanScope, readHousePlan, type StoredPlan, saveHousePlan } from '../../db/housePlans';
+import { planWorker } from './planWorker';
+
+/** Where only time went by, little is searched: what was to begin by now begins a little later. */
+const SLIPPED_EFFORT = 30_000;
+
+/** Plans that are being made, by what they are made from. */
+const making = new Map<string, Promise<HousePlan | undefined>>();
+
+/**
+ * Returns the plan of a house as it stands: made once for each state of it, by whichever page asks first, and the same on every page,
+ * for everybody and from every server. A new one is searched for from the one before, so that it moves no more than it must.
+ *
+ * @param house by id; the first one of several that are planned together
+ * @returns undefined where it cannot be made in time
+ */
+export async function currentPlan(
+  house: string,
+  scope: PlanScope,
+  input: PlanInput,
+  plan: (question: { input: PlanInput; options: HouseOptions }) => Promise<HousePlan | undefined> = planWorker,
+): Promise<HousePlan | undefined> {
+  const question = questionOf(input);
+  const stored = await readHousePlan(house, scope);
+  if (stored?.question === question && holds(stored.plan, input.from)) return stored.plan;
+  const key = `${firm()} ${house} ${scope} ${question} ${input.from}`;
+  const known = making.get(key);
+  if (known) return known;
+  const made = make(stored).finally(() => making.delete(key));
+  making.set(key, made);
+  return made;
+
+  async function make(former: StoredPlan | undefined): Promise<HousePlan | undefined> {
+    const isSlipped = former?.question === question;
+    const found = await plan({
+      input,
+      options: { ...(former ? { former: former.plan } : {}), ...(isSlipped ? { effort: SLIPPED_EFFORT } : {}) },
+    });
+    return found && saveHousePlan(house, scope, { question, plan: found }, former);
+  }
+}
+
+/** All that a plan is made from but the instant from which it is. */
+const questionOf = (input: PlanInput): string =>
+  createHash('sha256')
+    .update(JSON.stringify({ ...input, from: 0 }))
+    .digest('base64url');
+
+/** Whether nothing of a plan should have begun before an instant. */
+const holds = ({ assignments }: HousePlan, from: number): boolean => assignments.every(({ start }) => start >= from);

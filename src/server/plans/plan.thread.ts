@@ -1,0 +1,8 @@
+import { parentPort } from 'node:worker_threads';
+import { planHouse } from '../../core/plan/planHouse';
+import type { Question } from './planWorker';
+
+// One answer to each question; an error ends the thread, and whoever asked hears of it.
+parentPort?.on('message', ({ input, options }: Question) => {
+  parentPort?.postMessage(planHouse(input, options));
+});

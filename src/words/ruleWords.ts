@@ -1,0 +1,38 @@
+import type { EntryRefusal } from '../core/rules/entryRules';
+import { notSignedWords } from './signWords';
+import { CLASS_NAMES, PASS_NAMES, roomWords } from './stateWords';
+import { instantWords, untilWords } from './when';
+
+/** What a sentence about a refusal needs beside its code. */
+interface Ground {
+  readonly room: string;
+  readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly now: number;
+  readonly timeZone: string;
+}
+
+/** Why an entry is not recorded, in a sentence or two. */
+export function refusalWords(refusal: EntryRefusal, { room, people, now, timeZone }: Ground): string {
+  switch (refusal.why) {
+    case 'overCounted':
+      return 'You counted more than was delivered. Log the delivery first.';
+    case 'alreadyFixed': {
+      const names = people.filter(({ id }) => refusal.who.includes(id)).map(({ name }) => name);
+      return `${names.join(' and ') || 'Somebody'} has fixed it already.`;
+    }
+    case 'wet':
+      return `${room} can't be sanded: ${CLASS_NAMES[refusal.class].toLowerCase()} are still wet by the clock. If they are dry, press white on the morning walk first.`;
+    case 'notSigned':
+      return `${room} can't be signed off. ${notSignedWords(refusal.not)}`;
+    case 'notFinished': {
+      const { title, detail } = roomWords(refusal.now, now, timeZone);
+      return `${room} can't be handed over yet. ${[title, detail].filter(Boolean).join(', ')}.`;
+    }
+    case 'noSuchJoint':
+      return `This joint is no longer in ${room}. Reload the page and touch the one that is there.`;
+    case 'nothingOn':
+      return `No mud was on this in ${room} at ${instantWords(refusal.at, timeZone)}. Log the coat first, or check the clock of this device.`;
+    case 'sameCoat':
+      return `The ${PASS_NAMES[refusal.key].toLowerCase()} coat on ${CLASS_NAMES[refusal.class].toLowerCase()} is on already and wet until ${untilWords(refusal.until, now, timeZone)}. Same coat again, or the next one?`;
+  }
+}
