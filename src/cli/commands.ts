@@ -1,3 +1,4 @@
+import { type Air, ASSUMED_AIR } from '../core/air/air';
 import { USUAL_THICKNESS_MM } from '../core/air/dryingHours';
 import { coatTimes } from '../core/drying/coatTimes';
 import type { Mud } from '../core/drying/wetMud';
@@ -21,15 +22,18 @@ import { troubleWords } from '../words/airWords';
 /** A refusal that is told as one line on standard error, with exit code 2. */
 export class Refusal extends Error {}
 
-/** Reads a house file's text or refuses it, naming the first wrong field. */
-export function houseFrom(text: string, file: string): House {
-  let json: unknown;
+/** Reads a file's text as JSON or refuses it. */
+export function jsonFrom(text: string, file: string): unknown {
   try {
-    json = JSON.parse(text);
+    return JSON.parse(text);
   } catch (error) {
     throw new Refusal(`${file}: is not JSON: ${error instanceof Error ? error.message : String(error)}`);
   }
-  const reading = readHouse(json);
+}
+
+/** Reads a house file's text or refuses it, naming the first wrong field. */
+export function houseFrom(text: string, file: string): House {
+  const reading = readHouse(jsonFrom(text, file));
   if (reading.ok) return reading.house;
   const [first] = reading.problems;
   throw new Refusal(first ? problemText(first) : `${file}: cannot be read`);
@@ -247,6 +251,12 @@ export function dryReport(options: DryOptions) {
     warnings,
   };
 }
+
+/** The air of `--temp` and `--rh`; what is not written is as in a heated house. */
+export const airFrom = ({ temp, rh }: { readonly temp?: string; readonly rh?: string }): Air => ({
+  temperature: temp === undefined ? ASSUMED_AIR.temperature : temperatureFrom(temp),
+  humidity: rh === undefined ? ASSUMED_AIR.humidity : numberFrom('--rh', rh, 0, 100),
+});
 
 function temperatureFrom(text: string | undefined): number {
   const match = /^(-?\d+(?:\.\d+)?)\s*°?\s*([FC])$/i.exec(text?.trim() ?? '');

@@ -99,7 +99,15 @@ function workIn(house: House) {
   return house.rooms.flatMap((room) => {
     const { tally } = taken(room);
     const method = resolveMethod(house, room);
-    return workOf({ ...UNTOUCHED, id: room.id, tally, method, coats: roomCoats(tally, method, room.finish) });
+    const { finish } = room;
+    return workOf({
+      ...UNTOUCHED,
+      id: room.id,
+      tally,
+      method,
+      ...(finish && { finish }),
+      coats: roomCoats(tally, method, finish),
+    });
   });
 }
 
@@ -115,14 +123,16 @@ const plainPeople = (count: number): readonly PlanPerson[] =>
     elsewhere: [],
   }));
 
-function peopleFrom(text: string | undefined): number {
+/** How many people `--people` says. */
+export function peopleFrom(text: string | undefined): number {
   if (text === undefined) return USUAL_PEOPLE;
   const count = /^\d{1,3}$/.test(text) ? Number(text) : 0;
   if (count < 1 || count > MOST_PEOPLE) throw new Refusal(`--people: must be a whole number from 1 to ${MOST_PEOPLE}`);
   return count;
 }
 
-function zoneFrom(text = 'UTC'): string {
+/** The time zone that `--zone` says. */
+export function zoneFrom(text = 'UTC'): string {
   try {
     return new Intl.DateTimeFormat('en', { timeZone: text }).resolvedOptions().timeZone;
   } catch {

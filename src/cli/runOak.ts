@@ -1,8 +1,18 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
-import { cutReport, dryReport, houseFrom, lineReport, materialsReport, Refusal, takeOffReport } from './commands';
+import {
+  cutReport,
+  dryReport,
+  houseFrom,
+  jsonFrom,
+  lineReport,
+  materialsReport,
+  Refusal,
+  takeOffReport,
+} from './commands';
 import { oneLine } from './oneLine';
 import { planReport } from './planReport';
+import { stateReport } from './stateReport';
 import { tableText } from './tableText';
 
 const TEXT = { type: 'string' } as const;
@@ -10,6 +20,8 @@ const FLAG = { type: 'boolean' } as const;
 const EVERYWHERE = { text: FLAG, help: FLAG } as const;
 const PLAN = { people: TEXT, from: TEXT, zone: TEXT } as const;
 const CUT = { sticks: TEXT, kerf: TEXT } as const;
+const STATE = { entries: TEXT, at: TEXT, temp: TEXT, rh: TEXT, people: TEXT, zone: TEXT } as const;
+const EDIT = { 'house-after': TEXT, edited: TEXT } as const;
 const DRY = { temp: TEXT, rh: TEXT, air: TEXT, thick: TEXT, mud: TEXT } as const;
 
 type Values = Readonly<Record<string, string | boolean | undefined>>;
@@ -58,6 +70,25 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
       options: PLAN,
       word: 'a house file',
       run: (file, values) => planReport(houseFrom(contentOf(file), file), wordsOf(PLAN, values), Date.now()),
+    },
+  ],
+  [
+    'state',
+    {
+      help: 'oak state FILE --entries ENTRIES --at 2031-05-06T07:00:00Z [--temp 68F --rh 50] [--house-after FILE --edited 2031-05-05T12:00:00Z] [--people 4] [--zone Europe/Oslo] [--text]\n  What every screen says of a house after some entries: rooms, classes, drying, sanding, sign-off, goods, plan.',
+      options: { ...STATE, ...EDIT },
+      word: 'a house file',
+      run: (file, values) => {
+        const after = textOf(values['house-after']);
+        const entries = textOf(values.entries);
+        if (entries === undefined) throw new Refusal('--entries: is missing; write the name of a file of entries');
+        return stateReport(
+          houseFrom(contentOf(file), file),
+          jsonFrom(contentOf(entries), entries),
+          after === undefined ? undefined : houseFrom(contentOf(after), after),
+          wordsOf({ ...STATE, edited: TEXT }, values),
+        );
+      },
     },
   ],
   [
