@@ -42,7 +42,10 @@ describe('the oak command', () => {
     [['takeoff'], 'takeoff: needs a house file\n'],
     [['takeoff', 'nowhere.json'], 'nowhere.json: there is no such file\n'],
     [['paint', 'a'], 'paint: is no command; there are takeoff, materials, cut, plan, state, line, dry\n'],
-    [['constructor', 'house.json'], 'constructor: is no command; there are takeoff, materials, cut, plan, state, line, dry\n'],
+    [
+      ['constructor', 'house.json'],
+      'constructor: is no command; there are takeoff, materials, cut, plan, state, line, dry\n',
+    ],
     [['dry', '--temp', '70F', '--rh', '50', 'extra'], 'extra: dry takes options only\n'],
     [['takeoff', 'a.json', '--temp', '70F'], "Unknown option '--temp'\n"],
     [['line', "-5' x 5' x 8'"], 'line, character 1: a length starts with a number\n'],

@@ -48,7 +48,7 @@ export async function cachedAir(house: StoredHouse, now: number): Promise<Loaded
     for (const hour of changed) keep(known, hour);
     if (changed.length > 0) known.edits += 1;
     // The forecast goes by the weather before the last reading, however long ago that was.
-    known.weather = await listWeather(house.id, Math.min(now, newestHour(known)) - WEATHER_BEFORE_MS);
+    known.weather = await listWeather(house.id, Math.min(now, newestHour(known) ?? now) - WEATHER_BEFORE_MS);
     // Rows may be newer than the number that was read before them: these are read once more.
     known.airSeq = Math.max(known.airSeq, house.airSeq);
   }
@@ -64,12 +64,12 @@ export async function cachedAir(house: StoredHouse, now: number): Promise<Loaded
   return known.made.air;
 }
 
-/** When the last hour with a reading began. */
-const newestHour = ({ hours }: Remembered): number =>
-  Math.max(
-    Number.NEGATIVE_INFINITY,
-    ...[...hours.values()].flatMap((room) => [...room.values()].map(({ hour }) => hour)),
-  );
+/** When the last hour with a reading began; undefined without readings. */
+function newestHour({ hours }: Remembered): number | undefined {
+  let newest: number | undefined;
+  for (const room of hours.values()) for (const { hour } of room.values()) newest = Math.max(newest ?? hour, hour);
+  return newest;
+}
 
 /** Two requests may overlap: the later word on an hour counts. */
 function keep({ hours }: Remembered, hour: AirHour): void {

@@ -237,6 +237,14 @@ describe('the air of a house as pages load it', () => {
     expect((await stepsOf(followed, 'hall')).length).toBeGreaterThan(60);
   });
 
+  it('is assumed in a house without a reading, with and without weather', async () => {
+    const id = await newHouse();
+    const assumed = await stepsOf(id, 'hall');
+    expect(assumed.map(([, , , source]) => source)).toEqual(['assumed']);
+    await saveWeather(id, [{ from: START, air: { temperature: 5, humidity: 60 } }], new Date(START));
+    expect((await stepsOf(id, 'hall'))[0]).toEqual(assumed[0]);
+  });
+
   it('is borrowed over a wall, and made once for each state of the house', async () => {
     const id = await newHouse();
     await recordReadings(id, 'a', 'galley', [reading(0, 16)]);
