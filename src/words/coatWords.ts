@@ -1,6 +1,6 @@
+import { isAccessory, isAngle } from '../core/joints/classTraits';
 import { type LengthUnit, MM_PER_FOOT } from '../core/measure/unit';
 import { type Coat, type CoatedClass, type CoatKey, SETTING_RECOAT_FACTOR, type Side } from '../core/method/coat';
-import { isAccessory, isAngle } from '../core/method/coatKeysFor';
 import type { LadderStep } from '../core/method/ladderFor';
 import type { ClassChoices } from '../core/method/resolveMethod';
 import type { CoatKind } from '../core/readiness/coatClock';

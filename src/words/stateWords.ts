@@ -1,7 +1,7 @@
+import type { RunGroup } from '../core/joints/classTraits';
 import type { JointClass } from '../core/joints/joint';
 import type { LengthUnit } from '../core/measure/unit';
 import type { CoatedClass } from '../core/method/coat';
-import type { RunGroup } from '../core/method/passOrder';
 import type { SmallWorkKind } from '../core/method/smallWork';
 import type { ClassNow, RoomNow, Stuck } from '../core/readiness/whatNow';
 import type { EdgeProfile } from '../core/room/kinds';

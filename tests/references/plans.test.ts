@@ -4,10 +4,10 @@ import { plainInput } from '@/cli/planReport';
 import { ASSUMED_AIR } from '@/core/air/air';
 import { airClock } from '@/core/air/airClock';
 import type { SourcedAir } from '@/core/air/roomAir';
+import { CLASS_TRAITS } from '@/core/joints/classTraits';
 import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry } from '@/core/log/entry';
 import { stateOf } from '@/core/log/stateOf';
-import { runGroupOf } from '@/core/method/passOrder';
 import { resolveMethod } from '@/core/method/resolveMethod';
 import { roomCoats } from '@/core/method/roomCoats';
 import { planHouse } from '@/core/plan/planHouse';
@@ -193,7 +193,9 @@ describe('plans of whole houses', () => {
     for (const room of house.rooms) {
       const { tally } = takeOff(room, house);
       boards += tally.boards.reduce((sum, { count }) => sum + count, 0);
-      const run = roomCoats(tally, method).filter((coat) => coat.key === 'finish' && runGroupOf(coat.class) === 'flat');
+      const run = roomCoats(tally, method).filter(
+        (coat) => coat.key === 'finish' && CLASS_TRAITS[coat.class].run === 'flat',
+      );
       hours += run.reduce((sum, coat) => sum + coatHours(coat, method), 0) / 2;
     }
     expect((hours * 500) / boards).toBeGreaterThan(3);

@@ -1,7 +1,7 @@
 import { type Lies, type Substrate, USUAL_THICKNESS_MM } from '../air/dryingHours';
+import { isAccessory, isAngle } from '../joints/classTraits';
 import { memoizeLast } from '../measure/memoizeLast';
 import { type Coat, type CoatedClass, mudKind } from '../method/coat';
-import { isAccessory, isAngle } from '../method/coatKeysFor';
 import type { Method } from '../method/resolveMethod';
 import { sectionFor } from '../section/sectionFor';
 

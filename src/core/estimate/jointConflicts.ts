@@ -1,5 +1,6 @@
+import { isAngle } from '../joints/classTraits';
 import { fromMm } from '../measure/unit';
-import { chosenCoatKeys, coatKeysFor, isAngle } from '../method/coatKeysFor';
+import { chosenCoatKeys, coatKeysFor } from '../method/coatKeysFor';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
 import { judgeSection } from '../section/judgeSection';

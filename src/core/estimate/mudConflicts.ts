@@ -1,6 +1,6 @@
 import { coatTimes } from '../drying/coatTimes';
 import { wetMudFrom } from '../drying/wetMud';
-import { isAngle } from '../method/coatKeysFor';
+import { isAngle } from '../joints/classTraits';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
 import { sectionFor } from '../section/sectionFor';

@@ -1,9 +1,9 @@
+import { CLASS_TRAITS } from '../joints/classTraits';
 import { amountOf, type Piece } from '../joints/pieces';
 import { heldAt, type Sanding as SandingEntry } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';
-import { isFloated } from '../method/tools';
 import { stretchNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand, type ToSand } from '../standing/leftToSand';
@@ -122,6 +122,6 @@ function nowOf(
 export function sheetsFor(kind: CoatedClass, pieces: readonly Piece[], coats: readonly Coat[]): number {
   const amount = amountOf(pieces);
   const width = coats.findLast((coat) => coat.class === kind)?.tool.width ?? 0;
-  const wide = kind === 'surface' ? 1 : kind === 'fasteners' ? FASTENER_MM2 : width * (isFloated(kind) ? 2 : 1);
+  const wide = kind === 'surface' ? 1 : kind === 'fasteners' ? FASTENER_MM2 : width * CLASS_TRAITS[kind].sides;
   return (amount * wide) / MM2_PER_SHEET;
 }

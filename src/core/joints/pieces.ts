@@ -1,6 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
+import { CLASS_TRAITS, CROSSED_LAST, isAngle } from './classTraits';
 import { paintedAreaOf } from './finishParts';
 import { firstWalls } from './firstWalls';
 import { type FaceLine, isOnLine, type Joint, type JointClass } from './joint';
@@ -77,7 +78,6 @@ function sidesOf(
   crossed: ReadonlyMap<FaceLine, readonly string[]>,
 ): readonly Piece[] {
   const ids = [...new Set(joint.lines.map(({ face }) => face))];
-  const isAngle = joint.class === 'angle' || joint.class === 'offAngle';
   const [a, b] = ids;
   return ids.map((face) => ({
     id: pieceId(joint, face),
@@ -86,16 +86,13 @@ function sidesOf(
     faces: ids,
     amount: joint.length,
     crosses: joint.lines.filter((line) => line.face === face).flatMap((line) => crossed.get(line) ?? []),
-    lies: isAngle && a !== undefined && b !== undefined ? liesOn(joint, face === a, faces, first) : undefined,
+    lies:
+      isAngle(joint.class) && a !== undefined && b !== undefined ? liesOn(joint, face === a, faces, first) : undefined,
   }));
 }
 
 /** The id of what a coat lies on: the joint and the face. */
 export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${id}@${face}`;
-
-/** What is run first, what crosses it next, what they reach last. */
-const RUN_AS: Readonly<Partial<Record<JointClass, number>>> = { butt: 0, backedButt: 0, mixed: 1, flat: 1 };
-const LAST = 2;
 
 interface RunLine {
   readonly line: FaceLine;
@@ -107,7 +104,7 @@ interface RunLine {
 function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly string[]> {
   const onFaces = new Map<string, RunLine[]>();
   for (const joint of joints) {
-    const run = RUN_AS[joint.class] ?? LAST;
+    const run = CLASS_TRAITS[joint.class].crosses;
     for (const line of joint.lines) {
       const known = onFaces.get(line.face);
       const own = { line, id: pieceId(joint, line.face), run };
@@ -118,7 +115,7 @@ function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly str
   const crossed = new Map<FaceLine, string[]>();
   for (const lines of onFaces.values()) {
     for (const under of lines) {
-      if (under.run === LAST) continue;
+      if (under.run === CROSSED_LAST) continue;
       for (const end of [under.line.from, under.line.to]) {
         for (const { line, run } of lines) {
           if (run <= under.run || !isOnLine(end, line, REACH_MM)) continue;

@@ -5,6 +5,7 @@ import { EDGE_PROFILES, type EdgeProfile } from '../room/kinds';
 import type { HangPlan } from '../room/resolveHang';
 import type { Room } from '../room/schema';
 import { countThreeWays } from './anglesOf';
+import { CLASS_TRAITS } from './classTraits';
 import { countCrossings } from './countCrossings';
 import type { ScrewCount } from './countScrews';
 import { type FinishPart, paintedAreaOf, partsByFinish } from './finishParts';
@@ -144,7 +145,7 @@ export function addTallies(tallies: readonly Tally[]): Tally {
 
 /** The length of everything that is taped; mm. */
 export const tapedLength = ({ classes, tapedOnly }: Tally): number =>
-  (['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'] as const).reduce(
+  JOINT_CLASSES.filter((kind) => CLASS_TRAITS[kind].taped).reduce(
     (sum, kind) => sum + classes[kind].length,
     tapedOnly.length,
   );

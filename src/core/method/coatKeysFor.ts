@@ -1,3 +1,4 @@
+import { isAccessory, isAngle } from '../joints/classTraits';
 import type { Level } from '../room/level';
 import type { CoatedClass, CoatKey } from './coat';
 import type { ClassChoices } from './resolveMethod';
@@ -38,12 +39,6 @@ export function chosenCoatKeys(
 /** Angles get one coat after the tape or two, on each side. Common practice, no source. */
 const MOST_ON_ANGLES = 2;
 const COUNTS = { one: 1, two: 2, three: 3 } as const;
-
-/** Beads, trim and fasteners: coated, never taped. */
-export const isAccessory = (kind: CoatedClass): boolean => kind === 'bead' || kind === 'trim' || kind === 'fasteners';
-
-/** Inside angles: their coats are put on and dry one side at a time. */
-export const isAngle = (kind: CoatedClass): boolean => kind === 'angle' || kind === 'offAngle';
 
 function coatsAfterTape(kind: CoatedClass, level: Level): number {
   if (level <= 2) return 0;

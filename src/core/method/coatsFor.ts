@@ -1,7 +1,8 @@
+import { CLASS_TRAITS, isAccessory, isAngle } from '../joints/classTraits';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey, coatId, type MudProduct, type Side } from './coat';
-import { chosenCoatKeys, isAccessory, isAngle } from './coatKeysFor';
+import { chosenCoatKeys } from './coatKeysFor';
 import { type ClassChoices, choicesFor, type Method } from './resolveMethod';
-import { isFloated, toolFor } from './tools';
+import { toolFor } from './tools';
 
 /**
  * The coats that one class gets, in order. Both sides of an angle are taped together; after that one side is run per
@@ -75,13 +76,14 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
     settingMinutes: mud === 'setting' ? choices.settingMinutes : undefined,
     consistency: consistencyOf(key, isLast, choices),
     tape: tapes ? (choices.tape === 'paper' ? 'paper' : 'mesh') : undefined,
-    edges: isLast && key !== 'fill' && choices.lastPass === 'edges' && (isFloated(kind) || kind === 'flat'),
+    edges:
+      isLast && key !== 'fill' && choices.lastPass === 'edges' && (CLASS_TRAITS[kind].sides === 2 || kind === 'flat'),
     covered: key === 'tape' && (choices.cover === 'skim' || (choices.cover === 'oneSide' && isAngle(kind))),
   };
 }
 
 const isCentred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoices): boolean =>
-  tools === 'boxes' && kind === 'butt' && key !== 'tape' && centring === 'sameDay';
+  tools === 'boxes' && CLASS_TRAITS[kind].sides === 2 && key !== 'tape' && centring === 'sameDay';
 
 function mudFor(
   kind: CoatedClass,

@@ -1,3 +1,4 @@
+import { CLASS_TRAITS, classesWith, isAngle } from '../joints/classTraits';
 import type { Coat, CoatedClass } from './coat';
 
 /** What can be wrong with a wall, as a crew calls it. */
@@ -42,9 +43,11 @@ export interface Defect {
   readonly on?: readonly CoatedClass[];
 }
 
-const TAPED: readonly CoatedClass[] = ['flat', 'butt', 'backedButt', 'mixed', 'angle', 'offAngle', 'existing'];
-const ANGLES: readonly CoatedClass[] = ['angle', 'offAngle'];
-const CROWNED: readonly CoatedClass[] = ['butt', 'backedButt', 'mixed', 'existing'];
+const TAPED = classesWith(({ taped }) => taped);
+const ANGLES = classesWith(({ layout }) => layout === 'corner');
+const CROWNED = classesWith(({ crowned }) => crowned);
+const CUT_ENDS = classesWith(({ run, boxed }) => run === 'butt' || boxed === 'backed');
+const BEADS = classesWith(({ run }) => run === 'bead');
 
 /** Each kind: when it is mended, by whose account, and on what it is found. Common practice, no source. */
 export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
@@ -59,11 +62,11 @@ export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
   pinholes: { mend: 'next', account: 'crew' },
   furred: { mend: 'seal', account: 'crew' },
   crack: { mend: 'now', account: 'crew' },
-  beadOut: { mend: 'now', account: 'crew', on: ['bead', 'trim'] },
+  beadOut: { mend: 'now', account: 'crew', on: BEADS },
   screwPop: { mend: 'now', account: 'hanger', on: ['fasteners'] },
   torn: { mend: 'now', account: 'hanger' },
   edgeShows: { mend: 'next', account: 'crew' },
-  cutLine: { mend: 'next', account: 'crew', on: ['butt', 'backedButt'] },
+  cutLine: { mend: 'next', account: 'crew', on: CUT_ENDS },
   heavyBottom: { mend: 'next', account: 'crew', dry: true },
   showThrough: { mend: 'seal', account: 'crew', dry: true },
   gap: { mend: 'now', account: 'hanger' },
@@ -76,13 +79,14 @@ export const DEFECTS: Readonly<Record<DefectKind, Defect>> = {
 
 /** The two mistakes that are made most with a coat of a class. Common practice, no source. */
 export function usualMistakes({ class: kind, key }: Pick<Coat, 'class' | 'key'>): readonly [DefectKind, DefectKind] {
+  const isBead = CLASS_TRAITS[kind].run === 'bead';
   if (kind === 'fasteners') return key === 'tape' ? ['screwPop', 'torn'] : ['hollow', 'ridge'];
   if (kind === 'surface') return ['streak', 'pinholes'];
-  if (key === 'tape') return kind === 'bead' || kind === 'trim' ? ['beadOut', 'hollow'] : ['bubble', 'tapeShows'];
-  if (ANGLES.includes(kind)) return ['gouged', key === 'fill' ? 'rounded' : 'streak'];
-  if (CROWNED.includes(kind))
+  if (key === 'tape') return isBead ? ['beadOut', 'hollow'] : ['bubble', 'tapeShows'];
+  if (isAngle(kind)) return ['gouged', key === 'fill' ? 'rounded' : 'streak'];
+  if (CLASS_TRAITS[kind].crowned)
     return ['crown', key === 'fill' && DEFECTS.cutLine.on?.includes(kind) ? 'cutLine' : 'edgeShows'];
-  if (kind === 'bead' || kind === 'trim') return ['ridge', 'edgeShows'];
+  if (isBead) return ['ridge', 'edgeShows'];
   return key === 'fill' ? ['ridge', 'hollow'] : ['streak', 'pinholes'];
 }
 

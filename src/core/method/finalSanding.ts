@@ -1,9 +1,9 @@
+import { isAngle } from '../joints/classTraits';
 import { type FinishPart, OTHER_FACES } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
 import type { Tally } from '../joints/tally';
 import type { Room } from '../room/schema';
 import { COATED_CLASSES, type CoatedClass } from './coat';
-import { isAngle } from './coatKeysFor';
 import { coatsFor } from './coatsFor';
 import type { Method } from './resolveMethod';
 import { methodOn } from './roomCoats';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { isAngle } from '../joints/classTraits';
 import { COATED_CLASSES } from './coat';
-import { coatKeysFor, isAngle } from './coatKeysFor';
+import { coatKeysFor } from './coatKeysFor';
 import { coatsFor } from './coatsFor';
 import { usualMethod } from './resolveMethod';
 import { roundsOf } from './roomCoats';

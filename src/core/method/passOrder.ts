@@ -1,9 +1,6 @@
+import { CLASS_TRAITS, type RunGroup } from '../joints/classTraits';
 import type { CoatedClass, CoatKey } from './coat';
 import type { ClassChoices } from './resolveMethod';
-
-/** Classes that are run together. */
-export const RUN_GROUPS = ['bead', 'butt', 'flat', 'angle', 'fasteners', 'surface'] as const;
-export type RunGroup = (typeof RUN_GROUPS)[number];
 
 /** In the tape round: butts, flats, angles, screws; beads before them or after. Common practice, no source. */
 const TAPE: readonly RunGroup[] = ['butt', 'flat', 'angle', 'fasteners'];
@@ -24,28 +21,5 @@ const LATER: Readonly<Record<ClassChoices['order'], readonly RunGroup[]>> = {
  */
 export function passOrder(kind: CoatedClass, round: CoatKey, { order, beads }: ClassChoices): number {
   const tape: readonly RunGroup[] = beads === 'after' ? [...TAPE, 'bead'] : ['bead', ...TAPE];
-  return (round === 'tape' ? tape : LATER[order]).indexOf(runGroupOf(kind));
-}
-
-/** With what a class is run. */
-export function runGroupOf(kind: CoatedClass): RunGroup {
-  switch (kind) {
-    case 'butt':
-      return 'butt';
-    case 'flat':
-    case 'mixed':
-    case 'backedButt':
-    case 'existing':
-      return 'flat';
-    case 'angle':
-    case 'offAngle':
-      return 'angle';
-    case 'bead':
-    case 'trim':
-      return 'bead';
-    case 'fasteners':
-      return 'fasteners';
-    case 'surface':
-      return 'surface';
-  }
+  return (round === 'tape' ? tape : LATER[order]).indexOf(CLASS_TRAITS[kind].run);
 }

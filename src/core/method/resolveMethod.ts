@@ -1,4 +1,5 @@
 import type { HouseHead } from '../house/schema';
+import { CLASS_TRAITS } from '../joints/classTraits';
 import { type LengthUnit, toMm } from '../measure/unit';
 import type { Level } from '../room/level';
 import { type Choices, type MethodClass, USUAL_CHOICES } from '../room/methodAnswers';
@@ -31,10 +32,6 @@ export interface Method {
 }
 
 const USUAL_SETTING_MINUTES = 45;
-/** Answers given for everything that are meant for these classes only, unless a class says so itself. */
-const MESHED: readonly MethodClass[] = ['flat', 'mixed'];
-const MESHED_BUTTS: readonly MethodClass[] = ['butt', 'backedButt'];
-const HARD: readonly MethodClass[] = ['existing', 'offAngle'];
 
 /**
  * The choices of a room: its own for a class, its own for all, the house's for a class, the house's for all, and last
@@ -54,7 +51,7 @@ export function resolveMethod(
         choices.tape,
         firstOf(own, ({ tape }) => tape),
       ),
-      hard: HARD.includes(kind) ? choices.hard : (firstOf(own, ({ hard }) => hard) ?? 'finish'),
+      hard: CLASS_TRAITS[kind].hard ? choices.hard : (firstOf(own, ({ hard }) => hard) ?? 'finish'),
     };
   };
   return {
@@ -79,8 +76,8 @@ export function resolveMethod(
 /** What is laid on one class: what is said of it, else what the answer for all means there. */
 function tapeOf(kind: MethodClass, all: ClassChoices['tape'], own: ClassChoices['tape'] | undefined): 'paper' | 'mesh' {
   if (own !== undefined) return own === 'paper' ? 'paper' : 'mesh';
-  if (MESHED.includes(kind)) return all === 'paper' ? 'paper' : 'mesh';
-  return all === 'meshButts' && MESHED_BUTTS.includes(kind) ? 'mesh' : 'paper';
+  const { meshed } = CLASS_TRAITS[kind];
+  return all === meshed || (all === 'meshButts' && meshed === 'mesh') ? 'mesh' : 'paper';
 }
 
 /**

@@ -1,6 +1,6 @@
+import { CLASS_TRAITS, isAngle } from '../joints/classTraits';
 import type { Tally } from '../joints/tally';
 import type { CoatKey, MudProduct } from './coat';
-import { isAngle } from './coatKeysFor';
 import { choicesFor, type Method } from './resolveMethod';
 import type { RoomCoat } from './roomCoats';
 
@@ -62,14 +62,14 @@ export function shareOfSmall({ kind, round }: SmallWork, coat: RoomCoat, coats: 
 }
 
 const isBoxedButt = ({ class: kind, tool }: RoomCoat): boolean =>
-  (kind === 'butt' || kind === 'existing') && tool.kind === 'box';
+  CLASS_TRAITS[kind].boxed === 'butt' && tool.kind === 'box';
 
 function prefill(
   coats: readonly RoomCoat[],
   gaps: number | undefined,
   gapLitres: number | undefined,
 ): readonly SmallWork[] {
-  const open = coats.filter(({ key, class: kind }) => key === 'tape' && GAPPING.includes(kind));
+  const open = coats.filter(({ key, class: kind }) => key === 'tape' && CLASS_TRAITS[kind].gapped);
   const amount = gaps ?? GAPPED * open.reduce((sum, coat) => sum + coat.amount, 0);
   return [{ kind: 'prefill', round: 'tape', amount, mud: 'setting', litres: gapLitres ?? prefillLitres(amount) }];
 }
@@ -82,9 +82,6 @@ function prefill(
  */
 export const prefillLitres = (length: number, width?: number): number =>
   width === undefined ? (length / 1000) * LITRES.prefill : (length * width * BOARD_MM) / 1e6;
-
-/** Where gaps are most. Common practice, no source. */
-export const GAPPING: readonly RoomCoat['class'][] = ['butt', 'mixed', 'existing'];
 
 /** The dip is filled with the first coat over the tape; where three angles meet is pointed with the last. */
 function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats: readonly RoomCoat[]) {

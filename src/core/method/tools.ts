@@ -1,10 +1,10 @@
+import { CLASS_TRAITS, type ClassTraits, isAccessory, isAngle } from '../joints/classTraits';
 import { MM_PER_INCH } from '../measure/unit';
 import type { CoatedClass, CoatKey, Tool } from './coat';
-import { isAccessory, isAngle } from './coatKeysFor';
 import type { ClassChoices } from './resolveMethod';
 
 /** Knife widths in inches by coat: 6, then 8 to 10, then 12; butts 12 and 14. Common practice, no source. */
-const KNIVES: Readonly<Record<KnifeKind, Readonly<Record<Exclude<CoatKey, 'sides' | 'skim'>, number>>>> = {
+const KNIVES: Readonly<Record<ClassTraits['knives'], Readonly<Record<Exclude<CoatKey, 'sides' | 'skim'>, number>>>> = {
   flat: { tape: 6, fill: 10, finish: 12, extra: 14 },
   mixed: { tape: 6, fill: 12, finish: 18, extra: 18 },
   butt: { tape: 6, fill: 12, finish: 14, extra: 16 },
@@ -12,7 +12,6 @@ const KNIVES: Readonly<Record<KnifeKind, Readonly<Record<Exclude<CoatKey, 'sides
   bead: { tape: 6, fill: 8, finish: 10, extra: 12 },
   fasteners: { tape: 6, fill: 6, finish: 8, extra: 8 },
 };
-type KnifeKind = 'flat' | 'mixed' | 'butt' | 'angle' | 'bead' | 'fasteners';
 const SKIM_KNIFE = 14;
 const TROWELS = { fill: 14, finish: 16, extra: 16 } as const;
 const BOXES = { fill: 10, finish: 12, extra: 12 } as const;
@@ -30,12 +29,11 @@ export function toolFor(kind: CoatedClass, key: CoatKey, isLast: boolean, choice
       ? { kind: 'corner', width: CORNER_TOOL_MM }
       : widened(knife(inches), 1, isLast, choices);
   }
-  if (kind === 'fasteners' || isAccessory(kind))
-    return widened(knife(KNIVES[knifeKind(kind)][key]), 2, isLast, choices);
-  const sides = isFloated(kind) ? 2 : 1;
+  if (isAccessory(kind)) return widened(knife(KNIVES[CLASS_TRAITS[kind].knives][key]), 2, isLast, choices);
+  const { sides } = CLASS_TRAITS[kind];
   switch (choices.tools) {
     case 'knives':
-      return widened(knife(KNIVES[knifeKind(kind)][key]), sides, isLast, choices);
+      return widened(knife(KNIVES[CLASS_TRAITS[kind].knives][key]), sides, isLast, choices);
     case 'trowel':
       return widened(blade('trowel', TROWELS[key]), sides, isLast, choices);
     case 'boxes':
@@ -43,19 +41,16 @@ export function toolFor(kind: CoatedClass, key: CoatKey, isLast: boolean, choice
   }
 }
 
-/** Joints with a crest are filled on both sides of it, each with the whole knife. */
-export const isFloated = (kind: CoatedClass): boolean => kind === 'butt';
-
 function boxFor(kind: CoatedClass, key: 'fill' | 'finish' | 'extra', isLast: boolean, choices: ClassChoices): Tool {
   // An unbacked butt is boxed on both sides, and centred with a knife.
   const inches = BOXES[key];
-  const sides = isFloated(kind) ? 2 : 1;
+  const { sides } = CLASS_TRAITS[kind];
   const tool = widened(blade('box', inches), sides, isLast, choices);
-  return { ...tool, setting: BOX_SETTINGS[key] - (kind === 'backedButt' ? 1 : 0) };
+  return { ...tool, setting: BOX_SETTINGS[key] - (CLASS_TRAITS[kind].boxed === 'backed' ? 1 : 0) };
 }
 
 function tapeTool(kind: CoatedClass, { laying, tape }: ClassChoices): Tool {
-  const plain = knife(KNIVES[knifeKind(kind)].tape);
+  const plain = knife(KNIVES[CLASS_TRAITS[kind].knives].tape);
   if (isAccessory(kind)) return plain;
   if (tape !== 'paper') return { ...plain, tapeFrom: 'roll' };
   if (isAngle(kind) && (laying === 'applicator' || laying === 'taper'))
@@ -72,26 +67,4 @@ const blade = (kind: 'knife' | 'trowel' | 'box', inches: number): Tool => ({ kin
 function widened(tool: Tool, sides: 1 | 2, isLast: boolean, { width }: ClassChoices): Tool {
   if (width === undefined) return tool;
   return { ...tool, width: isLast ? width / sides : Math.min(tool.width, width / sides) };
-}
-
-function knifeKind(kind: CoatedClass): KnifeKind {
-  switch (kind) {
-    case 'flat':
-    case 'backedButt':
-      return 'flat';
-    case 'mixed':
-    case 'existing':
-      return 'mixed';
-    case 'butt':
-      return 'butt';
-    case 'angle':
-    case 'offAngle':
-      return 'angle';
-    case 'bead':
-    case 'trim':
-      return 'bead';
-    case 'fasteners':
-    case 'surface':
-      return 'fasteners';
-  }
 }

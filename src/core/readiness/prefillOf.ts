@@ -1,7 +1,8 @@
+import { CLASS_TRAITS } from '../joints/classTraits';
 import type { Piece } from '../joints/pieces';
 import type { OpenItem, Prefill, RoomState } from '../log/stateOf';
 import { isPrefilled } from '../method/defects';
-import { GAPPED, GAPPING, prefillLitres } from '../method/smallWork';
+import { GAPPED, prefillLitres } from '../method/smallWork';
 import { acceptanceOf } from '../standing/heldFaces';
 
 /** What of a room is filled before the tape, and how far that is. */
@@ -37,7 +38,7 @@ export function prefillOf(
     }));
     return { found, litres: open.litres + filled.litres, filled: each, done, firmAt };
   }
-  const gaping = pieces.filter((piece) => GAPPING.includes(piece.class));
+  const gaping = pieces.filter((piece) => CLASS_TRAITS[piece.class].gapped);
   const length = (some: readonly Piece[]) => some.reduce((all, { amount }) => all + amount, 0);
   let open = gaping;
   const filled = prefills.map((prefill) => {

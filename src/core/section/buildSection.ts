@@ -1,8 +1,8 @@
+import { CLASS_TRAITS, type Layout } from '../joints/classTraits';
 import { type Coat, type CoatedClass, isFirstSide } from '../method/coat';
 import type { Shrinkage } from '../method/resolveMethod';
-import { isFloated } from '../method/tools';
 import { bladeSurface } from './blade';
-import { type JointFound, type Layout, layoutOf, USUAL_JOINT } from './joint';
+import { type JointFound, USUAL_JOINT } from './joint';
 import { BED_MM, bladeOf, SANDED_MM, SHRINKAGE, SKIM_MM, TAPE_MM, TAPE_WIDTH_MM } from './mud';
 import { barePlanes, type CoatVolume, type Layer, type Plane } from './plane';
 import { volumeOf } from './volumeOf';
@@ -42,7 +42,7 @@ export function buildSection(
   found: JointFound = USUAL_JOINT,
   { sandBetween, shrinkage }: SectionOptions = { sandBetween: false },
 ): Section {
-  const layout = layoutOf(kind);
+  const { layout } = CLASS_TRAITS[kind];
   let planes = barePlanes(kind, layout, found);
   const volumes: CoatVolume[] = [];
   for (const [index, coat] of coats.entries()) {
@@ -107,7 +107,7 @@ function bladed(
   layout: Layout,
 ): readonly number[] {
   const at = (x: number) => Math.min(surface.length - 1, Math.max(0, Math.round((x - plane.from) / plane.step)));
-  const floated = isFloated(kind) && coat.key !== 'tape';
+  const floated = CLASS_TRAITS[kind].sides === 2 && coat.key !== 'tape';
   const onNose = layout === 'nose' || layout === 'edge';
   const blade = bladeOf(coat, floated || onNose, onNose);
   const pass = (heights: readonly number[], from: number, to: number) =>

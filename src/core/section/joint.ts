@@ -52,32 +52,6 @@ const BEVEL_WIDTH_MM = 14;
 const BEVELLED_PART = 0.6;
 export const USUAL_BEVEL_MM = 1.5;
 
-/** How the boards of a class lie: across the joint, from a corner or a nose outward on one or two sides, or round a screw. */
-export type Layout = 'across' | 'corner' | 'nose' | 'edge' | 'round' | 'even';
-
-/** The way in which a class is seen in section. */
-export function layoutOf(kind: CoatedClass): Layout {
-  switch (kind) {
-    case 'flat':
-    case 'butt':
-    case 'backedButt':
-    case 'mixed':
-    case 'existing':
-      return 'across';
-    case 'angle':
-    case 'offAngle':
-      return 'corner';
-    case 'bead':
-      return 'nose';
-    case 'trim':
-      return 'edge';
-    case 'fasteners':
-      return 'round';
-    case 'surface':
-      return 'even';
-  }
-}
-
 /**
  * The height of the boards at a distance from the joint's line, over the plane of the boards; mm. On a side of a corner
  * or nose the distance is never negative.

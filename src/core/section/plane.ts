@@ -1,5 +1,6 @@
+import type { Layout } from '../joints/classTraits';
 import type { Coat, CoatedClass, CoatId } from '../method/coat';
-import { boardHeight, type JointFound, type Layout } from './joint';
+import { boardHeight, type JointFound } from './joint';
 
 /** One surface of a joint: the whole of it, or one side of a corner or nose. Heights in mm over the boards' plane. */
 export interface Plane {

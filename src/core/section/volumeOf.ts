@@ -1,5 +1,5 @@
+import type { Layout } from '../joints/classTraits';
 import type { Coat } from '../method/coat';
-import type { Layout } from './joint';
 import { SHRINKAGE } from './mud';
 import { type CoatVolume, HALF_MM, type Plane, STEP_MM } from './plane';
 

@@ -1,8 +1,8 @@
+import { isAccessory } from '../joints/classTraits';
 import { sidesOfJoint } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { Covered, NewEntry, PutOn } from '../log/entry';
 import type { Side } from '../method/coat';
-import { isAccessory } from '../method/coatKeysFor';
 import { coatNamed } from '../method/coatNamed';
 import { coatsFor } from '../method/coatsFor';
 import type { Method } from '../method/resolveMethod';

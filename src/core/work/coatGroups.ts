@@ -1,7 +1,8 @@
+import { CLASS_TRAITS, type RunGroup } from '../joints/classTraits';
 import { groupBy } from '../measure/groupBy';
 import { MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, type Coat } from '../method/coat';
-import { passOrder, type RunGroup, runGroupOf } from '../method/passOrder';
+import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import type { Skill } from './workItem';
@@ -25,7 +26,14 @@ export function groupsOf(coats: readonly RoomCoat[], method: Method): readonly G
       if (!first) return [];
       const place = COAT_KEYS.indexOf(first.round) * 10 + passOrder(first.class, first.round, method.all);
       return [
-        { work, kind: runGroupOf(first.class), key: first.key, pass: first.round, place, coats: [first, ...others] },
+        {
+          work,
+          kind: CLASS_TRAITS[first.class].run,
+          key: first.key,
+          pass: first.round,
+          place,
+          coats: [first, ...others],
+        },
       ];
     })
     .sort((a, b) => a.place - b.place);

@@ -1,3 +1,4 @@
+import { CLASS_TRAITS, isAngle } from '../joints/classTraits';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { DefectKind } from '../method/defects';
@@ -139,7 +140,7 @@ function layingRate(
   if (tape === 'mesh') return LAYING_RATES.mesh;
   // Rates are those of flats; harder joints keep their proportion.
   const harder = byHand / RATES_PER_HOUR.flat.tape;
-  const angle = kind === 'angle' || kind === 'offAngle';
+  const angle = isAngle(kind);
   switch (laying) {
     case 'belt':
       return byHand;
@@ -153,9 +154,16 @@ function layingRate(
 }
 
 function boxRate(kind: CoatedClass, byHand: number): number {
-  if (kind === 'backedButt') return BOXED_BACKED_BUTT_RATE;
-  if (kind === 'butt' || kind === 'existing') return Math.max(byHand, BOXED_BUTT_RATE);
-  return kind === 'flat' || kind === 'mixed' ? BOX_RATE : byHand;
+  switch (CLASS_TRAITS[kind].boxed) {
+    case 'along':
+      return BOX_RATE;
+    case 'butt':
+      return Math.max(byHand, BOXED_BUTT_RATE);
+    case 'backed':
+      return BOXED_BACKED_BUTT_RATE;
+    case 'never':
+      return byHand;
+  }
 }
 
 /** Feet in an hour of what is done between two coats. Common practice, no source. */

@@ -1,6 +1,6 @@
 import type { WetMud } from '../drying/wetMud';
+import type { RunGroup } from '../joints/classTraits';
 import type { CoatId } from '../method/coat';
-import type { RunGroup } from '../method/passOrder';
 import type { Block } from './block';
 import type { Pass } from './pass';
 

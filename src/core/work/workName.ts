@@ -1,5 +1,5 @@
+import { CLASS_TRAITS, RUN_GROUPS } from '../joints/classTraits';
 import { COAT_KEYS, type Coat, SIDES } from '../method/coat';
-import { RUN_GROUPS, runGroupOf } from '../method/passOrder';
 import { BLOCKS, workOn } from './block';
 import { PASSES } from './pass';
 
@@ -9,7 +9,7 @@ import { PASSES } from './pass';
  * @example workOfCoat({ class: 'backedButt', key: 'fill', side: undefined })  // 'fill.flat'
  */
 export const workOfCoat = ({ class: kind, key, side }: Pick<Coat, 'class' | 'key' | 'side'>): string =>
-  [key, runGroupOf(kind), side].filter(Boolean).join('.');
+  [key, CLASS_TRAITS[kind].run, side].filter(Boolean).join('.');
 
 /** What is coated, and so lies on the walls or the ceiling: a whole round, or one kind of it. */
 const COATED = COAT_KEYS.flatMap((key) => [

@@ -1,8 +1,8 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
+import type { RunGroup } from '../joints/classTraits';
 import { groupBy } from '../measure/groupBy';
 import type { Coat, CoatId } from '../method/coat';
 import { amountsToSand } from '../method/finalSanding';
-import type { RunGroup } from '../method/passOrder';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';

@@ -1,3 +1,4 @@
+import { isAcross } from '@/core/joints/classTraits';
 import { type Piece, pieceId } from '@/core/joints/pieces';
 import type { TakeOff } from '@/core/joints/takeOff';
 import type { Point } from '@/core/measure/vector';
@@ -40,10 +41,6 @@ export interface PieceMap {
   readonly faces: readonly MappedFace[];
   readonly pieces: readonly MappedPiece[];
 }
-
-/** Joints that lie in one plane, across which a knife is laid. */
-const ACROSS = ['flat', 'butt', 'backedButt', 'mixed', 'existing'] as const;
-const isAcross = (kind: Piece['class']): kind is (typeof ACROSS)[number] => ACROSS.some((own) => own === kind);
 
 /** The pieces of a room on its faces laid flat, each with the coats that are on it. */
 export function pieceMap({ room, method, applied: { stretches } }: RoomSnapshot, takenOff: TakeOff): PieceMap {

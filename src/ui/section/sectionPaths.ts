@@ -1,5 +1,5 @@
+import type { Layout } from '@/core/joints/classTraits';
 import type { Section } from '@/core/section/buildSection';
-import type { Layout } from '@/core/section/joint';
 import { TAPE_WIDTH_MM } from '@/core/section/mud';
 import type { Layer, Plane } from '@/core/section/plane';
 import { linePath } from './linePath';

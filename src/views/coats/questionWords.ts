@@ -1,3 +1,4 @@
+import { isAccessory, isAngle } from '@/core/joints/classTraits';
 import type { AnswerTo, MethodClass, Question } from '@/core/room/methodAnswers';
 
 type Words = {
@@ -108,8 +109,7 @@ export const GROUPS: readonly { readonly name: string; readonly questions: reado
 
 /** What can be said of one class alone. */
 export function asksOfClass(question: Question, kind: MethodClass): boolean {
-  const angle = kind === 'angle' || kind === 'offAngle';
-  const accessory = kind === 'bead' || kind === 'trim' || kind === 'fasteners';
+  const [angle, accessory] = [isAngle(kind), isAccessory(kind)];
   switch (question) {
     case 'acceptance':
     case 'order':

@@ -1,9 +1,9 @@
+import { CLASS_TRAITS } from '@/core/joints/classTraits';
 import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { cachedMethod } from '@/core/method/cachedMethod';
 import { COATED_CLASSES, type Coat, type CoatedClass, FIRM_MINUTES, SETTING_RECOAT_FACTOR } from '@/core/method/coat';
 import { DEFECT_KINDS, DEFECTS, usualMistakes } from '@/core/method/defects';
 import { ladderFor } from '@/core/method/ladderFor';
-import { isFloated } from '@/core/method/tools';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { GlyphLayer } from '@/ui/section/SectionGlyph';
 import { checkWords, coatName, purposeOf, setBacks, stepWords, toolWords, waitWords } from '@/words/coatWords';
@@ -60,7 +60,7 @@ export function guideCards({ house }: Pick<HouseSnapshot, 'house'>): readonly Gu
             layers: [...before, { key: coat.key, side: coat.side, phase: 'wet' }],
             lines: [
               `It ${purposeOf(coat)}.`,
-              `${capital(toolWords(coat, unit))}, ${smallWords(coat.tool.width, house.unit)} wide${coat.key !== 'tape' && isFloated(kind) ? ' on each side' : ''}.`,
+              `${capital(toolWords(coat, unit))}, ${smallWords(coat.tool.width, house.unit)} wide${coat.key !== 'tape' && CLASS_TRAITS[kind].sides === 2 ? ' on each side' : ''}.`,
               `${capital(mudWords(coat))}, ${coat.consistency}.`,
               ...(coat.tape ? [setBacks(house.unit)] : []),
               `Then wait ${waitWords(coat)}.`,

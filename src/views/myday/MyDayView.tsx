@@ -1,7 +1,7 @@
+import type { RunGroup } from '@/core/joints/classTraits';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
-import type { RunGroup } from '@/core/method/passOrder';
 import { learn, type Paces } from '@/core/rates/learn';
 import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
 import { evidenceIn } from '@/core/schedule/paceEvidence';
