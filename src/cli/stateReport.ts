@@ -1,9 +1,6 @@
-import type { Air } from '../core/air/air';
-import { houseAir } from '../core/air/houseAir';
 import { arrivalIn } from '../core/drywatch/arrival';
-import type { House, HouseHead } from '../core/house/schema';
+import type { House } from '../core/house/schema';
 import { sandingOf } from '../core/inspect/sandable';
-import { takeOff, whatIsKept } from '../core/joints/takeOff';
 import { type NewEntry, newEntrySchema } from '../core/log/entry';
 import { isTape, NO_CATALOGUE, waresOf } from '../core/materials/catalogue';
 import type { Good } from '../core/materials/goods';
@@ -15,10 +12,9 @@ import type { PlanPerson } from '../core/plan/planInput';
 import { learn } from '../core/rates/learn';
 import type { ClassStanding, RoomNow } from '../core/readiness/whatNow';
 import { withIds } from '../core/room/ids';
-import { keepIds } from '../core/room/keepIds';
 import { problemsFromZod, problemText } from '../core/room/problem';
-import type { Room } from '../core/room/schema';
-import { type RuledHouse, recordEntries } from '../core/rules/recordEntries';
+import { recordEntries } from '../core/rules/recordEntries';
+import { editedRooms, ruledHouse } from '../core/rules/ruledHouse';
 import { evidenceIn } from '../core/schedule/paceEvidence';
 import { openWork, planInputOf } from '../core/schedule/planInputOf';
 import { type HouseSnapshot, houseSnapshot, type RoomSnapshot } from '../core/snapshot/houseSnapshot';
@@ -57,12 +53,12 @@ export function stateReport(house: House, entries: unknown, after: House | undef
   const edited = after ? instantFrom('--edited', words.edited) : Number.POSITIVE_INFINITY;
   const zone = zoneFrom(words.zone);
   const air = airFrom(words);
-  const before = ruled(
+  const before = ruledHouse(
     house,
     house.rooms.map((room) => withIds(room, house.unit)),
     air,
   );
-  const now = after ? ruled(after, editedRooms(before.rooms, after), air) : before;
+  const now = after ? ruledHouse(after, editedRooms(before.rooms, after), air) : before;
   // What happens later is not known yet.
   const sent = sentFrom(entries).filter(({ entry }) => Date.parse(entry.at) <= at);
   const { log, refused } = recordEntries(sent, (instant) => (instant >= edited ? now : before));
@@ -76,37 +72,6 @@ export function stateReport(house: House, entries: unknown, after: House | undef
     plan: planReportOf(snapshot, crew, zone, at),
     refused: refused.map(({ index, refusal }) => ({ index, ...refusal })),
   };
-}
-
-/** A house with its take-offs, in one air. */
-function ruled(head: HouseHead, rooms: readonly Room[], air: Air): RuledHouse {
-  const known = new Map<Room, ReturnType<typeof whatIsKept>>();
-  const airs = houseAir(rooms, head.unit, { rooms: new Map(), house: [{ from: 0, air }], outside: [] });
-  const clocks = new Map<string, ReturnType<typeof airs>>();
-  return {
-    head,
-    rooms,
-    takenOff: (room) => {
-      const found = known.get(room) ?? whatIsKept(takeOff(room, head));
-      known.set(room, found);
-      return found;
-    },
-    airOf: (room, fans) => {
-      const key = JSON.stringify([room, fans]);
-      const clock = clocks.get(key) ?? airs(room, fans);
-      clocks.set(key, clock);
-      return clock;
-    },
-  };
-}
-
-/** The rooms of a house that was edited: what stayed keeps the ids that it had. */
-function editedRooms(before: readonly Room[], after: House): readonly Room[] {
-  const known = new Map(before.map((room) => [room.id, room]));
-  return after.rooms.map((room) => {
-    const own = known.get(room.id);
-    return own ? { ...keepIds(own, room, after.unit), id: room.id } : withIds(room, after.unit);
-  });
 }
 
 function sentFrom(entries: unknown) {

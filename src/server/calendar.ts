@@ -1,6 +1,7 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 import { dayOf } from '../core/measure/dayOf';
-import { handedPasses, passDone } from '../core/schedule/assignedWork';
+import { assignedDays } from '../core/schedule/assignedDays';
+import { passDone } from '../core/schedule/assignedWork';
 import { type Block, workOn } from '../core/work/block';
 import type { Pass } from '../core/work/pass';
 import { instantOn } from '../core/work/shifts';
@@ -33,12 +34,13 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
     return snapshots.flatMap(({ id, snapshot, timeZone }) => {
       const ends = new Map<string, number>();
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
-      return handedPasses(snapshot.rooms)
+      const assigned = assignedDays(snapshot.rooms);
+      return assigned.handed
         .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
         .map((handed): EventAttributes => {
           const { room, task, day, people, block } = handed;
           const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
-          const end = start + (task.hours / people.length) * HOUR_MS;
+          const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
           ends.set(day, end);
           const done = passDone(handed) === 1;
           return {

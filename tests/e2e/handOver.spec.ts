@@ -59,7 +59,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   await expect(walk.getByRole('button', { name: 'Good: wall 3 of Bath' })).toBeEnabled();
   await untilTaken(page, '/api/entries', () => bath.getByRole('button', { name: /^Mended: Ridge/ }).click());
   await untilTaken(page, '/api/entries', () => walk.getByRole('button', { name: 'Bath meets level 4' }).click());
-  await expect(bath).toContainText('Go: hand over');
+  await expect(bath).toContainText('Go: seal');
 
   await visit(page, `${house}/hand-over/bath`);
   const sheet = page.getByRole('article');
@@ -170,7 +170,7 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
   expect((await post(wrong)).status()).toBe(200);
   await visit(page, `${house}/sand`);
   const pantry = roomCard(page, 'Pantry');
-  await expect(pantry).toContainText('Go: check');
+  await expect(pantry).toContainText('Go: fix problems');
   const item = pantry.getByRole('listitem').filter({ hasText: 'Low spot' });
   await expect(item.getByRole('checkbox', { name: 'with mud: it dries again' })).toBeChecked();
   await untilTaken(page, '/api/entries', () => item.getByRole('button', { name: /^Mended: Hollow/ }).click());
@@ -180,7 +180,7 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
   const sanded = await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['flat'] } });
   expect([sanded.status(), (await sanded.json()).message]).toEqual([
     409,
-    'Pantry is not sanded. Flats: still wet by the clock. Whoever finds it dry says white on the morning walk first.',
+    "Pantry can't be sanded: flats are still wet by the clock. If they are dry, press white on the morning walk first.",
   ]);
   expect((await post({ kind: 'sanded', at: minutesBefore(0), payload: { classes: ['angle'] } })).status()).toBe(200);
 });

@@ -73,7 +73,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await expect(lead.getByRole('button', { name: 'Chart room meets level 4' })).toBeDisabled();
   await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
-  await expect(lead.getByText('Go: hand over')).toBeVisible();
+  await expect(lead.getByText('Go: seal')).toBeVisible();
   await visit(lead, `${house}/hand-over`);
   await lead.getByRole('link', { name: 'Page of Chart room' }).click();
   await lead.getByRole('button', { name: 'Handed over to the painters' }).click();

@@ -81,7 +81,7 @@ test('entries are refused with the place and the reason, and never with a fault'
   expect(await post({ house: id, entries: [{ ...coat(), id: 'x' }] })).toEqual([400, 'entries[0].id: must be a UUID']);
   expect(await post({ house: id, entries: [{ ...coat(), at: minutesBefore(-60) }] })).toEqual([
     400,
-    'entries[0].at: lies in the future',
+    'entries[0].at: lies in the future. Check the clock of this device.',
   ]);
   const saying = (said: object) => ({ house: id, entries: [{ ...coat(), payload: { ...coat().payload, ...said } }] });
   const [builder] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Builder'", site.database);

@@ -4,11 +4,11 @@ import { heldAt, type Sanding as SandingEntry } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';
+import { mendsIn } from '../readiness/mending';
 import { stretchNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand, type ToSand } from '../standing/leftToSand';
-import { sandHours } from '../work/closing';
-import { ROOM_HOURS } from '../work/usualRates';
+import { sandHours, sandingHours } from '../work/closing';
 
 /** What of one class may be sanded. */
 export interface Sandable {
@@ -72,7 +72,7 @@ export function sandingOf(room: RoomSnapshot, now: number): Sanding {
     };
   });
   const hours = classes.reduce((sum, one) => sum + one.hours, 0);
-  return { classes, hours: hours > 0 ? ROOM_HOURS + hours : 0 };
+  return { classes, hours: sandingHours(hours, mendsIn(room)) };
 }
 
 /**

@@ -122,6 +122,10 @@ export const itemPayload = z
         path: ['seen', 'pivot'],
         error: 'must lie under the knife',
       })
+      .refine(({ length, seen }) => seen.kind !== 'rocks' || seen.lift <= Math.max(seen.pivot, length - seen.pivot), {
+        path: ['seen', 'lift'],
+        error: 'must be less than the knife is long',
+      })
       .optional(),
     photos,
   })

@@ -28,49 +28,65 @@ export interface SentEntry {
   readonly role: Role;
 }
 
-/** An entry that is not recorded: a rule that it breaks, or what it names that is not there. */
+/** Why an entry is not recorded: a rule that it breaks, or what it names that is not there. */
+export type Refusal = EntryRefusal | { readonly why: 'noRoom' } | { readonly why: 'notThere'; readonly path: string };
+
+/** An entry that is not recorded, by its place among those that were sent. */
 export interface Refused {
-  /** Its place among those that were sent. */
   readonly index: number;
-  readonly refusal: EntryRefusal | { readonly why: 'noRoom' } | { readonly why: 'notThere'; readonly path: string };
+  readonly refusal: Refusal;
 }
 
 /**
  * Records entries one after the other, as the server does: each with what its coat lies on in the house of that day, and only where no
  * rule refuses it.
+ */
+export class EntryRecorder {
+  readonly log = new HouseLog();
+  #count = 0;
+  readonly #stock: Entry[] = [];
+
+  /**
+   * Records an entry, or returns why not.
+   *
+   * @param house as it was when that happened
+   */
+  record({ entry, by, role }: SentEntry, house: RuledHouse): Refusal | undefined {
+    const room = entry.room === null ? undefined : house.rooms.find(({ id }) => id === entry.room);
+    if (entry.room !== null && !room) return { why: 'noRoom' };
+    const stands = room && roomAt(house, room, this.log, Date.parse(entry.at));
+    const refusal = refusalOf(entry, stands, this.moves);
+    if (refusal) return refusal;
+    const found = room ? foundOut(entry, room, house) : { ok: true as const, payload: entry.payload };
+    if (!found.ok) return { why: 'notThere', path: found.path };
+    this.#count += 1;
+    const recorded = { ...entry, payload: found.payload, seq: this.#count, by, role, recordedAt: entry.at } as Entry;
+    this.log.add([recorded]);
+    if (recorded.kind === 'stock') this.#stock.push(recorded);
+    return undefined;
+  }
+
+  /** What was said of goods so far. */
+  get moves(): readonly Moved[] {
+    return movedIn(this.#stock);
+  }
+}
+
+/**
+ * Records many entries, see `EntryRecorder`.
  *
  * @param houseAt the house as it was at an instant, ms since 1970
  */
 export function recordEntries(
   sent: readonly SentEntry[],
   houseAt: (at: number) => RuledHouse,
-): { readonly log: HouseLog; readonly moves: readonly Moved[]; readonly refused: readonly Refused[] } {
-  const log = new HouseLog();
-  const refused: Refused[] = [];
-  const stock: Entry[] = [];
-  for (const [index, { entry, by, role }] of sent.entries()) {
-    const at = Date.parse(entry.at);
-    const house = houseAt(at);
-    const room = entry.room === null ? undefined : house.rooms.find(({ id }) => id === entry.room);
-    if (entry.room !== null && !room) {
-      refused.push({ index, refusal: { why: 'noRoom' } });
-      continue;
-    }
-    const refusal = refusalOf(entry, room && roomAt(house, room, log, at), movedIn(stock));
-    if (refusal) {
-      refused.push({ index, refusal });
-      continue;
-    }
-    const found = room ? foundOut(entry, room, house) : { ok: true as const, payload: entry.payload };
-    if (!found.ok) {
-      refused.push({ index, refusal: { why: 'notThere', path: found.path } });
-      continue;
-    }
-    const recorded = { ...entry, payload: found.payload, seq: index + 1, by, role, recordedAt: entry.at } as Entry;
-    log.add([recorded]);
-    if (recorded.kind === 'stock') stock.push(recorded);
-  }
-  return { log, moves: movedIn(stock), refused };
+): { readonly log: HouseLog; readonly refused: readonly Refused[] } {
+  const recorder = new EntryRecorder();
+  const refused = sent.flatMap((one, index): readonly Refused[] => {
+    const refusal = recorder.record(one, houseAt(Date.parse(one.entry.at)));
+    return refusal ? [{ index, refusal }] : [];
+  });
+  return { log: recorder.log, refused };
 }
 
 /** A room as it stood at an instant by what was recorded until then. */

@@ -34,10 +34,16 @@ export function dayListOf<Room>(
   doneOf: (pass: HandedPass<Room>) => number = () => 0,
 ): DayList<Room> {
   const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
-  const hoursOf = ({ task, people }: HandedPass<Room>) => hoursAtPace(task, paceOf) / people.length;
+  const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
     const all = passes.reduce((hours, pass) => hours + of(pass), 0);
     return all > 0 ? DAY_HOURS + all : 0;
   };
   return { passes, hours: sum(hoursOf), left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))) };
 }
+
+/** Returns the hours that each of its people has of a job at a pace, see `rateOfCoat`. */
+export const hoursOfPass = (
+  { task, people }: Pick<HandedPass<unknown>, 'task' | 'people'>,
+  paceOf: (rate: string) => number,
+): number => hoursAtPace(task, paceOf) / people.length;

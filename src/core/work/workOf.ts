@@ -6,14 +6,13 @@ import { amountsToSand } from '../method/finalSanding';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
-import { checkHours, sandHoursOf, sealHours } from './closing';
+import { checkHours, sandHoursOf, sandingHours, sealHours } from './closing';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
 import { fromOf, type HoursOf, inBlocks, latest } from './itemBlocks';
 import { mendOf, waitForMend } from './mend';
 import type { Pass } from './pass';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, edgeHours, setUpFactor, smallHours, tasksOf } from './tasksOf';
-import { ROOM_HOURS, SAND_MENDED_HOURS } from './usualRates';
 import type { After, WorkItem, WorkKind } from './workItem';
 import type { WorkRoom } from './workRoom';
 
@@ -128,7 +127,8 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
   const wet = items.filter(({ muds: own }) => own.length > 0);
   const ended = (work: string): readonly After[] =>
     items.some((item) => item.work === work) ? [{ item: `${room.id}/${work}`, until: 'ended', muds: [] }] : [];
-  const sanding = sandingLeft(room, wet);
+  const sandLeft = room.sandLeft ?? sandHoursOf(amountsToSand(room.tally, method, room.finish));
+  const sanding = sandingHours(sandLeft, room.mend);
   if (sanding > 0)
     add({
       ...base,
@@ -178,14 +178,6 @@ function besideCoats(
       },
     ];
   });
-}
-
-/** Person-hours of sanding, walking in included. What was sanded is sanded once more only where it is fixed. */
-function sandingLeft({ tally, method, finish, sandLeft, mend }: WorkRoom, wet: readonly Draft[]): number {
-  const left = sandLeft ?? sandHoursOf(amountsToSand(tally, method, finish));
-  const mended = wet.some(({ kind }) => kind === 'mend') ? mend.length * SAND_MENDED_HOURS : 0;
-  const hours = left > 0 ? left : mended;
-  return hours > 0 ? ROOM_HOURS + hours : 0;
 }
 
 /** What a coat leaves wet, as slow as it dries in its room. */

@@ -1,8 +1,8 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { Point } from '@/core/measure/vector';
-import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
+import { assignedDays } from '@/core/schedule/assignedDays';
+import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { dayListOf } from '@/core/work/dayListOf';
 import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
 import { itemWords } from '@/words/defectWords';
 import { CLASS_NAMES, PASS_NAMES, roomWords, type StateWords, stuckWords } from '@/words/stateWords';
@@ -152,9 +152,9 @@ function todayRows(
   timeZone: string,
 ): HouseRows['today'] {
   const today = dayOf(now, timeZone);
-  const handed = handedPasses(snapshot.rooms);
+  const days = assignedDays(snapshot.rooms);
   return people.flatMap(({ id, name }) => {
-    const { passes, left } = dayListOf(handed, id, today, undefined, hoursDone);
+    const { passes, left } = days.dayOf(id, today);
     if (passes.length === 0) return [];
     const rows = passes.map((pass) => ({
       key: `${pass.room.room.id} ${pass.task.pass}`,

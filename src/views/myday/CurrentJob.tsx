@@ -89,9 +89,10 @@ export function CurrentJob({
       : undefined;
   const fills = task.pass === 'prefill';
   const classes = task.coats.map((coat) => coat.class);
-  const toMend = task.pass === 'mend' ? dueItems(room) : classes.length > 0 ? mendedBefore(room, classes) : [];
+  const isFixedFirst = task.pass === 'mend' || (task.pass === 'sand' && room.standing.now.kind === 'fix');
+  const toMend = isFixedFirst ? dueItems(room) : classes.length > 0 ? mendedBefore(room, classes) : [];
   /** Nothing of the pass can go before that. */
-  const mends = task.pass === 'mend' || (classes.length > 0 && coats.length === 0);
+  const mends = isFixedFirst || (classes.length > 0 && coats.length === 0);
   const beside = mends ? 'mend' : task.pass;
   const openItems = { house: houseId, room: room.room, pieces: room.pieces, unit, now, works };
   const pan = mudWorkOf(coats, room);

@@ -2,11 +2,11 @@ import type { RunGroup } from '@/core/joints/classTraits';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
-import { learn, type Paces } from '@/core/rates/learn';
-import { handedPasses, hoursDone, passDone } from '@/core/schedule/assignedWork';
-import { evidenceIn } from '@/core/schedule/paceEvidence';
+import type { Paces } from '@/core/rates/learn';
+import { assignedDays } from '@/core/schedule/assignedDays';
+import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { type DayList, dayListOf } from '@/core/work/dayListOf';
+import type { DayList } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
@@ -53,8 +53,9 @@ export function MyDayView({
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(snapshot);
-  const paces = learn(evidenceIn(snapshot.rooms))[person.id];
-  const list = dayListOf(handedPasses(snapshot.rooms), person.id, today, (rate) => paces?.[rate]?.pace ?? 1, hoursDone);
+  const days = assignedDays(snapshot.rooms);
+  const list = days.dayOf(person.id, today);
+  const paces = days.paces[person.id];
   const open = list.passes
     .filter((handed) => passDone(handed) < 1)
     .map((handed) => ({ handed, standing: passStanding(handed) }));

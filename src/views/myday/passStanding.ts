@@ -24,16 +24,12 @@ export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): P
       ? { kind: 'stuck', why: stuckWords(standing.now.why) }
       : { kind: 'go', coats: [] };
   if (task.pass === 'sand') {
-    if (standing.now.kind === 'sand') return { kind: 'go', coats: [] };
+    // Who is sent to sand fixes what is wrong before.
+    if (standing.now.kind === 'sand' || standing.now.kind === 'fix') return { kind: 'go', coats: [] };
     if (standing.now.kind === 'wet') return { kind: 'wet', until: standing.now.until };
     return {
       kind: 'stuck',
-      why:
-        standing.now.kind === 'stuck'
-          ? stuckWords(standing.now.why)
-          : standing.now.kind === 'fix'
-            ? 'problems have to be fixed first'
-            : 'coats are still to run',
+      why: standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : 'coats are still to run',
     };
   }
   if (task.pass === 'check') {

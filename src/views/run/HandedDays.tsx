@@ -1,19 +1,20 @@
 import type { Person } from '@/core/log/person';
+import type { AssignedDays } from '@/core/schedule/assignedDays';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { type DayList, dayListOf, type HandedPass } from '@/core/work/dayListOf';
+import type { DayList } from '@/core/work/dayListOf';
 import { passWords } from '@/words/stateWords';
 import { dayWords, spanWords } from '@/words/when';
 
 interface HandedProps {
-  readonly handed: readonly HandedPass<RoomSnapshot>[];
+  readonly assigned: AssignedDays;
   readonly crew: readonly Person[];
   readonly days: readonly string[];
 }
 
 /** What was handed out, by day and person: what is printed for the board on the wall, and what a builder sees. */
-export function HandedDays({ handed, crew, days, className = '' }: HandedProps & { readonly className?: string }) {
+export function HandedDays({ assigned, crew, days, className = '' }: HandedProps & { readonly className?: string }) {
   const lists = days.flatMap((day) => {
-    const people = crew.flatMap((person) => listFor(handed, person, day));
+    const people = crew.flatMap((person) => listFor(assigned, person, day));
     return people.length > 0 ? [{ day, people }] : [];
   });
   return (
@@ -40,9 +41,9 @@ export function HandedDays({ handed, crew, days, className = '' }: HandedProps &
 }
 
 /** A sheet of paper for everybody, with their days below each other. */
-export function HandedSheets({ handed, crew, days }: HandedProps) {
+export function HandedSheets({ assigned, crew, days }: HandedProps) {
   return crew.map((person) => {
-    const own = days.flatMap((day) => listFor(handed, person, day).map(({ list }) => ({ day, list })));
+    const own = days.flatMap((day) => listFor(assigned, person, day).map(({ list }) => ({ day, list })));
     if (own.length === 0) return null;
     return (
       <section key={person.id} className="hidden break-before-page print:block" aria-label={`List of ${person.name}`}>
@@ -60,8 +61,8 @@ export function HandedSheets({ handed, crew, days }: HandedProps) {
   });
 }
 
-function listFor(handed: HandedProps['handed'], person: Person, day: string) {
-  const list = dayListOf(handed, person.id, day);
+function listFor(assigned: AssignedDays, person: Person, day: string) {
+  const list = assigned.dayOf(person.id, day);
   return list.passes.length > 0 ? [{ person, list }] : [];
 }
 

@@ -1,6 +1,7 @@
 import { isOfCrew, type Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
-import { handedPasses, passDone } from '@/core/schedule/assignedWork';
+import { assignedDays } from '@/core/schedule/assignedDays';
+import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { PASS_NAMES } from '@/words/stateWords';
@@ -32,12 +33,12 @@ export function RunSheetView({
 }) {
   const crew = people.filter(isOfCrew);
   const days = Array.from({ length: DAYS_PRINTED }, (_, index) => dayAfter(now, index, timeZone));
-  const handed = handedPasses(snapshot.rooms);
+  const assigned = assignedDays(snapshot.rooms);
   const today = dayOf(now, timeZone);
   const done = Object.fromEntries(
     crew.map(({ id }) => [
       id,
-      handed
+      assigned.handed
         .filter((own) => own.people.includes(id) && own.day === today && passDone(own) === 1)
         .map(({ room, task }) => `${room.room.name}: ${PASS_NAMES[task.pass].toLowerCase()}`),
     ]),
@@ -61,8 +62,8 @@ export function RunSheetView({
           ways={ways}
         />
       )}
-      <HandedDays handed={handed} crew={crew} days={days} className={plans ? 'hidden print:block' : ''} />
-      {plans && <HandedSheets handed={handed} crew={crew} days={days} />}
+      <HandedDays assigned={assigned} crew={crew} days={days} className={plans ? 'hidden print:block' : ''} />
+      {plans && <HandedSheets assigned={assigned} crew={crew} days={days} />}
     </main>
   );
 }

@@ -169,8 +169,8 @@ export function WalkView({
         <section className="sheet space-y-1 p-4" aria-label="Was it right?">
           <h2>Was it right?</h2>
           <p>
-            Of {plural(right.touches, 'touch check')} in this house the handbook’s tables got {right.plain} right, dry
-            or not dry; with what was learned in each room, {right.learned}.
+            Of {plural(right.touches, 'coat')} checked by touch in this house, the handbook’s tables got {right.plain}{' '}
+            right; with what was learned in each room, {right.learned}.
           </p>
         </section>
       )}

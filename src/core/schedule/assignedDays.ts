@@ -1,0 +1,33 @@
+import { learn, type Paces } from '../rates/learn';
+import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { type DayList, dayListOf, type HandedPass, hoursOfPass } from '../work/dayListOf';
+import { handedPasses, hoursDone } from './assignedWork';
+import { evidenceIn } from './paceEvidence';
+
+/** What everybody has to do, at the pace that each is known for. */
+export interface AssignedDays {
+  /** Everything that is assigned, in the order of the house. */
+  readonly handed: readonly HandedPass<RoomSnapshot>[];
+  readonly paces: Paces;
+  /** Returns what a person has on a day (YYYY-MM-DD), and what is left of it. */
+  dayOf(person: string, day: string): DayList<RoomSnapshot>;
+  /** Returns the hours that a person has of a job. */
+  hoursOf(handed: HandedPass<RoomSnapshot>, person: string): number;
+}
+
+/**
+ * Returns the days of everybody in a house: what House, My day, the printed lists and the calendar say of them.
+ *
+ * @param rooms what the house knows; from what was logged in it people's paces are learned
+ */
+export function assignedDays(rooms: readonly RoomSnapshot[]): AssignedDays {
+  const handed = handedPasses(rooms);
+  const paces = learn(evidenceIn(rooms));
+  const paceOf = (person: string) => (rate: string) => paces[person]?.[rate]?.pace ?? 1;
+  return {
+    handed,
+    paces,
+    dayOf: (person, day) => dayListOf(handed, person, day, paceOf(person), hoursDone),
+    hoursOf: (pass, person) => hoursOfPass(pass, paceOf(person)),
+  };
+}
