@@ -90,6 +90,7 @@ export const photos = z
   .refine(noTwice, 'name a photo twice')
   .optional();
 
+/** Less than any knife is long. */
 const seenMm = z.number().gt(0, 'must be greater than 0').max(40, 'must be at most 40 mm');
 const onFace = z.number().min(-1e6).max(1e6);
 
@@ -121,10 +122,6 @@ export const itemPayload = z
       .refine(({ length, seen }) => seen.kind !== 'rocks' || seen.pivot <= length, {
         path: ['seen', 'pivot'],
         error: 'must lie under the knife',
-      })
-      .refine(({ length, seen }) => seen.kind !== 'rocks' || seen.lift <= Math.max(seen.pivot, length - seen.pivot), {
-        path: ['seen', 'lift'],
-        error: 'must be less than the knife is long',
       })
       .optional(),
     photos,

@@ -55,6 +55,9 @@ describe('the quick line', () => {
   });
 
   it.each([
+    ["Den 12' x 10' x 8' x 9'", ["9'", 'a room has three sizes: length x width x height']],
+    ["Den: 12' x 10' x 8' x 9', door 32x80", ["9'", 'a room has three sizes: length x width x height']],
+    ['Den 12 x 10 x 8 x 9', ['12', '12 alone would be 12 inches: write 12\' or 12"']],
     ["A 12' x 10q", ['q', '"q" does not belong in a length']],
     ["A: 12' x 10', windw 20x20", ['windw', '"windw" is not known here; did you mean "window"?']],
     ["A: 12' x 10', win", ['win', '"win" is not known here; did you mean "window"?']],

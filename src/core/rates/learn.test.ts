@@ -76,3 +76,66 @@ describe('rates that learn', () => {
       for (const [rate, { pace }] of Object.entries(rates)) expect(other[person]?.[rate]?.pace).toBeCloseTo(pace, 9);
   });
 });
+
+describe('paces worked by hand', () => {
+  const LN2 = Math.log(2);
+  const pass = (took: number, people: readonly string[] = ['a'], weight = 1, usual = 1): Evidence => ({
+    people,
+    rate: 'flat.fill.knife',
+    usual,
+    took,
+    weight,
+  });
+  /** A person of a crew of whom the same is known: three passes at the usual pace, then the crew's three, then their own. */
+  const pulled = (seen: number, counted: number) => {
+    const crew = (seen * counted) / (3 + counted);
+    return Math.exp((3 * crew + seen * counted) / (3 + counted));
+  };
+  /** Two passes at the usual pace and two twice as fast: each lies ln 2 / 2 from the middle, and counts that much less. */
+  const half = 4 * (1 - (LN2 / 2 / Math.log(2.6)) ** 2) ** 2;
+  const TABLE: readonly (readonly [words: string, passes: readonly Evidence[], pace: number, counted: number])[] = [
+    ['one pass in half the time', [pass(0.5)], pulled(LN2, 1), 1],
+    ['one pass in twice the time', [pass(2)], pulled(-LN2, 1), 1],
+    ['one in half the time, of two hours', [pass(1, ['a'], 1, 2)], pulled(LN2, 1), 1],
+    ['a pair in half the time: each counts half', [pass(0.5, ['a', 'b'])], pulled(LN2, 0.5), 0.5],
+    ['a quarter of a pass', [pass(0.5, ['a'], 0.25)], pulled(LN2, 0.25), 0.25],
+    ['two passes alike', [pass(0.5), pass(0.5)], pulled(LN2, 2), 2],
+    ['three passes alike', [pass(0.5), pass(0.5), pass(0.5)], pulled(LN2, 3), 3],
+    ['one of three in minutes for hours', [pass(0.5), pass(30), pass(0.5)], pulled(LN2, 2), 2],
+    ['one of three with a lunch in it', [pass(1), pass(1), pass(2.7)], pulled(0, 2), 2],
+    ['two as usual, two twice as fast', [pass(1), pass(0.5), pass(1), pass(0.5)], pulled(LN2 / 2, half), half],
+    [
+      'two as usual, two twice as fast, in order',
+      [pass(0.5), pass(0.5), pass(1), pass(1)],
+      pulled(LN2 / 2, half),
+      half,
+    ],
+  ];
+  it.each(TABLE)('%s', (_words, passes, pace, counted) => {
+    const found = paceIn(passes);
+    expect(found?.pace).toBeCloseTo(pace, 6);
+    expect(found?.within).toBeCloseTo(Math.exp(0.3 / Math.sqrt(3 + counted)), 6);
+    expect(found?.passes).toBe(passes.length);
+  });
+
+  it('of a person follow the crew where nothing is known of them but one pass', () => {
+    const passes = [pass(0.5, ['b']), pass(0.5, ['b']), pass(0.5, ['b']), pass(1, ['a'])];
+    // All four count: the slow one lies ln 2 from the middle of the crew.
+    const slow = (1 - (LN2 / Math.log(2.6)) ** 2) ** 2;
+    expect(slow).toBeGreaterThan(0);
+    const [fast, crew] = [paceIn(passes, 'b')?.pace ?? 0, learnCrew(passes)['flat.fill.knife']];
+    expect(crew?.pace).toBeGreaterThan(1);
+    expect(paceIn(passes)?.pace).toBeLessThan(fast);
+    expect(paceIn(passes)?.pace).toBeGreaterThan(1);
+    expect(crew?.passes).toBe(4);
+  });
+
+  it.each([
+    ['took no time', pass(0)],
+    ['was nothing', pass(1, ['a'], 1, 0)],
+    ['is no part of a pass', pass(1, ['a'], 0)],
+  ])('say nothing of what %s', (_words, nothing) => {
+    expect(learn([nothing])).toEqual({});
+    expect(learnCrew([nothing])).toEqual({});
+  });
+});

@@ -113,6 +113,43 @@ describe('pieces', () => {
     expect(nowOf('flat', [setting, ...more], HOUR + 60_000)).toMatchObject({ kind: 'wet', until: 1.75 * HOUR });
   });
 
+  it.each([
+    ['the one logged first', 0],
+    ['the one logged last', 1],
+  ])('wait for the latest of the butts that they cross, here %s', (_words, late) => {
+    const wide = roomOf("Hall: 30' x 10' x 8'");
+    const { pieces } = takeOff(wide.room, wide.house);
+    const crossing = pieces.find(({ class: kind, crosses }) => kind === 'flat' && crosses.length > 1);
+    if (!crossing) throw new Error('a wall 30 ft long has two butts that a flat crosses');
+    const put = (id: string, place: number): Entry => {
+      const own = pieces.find((piece) => piece.id === id);
+      const of = own?.amount ?? 0;
+      // Setting mud of 90 minutes is set at half past one, drying mud is firm half an hour after it went on.
+      const mud = place === late ? ({ kind: 'setting', minutes: 90 } as const) : ({ kind: 'drying' } as const);
+      const payload = {
+        class: 'butt',
+        key: 'tape',
+        part: 1,
+        mud,
+        pieces: [{ id }],
+        on: [{ id, amount: of, of }],
+      } as const;
+      return entry({ kind: 'coat', at: place * 60_000, payload });
+    };
+    const [first = '', second = '', ...others] = crossing.crosses;
+    const state = stateAfter([put(first, 0), put(second, 1), ...others.map((id) => put(id, 2))]);
+    const { tally } = takeOff(wide.room, wide.house);
+    const room = { tally, pieces, coats: roomCoats(tally, method), method, state };
+    const flat = roomStanding(room, AIR, 3 * 60_000).classes.find((one) => one.class === 'flat');
+    const untaped = pieces.filter(
+      (piece) => piece.class === 'flat' && !piece.crosses.some((id) => crossing.crosses.includes(id)),
+    );
+    expect(flat?.now.kind === 'go' && flat.now.ready[0]?.pieces?.toSorted()).toEqual(
+      untaped.map(({ id }) => id).toSorted(),
+    );
+    expect(flat?.changesAt).toBe((90 + late) * 60_000);
+  });
+
   it('that wait are told of when they are ready, though others can go', () => {
     const entries = [on('flat', 'tape', 0, idsOf('flat', 'c0'))];
     const standing = at(entries, HOUR).classes.find((one) => one.class === 'flat');

@@ -117,8 +117,12 @@ describe('a room that is measured anew', () => {
           if (was === undefined) continue;
           const is = amounts.has(keyOf(piece)) ? piece.amount : (fresh.get(where(piece)) ?? piece.amount);
           const share = is > was * 1.02 ? was / is : 1;
+          // As near to that the tenth decides.
+          if (Math.abs(is - was * 1.02) < 0.15) continue;
+          // Amounts are kept in tenths of a mm.
+          const nearly = Math.max(0.0005, 0.15 / is);
           for (const own of after.get(piece.id) ?? [])
-            expect([piece.id, own]).toEqual([piece.id, expect.closeTo(share, 3)]);
+            expect([piece.id, own, Math.abs(own - share) < nearly]).toEqual([piece.id, own, true]);
         }
         expect(onPieces(room, method, entries)).toEqual(before);
       }),

@@ -1,0 +1,108 @@
+import { describe, expect, it } from 'vitest';
+import { problemsFromZod } from '../room/problem';
+import { newEntrySchema } from './entry';
+
+const at = (minutes: number) => new Date(Date.parse('2031-05-05T12:00:00Z') + minutes * 60_000).toISOString();
+const PIECE = 'w0#v1219.0@w0';
+
+/** Why an entry at noon is refused, or that it is taken. */
+function verdict(kind: string, payload: object, more: object = {}): string {
+  const id = '00000000-0000-4000-8000-000000000001';
+  const parsed = newEntrySchema.safeParse({ id, room: 'room', at: at(0), kind, payload, ...more });
+  if (parsed.success) return 'taken';
+  const [first] = problemsFromZod(parsed.error);
+  return `${first?.path}: ${first?.reason}`;
+}
+const coat = (more: object) => verdict('coat', { class: 'flat', key: 'tape', ...more });
+const knife = (length: number, seen: object) =>
+  verdict('item', { defect: 'crown', piece: PIECE, knife: { length, width: 300, seen } });
+
+describe('the clocks of two phones', () => {
+  it.each([
+    ['mixed at the minute of the coat', { mixedAt: at(0) }, 'taken'],
+    ['mixed a minute after it, by another clock', { mixedAt: at(1) }, 'taken'],
+    ['mixed five minutes after it', { mixedAt: at(5) }, 'taken'],
+    ['mixed six minutes after it', { mixedAt: at(6) }, 'payload.mixedAt: must lie in the day before the coat'],
+    ['mixed a day before', { mixedAt: at(-24 * 60) }, 'taken'],
+    ['mixed longer ago', { mixedAt: at(-24 * 60 - 1) }, 'payload.mixedAt: must lie in the day before the coat'],
+    ['begun and ended at once', { begun: at(-30), ended: at(-30) }, 'taken'],
+    [
+      'ended before it was begun',
+      { begun: at(-30), ended: at(-31) },
+      'payload.ended: must not lie before it was begun',
+    ],
+    ['ended five minutes after the entry', { begun: at(-30), ended: at(5) }, 'taken'],
+    [
+      'ended six minutes after it',
+      { begun: at(-30), ended: at(6) },
+      'payload.ended: must not lie after the entry itself',
+    ],
+    ['begun after the entry', { begun: at(6) }, 'payload.ended: must not lie after the entry itself'],
+  ])('allow what was %s, or not', (_words, more, is) => {
+    expect(coat(more)).toBe(is);
+    if (!('mixedAt' in more)) expect(verdict('sanded', more)).toBe(is);
+  });
+});
+
+describe('a coat on pieces', () => {
+  const pieces = [{ id: PIECE }];
+  it.each([
+    ['on pieces', { pieces }, 'taken'],
+    ['on faces', { faces: ['w0'] }, 'taken'],
+    ['a half of it', { part: 0.5 }, 'taken'],
+    ['on pieces and faces', { pieces, faces: ['w0'] }, 'payload.pieces: say by themselves on which faces and how much'],
+    ['a half of pieces', { pieces, part: 0.5 }, 'payload.pieces: say by themselves on which faces and how much'],
+    ['on no piece', { pieces: [] }, 'payload.pieces: need at least one'],
+    ['twice on one piece', { pieces: [...pieces, ...pieces] }, 'payload.pieces: name a piece twice'],
+  ])('%s', (_words, more, is) => {
+    expect(coat(more)).toBe(is);
+  });
+});
+
+describe('a knife reading', () => {
+  it.each([
+    ['rocks a little', 300, { kind: 'rocks', lift: 3, pivot: 150 }, 'taken'],
+    [
+      'pivots beyond its end',
+      300,
+      { kind: 'rocks', lift: 3, pivot: 301 },
+      'payload.knife.seen.pivot: must lie under the knife',
+    ],
+    ['pivots at its end', 300, { kind: 'rocks', lift: 3, pivot: 300 }, 'taken'],
+    ['lifts as far as any does', 100, { kind: 'rocks', lift: 40, pivot: 60 }, 'taken'],
+    [
+      'lifts higher, or than it is long',
+      100,
+      { kind: 'rocks', lift: 41, pivot: 50 },
+      'payload.knife.seen.lift: must be at most 40 mm',
+    ],
+    ['shows light at its ends', 300, { kind: 'ends', gap: 2 }, 'taken'],
+    [
+      'shows more light than a hand is wide',
+      300,
+      { kind: 'light', gap: 41 },
+      'payload.knife.seen.gap: must be at most 40 mm',
+    ],
+  ])('%s', (_words, length, seen, is) => {
+    expect(knife(length, seen)).toBe(is);
+  });
+});
+
+describe('something that is wrong', () => {
+  it.each([
+    ['a kind', { defect: 'hollow' }, 'taken'],
+    ['words', { text: 'odd' }, 'taken'],
+    ['nothing', {}, 'payload.text: needs words, a kind or a photo'],
+    ['a length', { defect: 'gap', length: 600 }, 'taken'],
+    ['a width alone', { defect: 'gap', width: 6 }, 'payload.length: must say how long it is, where it says how wide'],
+    ['a place on a face', { defect: 'gap', face: 'w0', place: [1, 2] }, 'taken'],
+    ['a place on no face', { defect: 'gap', place: [1, 2] }, 'payload.face: must say on which face the place is'],
+    [
+      'a knife on no piece',
+      { defect: 'crown', knife: { length: 300, width: 300, seen: { kind: 'ends', gap: 2 } } },
+      'payload.piece: must say across which piece the knife lay',
+    ],
+  ])('says %s', (_words, payload, is) => {
+    expect(verdict('item', payload)).toBe(is);
+  });
+});
