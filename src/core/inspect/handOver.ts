@@ -3,7 +3,9 @@ import { firstAfter } from '../air/airClock';
 import type { CoatEntry } from '../log/entry';
 import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
 import { whoDid } from '../log/whoDid';
-import { COATED_CLASSES, type CoatedClass, type CoatKey, type Side } from '../method/coat';
+import { COATED_CLASSES, type CoatedClass, type CoatId, type CoatKey, type Side } from '../method/coat';
+import type { RoomCoat } from '../method/roomCoats';
+import type { RoomNow } from '../readiness/whatNow';
 import type { Level } from '../room/level';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { amountCovered } from '../standing/coveredBy';
@@ -16,8 +18,12 @@ export interface RanCoat extends Mark {
   readonly side: Side | undefined;
   /** mm of joint, fasteners by count, mm² of surface; undefined where nobody found out. */
   readonly amount: number | undefined;
-  /** Whether the room's method asks for it now; what it does not ask for stays what was done. */
-  readonly isAsked: boolean;
+  /** The coats that the room's method asks for now and that it counts for; of none it stays what was done. */
+  readonly counts: readonly CoatId[];
+  /** Whether some of what it lies on is still there. */
+  readonly isThere: boolean;
+  /** 0–1, of what it was said to be on. */
+  readonly part: number;
   readonly mud: CoatEntry['payload']['mud'];
   readonly product: string | undefined;
   readonly batch: string | undefined;
@@ -26,11 +32,24 @@ export interface RanCoat extends Mark {
   readonly air: Air | undefined;
 }
 
-/** What a room is handed over with: all of it from the log, nothing from a choice that can be made anew. */
+/** A coat that the room's method asks for, and how much of it is on. */
+export interface AskedCoat extends Pick<RoomCoat, 'id' | 'class' | 'key' | 'side' | 'sides' | 'trimmed' | 'amount'> {
+  /** 0–1 */
+  readonly share: number;
+}
+
+/**
+ * What a room is handed over with, for the sheet on screen, on paper and under a secret address, and for the record as JSON: all of it
+ * from the log, nothing from a choice that can be made anew.
+ */
 export interface HandOver {
   readonly id: string;
   readonly name: string;
   readonly floor: string;
+  /** What comes next in it. */
+  readonly now: RoomNow;
+  /** mm² of board. */
+  readonly boardArea: number;
   readonly agreed: Level;
   readonly met: (Mark & { readonly level: Level }) | undefined;
   readonly faces: readonly (Partial<Mark> & {
@@ -39,7 +58,10 @@ export interface HandOver {
     readonly level: Level | undefined;
     readonly light: string | undefined;
   })[];
+  readonly asked: readonly AskedCoat[];
   readonly coats: readonly RanCoat[];
+  readonly prefilled: Mark | undefined;
+  readonly sanded: Mark | undefined;
   readonly sandings: RoomState['sandings'];
   readonly sealed: Mark | undefined;
   readonly items: readonly OpenItem[];
@@ -55,13 +77,16 @@ const FIRST_DAY_MS = 24 * 3_600_000;
 
 /** The facts of a room's hand-over. */
 export function handOverOf(snapshot: RoomSnapshot): HandOver {
-  const { room, level, state, done, applied, faces } = snapshot;
+  const { room, level, state, done, applied, faces, pieces, tally, standing } = snapshot;
   const more = new Set(applied.more);
+  const there = new Set(pieces.map(({ id }) => id));
   const toSign = new Set(facesToSign(applied));
   return {
     id: room.id,
     name: room.name,
     floor: room.floor,
+    now: standing.now,
+    boardArea: tally.boardArea,
     agreed: level,
     met: done.checked,
     faces: faces
@@ -70,15 +95,25 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
         const check = done.checkedFaces.get(id);
         return { face: id, place, level: check?.level, at: check?.at, who: check?.who, light: check?.light };
       }),
+    asked: snapshot.coats
+      .map(({ id, class: kind, key, side, sides, trimmed, amount }): AskedCoat => {
+        const share = applied.coats.get(id)?.share ?? 0;
+        return { id, class: kind, key, side, sides, trimmed, amount, share };
+      })
+      .sort((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class)),
     coats: state.applied
       .map((entry): RanCoat => {
-        const { class: kind, key, side, mud, product, batch, tool, on } = entry.payload;
+        const { class: kind, key, side, mud, product, batch, tool, on, part } = entry.payload;
         return {
           class: kind,
           key,
           side,
           amount: on && amountCovered({ on, side }),
-          isAsked: !more.has(entry),
+          counts: more.has(entry)
+            ? []
+            : [...applied.coats].flatMap(([id, own]) => (own.applications.includes(entry) ? [id] : [])),
+          isThere: !on || on.some((piece) => there.has(piece.id)),
+          part,
           mud,
           product,
           batch,
@@ -92,6 +127,8 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
         (a, b) =>
           COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class) || Date.parse(a.at) - Date.parse(b.at),
       ),
+    prefilled: markOf(state.prefills.at(-1)),
+    sanded: markOf(done.sanded),
     sandings: state.sandings,
     sealed: state.sealed,
     items: state.items,
@@ -102,8 +139,10 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
   };
 }
 
+const markOf = (mark: Mark | undefined): Mark | undefined => mark && { at: mark.at, who: mark.who };
+
 /** The air of the day after an instant, by how long each step of it lasted. */
-export function meanAir({ air: { steps } }: RoomSnapshot, from: number): Air | undefined {
+function meanAir({ air: { steps } }: RoomSnapshot, from: number): Air | undefined {
   const until = from + FIRST_DAY_MS;
   let [warmth, damp, time] = [0, 0, 0];
   for (let index = Math.max(0, firstAfter(steps, from) - 1); index < steps.length; index += 1) {

@@ -1,3 +1,4 @@
+import { handOverOf } from '@/core/inspect/handOver';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { PageLink } from '@/ui/PageLink';
 import { StateMark } from '@/ui/state/StateMark';
@@ -47,17 +48,17 @@ export function HandOverView({
             </tr>
           </thead>
           <tbody>
-            {snapshot.rooms.map(({ room, level, state, done, standing }) => (
+            {snapshot.rooms.map(handOverOf).map((room) => (
               <tr key={room.id}>
                 <th scope="row" className="font-semibold">
                   {room.name}
                 </th>
-                <td>{level}</td>
+                <td>{room.agreed}</td>
                 <td>
-                  <StateMark words={roomWords(standing.now, now, timeZone)} />
+                  <StateMark words={roomWords(room.now, now, timeZone)} />
                 </td>
-                <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
-                <td>{done.checked ? instantWords(Date.parse(done.checked.at), timeZone) : 'not yet'}</td>
+                <td>{room.items.filter(({ closed }) => !closed).length || 'none'}</td>
+                <td>{room.met ? instantWords(Date.parse(room.met.at), timeZone) : 'not yet'}</td>
                 <td className="text-right">
                   <PageLink
                     className="btn btn-sm"

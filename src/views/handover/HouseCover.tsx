@@ -1,3 +1,4 @@
+import { handOverOf } from '@/core/inspect/handOver';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
@@ -15,8 +16,9 @@ export function HouseCover({
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const { house, rooms, tally } = snapshot;
-  const unsealed = rooms.filter(({ state, level }) => !state.sealed && level >= 3);
+  const { house, tally } = snapshot;
+  const rooms = snapshot.rooms.map(handOverOf);
+  const unsealed = rooms.filter(({ sealFirst }) => sealFirst);
   return (
     <article className="sheet space-y-4 p-6 print:border-0 print:p-0" aria-label={`Cover of ${house.name}`}>
       <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
@@ -51,17 +53,17 @@ export function HouseCover({
             </tr>
           </thead>
           <tbody>
-            {rooms.map(({ room, level, state, done, standing }) => (
+            {rooms.map((room) => (
               <tr key={room.id}>
                 <th scope="row" className="font-semibold">
                   {room.name}
                 </th>
-                <td>{level}</td>
-                <td>{done.checked?.level ?? 'not yet'}</td>
-                <td>{state.items.filter(({ closed }) => !closed).length || 'none'}</td>
+                <td>{room.agreed}</td>
+                <td>{room.met?.level ?? 'not yet'}</td>
+                <td>{room.items.filter(({ closed }) => !closed).length || 'none'}</td>
                 <td>
-                  {state.handedOver && standing.now.kind === 'done'
-                    ? instantWords(Date.parse(state.handedOver.at), timeZone)
+                  {room.handedOver && room.now.kind === 'done'
+                    ? instantWords(Date.parse(room.handedOver.at), timeZone)
                     : 'not yet'}
                 </td>
               </tr>
@@ -72,8 +74,8 @@ export function HouseCover({
       {unsealed.length > 0 && <ShowThrough className="max-w-xl" />}
       {unsealed.length > 0 && (
         <p className="border-t border-base-300 pt-3 font-semibold">
-          Seal first in {unsealed.map(({ room }) => room.name).join(', ')}: paper and mud take paint differently. Roll
-          sealer over both, corner to corner, before paint or texture, or the joints will show in low light.
+          Seal first in {unsealed.map(({ name }) => name).join(', ')}: paper and mud take paint differently. Roll sealer
+          over both, corner to corner, before paint or texture, or the joints will show in low light.
         </p>
       )}
     </article>

@@ -1,13 +1,9 @@
 import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
-import { handOverOf, meanAir } from '@/core/inspect/handOver';
-import type { CoatEntry } from '@/core/log/entry';
+import { handOverOf, type RanCoat } from '@/core/inspect/handOver';
 import type { Person } from '@/core/log/person';
 import type { Mark, Signature } from '@/core/log/stateOf';
-import { whoDid } from '@/core/log/whoDid';
-import { COATED_CLASSES } from '@/core/method/coat';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { amountCovered } from '@/core/standing/coveredBy';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { airWords } from '@/words/airWords';
@@ -39,57 +35,51 @@ export function RoomSheet({
   readonly now: number;
   readonly timeZone: string;
 }) {
-  const { state, applied, done, level, tally } = room;
-  const open = state.items.filter(({ closed }) => !closed);
+  const facts = handOverOf(room);
+  const open = facts.items.filter(({ closed }) => !closed);
   const namesOf = namesIn(people);
   const mark = (done: Mark | undefined) =>
     done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
-  const there = new Set(room.pieces.map(({ id }) => id));
-  const isThere = ({ payload: { on } }: CoatEntry) => !on || on.some(({ id }) => there.has(id));
-  const facts = handOverOf(room);
-  const mended = state.items.filter(({ closed }) => closed);
+  const mended = facts.items.filter(({ closed }) => closed);
   const ceilings = room.faces.filter(({ kind }) => kind === 'ceiling').length;
-  const whenAndWho = (entry: CoatEntry) => {
-    const { mud, product, batch } = entry.payload;
-    const dried = meanAir(room, Date.parse(entry.at));
-    return [
-      instantWords(Date.parse(entry.at), timeZone),
-      namesOf(whoDid(entry)),
+  const whenAndWho = ({ at, who, mud, product, batch, air: dried }: RanCoat) =>
+    [
+      instantWords(Date.parse(at), timeZone),
+      namesOf(who),
       ...(mud.kind === 'setting' ? [`setting ${mud.minutes}`] : []),
       ...(product ? [product] : []),
       ...(batch ? [`batch ${batch}`] : []),
       ...(dried ? [`dried in ${airWords(dried, house.unit)}`] : []),
     ].join(', ');
-  };
-  const words = roomWords(room.standing.now, now, timeZone);
+  const words = roomWords(facts.now, now, timeZone);
   return (
     <article className="sheet space-y-5 p-6 print:border-0 print:p-0">
       <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
         <div>
           <p className="text-muted">
-            {house.name}, {room.room.floor}
+            {house.name}, {facts.floor}
           </p>
-          <h1 className="text-3xl">{room.room.name}</h1>
+          <h1 className="text-3xl">{facts.name}</h1>
         </div>
         <Sign className="size-12" />
       </header>
       <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
-        <Fact term="Level of finish agreed">level {level}</Fact>
+        <Fact term="Level of finish agreed">level {facts.agreed}</Fact>
         <Fact term="Level met">
-          {done.checked
-            ? `level ${done.checked.level}`
+          {facts.met
+            ? `level ${facts.met.level}`
             : `not checked (${words.title.toLowerCase()}${words.detail ? ` ${words.detail}` : ''})`}
         </Fact>
-        {state.prefills.length > 0 && <Fact term="Pre-filled">{mark(state.prefills.at(-1))}</Fact>}
-        <Fact term="Sanded">{mark(done.sanded)}</Fact>
-        <Fact term="Checked in light">{mark(done.checked)}</Fact>
+        {facts.prefilled && <Fact term="Pre-filled">{mark(facts.prefilled)}</Fact>}
+        <Fact term="Sanded">{mark(facts.sanded)}</Fact>
+        <Fact term="Checked in light">{mark(facts.met)}</Fact>
         <Fact term="Handed over">
-          {state.handedOver && room.standing.now.kind !== 'done'
-            ? `opened again (${mark(state.handedOver)})`
-            : mark(state.handedOver)}
+          {facts.handedOver && facts.now.kind !== 'done'
+            ? `opened again (${mark(facts.handedOver)})`
+            : mark(facts.handedOver)}
         </Fact>
         {air !== undefined && <Fact term="Air when this page was made">{airWords(air, house.unit)}</Fact>}
-        <Fact term="Board">{areaWords(tally.boardArea, house.unit)}</Fact>
+        <Fact term="Board">{areaWords(facts.boardArea, house.unit)}</Fact>
         <Fact term="Page made">{instantWords(now, timeZone)}</Fact>
       </dl>
       <section>
@@ -105,45 +95,37 @@ export function RoomSheet({
               </tr>
             </thead>
             <tbody>
-              {room.coats
-                .toSorted((a, b) => COATED_CLASSES.indexOf(a.class) - COATED_CLASSES.indexOf(b.class))
-                .map((coat) => {
-                  const progress = applied.coats.get(coat.id);
-                  return (
-                    <tr key={coat.id}>
-                      <td>
-                        {CLASS_NAMES[coat.class]}
-                        {coat.key === 'tape' && isJoint(coat.class)
-                          ? `, ${roughLength(tally.classes[coat.class].length, house.unit)}`
-                          : ''}
-                      </td>
-                      <td>{coatName(coat)}</td>
-                      <td>{progress ? `${Math.round(progress.share * 100)} %` : 'not yet'}</td>
-                      <td>
-                        {progress?.applications
-                          .filter((entry) => !applied.more.includes(entry))
-                          .map(whenAndWho)
-                          .join('; ') ?? ''}
-                      </td>
-                    </tr>
-                  );
-                })}
-              {applied.more.map((entry) => (
-                <tr key={entry.id}>
+              {facts.asked.map((coat) => (
+                <tr key={coat.id}>
                   <td>
-                    {CLASS_NAMES[entry.payload.class]}
-                    {entry.payload.on && isJoint(entry.payload.class)
-                      ? `, ${roughLength(amountCovered(entry.payload), house.unit)}`
-                      : ''}
+                    {CLASS_NAMES[coat.class]}
+                    {coat.key === 'tape' && isJoint(coat.class) ? `, ${roughLength(coat.amount, house.unit)}` : ''}
                   </td>
+                  <td>{coatName(coat)}</td>
+                  <td>{coat.share > 0 ? `${Math.round(coat.share * 100)} %` : 'not yet'}</td>
                   <td>
-                    {PASS_NAMES[entry.payload.key]},{' '}
-                    {isThere(entry) ? 'more than is asked for now' : 'on what is no longer there'}
+                    {facts.coats
+                      .filter(({ counts }) => counts.includes(coat.id))
+                      .map(whenAndWho)
+                      .join('; ')}
                   </td>
-                  <td>{Math.round(entry.payload.part * 100)} %</td>
-                  <td>{whenAndWho(entry)}</td>
                 </tr>
               ))}
+              {facts.coats
+                .filter(({ counts }) => counts.length === 0)
+                .map((own) => (
+                  <tr key={`${own.class} ${own.key} ${own.side} ${own.at}`}>
+                    <td>
+                      {CLASS_NAMES[own.class]}
+                      {own.amount !== undefined && isJoint(own.class) ? `, ${roughLength(own.amount, house.unit)}` : ''}
+                    </td>
+                    <td>
+                      {PASS_NAMES[own.key]}, {own.isThere ? 'more than is asked for now' : 'on what is no longer there'}
+                    </td>
+                    <td>{Math.round(own.part * 100)} %</td>
+                    <td>{whenAndWho(own)}</td>
+                  </tr>
+                ))}
             </tbody>
           </table>
         </div>
