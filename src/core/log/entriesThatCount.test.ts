@@ -48,6 +48,9 @@ describe('what of a log counts', () => {
       const log = anyLog(seed);
       const kept = entriesThatCount(log);
       less += log.length - kept.length;
+      expect(kept.map(({ seq }) => seq)).toEqual(kept.map(({ seq }) => seq).toSorted((a, b) => a - b));
+      const works = kept.flatMap((entry) => (entry.kind === 'assigned' ? [entry.payload.work] : []));
+      expect(new Set(works).size).toBe(works.length);
       const [whole, part] = [stateOf(log).get('room'), stateOf(kept).get('room')];
       expect(part?.applied, `seed ${seed}`).toEqual(whole?.applied);
       expect({ ...part, applied: 0, assignments: 0, handed: 0 }).toEqual({

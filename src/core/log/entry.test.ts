@@ -106,3 +106,113 @@ describe('something that is wrong', () => {
     expect(verdict('item', payload)).toBe(is);
   });
 });
+
+describe('what is too little and too much', () => {
+  const ID = '00000000-0000-4000-8000-0000000000aa';
+  const ids = (count: number) =>
+    Array.from({ length: count }, (_, at) => ID.slice(0, -3) + String(at).padStart(3, '0'));
+  const points = (count: number) => Array.from({ length: count }, () => [1, 2]);
+  const sign = (strokes: readonly unknown[]) => ({ name: 'Harbor Homes', as: 'builder', strokes });
+  const on = (pieces: number) => ({
+    found: 'grey',
+    pieces: Array.from({ length: pieces }, (_, at) => `w${at}#v0.0@w${at}`),
+  });
+  const flat = { class: 'flat', key: 'tape' };
+  /** A kind, and a payload for a value; the least and the most that is taken, and what lies beyond. */
+  const BOUNDS: readonly (readonly [
+    words: string,
+    kind: string,
+    of: (value: never) => object,
+    taken: readonly unknown[],
+    refused: readonly unknown[],
+  ])[] = [
+    ['metres a second of a fan', 'fan', (speed: number) => ({ speed }), [0, 5, 10], [-0.1, 10.1]],
+    ['the label of setting mud', 'mixed', (minutes: number) => ({ minutes }), [0.5, 45, 360], [0, 361]],
+    ['litres of mixed mud', 'mixed', (amount: number) => ({ minutes: 45, amount }), [0.1, 20, 200], [0, 201]],
+    [
+      'minutes of mud on a wall',
+      'coat',
+      (minutes: number) => ({ ...flat, mud: { kind: 'setting', minutes } }),
+      [5, 360],
+      [0, 361],
+    ],
+    ['mm of a coat', 'coat', (thickness: number) => ({ ...flat, thickness }), [0.1, 50], [0, 51]],
+    ['the name of a tool', 'coat', (tool: string) => ({ ...flat, tool }), ['', 'x'.repeat(80)], ['x'.repeat(81)]],
+    [
+      'the name of a mud',
+      'coat',
+      (product: string) => ({ ...flat, product }),
+      ['x', 'x'.repeat(80)],
+      [' ', 'x'.repeat(81)],
+    ],
+    ['a part of a coat', 'coat', (part: number) => ({ ...flat, part }), [0.1, 1], [0, 1.1]],
+    ['who ran a coat', 'coat', (count: number) => ({ ...flat, ranBy: ids(count) }), [1, 2, 6], [0, 7]],
+    ['one who ran it twice', 'coat', (who: readonly string[]) => ({ ...flat, ranBy: who }), [[ID]], [[ID, ID]]],
+    ['minutes of a pause', 'coat', (paused: number) => ({ ...flat, paused }), [0, 14_400], [-1, 14_401]],
+    ['the last entry seen', 'coat', (seen: number) => ({ ...flat, seen }), [0, 7], [-1, 0.5]],
+    ['grit of the paper', 'sanded', (grit: number) => ({ grit }), [40, 150, 600], [39, 601]],
+    [
+      'classes sanded',
+      'sanded',
+      (classes: readonly string[]) => ({ classes }),
+      [['flat'], ['flat', 'angle']],
+      [[], ['flat', 'flat']],
+    ],
+    ['grit between coats', 'between', (grit: number) => ({ how: 'sand', grit }), [40, 600], [39, 601]],
+    [
+      'classes scraped',
+      'between',
+      (classes: readonly string[]) => ({ how: 'scrape', classes }),
+      [['flat'], ['flat', 'angle']],
+      [[], ['flat', 'flat']],
+    ],
+    [
+      'people of a job',
+      'assigned',
+      (count: number) => ({ work: 'tape', people: ids(count), day: '2031-05-06' }),
+      [0, 1, 2],
+      [3],
+    ],
+    [
+      'the last entry seen by who assigns',
+      'assigned',
+      (seen: number) => ({ work: 'tape', people: [], day: '2031-05-06', seen }),
+      [0, 7],
+      [-1],
+    ],
+    ['points of a stroke', 'signed', (count: number) => sign([points(count)]), [2, 500], [1, 501]],
+    [
+      'strokes of a signature',
+      'signed',
+      (count: number) => sign(Array.from({ length: count }, () => points(2))),
+      [1, 60],
+      [0, 61],
+    ],
+    ['joints touched', 'touched', on, [1, 2, 50], [0, 51]],
+    ['minutes of fixing', 'itemClosed', (minutes: number) => ({ item: ID, minutes }), [0, 1440], [-1, 1441]],
+    ['photos shown', 'shown', (count: number) => ({ photos: ids(count) }), [0, 2, 60], [61]],
+    [
+      'words of what is wrong',
+      'item',
+      (text: string) => ({ text }),
+      ['x', 'x'.repeat(500)],
+      ['', ' ', 'x'.repeat(501)],
+    ],
+    ['mm of a gap', 'item', (length: number) => ({ defect: 'gap', length }), [1, 30_000], [0, 30_001]],
+    ['mm across a gap', 'item', (width: number) => ({ defect: 'gap', length: 9, width }), [1, 300], [0, 301]],
+    [
+      'litres delivered',
+      'stock',
+      (amount: number) => ({ good: 'taping', what: 'delivered', amount }),
+      [0.1, 1e8],
+      [0, 1e8 + 1],
+    ],
+    ['litres counted', 'stock', (amount: number) => ({ good: 'taping', what: 'counted', amount }), [0, 0.5, 1e8], [-1]],
+  ];
+  it.each(BOUNDS)('%s', (_words, kind, of, taken, refused) => {
+    const more = ['mixed', 'stock'].includes(kind) ? { room: null } : {};
+    const isTaken = (value: unknown) => verdict(kind, of(value as never), more) === 'taken';
+    expect(taken.map(isTaken)).toEqual(taken.map(() => true));
+    expect(refused.map(isTaken)).toEqual(refused.map(() => false));
+  });
+});

@@ -269,6 +269,14 @@ describe('what happened to a room, by its log', () => {
     expect(state?.applied.length).toBe(left);
   });
 
+  it('what is said of no room is in none', () => {
+    const house = {
+      ...logEntry({ kind: 'stock', payload: { good: 'paper', what: 'delivered', amount: 1 } }),
+      room: null,
+    };
+    expect(stateOf([house as Entry]).size).toBe(0);
+  });
+
   it('one of two voids is enough', () => {
     const coat = logEntry({ kind: 'coat', payload: COAT[2] as never });
     const voids = [INES, TOBIN].map((by) => logEntry({ at: HOUR, kind: 'void', payload: { target: coat.id }, by }));

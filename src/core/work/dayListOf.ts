@@ -36,11 +36,13 @@ export function dayListOf<Room>(
   const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
   const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
-    const all = passes.reduce((hours, pass) => hours + of(pass), 0);
-    return all > 0 ? DAY_HOURS + all : 0;
+    return dayHours(passes.reduce((hours, pass) => hours + of(pass), 0));
   };
   return { passes, hours: sum(hoursOf), left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))) };
 }
+
+/** Returns the hours of a day with some work: mixing and cleaning are included; 0 without work. */
+export const dayHours = (work: number): number => (work > 0 ? DAY_HOURS + work : 0);
 
 /** Returns the hours that each of its people has of a job at a pace, see `rateOfCoat`. */
 export const hoursOfPass = (

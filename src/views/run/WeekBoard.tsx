@@ -3,6 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
+import { dayHours } from '@/core/work/dayListOf';
 import { dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
@@ -75,7 +76,7 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
                     {own.map((card) => (
                       <Held key={card.key} card={card} name={name} board={props} />
                     ))}
-                    {own.length > 0 && <p className="text-xs text-muted">{spanWords(hours)}</p>}
+                    {own.length > 0 && <p className="text-xs text-muted">{spanWords(dayHours(hours))}</p>}
                   </Cell>
                 );
               })}
