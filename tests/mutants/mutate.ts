@@ -103,9 +103,7 @@ function mutationsOf(node: Node, parents: readonly Node[], textOf: (node: Node) 
     case 'LogicalExpression':
     case 'BinaryExpression': {
       const [left, right] = [part('left'), part('right')];
-      // What a list has no place for is asked for the compiler's sake.
-      if (node.operator === '??')
-        return left.type === 'MemberExpression' && left.computed === true ? [] : [textOf(left)];
+      if (node.operator === '??') return isForTheCompiler(node) ? [] : [textOf(left)];
       const to = SWAPPED[String(node.operator)];
       if (to === undefined || [left, right].some(isText)) return guard;
       return [...guard, `(${textOf(left)}) ${to} (${textOf(right)})`];
@@ -116,7 +114,9 @@ function mutationsOf(node: Node, parents: readonly Node[], textOf: (node: Node) 
       return [`(${textOf(part('test'))}) ? (${textOf(part('alternate'))}) : (${textOf(part('consequent'))})`];
     case 'Literal':
       if (typeof node.value === 'boolean') return [String(!node.value)];
-      return typeof node.value === 'number' && isReckoned(parents) ? [String(node.value + 1)] : [];
+      return typeof node.value === 'number' && isReckoned(parents) && !isForTheCompiler(parent)
+        ? [String(node.value + 1)]
+        : [];
     case 'CallExpression': {
       const callee = part('callee');
       if (callee.type !== 'MemberExpression' || callee.computed === true || isInChain(parents)) return guard;
@@ -132,6 +132,12 @@ function mutationsOf(node: Node, parents: readonly Node[], textOf: (node: Node) 
     default:
       return guard;
   }
+}
+
+/** Whether something stands for what a list has no place for: the compiler asks for it. */
+function isForTheCompiler(node: Node | undefined): boolean {
+  const left = node?.operator === '??' ? (node.left as Node) : undefined;
+  return left?.type === 'MemberExpression' && left.computed === true;
 }
 
 const isText = ({ type, value }: Node): boolean =>

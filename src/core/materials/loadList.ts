@@ -7,7 +7,6 @@ import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../
 import type { EdgeProfile } from '../room/kinds';
 import { bevelledMethod, litresPer, sectionFor } from '../section/sectionFor';
 import { NO_CATALOGUE, type Ware, waresOf } from './catalogue';
-import type { Good } from './goods';
 
 /** One room (or house) to be supplied: its tally, the coats it will get, and how they are put on. */
 export interface Supplied {
@@ -133,11 +132,4 @@ export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, al
 function order(net: number, { waste, pack }: Ware): Order {
   const gross = net * (1 + waste);
   return { net, gross, packs: Math.ceil(Math.max(0, gross / pack - 1e-9)), pack };
-}
-
-/** How much of a good goes on in all by a load list; litres, of tape mm. */
-export function netOf(good: Good, load: LoadList): number {
-  if (good === 'paper') return load.tape.net;
-  if (good === 'mesh' || good === 'sealer') return load[good].net;
-  return load.mud.find(({ product }) => product === good)?.net ?? 0;
 }

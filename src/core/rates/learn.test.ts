@@ -101,6 +101,8 @@ describe('paces worked by hand', () => {
     ['a quarter of a pass', [pass(0.5, ['a'], 0.25)], pulled(LN2, 0.25), 0.25],
     ['two passes alike', [pass(0.5), pass(0.5)], pulled(LN2, 2), 2],
     ['three passes alike', [pass(0.5), pass(0.5), pass(0.5)], pulled(LN2, 3), 3],
+    ['two passes three times as fast: too far from usual to be believed', [pass(1 / 3), pass(1 / 3)], 1, 0],
+    ['three passes three times as fast agree', [pass(1 / 3), pass(1 / 3), pass(1 / 3)], pulled(Math.log(3), 3), 3],
     ['one of three in minutes for hours', [pass(0.5), pass(30), pass(0.5)], pulled(LN2, 2), 2],
     ['one of three with a lunch in it', [pass(1), pass(1), pass(2.7)], pulled(0, 2), 2],
     ['two as usual, two twice as fast', [pass(1), pass(0.5), pass(1), pass(0.5)], pulled(LN2 / 2, half), half],

@@ -106,9 +106,10 @@ function centre(evidence: readonly Evidence[], guess: number, worth: number) {
   return { middle: (guess * worth + middle * counted) / (worth + counted), counted };
 }
 
+/** The middle of two values or more. */
 function median(values: readonly number[]): number {
   const sorted = values.toSorted((a, b) => a - b);
   const half = sorted.length >> 1;
-  const [low, high] = [sorted[half - 1] ?? sorted[half] ?? 0, sorted[half] ?? 0];
+  const [low, high] = [sorted[half - 1] ?? 0, sorted[half] ?? 0];
   return sorted.length % 2 === 1 ? high : (low + high) / 2;
 }

@@ -13,7 +13,7 @@ import type { Catalogue } from '../materials/catalogueSchema';
 import { cutBead } from '../materials/cut/cutBead';
 import { leftAfter } from '../materials/cut/leftAfter';
 import type { Good } from '../materials/goods';
-import { loadList, netOf } from '../materials/loadList';
+import { type LoadList, loadList } from '../materials/loadList';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { randomFrom } from '../plan/improve';
@@ -26,6 +26,8 @@ import { mudByClass, smallGoods } from './smallGoods';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const HOUR_MS = 3_600_000;
+/** Litres of a mud that go on in all. */
+const netOf = (good: Good, { mud }: LoadList): number => mud.find(({ product }) => product === good)?.net ?? 0;
 const USUAL = waresOf(NO_CATALOGUE, 'in');
 const FOOT = 304.8;
 const GALLON = 3.785411784;
