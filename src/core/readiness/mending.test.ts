@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES, TOBIN } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
+import { EVERY_COAT, recordedRoom, type Sent } from '../../../tests/houses/recordedRoom';
 import type { Entry } from '../log/entry';
 import { DEFECT_KINDS, DEFECTS, type DefectKind } from '../method/defects';
 import { handedPasses, passDone } from '../schedule/assignedWork';
 import { MEND_MINUTES, ROOM_HOURS } from '../work/usualRates';
-import { dueItems, mendedBefore } from './mending';
+import { dueItems, mendedBefore, mendsIn } from './mending';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const DAY_MS = 86_400_000;
@@ -190,3 +191,103 @@ describe('scraping that somebody is sent to do', () => {
     expect(hoursOf([...taped, scraped, hand('between.fill', [INES])], 'between.fill')).toBeUndefined();
   });
 });
+
+describe('what is to be fixed by itself', () => {
+  const ON = EVERY_COAT;
+  const said = (hours: number, defect: string, more: object = {}): Sent => [hours, 'item', { defect, ...more }];
+  const WALK = { method: { level: 4, acceptance: 'walk' } };
+  const GOOD: Sent = [0, 'accepted', { found: 'good' }];
+  const HELD: Sent = [0, 'accepted', { found: 'held', faces: ['w0'] }];
+  const TABLE: readonly (readonly [words: string, sent: readonly Sent[], due: readonly string[], head?: object])[] = [
+    [
+      'a gap in a room that was looked at: the pre-fill takes it',
+      [GOOD, said(1, 'gap', { face: 'w0', length: 600 })],
+      [],
+    ],
+    ['a gap that somebody came upon', [said(1, 'gap', { face: 'w0', length: 600 })], ['gap']],
+    ['a gap of which nobody knows how long', [GOOD, said(1, 'gap', { face: 'w0' })], ['gap']],
+    ['a gap that was taped over', [GOOD, said(1, 'gap', { face: 'w0', length: 600 }), ...ON.map(later)], ['gap']],
+    ['a torn face before tape', [said(1, 'torn', { face: 'w0' })], ['torn']],
+    ['a torn face that is held for the hanger', [HELD, said(1, 'torn', { face: 'w0' })], [], WALK],
+    [
+      'a torn face beside the held one',
+      [HELD, [0, 'accepted', { found: 'good', faces: ['w1'] }], said(1, 'torn', { face: 'w1' })],
+      ['torn'],
+      WALK,
+    ],
+    ['something torn, nobody says where', [HELD, said(1, 'torn')], ['torn'], WALK],
+    ['a hollow with coats to come', [said(1, 'hollow')], []],
+    ['a hollow once all is on', [...ON, said(118, 'hollow')], ['hollow']],
+    ['words once all is on', [...ON, [118, 'item', { text: 'odd' }]], ['unnamed']],
+    ['words with coats to come', [[1, 'item', { text: 'odd' }]], []],
+    ['what shows through, and it will be sealed', [...ON, said(118, 'showThrough')], []],
+    [
+      'what shows through, and nobody seals',
+      [...ON, said(118, 'showThrough')],
+      ['showThrough'],
+      { method: { level: 4, last: 'none' } },
+    ],
+    ['two things at once', [...ON, said(118, 'hollow'), said(118, 'bubble')], ['hollow', 'bubble']],
+  ];
+  it.each(TABLE.map(([words, ...row]) => [words, row] as const))('%s', (_words, [sent, due, head]) => {
+    const { room: own, refused } = recordedRoom(sent, 119 + 2, head ? { head } : {});
+    expect(refused.filter(Boolean)).toEqual([]);
+    expect(dueItems(own).map(({ defect }) => defect ?? 'unnamed')).toEqual(due);
+  });
+});
+
+describe('the work of fixing', () => {
+  const mendOf = (defect: string | undefined, more: object = {}) => {
+    const { room: own } = recordedRoom(
+      [...EVERY_COAT, [118, 'item', { ...(defect ? { defect } : { text: 'odd' }), ...more }]],
+      119,
+    );
+    return { own, mends: mendsIn(own) };
+  };
+  it('takes its minutes, leaves its mud wet, and lies on its part of a class', () => {
+    const { own } = mendOf('hollow');
+    const flats = own.pieces.filter((piece) => piece.class === 'flat');
+    const angles = own.pieces.filter((piece) => piece.class === 'angle');
+    const [one] = flats;
+    const corner = angles.find(({ faces }) => faces.length === 2);
+    if (!one || !corner) throw new Error('the room has flats and angles');
+    const amount = (of: typeof flats) => of.reduce((all, piece) => all + piece.amount, 0);
+    const mud = { mud: { kind: 'drying' }, substrate: 'mud' };
+    expect(mendOf('hollow', { piece: one.id }).mends).toEqual([
+      {
+        hours: MEND_MINUTES.hollow / 60,
+        class: 'flat',
+        first: false,
+        share: one.amount / amount(flats),
+        mud: expect.objectContaining({ ...mud, lies: 'open' }),
+      },
+    ]);
+    // A bubble at a corner is cut out on both of its sides.
+    expect(mendOf('bubble', { piece: corner.id }).mends).toEqual([
+      {
+        hours: MEND_MINUTES.bubble / 60,
+        class: 'angle',
+        first: true,
+        share: (2 * corner.amount) / amount(angles),
+        mud: expect.objectContaining({ ...mud, lies: 'corner' }),
+      },
+    ]);
+    expect(mendOf('hollow').mends).toEqual([
+      {
+        hours: MEND_MINUTES.hollow / 60,
+        class: undefined,
+        first: false,
+        share: 0,
+        mud: expect.not.objectContaining({ lies: expect.anything() }),
+      },
+    ]);
+    expect(mendOf('ridge').mends).toMatchObject([{ hours: MEND_MINUTES.ridge / 60, mud: undefined }]);
+    expect(mendOf(undefined).mends).toMatchObject([{ hours: MEND_MINUTES.unnamed / 60, mud: undefined, first: false }]);
+    expect(mendsIn(recordedRoom(EVERY_COAT, 119).room)).toEqual([]);
+  });
+});
+
+/** The same two hours later. */
+function later([hours, ...rest]: Sent): Sent {
+  return [hours + 2, ...rest];
+}
