@@ -56,7 +56,7 @@ describe('the words of a room', () => {
     [{ kind: 'go' }, { mark: 'go', title: 'Go: coat' }],
     [{ kind: 'sand' }, { mark: 'go', title: 'Go: sand' }],
     [{ kind: 'check' }, { mark: 'go', title: 'Go: check' }],
-    [{ kind: 'fix' }, { mark: 'go', title: 'Go: fix problems' }],
+    [{ kind: 'fix' }, { mark: 'go', title: 'Go: fix' }],
     [{ kind: 'seal' }, { mark: 'go', title: 'Go: seal' }],
     [{ kind: 'handOver' }, { mark: 'go', title: 'Go: hand over' }],
     [

@@ -149,7 +149,7 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
     case 'go':
       return { mark: 'go', title: 'Go: coat' };
     case 'fix':
-      return { mark: 'go', title: 'Go: fix problems' };
+      return { mark: 'go', title: 'Go: fix' };
     case 'sand':
       return { mark: 'go', title: 'Go: sand' };
     case 'check':
