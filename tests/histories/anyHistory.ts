@@ -29,7 +29,7 @@ const METHODS = [
   { cover: 'skim', tape: 'mesh' },
   { acceptance: 'walk', between: 'scrape' },
 ];
-const ENTRIES = ['hollow', 'streak', 'furred', 'showThrough'] as const;
+const DEFECTS = ['hollow', 'streak', 'furred', 'showThrough'] as const;
 
 /** What happened last: what was sent, whether it was recorded, and what the house is like since. */
 export interface Step {
@@ -37,7 +37,7 @@ export interface Step {
   readonly at: number;
   readonly house: RuledHouse;
   readonly snapshot: HouseSnapshot;
-  /** Whether the house, or its method, was ever mixedUp, something was taken back, or a coat went on out of turn. */
+  /** Whether the house, or its method, was ever edited, something was taken back, or a coat went on out of turn. */
   readonly mixedUp: boolean;
 }
 
@@ -149,7 +149,7 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
       const kind = often(0.6) ? one(room.coats)?.class : undefined;
       return say('touched', { found: one(['white', 'grey', 'patchy']), ...(kind && { class: kind }) });
     }
-    if (roll < 0.8) return say('item', { defect: one(ENTRIES), ...(often(0.6) && { face: one(room.faces).id }) });
+    if (roll < 0.8) return say('item', { defect: one(DEFECTS), ...(often(0.6) && { face: one(room.faces).id }) });
     if (roll < 0.85) {
       const open = room.state.items.find(({ closed }) => !closed);
       return open ? say('itemClosed', { item: open.id }) : say('released');
