@@ -151,7 +151,7 @@ const sentEntry = z.discriminatedUnion('kind', [
     kind: z.literal('fan'),
     payload: z.strictObject({ speed: z.number().min(0, 'must be 0 or more').max(10, 'must be at most 10 m/s') }),
   }),
-  /** A thumb on a wet coat: of a class, or of the whole room. */
+  /** A touch check on a wet coat: of a class, or of the whole room. */
   z.strictObject({
     ...inRoom,
     kind: z.literal('touched'),

@@ -80,7 +80,7 @@ export interface Check extends Mark {
 export interface Signature extends Mark, SignedPayload {}
 type SignedPayload = Extract<Entry, { kind: 'signed' }>['payload'];
 
-/** What a thumb found: on the coats of a class, or on those of the room. */
+/** What a touch check found: on the coats of a class, or on those of the room. */
 export interface Touched extends Mark {
   readonly class: CoatedClass | undefined;
   readonly pieces?: readonly string[] | undefined;
@@ -124,7 +124,7 @@ export interface RoomState {
   readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
   /** Air set moving over the walls, in order of time. */
   readonly fans: readonly FanFrom[];
-  /** What thumbs found on wet coats, in order of time. */
+  /** What touch checks found on wet coats, in order of time. */
   readonly touched: readonly Touched[];
 }
 

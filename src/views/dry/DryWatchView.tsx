@@ -25,7 +25,7 @@ interface DryWatchProps {
   /** The air in the mean of the rooms; undefined when none was ever measured. */
   readonly inside: { readonly temperature: number; readonly humidity: number } | undefined;
   readonly forecastUntil: number | undefined;
-  /** What the clocks said beside what thumbs found. */
+  /** What the clocks said beside what touch checks found. */
   readonly right: Packed<readonly RoomRight[]>;
   readonly unit: LengthUnit;
   readonly now: number;

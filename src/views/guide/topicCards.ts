@@ -11,7 +11,7 @@ export function topicCards(
   return [
     topic('mud', 'Drying mud', [
       'It hardens by losing water: it shrinks, and wants the coat below dry. Warm, dry, moving air helps; cold and damp stop it.',
-      'Dry is white throughout. Grey is wet, corners last: leave grey corners alone. A thumb knows better than a clock: say what it found on the morning walk.',
+      'Dry is white throughout. Grey is wet, corners last: leave grey corners alone. Your thumb knows better than the clock: press what it found on the morning walk.',
       `A fill of ${inches('3/8 to 1/2 in', '10 to 12 mm')} takes about a week and cracks: setting mud instead.`,
     ]),
     topic('setting', 'Setting mud', [

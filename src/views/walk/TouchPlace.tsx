@@ -7,7 +7,7 @@ import { PlaceChooser, type PlaceInRoom } from '@/ui/room/PlaceChooser';
 import { CLASS_NAMES } from '@/words/stateWords';
 import { TouchButtons } from './TouchButtons';
 
-/** A thumb on one joint: tapped on the room laid flat, then what was found there. */
+/** A touch check on one joint: tapped on the room laid flat, then what was found there. */
 export function TouchPlace({
   room,
   readyAt,

@@ -18,7 +18,7 @@ import { TouchButtons } from './TouchButtons';
 import { TouchPlace } from './TouchPlace';
 import type { WalkClass, WalkRow } from './walkRows';
 
-/** The morning walk: room after room what the clocks say, and what a thumb finds; each thumb corrects the clock of its room. */
+/** The morning walk: room after room what the clocks say, and what a touch check finds, which wins. */
 export function WalkView({
   houseId,
   rows,
