@@ -123,7 +123,7 @@ function roomFaults(room: RoomSnapshot, input: PlanInput, at: number): readonly 
       'the board and the hours of arrival differ',
     ],
     [arrival.sand !== (kind === 'sand'), 'arrival and House differ on sanding'],
-    [kind === 'sand' && sandRows(room, 'in', at, ZONE).every(({ can }) => !can), 'sand, and no class can be'],
+    [kind === 'sand' && sandRows(sanding, 'in', at, ZONE).every(({ can }) => !can), 'sand, and no class can be'],
     // When.
     [
       standing.wetUntil !== (wet.length > 0 ? Math.max(...wet) : undefined),

@@ -102,7 +102,8 @@ function RoomCard({
 }: { readonly room: RoomSnapshot; readonly unit: LengthUnit } & Omit<SandViewProps, 'snapshot'>) {
   const { id, name } = room.room;
   const { state, done, standing } = room;
-  const { hours } = sandingOf(room, now);
+  const sanding = sandingOf(room, now);
+  const { hours } = sanding;
   const namesOf = namesIn(people);
   const open = state.items.filter(({ closed }) => !closed);
   const works = role !== 'viewer';
@@ -128,7 +129,7 @@ function RoomCard({
         <SandPanel
           now={now}
           room={{ id, name }}
-          rows={sandRows(room, unit, now, timeZone)}
+          rows={sandRows(sanding, unit, now, timeZone)}
           faces={faces.map((face) => ({ id: face.id, name: face.name }))}
           works={works}
         />

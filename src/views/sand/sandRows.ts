@@ -1,4 +1,4 @@
-import { type Sandable, sandingOf } from '@/core/inspect/sandable';
+import type { Sandable, Sanding } from '@/core/inspect/sandable';
 import { agreedLevel, whyNotSigned } from '@/core/inspect/signOff';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
@@ -40,8 +40,9 @@ export interface LightRow {
   readonly open: readonly OpenItem[];
 }
 
-export function sandRows(room: RoomSnapshot, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
-  return sandingOf(room, now).classes.map((own) => ({
+/** Returns the classes of a room in the order in which they are sanded, in words. */
+export function sandRows({ classes }: Sanding, unit: LengthUnit, now: number, timeZone: string): readonly SandRow[] {
+  return classes.map((own) => ({
     class: own.class,
     name: CLASS_NAMES[own.class],
     amount: amountWords(own, unit),
