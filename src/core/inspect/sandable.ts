@@ -5,7 +5,7 @@ import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';
 import { mendsIn } from '../readiness/mending';
-import { stretchNow } from '../readiness/whatNow';
+import { stretchNow } from '../readiness/stretchNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand, type ToSand } from '../standing/leftToSand';
 import { sandHours, sandingHours } from '../work/closing';

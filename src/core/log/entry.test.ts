@@ -69,7 +69,7 @@ describe('a knife reading', () => {
       'payload.knife.seen.pivot: must lie under the knife',
     ],
     ['pivots at its end', 300, { kind: 'rocks', lift: 3, pivot: 300 }, 'taken'],
-    ['lifts as far as any does', 100, { kind: 'rocks', lift: 40, pivot: 60 }, 'taken'],
+    ['lifts by the most that is taken', 100, { kind: 'rocks', lift: 40, pivot: 60 }, 'taken'],
     [
       'lifts higher, or than it is long',
       100,

@@ -7,7 +7,7 @@ import { kindOfCoat } from '../readiness/coatClock';
 import { mendsIn } from '../readiness/mending';
 import { scrapedFor } from '../readiness/scrapedFor';
 import { stretchClock } from '../readiness/stretchClock';
-import { stretchNow } from '../readiness/whatNow';
+import { stretchNow } from '../readiness/stretchNow';
 import type { HouseSnapshot, RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand } from '../standing/leftToSand';
 import { BLOCKS, type Block, workAnywhere } from '../work/block';
