@@ -1,34 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { readHouse } from '../core/house/readHouse';
+import { fileRoom, readRoom } from '../../tests/houses/fileRooms';
 import type { House } from '../core/house/schema';
 import { stateReport } from './stateReport';
 
 const START = Date.parse('2031-05-05T07:00:00Z');
 const HOUR = 3_600_000;
 const iso = (hours: number) => new Date(START + hours * HOUR).toISOString();
-const WALLS = [
-  [0, 0],
-  [144, 0],
-  [144, 120],
-  [0, 120],
-];
 const DOOR = { wall: 0, kind: 'door', at: 24, width: 32, height: 80, sill: 0, edge: 'casing' };
 
 function houseOf(room: object = {}, head: object = {}): House {
-  const reading = readHouse({
-    format: 'oak-tally-house',
-    version: 1,
-    unit: 'in',
-    name: 'House',
-    hang: { ceiling: 'along' },
-    method: { level: 4 },
-    ...head,
-    rooms: [{ id: 'den', name: 'Den', outline: WALLS, height: 96, openings: [DOOR], ...room }],
-  });
-  if (!reading.ok) throw new Error(reading.problems.map(({ path, reason }) => `${path} ${reason}`).join(', '));
-  return reading.house;
+  const given = { hang: { ceiling: 'along' }, method: { level: 4 }, ...head };
+  return readRoom({ id: 'den', name: 'Den', openings: [DOOR], ...room }, given).house;
 }
-const LONGER = WALLS.map(([x = 0, y = 0]) => [x === 144 ? 168 : x, y]);
+const LONGER = fileRoom().outline.map(([x = 0, y = 0]) => [x === 144 ? 168 : x, y]);
 const WINDOW = { wall: 2, kind: 'window', at: 30, width: 36, height: 48, sill: 36, edge: 'bead', depth: 5 };
 const WORKED = { openings: [DOOR, { ...WINDOW, edge: 'casing' }] };
 

@@ -3,9 +3,11 @@ import type { House } from '@/core/house/schema';
 import { newEntrySchema } from '@/core/log/entry';
 import { randomFrom } from '@/core/plan/improve';
 import { withIds } from '@/core/room/ids';
+import { problemText } from '@/core/room/problem';
 import { EntryRecorder, type RuledHouse } from '@/core/rules/recordEntries';
 import { editedRooms, ruledHouse } from '@/core/rules/ruledHouse';
 import { type HouseSnapshot, houseSnapshot, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
+import { fileRoom, houseFile } from '../houses/fileRooms';
 import { MARIT, TOBIN } from '../houses/logEntry';
 
 const HOUR_MS = 3_600_000;
@@ -51,32 +53,22 @@ interface Drawn {
 
 /** A den of some length and a closet beside it, as they are drawn now. */
 function houseOf({ level, method, length, beaded, raised }: Drawn): House {
-  const room = (id: string, wide: number, deep: number, more: object) => ({
-    id,
-    name: id,
-    outline: [
+  const room = (id: string, wide: number, deep: number, more: object) => {
+    const corners = [
       [0, 0],
       [wide, 0],
       [wide, deep],
       [0, deep],
-    ],
-    height: 96,
-    openings: [DOOR],
-    ...more,
+    ];
+    return fileRoom({ id, name: id, outline: corners, openings: [DOOR], ...more });
+  };
+  const den = room('den', length, 120, {
+    openings: beaded ? [DOOR, BEADED] : [DOOR],
+    ...(raised && { finish: { level: 5 } }),
   });
-  const reading = readHouse({
-    format: 'oak-tally-house',
-    version: 1,
-    unit: 'in',
-    name: 'House',
-    hang: { ceiling: 'along' },
-    method: { level, ...method },
-    rooms: [
-      room('den', length, 120, { openings: beaded ? [DOOR, BEADED] : [DOOR], ...(raised && { finish: { level: 5 } }) }),
-      room('closet', 60, 48, {}),
-    ],
-  });
-  if (!reading.ok) throw new Error(reading.problems.map(({ path, reason }) => `${path} ${reason}`).join(', '));
+  const head = { hang: { ceiling: 'along' }, method: { level, ...method } };
+  const reading = readHouse({ ...houseFile({}, head), rooms: [den, room('closet', 60, 48, {})] });
+  if (!reading.ok) throw new Error(reading.problems.map(problemText).join('; '));
   return reading.house;
 }
 
