@@ -123,7 +123,7 @@ const plainPeople = (count: number): readonly PlanPerson[] =>
     elsewhere: [],
   }));
 
-/** How many people `--people` says. */
+/** Returns the number of people asked for with `--people`; refuses what is no number. */
 export function peopleFrom(text: string | undefined): number {
   if (text === undefined) return USUAL_PEOPLE;
   const count = /^\d{1,3}$/.test(text) ? Number(text) : 0;

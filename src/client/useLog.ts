@@ -24,7 +24,7 @@ export interface Circumstances {
   readonly photos?: readonly UnsentPhoto[];
 }
 
-/** What the server asked back about, and what it was asked of. */
+/** Entries that the server has a question about, and the question. */
 interface Asked {
   readonly words: string;
   readonly said: readonly Said[];
