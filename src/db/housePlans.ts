@@ -44,9 +44,9 @@ export async function saveHousePlan(
   return theirs?.question === question ? theirs.plan : plan;
 }
 
-/** Forgets the plan of a house: the next one is made from nothing. */
+/** Deletes the plan of a house, and that of all houses together, which it is part of: the next ones are made from nothing. */
 export async function dropHousePlan(houseId: string): Promise<void> {
-  await models().sequelize.query('DELETE FROM house_plans WHERE firm = $1 AND house_id = $2', {
+  await models().sequelize.query("DELETE FROM house_plans WHERE firm = $1 AND (house_id = $2 OR scope = 'all')", {
     bind: [firm(), houseId],
   });
 }

@@ -85,4 +85,15 @@ describe('the plan of a house', () => {
     await ask(input, (former) => formers.push(former));
     expect(formers).toEqual([undefined]);
   });
+
+  it('of all houses together is dropped with that of any of them, and no other', async () => {
+    await ask(input);
+    await inFirm(lead.firm, async () => {
+      const other = await addHouse(demoHouse(), 'UTC');
+      await currentPlan(house, 'all', input, async (question) => planHouse(question.input, { effort: 0 }));
+      await dropHousePlan(other);
+      expect(await readHousePlan(house, 'all')).toBeUndefined();
+      expect(await readHousePlan(house, 'house')).toBeDefined();
+    });
+  });
 });
