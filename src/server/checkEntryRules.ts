@@ -1,28 +1,17 @@
 import type { NewEntry } from '../core/log/entry';
-import { type EntryRefusal, refusalOf } from '../core/rules/entryRules';
+import { type EntryRefusal, RULED_KINDS, refusalOf } from '../core/rules/entryRules';
 import { movedIn, STOCK } from '../core/stock/stock';
 import { findHouse } from '../db/houses';
 import { refusalWords } from '../words/ruleWords';
 import { loadSnapshot } from './loadSnapshot';
 import { refuse } from './refuse';
 
-/** Kinds of entries for which there are rules. */
-const RULED: ReadonlySet<NewEntry['kind']> = new Set([
-  'checked',
-  'sanded',
-  'handedOver',
-  'itemClosed',
-  'touched',
-  'coat',
-  'stock',
-]);
-
 /**
  * Refuses entries that contradict what is on the walls or in the store, see `refusalOf`; what was recorded before passes, sent as
  * often as it may be.
  */
 export async function checkEntryRules(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
-  const ruled = entries.filter(({ kind }) => RULED.has(kind));
+  const ruled = entries.filter(({ kind }) => RULED_KINDS.has(kind));
   if (ruled.length === 0 || !(await findHouse(house))) return undefined;
   const { snapshot, log, people, timeZone, now } = await loadSnapshot(house);
   const moves = ruled.some(({ kind }) => kind === 'stock') ? movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)) : [];

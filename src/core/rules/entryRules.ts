@@ -19,6 +19,17 @@ export type EntryRefusal =
   /** Asks for `repeat`: the same coat logged again, or the next one. */
   | { readonly why: 'sameCoat'; readonly class: CoatedClass; readonly key: CoatKey; readonly until: number };
 
+/** The kinds of entries for which `refusalOf` has a rule. */
+export const RULED_KINDS: ReadonlySet<NewEntry['kind']> = new Set([
+  'checked',
+  'sanded',
+  'handedOver',
+  'itemClosed',
+  'touched',
+  'coat',
+  'stock',
+]);
+
 /** A pail holds a little more than it says. */
 const COUNT_SLACK = 1.05;
 
