@@ -1,6 +1,6 @@
 import { type RoomRight, rightInAll } from '@/core/drywatch/wasRight';
 import { coatKindWords } from '@/words/coatWords';
-import { plural } from '@/words/plural';
+import { rightWords } from '@/words/rightWords';
 
 /** Compares what the clocks predicted with what touch checks found, by room and kind of coat. */
 export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
@@ -9,10 +9,7 @@ export function WasRight({ rooms }: { readonly rooms: readonly RoomRight[] }) {
   return (
     <section className="sheet overflow-x-auto p-4" aria-label="Was it right?">
       <h2>Was it right?</h2>
-      <p className="text-sm text-muted">
-        Of {plural(all.touches, 'touch check')} the handbook’s tables got {all.plain} right, dry or not dry; with what
-        was learned in each room, {all.learned}.
-      </p>
+      <p className="text-sm text-muted">{rightWords(all)}</p>
       <table className="table table-sm">
         <thead>
           <tr>

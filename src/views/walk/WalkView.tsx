@@ -7,7 +7,7 @@ import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
 import { coatKindWords } from '@/words/coatWords';
-import { plural } from '@/words/plural';
+import { rightWords } from '@/words/rightWords';
 import { CLASS_NAMES, classWords } from '@/words/stateWords';
 import { timeOf, untilWords } from '@/words/when';
 import type { AcceptRow } from './acceptRows';
@@ -168,10 +168,7 @@ export function WalkView({
       {right.touches > 0 && (
         <section className="sheet space-y-1 p-4" aria-label="Was it right?">
           <h2>Was it right?</h2>
-          <p>
-            Of {plural(right.touches, 'coat')} checked by touch in this house, the handbook’s tables got {right.plain}{' '}
-            right; with what was learned in each room, {right.learned}.
-          </p>
+          <p>{rightWords(right)}</p>
         </section>
       )}
     </main>
