@@ -12,7 +12,7 @@ import type { Coat } from '../method/coat';
 import type { DefectKind } from '../method/defects';
 import { LEVELS } from '../room/level';
 import { houseSnapshot } from '../snapshot/houseSnapshot';
-import { beforeCoat } from './betweenCoats';
+import { beforeCoat, takenAlong } from './betweenCoats';
 import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandingOf, wetWhenSanded } from './sandable';
@@ -256,22 +256,54 @@ describe('what comes before the next coat', () => {
     expect(marks(wrong('ridge'), wrong('heavyBottom'), wrong('hollow'))).toEqual(['ridge', 'heavyBottom']);
     expect(marks(wrong('ridge', flat?.id))).toEqual([]);
   });
+
+  it('is told by the last of what was done, in the order of the classes', () => {
+    const [first, then] = [between(LATE - 2 * HOUR, ['flat']), between(LATE - HOUR, ['angle'])];
+    const done = beforeCoat(
+      snapshotAt([...tape, first, then], LATE),
+      (['flat', 'angle'] as const).map((kind) => ({ class: kind, key: 'fill' })),
+    ).done;
+    expect(done?.at).toBe(then.at);
+  });
+});
+
+describe('what the next coat of a class takes along', () => {
+  const [flat] = off.pieces.filter((piece) => piece.class === 'flat');
+  const [angle] = off.pieces.filter((piece) => piece.class === 'angle');
+  const ITEM = logEntry({ kind: 'item', at: LATE - HOUR, payload: { defect: 'hollow', piece: flat?.id ?? '' } });
+  const closed = logEntry({ kind: 'itemClosed', at: LATE - HOUR / 2, payload: { item: ITEM.id } });
+  const found = (payload: object) => [
+    logEntry({ kind: 'item', at: LATE - HOUR, payload: payload as { text: string } }),
+  ];
+  it.each([
+    ['a hollow in a flat', [ITEM], 1],
+    ['a hollow in a flat that was mended', [ITEM, closed], 0],
+    ['a hollow in an angle', found({ defect: 'hollow', piece: angle?.id }), 0],
+    ['a hollow that names no joint', found({ defect: 'hollow' }), 0],
+    ['a ridge: it is scraped off before', found({ defect: 'ridge', piece: flat?.id }), 0],
+    ['a bubble: it is mended now', found({ defect: 'bubble', piece: flat?.id }), 0],
+    ['what has no name', found({ text: 'Odd', piece: flat?.id }), 0],
+  ] as const)('%s: %#', (_words, entries, count) => {
+    expect(takenAlong(snapshotAt(entries, LATE), 'flat')).toHaveLength(count);
+  });
 });
 
 describe('what something that is wrong comes from', () => {
   const flat = off.pieces.find((piece) => piece.class === 'flat')?.id ?? '';
   const INES = '00000000-0000-4000-8000-00000000000c';
+  /** Hours after the third day began. */
+  const at = (hour: number) => (48 + hour) * HOUR;
   const on = (key: 'tape' | 'fill', hour: number, by?: string) =>
     logEntry({
       kind: 'coat',
-      at: hour * HOUR,
+      at: at(hour),
       ...(by ? { by } : {}),
       payload: { class: 'flat', key, part: 1, mud: { kind: 'drying' }, on: [{ id: flat, amount: 1, of: 1 }] },
     });
   const seen = (defect: DefectKind, hour: number) => ({
     defect,
     piece: flat,
-    at: new Date(hour * HOUR).toISOString(),
+    at: new Date(at(hour)).toISOString(),
     after: 1,
   });
 
@@ -291,6 +323,27 @@ describe('what something that is wrong comes from', () => {
     expect(causeOf(seen('ridge', 20), snapshot).coat?.payload.key).toBe('tape');
     expect(causeOf(seen('dent', 50), snapshot)).toMatchObject({ account: 'others', coat: undefined });
     expect(causeOf({ ...seen('ridge', 50), piece: undefined }, snapshot).coat).toBeUndefined();
+  });
+
+  it('is the first tape coat where it was laid twice, and what was on at that very moment', () => {
+    const twice = snapshotAt([on('tape', 0), on('tape', 40, INES), on('fill', 90)], LATE);
+    expect(causeOf(seen('tapeShows', 95), twice).coat?.at).toBe(new Date(at(0)).toISOString());
+    expect(causeOf(seen('ridge', 40), twice).who).toEqual([INES]);
+  });
+
+  it('is the crew’s where nobody gave it a name', () => {
+    const cause = causeOf({ ...seen('ridge', 50), defect: undefined }, snapshotAt([on('tape', 0)], LATE));
+    expect(cause).toMatchObject({ account: 'crew', coat: { payload: { key: 'tape' } } });
+  });
+
+  it('is too soon only for what is wrong with the tape, and where it was', () => {
+    const soon = snapshotAt([on('tape', 0), on('fill', 5)], LATE);
+    expect(causeOf(seen('ridge', 4), soon).coatedAfter).toBeUndefined();
+    expect(causeOf(seen('bubble', 4), soon).coatedAfter).toBeUndefined();
+    const asked = causeOf(seen('bubble', 50), soon).coatedAfter?.asked ?? 0;
+    expect(asked).toBeLessThan(40 * HOUR);
+    const justRight = snapshotAt([on('tape', 0), on('fill', (asked + 1) / HOUR)], LATE);
+    expect(causeOf(seen('bubble', 90), justRight).coatedAfter).toBeUndefined();
   });
 
   it('is the hanger’s account before anything is on, but for what another trade did', () => {

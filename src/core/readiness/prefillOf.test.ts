@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry as entry, INES } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
+import type { Piece } from '../joints/pieces';
 import type { Entry } from '../log/entry';
+import type { OpenItem, Prefill } from '../log/stateOf';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import { GAPPED } from '../method/smallWork';
 import { handedPasses, passDone } from '../schedule/assignedWork';
 import { nextChange } from '../snapshot/nextChange';
 import { stockOf, usedIn } from '../stock/stock';
 import { ROOM_HOURS } from '../work/usualRates';
+import { prefillOf } from './prefillOf';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const MINUTE_MS = 60_000;
@@ -135,5 +138,58 @@ describe('pre-filling before the tape', () => {
     const back = entry({ kind: 'void', at: NOW, payload: { target: done.id } });
     expect(used([...found, done, back])).toEqual([]);
     expect(roomWith([...found, done, back]).prefill).toEqual(roomWith(found).prefill);
+  });
+});
+
+describe('how far the filling before the tape is', () => {
+  const piece = (kind: 'butt' | 'flat', face: string, amount: number) => ({ class: kind, face, amount }) as Piece;
+  const PIECES = [piece('butt', 'w0', 4000), piece('butt', 'c0', 6000), piece('flat', 'w0', 9000)];
+  const LOOKED = [{ at: '', who: [], faces: undefined, found: 'good' as const }];
+  const gapOf = (id: string, length: number, prefilled: boolean): OpenItem => ({
+    id,
+    at: '',
+    who: [],
+    after: 0,
+    photos: [],
+    defect: 'gap',
+    length,
+    closed: prefilled ? { at: '', who: [], minutes: undefined, photos: [], prefilled: true } : undefined,
+  });
+  const fillOf = (faces: readonly string[] | undefined, firmAt: number, items: readonly string[] = []): Prefill => ({
+    at: '',
+    who: [],
+    faces,
+    firmAt,
+    mud: { kind: 'drying' },
+    items,
+  });
+  it.each([
+    ['nobody looked, nothing is filled', [], [], [], { found: undefined, done: 0, firmAt: undefined }],
+    ['nobody looked, one face is filled', [], [], [fillOf(['w0'], 7)], { found: undefined, done: 0.4, firmAt: 7 }],
+    ['nobody looked, it is filled twice', [], [], [fillOf(['w0'], 9), fillOf(['c0'], 5)], { done: 1, firmAt: 9 }],
+    ['nobody looked, it is filled everywhere', [], [], [fillOf(undefined, 5)], { done: 1, firmAt: 5 }],
+    ['looked at, there is no gap', LOOKED, [], [], { found: 0, litres: 0, done: 0 }],
+    ['looked at, no gap, filled all the same', LOOKED, [], [fillOf(undefined, 5)], { found: 0, done: 1 }],
+    ['looked at, one gap', LOOKED, [gapOf('a', 1000, false)], [], { found: 1000, litres: 0.08, done: 0 }],
+    [
+      'looked at, one gap of two is filled',
+      LOOKED,
+      [gapOf('a', 1000, false), gapOf('b', 3000, true)],
+      [fillOf(['w0'], 5, ['b'])],
+      { found: 4000, litres: 0.32, done: 0.75, filled: [{ litres: 0.24 }] },
+    ],
+    ['looked at, its gap was filled one by one', LOOKED, [gapOf('b', 3000, true)], [], { found: 3000, done: 1 }],
+  ] as const)('%s', (_words, acceptances, items, prefills, standing) => {
+    expect(prefillOf({ acceptances, items, prefills }, PIECES)).toMatchObject(standing);
+  });
+
+  it('is nothing in a room without butts or mixed joints, until somebody fills it', () => {
+    const flats = PIECES.filter(({ class: kind }) => kind === 'flat');
+    const done = (prefills: readonly Prefill[], pieces = flats) =>
+      prefillOf({ acceptances: [], items: [], prefills }, pieces);
+    expect(done([])).toMatchObject({ found: undefined, done: 0, filled: [] });
+    expect(done([fillOf(['w0'], 5)])).toMatchObject({ done: 0, filled: [{ litres: 0 }] });
+    expect(done([fillOf(undefined, 5)]).done).toBe(1);
+    expect(done([], []).found).toBeUndefined();
   });
 });
