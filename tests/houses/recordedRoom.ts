@@ -1,3 +1,4 @@
+import type { Air } from '@/core/air/air';
 import { newEntrySchema } from '@/core/log/entry';
 import { withIds } from '@/core/room/ids';
 import { EntryRecorder, type Refusal } from '@/core/rules/recordEntries';
@@ -40,10 +41,13 @@ export function recordedRoom(
   {
     room = {},
     head = { method: { level: 4 } },
+    air = AIR,
     edit,
   }: {
     readonly room?: object;
     readonly head?: object;
+    /** °C and %, all the time. */
+    readonly air?: Air;
     readonly edit?: { readonly at: number; readonly room?: object; readonly head?: object };
   } = {},
 ): { readonly room: RoomSnapshot; readonly refused: readonly (Refusal | undefined)[] } {
@@ -51,10 +55,10 @@ export function recordedRoom(
   const before = ruledHouse(
     first,
     first.rooms.map((own) => withIds(own, first.unit)),
-    AIR,
+    air,
   );
   const then = edit && readRoom({ ...room, ...edit.room }, edit.head ?? head).house;
-  const after = then ? ruledHouse(then, editedRooms(before.rooms, then), AIR) : before;
+  const after = then ? ruledHouse(then, editedRooms(before.rooms, then), air) : before;
   const houseAt = (at: number) => (edit && at >= hoursIn(edit.at) ? after : before);
   const recorder = new EntryRecorder();
   const refused = sent.map(([at, kind, payload = {}, id], index) => {

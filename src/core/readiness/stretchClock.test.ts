@@ -101,4 +101,9 @@ describe('a touch check', () => {
     const { of } = flats([coat(0, 'flat.tape'), coat(40, 'flat.finish'), touched(70, 'grey')], 71);
     expect([of(0)?.recoatAt ?? 0, of(1)?.recoatAt ?? 0].map((at) => at > hoursIn(70))).toEqual([false, true]);
   });
+
+  it('grey on two coats of one moment: the one over it is on top', () => {
+    const { of } = flats([coat(0, 'flat.tape'), coat(0, 'flat.fill', { repeat: 'next' }), touched(30, 'grey')], 31);
+    expect([of(0)?.recoatAt ?? 0, of(1)?.recoatAt ?? 0].map((at) => at > hoursIn(30))).toEqual([false, true]);
+  });
 });

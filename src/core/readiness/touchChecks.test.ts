@@ -156,3 +156,70 @@ describe('what a touch check teaches', () => {
     expect(mudOf([...tapedFlats, ...slow], 'fill.flat')).toBe(1);
   });
 });
+
+describe('which coat a touch check speaks for', () => {
+  const factorOf = (entries: readonly Entry[], hours: number) =>
+    Object.fromEntries(roomAt(entries, hours).learned.touches.map((one) => [one.kind, one.dried]));
+  const flatsOn = (face: string, at: number) => {
+    const own = taken.pieces.filter((piece) => piece.class === 'flat' && piece.face === face);
+    const on = own.map(({ id, amount }) => ({ id, amount, of: amount }));
+    return logEntry({
+      kind: 'coat',
+      at,
+      payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' }, faces: [face], on },
+    });
+  };
+  const idsOn = (face: string) =>
+    taken.pieces.filter((one) => one.class === 'flat' && one.face === face).map(({ id }) => id);
+
+  it('is the one that is on top: what went on last, not what lies under it', () => {
+    const filled = [coat('flat'), coat('flat', 'fill', TAPED + 40 * HOUR)];
+    expect(Object.keys(factorOf([...filled, touch('grey', 45, { class: 'flat' })], 46))).toEqual(['all-purpose fill']);
+    expect(Object.keys(factorOf([...filled, touch('grey', 30, { class: 'flat' })], 46))).toEqual(['taping tape']);
+    // What went on at that very moment was not there to be touched.
+    expect(Object.keys(factorOf([...filled, touch('grey', 40, { class: 'flat' })], 46))).toEqual(['taping tape']);
+  });
+
+  it('of two that went on one after the other is the one that dried less', () => {
+    const parts = [flatsOn('w0', TAPED), flatsOn('c0', TAPED + 5 * HOUR)];
+    const [both, late] = [
+      factorOf([...parts, touch('grey', 10, { class: 'flat' })], 11),
+      factorOf([flatsOn('c0', TAPED + 5 * HOUR), touch('grey', 10, { class: 'flat' })], 11),
+    ];
+    expect(both['taping tape']).toBeCloseTo(late['taping tape'] ?? 0, 9);
+    // On the wall alone it is that of the wall.
+    const onWall = factorOf([...parts, touch('grey', 10, { class: 'flat', pieces: idsOn('w0') })], 11);
+    expect(onWall['taping tape']).toBeCloseTo(2 * (late['taping tape'] ?? 0), 6);
+  });
+
+  it('is still that of a wall which another coat covered only in part', () => {
+    const part = { ...flatsOn('c0', TAPED + 5 * HOUR) };
+    const entries = [flatsOn('w0', TAPED), flatsOn('c0', TAPED), part];
+    const touches = roomAt([...entries, touch('white', 9, { class: 'flat' })], 10).learned.touches;
+    expect(touches).toHaveLength(1);
+    expect(touches[0]?.dried).toBeCloseTo(
+      factorOf([part, touch('white', 9, { class: 'flat' })], 10)['taping tape'] ?? 0,
+      9,
+    );
+  });
+
+  it('is that which dries last where a room is not dry, whichever was logged first', () => {
+    for (const late of ['flat', 'angle'] as const) {
+      const early = late === 'flat' ? 'angle' : 'flat';
+      // A tape and a fill coat dry apart.
+      const entries = [
+        coat(early, 'tape', TAPED - 60 * HOUR),
+        coat(early, 'fill', TAPED),
+        coat(late, 'tape', TAPED + 6 * HOUR),
+      ];
+      expect(Object.keys(factorOf([...entries, touch('grey', 8)], 9)), late).toEqual(['taping tape']);
+    }
+  });
+
+  it('within ten minutes is one look, to the minute', () => {
+    const looks = (minutes: number) =>
+      roomAt([...ON, touch('grey', 5, { class: 'flat' }), touch('grey', 5 + minutes / 60, { class: 'flat' })], 6)
+        .learned.touches.length;
+    expect([looks(9), looks(10), looks(11)]).toEqual([1, 1, 2]);
+  });
+});
