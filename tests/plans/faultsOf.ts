@@ -75,7 +75,9 @@ export function faultsOf(plan: HousePlan, input: PlanInput, airs: readonly Air[]
         const times = coatTimes(mud, air);
         return until === 'sand' ? times.sandHours : times.recoatHours;
       });
-      const wait = until === 'ended' ? 0 : until === 'firm' ? firm / 60 : Math.max(...hours);
+      const stiff = Math.max(...muds.map(({ mud }) => Math.max(2, mud.kind === 'setting' ? mud.minutes / 60 : 0)));
+      const wait =
+        until === 'ended' ? 0 : until === 'firm' ? firm / 60 : until === 'stiff' ? stiff : Math.max(...hours);
       check(start >= first.end + wait * HOUR_MS - 1, `${id} begins ${until} of ${before} too soon`);
     }
   }
@@ -90,12 +92,11 @@ export function faultsOf(plan: HousePlan, input: PlanInput, airs: readonly Air[]
       if (overlap) check(!a.people.some((name) => b.people.includes(name)), `${a.item} and ${b.item} by one person`);
       if (a.of.room !== b.of.room || a.of.run === undefined || b.of.run === undefined || a.of.run === b.of.run)
         continue;
-      const [under, over] = a.of.run < b.of.run ? [a, b] : [b, a];
+      if (![a.of.run, b.of.run].every((run) => ['bead', 'butt', 'flat', 'angle'].includes(run ?? ''))) continue;
+      // Whichever comes first.
+      const [under, over] = a.start <= b.start ? [a, b] : [b, a];
       const firm = Math.max(...under.of.muds.map(({ mud }) => (mud.kind === 'setting' ? mud.minutes : 30)), 0);
-      check(
-        over.start >= under.end + firm * MINUTE_MS || under.start >= over.end,
-        `${over.item} crosses ${under.item} while that is soft`,
-      );
+      check(over.start >= under.end + firm * MINUTE_MS, `${over.item} crosses ${under.item} while that is soft`);
     }
     const at = all.filter((other) => other.start <= a.start && a.start < other.end);
     const inRoom = at.filter(({ of }) => of.room === a.of.room).length;

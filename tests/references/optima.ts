@@ -29,7 +29,10 @@ export async function optimaOf(name: string): Promise<Optima> {
   const kept: Kept = anew ? {} : JSON.parse(readFileSync(file, 'utf8'));
   const asked: Record<string, number | null> = {};
   const solve = (program: string) => {
-    const { Status, ObjectiveValue } = highs.solve(program, { output_flag: false, mip_rel_gap: 0 });
+    const once = (presolve: 'on' | 'off') => highs.solve(program, { output_flag: false, mip_rel_gap: 0, presolve });
+    const first = once('on');
+    // Its presolve calls some programs infeasible of which a solution is at hand.
+    const { Status, ObjectiveValue } = first.Status === 'Infeasible' ? once('off') : first;
     if (Status === 'Optimal') return ObjectiveValue;
     if (Status === 'Infeasible') return null;
     throw new Error(`the program is ${Status}`);

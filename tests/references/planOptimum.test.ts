@@ -123,8 +123,8 @@ function optimum(small: Small, horizon: number, optima: Optima): number | undefi
       if (wait) atMost([choice, ...(of[index] ?? []).filter(({ start }) => start < wait(choice.end))], 1);
       if (index === choice.job || other.room !== job?.room || other.run === undefined || job.run === undefined)
         continue;
-      // What is run over the other waits until that is firm; the other way round only until it is done.
-      if (job.run < other.run)
+      // Whichever comes second waits until the first is firm.
+      if (job.run !== other.run)
         atMost(
           [
             choice,

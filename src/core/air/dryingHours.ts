@@ -5,9 +5,12 @@ import { TABLE_FAHRENHEIT, TABLE_HOURS } from './handbookTable';
 /** A tape coat is about 1/16 in thick. Common practice, no source. */
 export const USUAL_THICKNESS_MM = MM_PER_INCH / 16;
 
-/** A 3/8–1/2 in fill takes about a week in the air in which a tape coat takes 17 h (70 °F, 50 %): hours grow with
+/** A usual tape coat at 70 °F and 50 %, by the handbook's table. */
+export const USUAL_COAT_HOURS = 17;
+
+/** A 3/8–1/2 in fill takes about a week in the air in which a tape coat takes 17 h: hours grow with
  * thickness by this exponent, between evaporation (1) and diffusion (2). Calibrated; common practice, no source. */
-const THICKNESS_EXPONENT = Math.log((7 * 24) / 17) / Math.log(7 / 16 / (1 / 16));
+const THICKNESS_EXPONENT = Math.log((7 * 24) / USUAL_COAT_HOURS) / Math.log(7 / 16 / (1 / 16));
 
 /** source: ASHRAE Handbook, HVAC Applications, natatoriums (from memory): evaporation grows as 1 + 0.879 V, V in m/s. */
 const AIR_SPEED_FACTOR = 0.0782 / 0.089;
@@ -33,7 +36,7 @@ export type Lies = 'open' | 'corner';
 /** The same coat in an inside angle takes so much longer than on a flat. Common practice, no source. */
 export const CORNER_FACTOR = 1.25;
 /** However thin, a coat on a joint is left overnight: about 12 h where a tape coat takes 17. Common practice, no source. */
-const OVERNIGHT = 12 / 17;
+const OVERNIGHT = 12 / USUAL_COAT_HOURS;
 
 /**
  * The effort of mud as it lies on a wall: on a joint never less than overnight, in a corner longer, and so much longer as touch

@@ -1,5 +1,5 @@
 import { type AirClock, driedBetween, whenDried } from '../air/airClock';
-import { effortOfMud } from '../air/dryingHours';
+import { effortOfMud, USUAL_COAT_HOURS } from '../air/dryingHours';
 import { MM_PER_INCH } from '../measure/unit';
 import { SETTING_RECOAT_FACTOR } from '../method/coat';
 import type { WetMud } from './wetMud';
@@ -29,7 +29,10 @@ const SETTING_WANTS_MM = MM_PER_INCH / 8;
 const DEEP_FOR_DRYING_MM = (MM_PER_INCH * 3) / 8;
 /** Thinner than this the board drinks the water before any label has run. Common practice, no source. */
 const THINNEST_SETTING_MM = 0.35;
+/** In usual air. Common practice, no source. */
+const STIFF_HOURS = 2;
 const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 /**
  * When a coat is set, may be coated again, may be sanded and is dry, in the air that its room has had and will have.
@@ -58,6 +61,18 @@ export function milestones(coat: Application, clock: AirClock): Milestones {
       ...(coat.thickness < SETTING_WANTS_MM ? (['settingTooThin'] as const) : []),
     ],
   };
+}
+
+/**
+ * Returns when mud is stiff enough to be run over with a wide knife that must not take it along: so long after it went on, longer in
+ * air that dries less than usual; setting mud once it has set, and not sooner. Common practice, no source.
+ *
+ * @example stiffAt({ mud: { kind: 'drying' }, … at: 0 }, clock)  // 2 h in usual air, 4 h where mud dries half as fast
+ */
+export function stiffAt(coat: Application, clock: AirClock): number {
+  const least = coat.at + STIFF_HOURS * HOUR_MS;
+  if (coat.mud.kind === 'setting') return Math.max(least, (coat.mixedAt ?? coat.at) + coat.mud.minutes * MINUTE_MS);
+  return Math.max(least, whenDried(clock, coat.at, (STIFF_HOURS / USUAL_COAT_HOURS) * (coat.slowness ?? 1)));
 }
 
 /** How wet a coat is at an instant: the water and the reaction that are left, 1–0. */

@@ -37,7 +37,7 @@ export function tapeIntoBead({ method, kinds }: Looked): readonly Found[] {
 
 export function boxedButts({ method, kinds }: Looked): readonly Found[] {
   const { tools, centring } = choicesFor(method, 'butt');
-  if (tools !== 'boxes' || centring === 'sameDay' || !kinds.includes('butt')) return [];
+  if (tools !== 'boxes' || centring !== 'none' || !kinds.includes('butt')) return [];
   return [
     {
       id: 'butt.centring',

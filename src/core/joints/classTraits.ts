@@ -9,9 +9,6 @@ export type RunGroup = (typeof RUN_GROUPS)[number];
 
 type AnyClass = JointClass | 'fasteners' | 'surface';
 
-/** What nothing is run after where it meets it. */
-export const CROSSED_LAST = 2;
-
 /** What is true of a class wherever it lies and whatever the method. */
 export interface ClassTraits {
   readonly layout: Layout;
@@ -33,8 +30,6 @@ export interface ClassTraits {
   readonly knives: 'flat' | 'mixed' | 'butt' | 'angle' | 'bead' | 'fasteners';
   /** With what it is run through a room. */
   readonly run: RunGroup;
-  /** Where two joints meet, the one with the lower number is run first. */
-  readonly crosses: 0 | 1 | typeof CROSSED_LAST;
 }
 
 const SEAM = { layout: 'across', taped: true, sides: 1, gapped: false, hard: false } as const;
@@ -48,7 +43,6 @@ const CORNER = {
   boxed: 'never',
   knives: 'angle',
   run: 'angle',
-  crosses: CROSSED_LAST,
 } as const;
 const LOOSE = {
   taped: false,
@@ -58,12 +52,11 @@ const LOOSE = {
   meshed: 'never',
   hard: false,
   boxed: 'never',
-  crosses: CROSSED_LAST,
 } as const;
 
 /** Every class with its traits. Common practice, no source. */
 export const CLASS_TRAITS: Readonly<Record<AnyClass, ClassTraits>> = {
-  flat: { ...SEAM, crowned: false, meshed: 'mesh', boxed: 'along', knives: 'flat', run: 'flat', crosses: 1 },
+  flat: { ...SEAM, crowned: false, meshed: 'mesh', boxed: 'along', knives: 'flat', run: 'flat' },
   butt: {
     ...SEAM,
     sides: 2,
@@ -73,9 +66,8 @@ export const CLASS_TRAITS: Readonly<Record<AnyClass, ClassTraits>> = {
     boxed: 'butt',
     knives: 'butt',
     run: 'butt',
-    crosses: 0,
   },
-  backedButt: { ...SEAM, crowned: true, meshed: 'meshButts', boxed: 'backed', knives: 'flat', run: 'flat', crosses: 0 },
+  backedButt: { ...SEAM, crowned: true, meshed: 'meshButts', boxed: 'backed', knives: 'flat', run: 'flat' },
   mixed: {
     ...SEAM,
     crowned: true,
@@ -84,7 +76,6 @@ export const CLASS_TRAITS: Readonly<Record<AnyClass, ClassTraits>> = {
     boxed: 'along',
     knives: 'mixed',
     run: 'flat',
-    crosses: 1,
   },
   angle: { ...CORNER, hard: false },
   offAngle: { ...CORNER, hard: true },
@@ -99,7 +90,6 @@ export const CLASS_TRAITS: Readonly<Record<AnyClass, ClassTraits>> = {
     boxed: 'butt',
     knives: 'mixed',
     run: 'flat',
-    crosses: CROSSED_LAST,
   },
   fasteners: { ...LOOSE, layout: 'round', knives: 'fasteners', run: 'fasteners' },
   surface: { ...LOOSE, layout: 'even', knives: 'fasteners', run: 'surface' },
@@ -117,3 +107,15 @@ export const isAcross = (kind: AnyClass): kind is JointClass => CLASS_TRAITS[kin
 
 /** Beads, trim and fasteners: coated, never taped. */
 export const isAccessory = (kind: AnyClass): boolean => kind !== 'surface' && !CLASS_TRAITS[kind].taped;
+
+/** Groups whose knife runs over another joint where they meet; a screw lies by itself. */
+const CROSSING: readonly RunGroup[] = ['bead', 'butt', 'flat', 'angle'];
+
+/**
+ * Returns whether one is run over the other where two joints meet, whichever comes first.
+ *
+ * @example isCrossed('butt', 'angle')  // true
+ * @example isCrossed('flat', 'flat')  // false: what is run together is blended wet
+ */
+export const isCrossed = (one: RunGroup, other: RunGroup): boolean =>
+  one !== other && CROSSING.includes(one) && CROSSING.includes(other);

@@ -1,7 +1,7 @@
 import type { HungFace } from '../hang/hangRoom';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Face } from '../room/faces/face';
-import { CLASS_TRAITS, CROSSED_LAST, isAngle } from './classTraits';
+import { CLASS_TRAITS, isAngle, isCrossed, type RunGroup } from './classTraits';
 import { paintedAreaOf } from './finishParts';
 import { firstWalls } from './firstWalls';
 import { type FaceLine, isOnLine, type Joint, type JointClass } from './joint';
@@ -19,7 +19,7 @@ export interface Piece {
   readonly faces: readonly string[];
   /** mm of the joint, fasteners by count, mm² of surface. */
   readonly amount: number;
-  /** The pieces of its face that end on it and are run before it: butts that a flat crosses, seams that reach a corner. */
+  /** The pieces of its face that it meets and that are not run with it: one knife runs over the other. */
   readonly crosses: readonly string[];
   /** How it lies for those who run an angle side by side; undefined where a coat covers the whole joint. */
   readonly lies: Lies | undefined;
@@ -97,14 +97,14 @@ export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${i
 interface RunLine {
   readonly line: FaceLine;
   readonly id: string;
-  readonly run: number;
+  readonly run: RunGroup;
 }
 
-/** For every line of a joint on a face, the pieces that end on it and are run before it. */
+/** For every line of a joint on a face, the pieces that it meets there and that are run apart from it. */
 function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly string[]> {
   const onFaces = new Map<string, RunLine[]>();
   for (const joint of joints) {
-    const run = CLASS_TRAITS[joint.class].crosses;
+    const { run } = CLASS_TRAITS[joint.class];
     for (const line of joint.lines) {
       const known = onFaces.get(line.face);
       const own = { line, id: pieceId(joint, line.face), run };
@@ -113,21 +113,25 @@ function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly str
     }
   }
   const crossed = new Map<FaceLine, string[]>();
+  const add = (line: FaceLine, id: string) => {
+    const known = crossed.get(line);
+    if (!known) crossed.set(line, [id]);
+    else if (!known.includes(id)) known.push(id);
+  };
   for (const lines of onFaces.values()) {
-    for (const under of lines) {
-      if (under.run === CROSSED_LAST) continue;
-      for (const end of [under.line.from, under.line.to]) {
-        for (const { line, run } of lines) {
-          if (run <= under.run || !isOnLine(end, line, REACH_MM)) continue;
-          const known = crossed.get(line);
-          if (!known) crossed.set(line, [under.id]);
-          else if (!known.includes(under.id)) known.push(under.id);
-        }
+    for (const one of lines) {
+      for (const other of lines) {
+        if (!isCrossed(one.run, other.run) || !endsOn(one.line, other.line)) continue;
+        add(one.line, other.id);
+        add(other.line, one.id);
       }
     }
   }
   return crossed;
 }
+
+const endsOn = ({ from, to }: FaceLine, line: FaceLine): boolean =>
+  isOnLine(from, line, REACH_MM) || isOnLine(to, line, REACH_MM);
 
 /** Of the two sides of an angle exactly one is left, one is first, whatever the room is like. */
 function liesOn(

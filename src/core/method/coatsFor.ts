@@ -83,7 +83,7 @@ function coatOf(kind: CoatedClass, key: CoatKey, keys: readonly CoatKey[], choic
 }
 
 const isCentred = (kind: CoatedClass, key: CoatKey, { tools, centring }: ClassChoices): boolean =>
-  tools === 'boxes' && CLASS_TRAITS[kind].sides === 2 && key !== 'tape' && centring === 'sameDay';
+  tools === 'boxes' && CLASS_TRAITS[kind].sides === 2 && key !== 'tape' && centring !== 'none';
 
 function mudFor(
   kind: CoatedClass,

@@ -7,8 +7,8 @@ import { COAT_KEYS, COATED_CLASSES, mudKind } from './coat';
 import { coatKeysFor } from './coatKeysFor';
 import { coatsFor } from './coatsFor';
 import { ladderFor } from './ladderFor';
-import { passOrder } from './passOrder';
 import { resolveMethod } from './resolveMethod';
+import { placeInSequence } from './sequence';
 import { startingMethods } from './startingMethods';
 
 const methodOf = (choices: MethodChoices, level: 0 | 1 | 2 | 3 | 4 | 5 = 4) =>
@@ -208,7 +208,8 @@ describe('any method', () => {
         const { all } = resolveMethod({ unit: 'in', method: { ...choices, level: 5 } });
         for (const kind of COATED_CLASSES)
           for (const round of COAT_KEYS)
-            if (kind !== 'surface' || round !== 'tape') expect(passOrder(kind, round, all)).toBeGreaterThanOrEqual(0);
+            if (kind !== 'surface' || round !== 'tape')
+              expect(placeInSequence(kind, round, all)).toBeGreaterThanOrEqual(0);
       }),
     );
   });

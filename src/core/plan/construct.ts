@@ -6,7 +6,7 @@ import { followersOf } from './tails';
 /** A pair waits so long for its second one, minutes. */
 const PAIR_WAITS = 45;
 /** Of jobs that are about as urgent, one in the same room is run first; minutes around the clock. */
-const ABOUT_AS_URGENT = 600;
+export const ABOUT_AS_URGENT = 600;
 const LOOKED_THROUGH = 40;
 /** Whoever finds nothing among so many of the most urgent looks again when something ends. */
 const LOOKED_AT = 500;
@@ -17,12 +17,13 @@ const LOOKED_AT = 500;
  *
  * @param urgency by job, what is larger goes first
  * @param keepsVisits whether who began a round through a room goes on with it as long as there is something else for others
+ * @param alike so much may jobs differ in urgency and be about as urgent
  */
 export function construct(
   problem: PlanProblem,
   urgency: Float64Array,
   calendars: TeamCalendars,
-  keepsVisits = true,
+  { keepsVisits = true, alike = ABOUT_AS_URGENT }: { readonly keepsVisits?: boolean; readonly alike?: number } = {},
 ): Sequence {
   const { jobs, people } = problem;
   const placing = new Placing(problem, calendars);
@@ -103,7 +104,7 @@ export function construct(
       const owner = owners[job.visit] ?? -1;
       if (own && owner >= 0 && owner !== person) continue;
       const urgent = urgency[index] ?? 0;
-      if (best && (urgent < best.urgent - ABOUT_AS_URGENT || looked > LOOKED_THROUGH)) break;
+      if (best && (urgent < best.urgent - alike || looked > LOOKED_THROUGH)) break;
       looked += best ? 1 : 0;
       const stays = last !== undefined && last.room === job.room;
       if (best && !stays) continue;

@@ -203,7 +203,7 @@ export class Placing {
         const other = placed[which] ?? 0;
         const { run, firm } = this.problem.jobs[other] ?? job;
         if (run === undefined || run === job.run) continue;
-        this.wait((times.ends[other] ?? 0) + (run < job.run ? firm : 0), 3, other);
+        this.wait((times.ends[other] ?? 0) + firm, 3, other);
       }
     }
     this.waitForSlot(this.space[job.room], this.holdsSpace[job.room], 4);

@@ -13,9 +13,6 @@ export interface Before {
   readonly wait: Wait;
 }
 
-/** What is run over what: butts first, flats over them, what ends both last; undefined for what crosses nothing. */
-export type RunOrder = 0 | 1 | 2 | undefined;
-
 /** Something that is done in one go by one person or a pair. Times in whole minutes from the origin. */
 export interface Job {
   /** The room by its place among the rooms. */
@@ -30,7 +27,8 @@ export interface Job {
   readonly rate: number;
   readonly from: number;
   readonly after: readonly Before[];
-  readonly run: RunOrder;
+  /** What may lie across each other in a room: jobs with different numbers; undefined for what crosses nothing. */
+  readonly run: number | undefined;
   /** Minutes until what crosses it may be run. */
   readonly firm: number;
   /** By its place among the tools. */

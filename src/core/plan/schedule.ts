@@ -1,5 +1,5 @@
 import { NEVER } from './calendar';
-import { construct } from './construct';
+import { ABOUT_AS_URGENT, construct } from './construct';
 import { improve, randomFrom, type Valued } from './improve';
 import { type LowerBound, lowerBound } from './lowerBound';
 import { Placing, placeAll, type Sequence, TeamCalendars, type Times } from './place';
@@ -30,6 +30,8 @@ const PARTS = 20;
 const LEAST_STEPS = 60;
 const MOST_STEPS = 4000;
 const STARTS = [0, 0.2];
+/** Rather in the room where somebody is, or rather what is most urgent. */
+const ALIKE = [ABOUT_AS_URGENT, 0];
 const LARGE = 5000;
 
 /**
@@ -60,10 +62,11 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   const isLarge = problem.jobs.length > LARGE;
   for (const noise of isLarge ? [] : STARTS) {
     const shaken = urgency.map((own) => own * (1 + noise * (random() - 0.5)));
-    for (const keepsVisits of [true, false]) {
-      const other = valued(construct(problem, shaken, calendars, keepsVisits));
-      if (compareWorth(other.worth, best.worth) < 0) best = other;
-    }
+    for (const keepsVisits of [true, false])
+      for (const alike of ALIKE) {
+        const other = valued(construct(problem, shaken, calendars, { keepsVisits, alike }));
+        if (compareWorth(other.worth, best.worth) < 0) best = other;
+      }
   }
   const affordable = Math.floor(effort / Math.max(1, problem.jobs.length));
   const steps = isLarge ? affordable : Math.max(LEAST_STEPS, Math.min(MOST_STEPS, affordable));

@@ -1,6 +1,7 @@
 import { type AirClock, airClock } from '../air/airClock';
-import { milestones } from '../drying/milestones';
+import { milestones, stiffAt } from '../drying/milestones';
 import type { WetMud } from '../drying/wetMud';
+import { isCrossed, RUN_GROUPS } from '../joints/classTraits';
 import { FIRM_MINUTES } from '../method/coat';
 import { instantOn, shiftsOf, workDays } from '../work/shifts';
 import type { After, WorkItem } from '../work/workItem';
@@ -70,7 +71,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
         const job = places.get(one.item);
         return job === undefined ? [] : [{ job, wait: waits.of(one, room?.air ?? 0) }];
       }),
-      run: item.run,
+      run: crossing(item.run),
       firm: firmMinutes(item.muds),
       tool: item.tool === undefined ? undefined : tools.indexOf(item.tool),
       due: room?.due === undefined ? undefined : minute(room.due),
@@ -95,7 +96,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       const item = planned[job];
       if (!item || item.muds.length === 0) return undefined;
       const air = rooms.get(item.room)?.room.air ?? 0;
-      return waits.of({ item: item.id, until: 'recoat', muds: item.muds }, air)(end);
+      return waits.of({ until: 'recoat', muds: item.muds }, air)(end);
     },
   };
 }
@@ -103,6 +104,11 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
 /** Different words with their places among them. */
 const placesOf = (words: readonly string[]): ReadonlyMap<string, number> =>
   new Map([...new Set(words)].map((word, place) => [word, place]));
+
+/** The groups of which one may lie across another, by a number; nothing lies across a screw. */
+const CROSSING = RUN_GROUPS.filter((group) => RUN_GROUPS.some((other) => isCrossed(group, other)));
+const crossing = (run: WorkItem['run']): number | undefined =>
+  run !== undefined && CROSSING.includes(run) ? CROSSING.indexOf(run) : undefined;
 
 const visitOf = ({ room, pass }: WorkItem): string => `${room}/${pass}`;
 
@@ -211,7 +217,7 @@ class Waits {
     this.clocks = input.airs.map((steps) => airClock(steps));
   }
 
-  of({ until, muds }: After, air: number): Wait {
+  of({ until, muds }: Pick<After, 'until' | 'muds'>, air: number): Wait {
     const key = `${until} ${air} ${JSON.stringify(muds)}`;
     const known = this.known.get(key);
     if (known) return known;
@@ -232,10 +238,12 @@ class Waits {
       const found = ends.get(end);
       if (found !== undefined) return found;
       const at = from + end * MINUTE_MS;
-      const ready = muds.reduce((last, mud) => {
+      const readyAt = (mud: WetMud): number => {
+        if (until === 'stiff') return stiffAt({ ...mud, at }, clock);
         const times = milestones({ ...mud, at }, clock);
-        return Math.max(last, until === 'sand' ? times.sandAt : times.recoatAt);
-      }, at);
+        return until === 'sand' ? times.sandAt : times.recoatAt;
+      };
+      const ready = muds.reduce((last, mud) => Math.max(last, readyAt(mud)), at);
       const minute = Number.isFinite(ready) ? Math.min(NEVER, Math.ceil((ready - from) / MINUTE_MS)) : NEVER;
       ends.set(end, minute);
       return minute;

@@ -136,7 +136,8 @@ describe('what must not be covered', () => {
   it('comes first in the plan, and what can go meanwhile waits for no mud of it', () => {
     const { items } = itemsWith([...taped, wrong('bubble', flat)]);
     const waits = (work: string) => items.find((item) => item.work === work)?.after;
-    expect(waits('fill.flat')).toEqual([{ item: `${room.id}/mend`, until: 'ended', muds: [] }]);
+    const first = { item: `${room.id}/mend`, until: 'ended', muds: [] };
+    expect(waits('fill.flat')).toEqual([first, { item: `${room.id}/fill.fasteners`, until: 'ended', muds: [] }]);
     expect(waits('fill.fasteners')).toEqual([]);
     // Of unknown place it is before everything, and nothing waits for it to dry.
     const anywhere = itemsWith([...taped, wrong('bubble')]).items;

@@ -60,11 +60,13 @@ function afterOthers(stretch: Stretch, next: Coat, own: readonly Coat[], room: L
       if (until > now) return { kind: 'wet', coat: on.coat, until, next, crossed: false };
     }
   }
-  if (method.all.order === 'noWait') return undefined;
+  // Nobody waits within the tape round.
+  if (next.key === 'tape' || method.all.order === 'noWait') return undefined;
   let crossed: { readonly coat: Coat; readonly until: number } | undefined;
   for (const other of stretch.across) {
     const under = applied.stretches[other];
     for (const [at, { coat }] of under?.coats.entries() ?? []) {
+      if (coat.key === 'tape') continue;
       const until = (under && stretchClock(under, at, room)?.firmAt) ?? now;
       if (until > (crossed?.until ?? now)) crossed = { coat, until };
     }

@@ -84,70 +84,117 @@ describe('pieces', () => {
     expect(rest.length).toBeGreaterThan(1);
   });
 
-  it('cross a butt when it is firm: after half an hour, or when it is set', () => {
+  const TAPED = [...new Set(off.pieces.map((piece) => piece.class))]
+    .filter((kind) => kind !== 'surface')
+    .map((kind) => on(kind, 'tape', 0, idsOf(kind)));
+  /** When all tape is dry. */
+  const FILL = 100 * HOUR;
+  const crossing = (kind: CoatedClass, ids: readonly string[]) =>
+    off.pieces.filter((piece) => piece.class === kind && piece.crosses.some((id) => ids.includes(id)));
+
+  it('wait half an hour before they cross a butt that was filled, or until it is set', () => {
     const butts = idsOf('butt', 'w0');
     expect(butts.length).toBeGreaterThan(0);
-    const taped = [on('butt', 'tape', HOUR, butts)];
-    const crossing = off.pieces.filter(
-      ({ class: kind, crosses }) => kind === 'flat' && crosses.some((id) => butts.includes(id)),
-    );
-    expect([...new Set(crossing.map(({ face }) => face))]).toEqual(['w0']);
-    // Every other flat can be taped meanwhile.
-    const soon = nowOf('flat', taped, HOUR + 60_000);
-    const others = idsOf('flat').filter((id) => !crossing.some((piece) => piece.id === id));
+    const filled = [...TAPED, on('butt', 'fill', FILL, butts)];
+    const over = crossing('flat', butts);
+    expect([...new Set(over.map(({ face }) => face))]).toEqual(['w0']);
+    // Every other flat can be filled meanwhile.
+    const soon = nowOf('flat', filled, FILL + 60_000);
+    const others = idsOf('flat').filter((id) => !over.some((piece) => piece.id === id));
     expect(soon?.kind === 'go' && soon.ready[0]?.pieces?.toSorted()).toEqual(others.toSorted());
-    const left = [...taped, on('flat', 'tape', HOUR, others)];
-    expect(nowOf('flat', left, HOUR + 60_000)).toMatchObject({
+    const left = [...filled, on('flat', 'fill', FILL, others)];
+    expect(nowOf('flat', left, FILL + 60_000)).toMatchObject({
       kind: 'wet',
       crossed: true,
       coat: { class: 'butt' },
-      next: { class: 'flat', key: 'tape' },
-      until: 1.5 * HOUR,
+      next: { class: 'flat', key: 'fill' },
+      until: FILL + HOUR / 2,
     });
-    expect(nowOf('flat', left, 1.5 * HOUR)).toMatchObject({ kind: 'go', coat: { key: 'tape' } });
+    expect(nowOf('flat', left, FILL + HOUR / 2)).toMatchObject({ kind: 'go', coat: { key: 'fill' } });
     const hurried = resolveMethod({ unit: 'in', method: { level: 4, angles: 'opposite', order: 'noWait' } });
-    expect(nowOf('flat', left, HOUR + 60_000, hurried)).toMatchObject({ kind: 'go' });
-    const [first, ...more] = left;
-    if (first?.kind !== 'coat') throw new Error('the butts are first');
-    const setting = { ...first, payload: { ...first.payload, mud: { kind: 'setting' as const, minutes: 45 } } };
-    expect(nowOf('flat', [setting, ...more], HOUR + 60_000)).toMatchObject({ kind: 'wet', until: 1.75 * HOUR });
+    expect(nowOf('flat', left, FILL + 60_000, hurried)).toMatchObject({ kind: 'go' });
+    const setting = left.map((one) =>
+      one.kind === 'coat' && one.payload.class === 'butt' && one.payload.key === 'fill'
+        ? { ...one, payload: { ...one.payload, mud: { kind: 'setting' as const, minutes: 45 } } }
+        : one,
+    );
+    expect(nowOf('flat', setting, FILL + 60_000)).toMatchObject({ kind: 'wet', until: FILL + 0.75 * HOUR });
+  });
+
+  it.each([
+    ['butt', 'flat'],
+    ['flat', 'butt'],
+    ['butt', 'angle'],
+    ['angle', 'butt'],
+    ['flat', 'angle'],
+    ['angle', 'flat'],
+  ] as const)('whichever comes first is firm before the other: %s, then %s', (first, then) => {
+    const side = first === 'angle' ? 'first' : undefined;
+    const ids = off.pieces
+      .filter(({ class: kind, lies }) => kind === first && (lies?.first ?? true))
+      .map(({ id }) => id);
+    const filled = [...TAPED, on(first, 'fill', FILL, ids, side)];
+    const over = crossing(then, ids).filter(({ lies }) => lies?.first ?? true);
+    expect(over.length).toBeGreaterThan(0);
+    const goes = (now: number) => {
+      const own = nowOf(then, filled, now);
+      return new Set(own?.kind === 'go' ? (own.ready[0]?.pieces ?? idsOf(then)) : []);
+    };
+    const soft = goes(FILL + HOUR / 2 - 1);
+    expect(over.filter(({ id }) => soft.has(id))).toEqual([]);
+    const firm = goes(FILL + HOUR / 2);
+    expect(over.filter(({ id }) => !firm.has(id))).toEqual([]);
+  });
+
+  it('cross what was taped just now: nobody waits within the tape round', () => {
+    for (const first of ['butt', 'flat', 'angle'] as const)
+      for (const then of ['butt', 'flat', 'angle'] as const)
+        if (first !== then)
+          expect(nowOf(then, [on(first, 'tape', 0, idsOf(first))], 60_000)).toMatchObject({
+            kind: 'go',
+            ready: [{ part: 1, pieces: undefined }],
+          });
+  });
+
+  it('that are run together do not wait for each other', () => {
+    const flats = off.pieces.filter(({ class: kind }) => kind === 'flat');
+    const ids = new Set(flats.map(({ id }) => id));
+    expect(flats.flatMap(({ crosses }) => crosses.filter((id) => ids.has(id)))).toEqual([]);
   });
 
   it.each([
     ['the one logged first', 0],
     ['the one logged last', 1],
-  ])('wait for the latest of the butts that they cross, here %s', (_words, late) => {
+  ])('wait for the latest of what they cross, here %s', (_words, late) => {
     const wide = roomOf("Hall: 30' x 10' x 8'");
-    const { pieces } = takeOff(wide.room, wide.house);
-    const crossing = pieces.find(({ class: kind, crosses }) => kind === 'flat' && crosses.length > 1);
-    if (!crossing) throw new Error('a wall 30 ft long has two butts that a flat crosses');
-    const put = (id: string, place: number): Entry => {
-      const own = pieces.find((piece) => piece.id === id);
-      const of = own?.amount ?? 0;
-      // Setting mud of 90 minutes is set at half past one, drying mud is firm half an hour after it went on.
-      const mud = place === late ? ({ kind: 'setting', minutes: 90 } as const) : ({ kind: 'drying' } as const);
-      const payload = {
-        class: 'butt',
-        key: 'tape',
-        part: 1,
-        mud,
-        pieces: [{ id }],
-        on: [{ id, amount: of, of }],
-      } as const;
-      return entry({ kind: 'coat', at: place * 60_000, payload });
+    const { pieces, tally } = takeOff(wide.room, wide.house);
+    const isButt = (id: string) => pieces.some((piece) => piece.id === id && piece.class === 'butt');
+    const over = pieces.find(({ class: kind, crosses }) => kind === 'flat' && crosses.filter(isButt).length > 1);
+    if (!over) throw new Error('a wall 30 ft long has two butts that a flat crosses');
+    const put = (id: string, key: 'tape' | 'fill', at: number, minutes?: number): Entry => {
+      const { class: kind = 'butt', amount: of = 0 } = pieces.find((piece) => piece.id === id) ?? {};
+      const mud = minutes ? ({ kind: 'setting', minutes } as const) : ({ kind: 'drying' } as const);
+      const payload = { class: kind, key, part: 1, mud, pieces: [{ id }], on: [{ id, amount: of, of }] } as const;
+      return entry({ kind: 'coat', at, payload });
     };
-    const [first = '', second = '', ...others] = crossing.crosses;
-    const state = stateAfter([put(first, 0), put(second, 1), ...others.map((id) => put(id, 2))]);
-    const { tally } = takeOff(wide.room, wide.house);
+    const [first = '', second = ''] = over.crosses.filter(isButt);
+    const taped = pieces
+      .filter(({ class: kind }) => kind === 'butt' || kind === 'flat')
+      .map(({ id }) => put(id, 'tape', 0));
+    // Setting mud of 90 minutes is set an hour and a half after it went on, drying mud is firm after half an hour.
+    const filled = [first, second].map((id, place) =>
+      put(id, 'fill', FILL + place * 60_000, place === late ? 90 : undefined),
+    );
+    const state = stateAfter([...taped, ...filled]);
     const room = { tally, pieces, coats: roomCoats(tally, method), method, state };
-    const flat = roomStanding(room, AIR, 3 * 60_000).classes.find((one) => one.class === 'flat');
-    const untaped = pieces.filter(
-      (piece) => piece.class === 'flat' && !piece.crosses.some((id) => crossing.crosses.includes(id)),
+    const flat = roomStanding(room, AIR, FILL + 3 * 60_000).classes.find((one) => one.class === 'flat');
+    const free = pieces.filter(
+      (piece) => piece.class === 'flat' && !piece.crosses.some((id) => id === first || id === second),
     );
     expect(flat?.now.kind === 'go' && flat.now.ready[0]?.pieces?.toSorted()).toEqual(
-      untaped.map(({ id }) => id).toSorted(),
+      free.map(({ id }) => id).toSorted(),
     );
-    expect(flat?.changesAt).toBe((90 + late) * 60_000);
+    expect(flat?.changesAt).toBe(FILL + (90 + late) * 60_000);
   });
 
   it('that wait are told of when they are ready, though others can go', () => {

@@ -127,15 +127,22 @@ describe('what comes next on a class', () => {
     expect(nowOf(recordedRoom(filled, 2.5).room, 'flat')).toMatchObject({ kind: 'go' });
   });
 
-  it('waits over a wet butt for it to be firm, the last of those that it crosses', () => {
-    const { room } = recordedRoom([], 0);
-    expect(room.coats.map(({ id }) => id)).toContain('flat.tape');
-    const sent = [
-      coat(0, 'angle.tape', { faces: ['w0', 'w1'] }),
-      coat(0.4, 'angle.tape', { faces: ['w2', 'w3', 'c0'] }),
-    ];
-    const firm = recordedRoom(sent, 0.6).room.standing.classes.map(({ class: kind, now }) => [kind, now.kind]);
-    expect(firm).toContainEqual(['flat', 'go']);
+  it('waits over an angle that was filled for it to be firm, and says so', () => {
+    const sent = [...TAPE, coat(40, 'angle.fill.first')];
+    const partAt = (hours: number) => {
+      const now = nowOf(recordedRoom(sent, hours).room, 'flat');
+      return now?.kind === 'go' ? now.ready[0]?.part : 0;
+    };
+    // The walls whose side of the corner is still to come go on.
+    expect(partAt(40.2)).toBeGreaterThan(0);
+    expect(partAt(40.2)).toBeLessThan(1);
+    expect(classOf(recordedRoom(sent, 40.2).room, 'flat')?.changesAt).toBe(hoursIn(40.5));
+    expect(partAt(40.5)).toBe(1);
+  });
+
+  it('crosses what was taped just now', () => {
+    const { room } = recordedRoom([coat(0, 'angle.tape')], 0.1);
+    expect(nowOf(room, 'flat')).toMatchObject({ kind: 'go', coat: { key: 'tape' } });
   });
 
   it('of the skim is stuck until the joints are dry', () => {
@@ -176,5 +183,104 @@ describe('what comes next on a class', () => {
       ['sanded', 1],
       ['sanded', 1],
     ]);
+  });
+});
+
+describe('when a room or a class can be worked on again', () => {
+  const readyAt = (sent: readonly Sent[], hours: number, kind: string, place: number) =>
+    classOf(recordedRoom(sent, hours).room, kind)?.coats[place]?.readyAt ?? 0;
+  const hoursSince = (at: number) => (at - hoursIn(0)) / 3_600_000;
+
+  it('is when the first of its classes is ready, and all of it by when the last one is', () => {
+    const sent = [coat(0, 'flat.tape'), coat(3, 'angle.tape'), coat(1, 'fasteners.tape')];
+    const { now } = recordedRoom(sent, 4).room.standing;
+    const each = ['flat', 'angle', 'fasteners'].map((kind) => readyAt(sent, 4, kind, 0));
+    expect(now).toEqual({ kind: 'wet', until: Math.min(...each), allBy: Math.max(...each) });
+  });
+
+  it('is exactly then: wet a moment before, dry at it', () => {
+    const ready = readyAt(TAPE, 1, 'flat', 0);
+    const at = (moment: number) => recordedRoom(TAPE, hoursSince(moment)).room;
+    expect(classOf(at(ready - 60_000), 'flat')?.coats[0]?.phase).toBe('wet');
+    expect(classOf(at(ready), 'flat')).toMatchObject({ coats: [{ phase: 'dry' }, {}, {}], wetUntil: undefined });
+    expect(nowOf(at(ready), 'flat')).toMatchObject({ kind: 'go', coat: { key: 'fill' }, share: 0 });
+  });
+
+  it('is never told of what waits for nothing', () => {
+    expect(classOf(recordedRoom(TAPE, 60).room, 'flat')?.changesAt).toBeUndefined();
+    const damp = { air: { temperature: 21, humidity: 100 } };
+    const never = classOf(recordedRoom(TAPE, 60, damp).room, 'flat');
+    expect(never).toMatchObject({ now: { kind: 'wet' }, changesAt: undefined });
+  });
+
+  it('in the cold is not while coats are to come, and is for what needs no mud', () => {
+    const cold = { air: { temperature: 8, humidity: 40 } };
+    const stuck = { kind: 'stuck', why: { kind: 'cold' } };
+    expect(recordedRoom([], 1, cold).room.standing.now).toEqual(stuck);
+    expect(recordedRoom(TAPE, 1, cold).room.standing.now).toEqual(stuck);
+    expect(recordedRoom(EVERY_COAT, 400, cold).room.standing.now).toEqual({ kind: 'sand' });
+  });
+
+  it('of setting mud is by its label, and of the last coat when it can be sanded', () => {
+    const setting = { mud: { kind: 'setting', minutes: 90 } };
+    const sent = ['flat.tape', 'flat.fill', 'flat.finish'].map((of, place) => coat(place * 40, of, setting));
+    expect(readyAt(sent, 81, 'flat', 0)).toBe(hoursIn(1.5 * 1.5));
+    // Set and dry: longer than the label.
+    expect(readyAt(sent, 81, 'flat', 2)).toBeGreaterThan(hoursIn(80 + 1.5 * 1.5 + 1));
+  });
+
+  it('after the filler of gaps is when that is firm, beside what is on', () => {
+    const sent = [
+      coat(0, 'flat.tape', { faces: ['c0'] }),
+      GAP,
+      [1, 'prefilled', { mud: { kind: 'setting', minutes: 90 } }],
+    ] as const;
+    const { room } = recordedRoom(sent, 2);
+    const flat = classOf(room, 'flat');
+    expect(flat?.now).toMatchObject({
+      kind: 'wet',
+      until: hoursIn(2.5),
+      allBy: hoursIn(2.5),
+      prefill: true,
+      crossed: false,
+    });
+    expect(flat?.changesAt).toBe(hoursIn(2.5));
+    expect(flat?.wetUntil).toBe(readyAt([sent[0]], 2, 'flat', 0));
+  });
+});
+
+describe('a class is sanded', () => {
+  const kindAt = (sent: readonly Sent[], hours: number, options: Parameters<typeof recordedRoom>[2] = {}) =>
+    nowOf(recordedRoom(sent, hours, options).room, 'flat')?.kind;
+  it.each([
+    ['dry, not sanded', EVERY_COAT, 'dry'],
+    ['some of its faces', [...EVERY_COAT, [120, 'sanded', { faces: ['w0'] }]], 'dry'],
+    ['all of it', [...EVERY_COAT, [120, 'sanded', { classes: ['flat'] }]], 'sanded'],
+    ['all but one face', [...EVERY_COAT, [120, 'sanded', { faces: ['w0', 'w1', 'w2', 'c0'] }]], 'dry'],
+  ] as const)('%s: %#', (_words, sent, kind) => {
+    expect(kindAt(sent as readonly Sent[], 121)).toBe(kind);
+  });
+
+  it('where a face gets no coat, without it', () => {
+    const room = { finish: { faces: { w0: { level: 0 } } } };
+    const sanded: Sent = [120, 'sanded', { faces: ['w1', 'w2', 'w3', 'c0'] }];
+    expect(kindAt([...EVERY_COAT, sanded], 121, { room })).toBe('sanded');
+  });
+
+  it('and a coat that a face does not get is no part of what is to come', () => {
+    const room = { finish: { faces: { w0: { level: 3 }, w1: { level: 3 }, w2: { level: 3 }, w3: { level: 3 } } } };
+    const two = [coat(0, 'flat.tape'), coat(40, 'flat.fill')];
+    const now = nowOf(recordedRoom(two, 80, { room }).room, 'flat');
+    // The ceiling alone is finished to level 4.
+    expect(now).toMatchObject({ kind: 'go', coat: { key: 'finish' }, ready: [{ part: 1, pieces: undefined }] });
+  });
+
+  it('keeps the skim waiting until all joints are dry', () => {
+    const head = { method: { level: 5 } };
+    const flats = EVERY_COAT.filter(([, , payload]) => (payload as { class: string }).class === 'flat');
+    expect(nowOf(recordedRoom(flats, 119, { head }).room, 'surface')).toMatchObject({
+      kind: 'stuck',
+      why: { kind: 'joints' },
+    });
   });
 });

@@ -16,7 +16,7 @@ export const ANSWERS = {
   angleTool: ['knife', 'corner'],
   between: ['scrape', 'sand', 'spot', 'sponge'],
   order: ['butts', 'noWait', 'boxes', 'ceilingSides'],
-  centring: ['sameDay', 'none'],
+  centring: ['sameDay', 'nextDay', 'none'],
   beads: ['before', 'after', 'runIn'],
   beadStrip: ['plain', 'strip'],
   hard: ['finish', 'trim'],

@@ -50,11 +50,11 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
   const planned = rooms.map((snapshot, index) => {
     const { room, state } = snapshot;
     const own = splitWhereHanded(scrapedApart(openWork(snapshot, now), room.id, state), state);
-    items.push(...own);
     for (const item of own) {
       const given = givenTo(item, state);
       if (given) handed[item.id] = given;
     }
+    items.push(...(state.handed === 0 ? own : own.map((item) => asHanded(item, own, handed))));
     const due = dateFor(dates, room.id);
     const held = heldAt(state, now);
     const until = held?.until;
@@ -93,6 +93,16 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
 function givenTo({ work, pass, block, blocks }: WorkItem, state: RoomState): Handed | undefined {
   const given = handedIn(state, workAnywhere(work), pass, block ?? (blocks && 'walls'));
   return given && { people: given.people, day: given.day };
+}
+
+/** A coat that was handed out for an earlier day than one of its round that comes first by the sequence: the lead's days win. */
+function asHanded(item: WorkItem, all: readonly WorkItem[], handed: Readonly<Record<string, Handed>>): WorkItem {
+  const day = handed[item.id]?.day;
+  if (day === undefined || item.coats.length === 0) return item;
+  const isLater = (before: WorkItem) =>
+    before.pass === item.pass && before.coats.length > 0 && (handed[before.id]?.day ?? '') > day;
+  const later = new Set(all.filter(isLater).map(({ id }) => id));
+  return later.size === 0 ? item : { ...item, after: item.after.filter((one) => !later.has(one.item)) };
 }
 
 /** What somebody is sent to scrape by itself, before the rounds for which that was handed out. */

@@ -26,15 +26,15 @@ export interface Alike {
   readonly covered: Cover | undefined;
   /** The last touch check on what lies on top of them. */
   readonly touched: Touched | undefined;
-  /** The other sides of their joints, and what they run over, by number. */
+  /** The other sides of their joints, and what lies across them, by number. */
   readonly beside: readonly number[];
   readonly across: readonly number[];
 }
 
 /**
  * Gathers the pieces of a room so that each of a group stands as the others do: of one class, on the same side, by the same
- * method, under the same entries, held or not, to be mended or not, touched alike, and so what lies beside them and what they
- * run over.
+ * method, under the same entries, held or not, to be mended or not, touched alike, and so what lies beside them and across
+ * them.
  */
 export function alikePieces(
   pieces: readonly Piece[],

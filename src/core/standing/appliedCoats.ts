@@ -37,7 +37,7 @@ export interface Stretch {
   readonly layers: readonly Layer[];
   /** The other sides of their joints, by number. */
   readonly beside: readonly number[];
-  /** What they run over, by number: flats over butts, angles and beads over both. */
+  /** What lies across them, by number: where a knife runs over one of both, the other has to be firm. */
   readonly across: readonly number[];
 }
 

@@ -48,10 +48,14 @@ describe('work in two', () => {
   });
 
   it('waits for what lies on the same faces only, and for both halves of what may lie in the corner', () => {
-    const own = split('tape.flat', 'fill.flat', 'tape.butt');
-    expect(waits(own, 'fill.flat@ceiling')).toEqual(['recoat tape.flat@ceiling']);
-    expect(waits(own, 'tape.flat@walls')).toContain('firm tape.butt@walls');
-    expect(waits(own, 'tape.flat@walls')).not.toContain('firm tape.butt@ceiling');
+    const own = split('tape.flat', 'fill.flat', 'fill.butt', 'tape.butt');
+    expect(waits(own, 'fill.flat@ceiling')).toEqual([
+      'firm fill.butt@ceiling',
+      'ended fill.fasteners',
+      'recoat tape.flat@ceiling',
+    ]);
+    expect(waits(own, 'tape.flat@walls')).toContain('ended tape.butt@walls');
+    expect(waits(own, 'tape.flat@walls')).not.toContain('ended tape.butt@ceiling');
     const angles = waits(own, 'tape.angle').filter((wait) => wait.includes('tape.flat'));
     expect(angles.map((wait) => wait.split(' ')[1])).toEqual(['tape.flat@walls', 'tape.flat@ceiling']);
     expect(waits(own, 'sand')).toEqual(expect.arrayContaining(['sand fill.flat@walls', 'sand fill.flat@ceiling']));

@@ -2,9 +2,9 @@ import type { Tally } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass, CoatKey } from '../method/coat';
 import { amountsToSand } from '../method/finalSanding';
-import { passOrder } from '../method/passOrder';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import { type RoomCoat, roundsOf } from '../method/roomCoats';
+import { placeInSequence } from '../method/sequence';
 import { type SmallWork, shareOfSmall, smallWorkOf } from '../method/smallWork';
 import type { Room } from '../room/schema';
 import { sandHoursOf } from './closing';
@@ -51,7 +51,7 @@ export const hoursAtPace = (
 ): number => parts.reduce((sum, part) => sum - part.hours + part.hours / paceAt(part.rate), hours);
 
 function roundTask(round: CoatKey, coats: readonly RoomCoat[], small: readonly SmallWork[], method: Method): Task {
-  const place = (coat: RoomCoat) => passOrder(coat.class, round, method.all);
+  const place = (coat: RoomCoat) => placeInSequence(coat.class, round, method.all);
   const inRound = coats.filter((coat) => coat.round === round).sort((a, b) => place(a) - place(b));
   const part = { pass: round, coats: inRound, small: small.filter((work) => work.round === round) };
   const { hours } = partOfTask(part, coats, method, 1);

@@ -34,19 +34,16 @@ describe('the work of a room', () => {
     expect(new Set(works).size).toBe(works.length);
   });
 
-  it('tapes kind after kind, each over what is firm', () => {
-    expect(waits(workRoom(), 'tape.flat')).toEqual(['firm prefill', 'ended tape.bead', 'firm tape.butt']);
-    expect(waits(workRoom({ order: 'noWait' }), 'tape.flat')).toEqual([
-      'firm prefill',
-      'ended tape.bead',
-      'ended tape.butt',
-    ]);
+  it('tapes kind after kind, and nobody waits for what is soft', () => {
+    for (const order of ['butts', 'noWait', 'boxes', 'ceilingSides'] as const)
+      expect(waits(workRoom({ order }), 'tape.flat')).toEqual(['firm prefill', 'ended tape.bead', 'ended tape.butt']);
   });
 
   it('waits for the coat below, and of an angle for the other side before it', () => {
-    expect(waits(workRoom(), 'fill.flat')).toEqual(['recoat tape.flat']);
-    expect(waits(workRoom(), 'fill.angle.first')).toEqual(['recoat tape.angle']);
-    expect(waits(workRoom(), 'fill.angle.second')).toEqual(['recoat tape.angle', 'recoat fill.angle.first']);
+    const below = (work: string) => waits(workRoom(), work).filter((wait) => wait.startsWith('recoat'));
+    expect(below('fill.flat')).toEqual(['recoat tape.flat']);
+    expect(below('fill.angle.first')).toEqual(['recoat tape.angle']);
+    expect(below('fill.angle.second')).toEqual(['recoat tape.angle', 'recoat fill.angle.first']);
   });
 
   it('skims after every last coat, and sands when all of it is dry', () => {
@@ -62,7 +59,15 @@ describe('the work of a room', () => {
     const boxes = workRoom({ tools: 'boxes', order: 'boxes' });
     const flat = named(boxes).get('fill.flat');
     expect(flat).toMatchObject({ people: 2, skill: 'box', tool: 'box-10' });
-    expect(waits(boxes, 'centring.fill')).toEqual(['ended fill.butt', 'ended fill.flat']);
+    expect(waits(boxes, 'centring.fill')).toEqual([
+      'stiff fill.butt',
+      'ended fill.flat',
+      'ended fill.bead',
+      'ended fill.angle.first',
+      'ended fill.fasteners',
+    ]);
+    const dry = workRoom({ tools: 'boxes', order: 'boxes', centring: 'nextDay' });
+    expect(waits(dry, 'centring.fill')).toContain('recoat fill.butt');
     expect(named(workRoom()).get('fill.flat')).toMatchObject({ people: 1, skill: 'coat', tool: undefined });
   });
 

@@ -11,10 +11,10 @@ export type Skill = (typeof SKILLS)[number];
 /** The kinds of work that are handed out. */
 export type WorkKind = RunGroup | 'prefill' | 'threeWay' | 'centring' | 'between' | 'mend' | 'sand' | 'check' | 'seal';
 
-/** What comes before an item: all of it must have ended, and its mud be firm, ready for a coat, or ready for sanding. */
+/** What comes before an item: all of it must have ended, and its mud be firm, stiff, ready for a coat, or ready for sanding. */
 export interface After {
   readonly item: string;
-  readonly until: 'ended' | 'firm' | 'recoat' | 'sand';
+  readonly until: 'ended' | 'firm' | 'stiff' | 'recoat' | 'sand';
   /** What dries; none where only the end counts. */
   readonly muds: readonly WetMud[];
 }
@@ -49,8 +49,8 @@ export interface WorkItem {
   /** When what lies on the wall lets it begin, ms since 1970; undefined where nothing does. */
   readonly from: number | undefined;
   readonly after: readonly After[];
-  /** Butts 0, flats over them 1, what ends both 2; undefined for what crosses nothing or waits for no crossing. */
-  readonly run: 0 | 1 | 2 | undefined;
+  /** What it may lie across, see `isCrossed`; undefined where nobody waits for that, or nothing is coated. */
+  readonly run: RunGroup | undefined;
   /** What it leaves wet. */
   readonly muds: readonly WetMud[];
   /** The walls or the ceiling, where all that is left of it lies there. */

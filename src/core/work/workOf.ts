@@ -1,10 +1,10 @@
 import { type WetMud, wetMudOf } from '../drying/wetMud';
-import type { RunGroup } from '../joints/classTraits';
 import { groupBy } from '../measure/groupBy';
 import type { Coat, CoatId } from '../method/coat';
 import { amountsToSand } from '../method/finalSanding';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
+import { waitsForFirm } from '../method/sequence';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
 import { checkHours, sandHoursOf, sandingHours, sealHours } from './closing';
 import { belowOf, type Group, groupsOf, lastCoats, skillOf, toolOf } from './coatGroups';
@@ -13,16 +13,14 @@ import { mendOf, waitForMend } from './mend';
 import type { Pass } from './pass';
 import { rateOfCoat } from './rateOfCoat';
 import { betweenHours, coatHours, edgeHours, setUpFactor, smallHours, tasksOf } from './tasksOf';
-import type { After, WorkItem, WorkKind } from './workItem';
+import type { After, WorkItem } from './workItem';
 import type { WorkRoom } from './workRoom';
-
-const RUN: Readonly<Partial<Record<RunGroup, 0 | 1 | 2>>> = { butt: 0, flat: 1, bead: 2, angle: 2 };
 
 /**
  * The work of a room that is still to do, in the order in which it is run: what one person or a pair can be sent to do in one
  * go, with what has to be done, firm or dry before. A coat that is on in part leaves a smaller item.
  *
- * In the tape round the order of the school holds from one kind to the next. Later each coat waits for the one below it and
+ * In each round the order of the school holds from one kind to the next, see `sequenceOf`. Each coat waits for the one below it and
  * for the other side of its angle, a skim for everything else, and sanding for every last coat.
  */
 export function workOf(room: WorkRoom): readonly WorkItem[] {
@@ -78,10 +76,9 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
     if (prefill && group.pass === 'tape') after.push({ item: prefill, until: 'firm', muds: [] });
     const mended = waitForMend(left, room.mend);
     if (mended) after.push({ item: `${room.id}/mend`, ...mended });
-    if (group.key === 'tape')
-      for (const before of open)
-        if (before.key === 'tape' && before.place < group.place && isRunInOrder(before.kind, group.kind))
-          after.push({ item: `${room.id}/${before.work}`, ...gapBetween(before, group, muds, method) });
+    for (const before of open)
+      if (before.pass === group.pass && before.place < group.place)
+        after.push({ item: `${room.id}/${before.work}`, ...gapBetween(before, group, muds, method) });
     for (const coat of left) {
       for (const below of belowOf(coat, coats)) {
         const item = itemOf.get(below.id);
@@ -117,7 +114,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       tool: toolOf(left, method),
       from,
       after: joined(after),
-      run: group.key === 'tape' || method.all.order === 'noWait' ? undefined : RUN[group.kind],
+      run: group.pass === 'tape' || method.all.order === 'noWait' ? undefined : group.kind,
       muds: mudsOf(left, muds),
     });
   }
@@ -146,7 +143,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
 
 /** Three-ways and centring that are left, each as work of its own, once what they go with is on. */
 function besideCoats(
-  { id, coats, left }: WorkRoom,
+  { id, coats, left, method }: WorkRoom,
   small: readonly SmallWork[],
   open: readonly Group[],
   muds: ReadonlyMap<CoatId, WetMud>,
@@ -155,26 +152,35 @@ function besideCoats(
   return [...groupBy(apart, ({ kind, round }) => `${kind}.${round}`)].flatMap(([work, own]) => {
     const [{ kind, round }] = own as [SmallWork, ...SmallWork[]];
     const isBeside = (coat: RoomCoat) => own.some((one) => shareOfSmall(one, coat, coats) > 0);
-    const isBoxed = (group: Group) => kind === 'centring' && group.kind === 'flat' && group.pass === round;
     const groups = open.filter((group) => group.coats.some(isBeside));
     const part = coats.reduce((sum, coat) => sum + shareOfSmall(own[0] as SmallWork, coat, coats) * left(coat).part, 0);
     if (groups.length === 0 || part <= 0) return [];
-    const before = [...new Set([...groups, ...open.filter(isBoxed)])];
+    const wet = mudsOf(
+      groups.flatMap((group) => group.coats.filter((coat) => left(coat).part > 0)),
+      muds,
+    );
+    const after = (group: Group, until: After['until']): After => ({
+      item: `${id}/${group.work}`,
+      until,
+      muds: until === 'ended' ? [] : wet,
+    });
+    // Once the room is boxed and the sides have stiffened; not over an angle that is soft.
+    const isCentring = kind === 'centring';
+    const until = !isCentring ? 'ended' : method.classes.butt.centring === 'nextDay' ? 'recoat' : 'stiff';
+    const boxed = isCentring ? open.filter((group) => group.pass === round && !groups.includes(group)) : [];
     return [
       {
         work,
-        kind: kind as 'threeWay' | 'centring',
+        kind: isCentring ? ('centring' as const) : ('threeWay' as const),
         pass: round,
         coats: [],
         part,
         hours: part * own.reduce((sum, one) => sum + smallHours(one), 0),
         rate: kind,
-        skill: kind === 'centring' ? ('coat' as const) : ('angles' as const),
-        after: before.map((group) => ({ item: `${id}/${group.work}`, until: 'ended' as const, muds: [] })),
-        muds: mudsOf(
-          groups.flatMap((group) => group.coats.filter((coat) => left(coat).part > 0)),
-          muds,
-        ),
+        skill: isCentring ? ('coat' as const) : ('angles' as const),
+        run: isCentring && method.all.order !== 'noWait' ? ('butt' as const) : undefined,
+        after: [...groups.map((group) => after(group, until)), ...boxed.map((group) => after(group, 'ended'))],
+        muds: wet,
       },
     ];
   });
@@ -201,17 +207,14 @@ const last = (kind: 'sand' | 'check' | 'seal', hours: number) =>
     ...(kind === 'check' ? { tool: 'lamp' } : {}),
   }) as const;
 
-/** Tape is laid over tape in the order of the school; screws cross nothing. */
-const isRunInOrder = (before: WorkKind, after: WorkKind): boolean => before !== 'fasteners' && after !== 'fasteners';
-
+/** Between two kinds of one round: the one after begins when the other has ended, or when that is firm where it runs over it. */
 function gapBetween(
   before: Group,
-  after: Group,
+  { kind, pass }: Group,
   muds: ReadonlyMap<CoatId, WetMud>,
-  method: Method,
+  { all }: Method,
 ): Pick<After, 'until' | 'muds'> {
-  const crosses = (RUN[before.kind] ?? 2) < (RUN[after.kind] ?? 0);
-  return crosses && method.all.order !== 'noWait'
+  return waitsForFirm(before.kind, kind, pass, all)
     ? { until: 'firm', muds: mudsOf(before.coats, muds) }
     : { until: 'ended', muds: [] };
 }

@@ -89,7 +89,10 @@ export const QUESTION_WORDS: Words = {
       ceilingSides: 'Ceiling sides, screws, flats',
     },
   },
-  centring: { asks: 'Boxed butts', answers: { sameDay: 'Centred the same day', none: 'Left as boxed' } },
+  centring: {
+    asks: 'Boxed butts',
+    answers: { sameDay: 'Centred the same day', nextDay: 'Centred when dry', none: 'Left as boxed' },
+  },
   hard: { asks: 'Hard joints', answers: { finish: 'Finish them', trim: 'Cover with trim and caulk' } },
   sponge: {
     asks: 'Sanding the angles',

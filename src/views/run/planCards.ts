@@ -35,13 +35,9 @@ export interface PlanCard {
 }
 
 /** Whether what is on the wall, what comes before, or what it crosses was wet until then. */
-const isWetBefore = (
-  { cause, item }: Assignment['why'],
-  { after, run = 0 }: WorkItem,
-  holder: WorkItem | undefined,
-): boolean =>
+const isWetBefore = ({ cause, item }: Assignment['why'], { after }: WorkItem): boolean =>
   cause === 'wall' ||
-  (cause === 'crossing' && (holder?.run ?? run) < run) ||
+  cause === 'crossing' ||
   (cause === 'before' && after.some((one) => one.item === item && one.until !== 'ended'));
 
 /** The cards of a plan, in the order in which they begin. */
@@ -79,7 +75,7 @@ export function planCards(
       items: goesOn ? [...known.items, item] : [item],
       standing,
       why: goesOn ? known.why : why,
-      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item, items.get(why.item ?? '')),
+      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item),
       slipped: (goesOn ? known.slipped : undefined) ?? (given && given.day < day ? given.day : undefined),
     };
     if (goesOn && place !== undefined) cards[place] = card;

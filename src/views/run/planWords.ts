@@ -65,13 +65,18 @@ export function whyOf(
     case 'wall':
       return `What is on the wall is ready ${untilWords(start, input.from, input.timeZone)}.`;
     case 'before':
-      return item?.after.some((one) => one.item === why.item && one.until === 'ended')
-        ? `It waits for ${what} to be done (${at}).`
-        : `It waits for ${what}, to be done and dry (${at}).`;
+      switch (item?.after.find((one) => one.item === why.item)?.until) {
+        case 'ended':
+          return `${capital(what)} comes first (until ${at}).`;
+        case 'firm':
+          return `${capital(what)} is soft until ${at}.`;
+        case 'stiff':
+          return `${capital(what)} is stiff enough from ${at}.`;
+        default:
+          return `It waits for ${what}, to be done and dry (${at}).`;
+      }
     case 'crossing':
-      return (holder?.run ?? 0) < (item?.run ?? 3)
-        ? `It crosses ${what}, which is soft until ${at}.`
-        : `${capital(what)} runs over it and is not interrupted (${at}).`;
+      return `It crosses ${what}, which is soft until ${at}.`;
     case 'space':
       return `There is no space beside ${what}.`;
     case 'tool':
