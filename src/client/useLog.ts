@@ -9,6 +9,7 @@ import { useHouse } from './HouseContext';
 import type { UnsentPhoto } from './outbox/deviceStore';
 import { withRepeat } from './outbox/outbox';
 import { sayToServer } from './outbox/theOutbox';
+import { useServerClock } from './useServerClock';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at' | 'deviceAt'> : never;
 /** An entry as a form knows it; the time is added when it is sent, and an id where another one does not need to know it before. */
@@ -59,13 +60,7 @@ export function useLog(clock: number) {
     readonly entries: readonly NewEntry[];
   }>();
   const [asked, setAsked] = useState<Asked>();
-  const [opened, setOpened] = useState(() => ({ clock, at: performance.now() }));
-  // A page that was shown anew brings another time of the server.
-  if (opened.clock !== clock) setOpened({ clock, at: performance.now() });
-
-  /** The server's time now, ms since 1970. */
-  const serverNow = () =>
-    document.documentElement.dataset.clock === 'stopped' ? opened.clock : opened.clock + performance.now() - opened.at;
+  const serverNow = useServerClock(clock);
 
   async function write(
     said: readonly Said[],

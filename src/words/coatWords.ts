@@ -22,10 +22,35 @@ export function coatName({
   sides,
   trimmed,
 }: Pick<Coat, 'class' | 'key' | 'sides' | 'trimmed'>): string {
-  if (key === 'tape' && isAccessory(kind)) return 'First fill';
+  if (key === 'tape' && isAccessory(kind)) return kind === 'fasteners' ? 'First fill' : 'Set and first fill';
   const name = trimmed ? 'Tape coat, then trim and caulk' : NAMES[key];
   return sides ? `${name}, ${sidesWords(sides)}` : name;
 }
+
+/**
+ * Names some coats that are run one after the other, those with the same name together.
+ *
+ * @param nameOf a class, within a sentence
+ * @example coatsWords(coats, nameOf)  // 'Set and first fill on corner bead, tape coat on butts and flats'
+ */
+export function coatsWords(
+  coats: readonly Pick<Coat, 'class' | 'key' | 'sides' | 'trimmed'>[],
+  nameOf: (kind: CoatedClass) => string,
+): string {
+  const byName = new Map<string, string[]>();
+  for (const coat of coats) {
+    const name = coatName({ ...coat, sides: undefined });
+    const kinds = byName.get(name) ?? [];
+    byName.set(name, kinds);
+    if (!kinds.includes(nameOf(coat.class))) kinds.push(nameOf(coat.class));
+  }
+  const words = [...byName].map(([name, kinds]) => `${name} on ${listWords(kinds)}`.toLowerCase()).join(', ');
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+/** Words in a row: flats, butts and fasteners. */
+export const listWords = (words: readonly string[]): string =>
+  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /**
  * Names coats that dry alike.

@@ -33,8 +33,8 @@ describe('the words of a class', () => {
       { mark: 'go', title: 'Go: fill coat', detail: 'on 40 % of it, finish coat on 25 %' },
     ],
     [
-      { kind: 'wet', coat: tape, until: NOW + 8_280_000, allBy: NOW + 8_280_000, next: fill, crossed: true },
-      { mark: 'wet', title: 'Flats not firm', detail: 'until 9:10' },
+      { kind: 'wet', coat: tape, until: NOW + 690_000, allBy: NOW + 690_000, next: fill, crossed: true },
+      { mark: 'wet', title: 'Flats firm in 12 min', detail: 'then fill coat' },
     ],
     [
       { kind: 'wet', coat: tape, until: NOW + 8_280_000, allBy: NOW + 15_480_000, next: undefined, crossed: false },

@@ -1,12 +1,15 @@
 import type { RunGroup } from '../core/joints/classTraits';
 import type { JointClass } from '../core/joints/joint';
+import { distinct } from '../core/measure/distinct';
 import type { LengthUnit } from '../core/measure/unit';
-import type { CoatedClass } from '../core/method/coat';
+import type { Coat, CoatedClass } from '../core/method/coat';
 import type { SmallWorkKind } from '../core/method/smallWork';
+import { groupsInOrder } from '../core/readiness/nextSteps';
 import type { ClassNow, RoomNow, Stuck } from '../core/readiness/whatNow';
 import type { EdgeProfile } from '../core/room/kinds';
 import type { Block } from '../core/work/block';
 import type { Pass } from '../core/work/pass';
+import type { Task } from '../core/work/tasksOf';
 import { coatName } from './coatWords';
 import { roughLength } from './lengthWords';
 import { untilWords } from './when';
@@ -87,6 +90,27 @@ export const BLOCK_NAMES: Readonly<Record<Block, string>> = { walls: 'walls', ce
 export const passWords = (pass: Pass, block?: Block): string =>
   [PASS_NAMES[pass].toLowerCase(), block && BLOCK_NAMES[block]].filter(Boolean).join(', ');
 
+/**
+ * Names a job with its kinds in the order in which they are run, and what is done beside them.
+ *
+ * @example jobOrderWords(task, undefined)  // 'tape: beads, butts, flats, angles, fasteners, factory edges, three-ways'
+ */
+export function jobOrderWords({ pass, coats, small }: Pick<Task, 'pass' | 'coats' | 'small'>, block?: Block): string {
+  const kinds = [
+    ...groupsInOrder(coats).map((group) => (pass === 'tape' && group === 'bead' ? 'set beads' : GROUP_NAMES[group])),
+    ...distinct(pass === 'prefill' ? [] : small.map(({ kind }) => SMALL_WORK_WORDS[kind])).values,
+  ];
+  return kinds.length === 0 ? passWords(pass, block) : `${passWords(pass, block)}: ${kinds.join(', ')}`;
+}
+
+/** Work beside the coats, within a list. */
+const SMALL_WORK_WORDS: Readonly<Record<SmallWorkKind, string>> = {
+  prefill: 'pre-fill',
+  factoryEdge: 'factory edges',
+  threeWay: 'three-ways',
+  centring: 'center the butts',
+};
+
 /** Why nothing can be done. */
 export const stuckWords = (why: Stuck): string => (why.kind === 'held' ? why.why : STUCK[why.kind]);
 const STUCK: Readonly<Record<Exclude<Stuck['kind'], 'held'>, string>> = {
@@ -103,6 +127,15 @@ export interface StateWords {
   readonly title: string;
   readonly detail?: string;
 }
+
+/**
+ * Names the joint that has to firm up and the minutes until it has.
+ *
+ * @example firmWords({ class: 'butt' }, now + 12 * 60_000, now)  // 'Butts firm in 12 min'
+ */
+export const firmWords = ({ class: kind }: Pick<Coat, 'class'>, until: number, now: number): string =>
+  `${CLASS_NAMES[kind]} firm in ${Math.max(1, Math.ceil((until - now) / MINUTE_MS))} min`;
+const MINUTE_MS = 60_000;
 
 /** How much of a class can go on, where it is not all: some of it is on, or waits, or is ahead of the rest. */
 function partWords({ share, ready }: Extract<ClassNow, { kind: 'go' }>): { readonly detail?: string } {
@@ -130,9 +163,9 @@ export function classWords(now: ClassNow, instant: number, timeZone: string): St
         title: now.prefill
           ? 'Pre-fill not firm'
           : now.crossed
-            ? `${CLASS_NAMES[now.coat.class]} not firm`
+            ? firmWords(now.coat, now.until, instant)
             : `${coatName(now.coat)} wet`,
-        detail: wetWords(now, instant, timeZone),
+        detail: now.crossed && now.next ? `then ${coatName(now.next).toLowerCase()}` : wetWords(now, instant, timeZone),
       };
     case 'stuck':
       return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };

@@ -57,7 +57,7 @@ export interface LoadList {
 export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = waresOf(NO_CATALOGUE, unit)): LoadList {
   const byProduct = new Map<MudProduct, number>();
   const byCoat = { tape: 0, fill: 0, finish: 0, extra: 0, sides: 0, skim: 0 };
-  const small: SmallWork[] = [];
+  const small: (readonly SmallWork[])[] = [];
   let [tape, mesh, screws, sealer] = [0, 0, 0, 0];
   for (const { tally, coats, method, prefill } of rooms) {
     mesh += tapeOf('mesh', coats);
@@ -65,7 +65,7 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
     screws += tally.screws;
     sealer += sealedArea(tally, coats, method) / wares.coverage;
     const smallHere = smallWorkOf(tally, coats, method, prefill?.found, prefill?.litres);
-    small.push(...smallHere);
+    small.push(smallHere);
     const used = [
       ...coats.map((coat) => ({ mud: coat.mud, key: coat.key, litres: mudOf(coat, method) })),
       ...smallHere.map(({ mud, round, litres }) => ({ mud, key: round, litres })),
@@ -91,13 +91,15 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
   };
 }
 
-function smallTotal(kind: SmallWorkKind, work: readonly SmallWork[]): SmallTotal {
-  const ofKind = work.filter((one) => one.kind === kind);
-  return {
-    kind,
-    amount: ofKind.reduce((sum, { amount }) => sum + amount, 0),
-    litres: ofKind.reduce((sum, { litres }) => sum + litres, 0),
-  };
+/** Returns one kind of small work in all rooms. A place counts once, however often it is flushed. */
+function smallTotal(kind: SmallWorkKind, byRoom: readonly (readonly SmallWork[])[]): SmallTotal {
+  let [amount, litres] = [0, 0];
+  for (const room of byRoom) {
+    const own = room.filter((one) => one.kind === kind);
+    amount += Math.max(0, ...own.map((one) => one.amount));
+    litres += own.reduce((sum, one) => sum + one.litres, 0);
+  }
+  return { kind, amount, litres };
 }
 
 function beadTotals(rooms: readonly Supplied[]): readonly BeadTotal[] {

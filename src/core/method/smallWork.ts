@@ -27,9 +27,9 @@ const BOARD_MM = 12.7;
 const LITRES = { prefill: 0.08, bothEdges: 0.08, oneEdge: 0.02, threeWay: 0.01, centring: 0.05 } as const;
 
 /**
- * The small work of a room: gaps pre-filled with setting mud before the tape, factory edges in angles filled and three-ways
- * pointed with the coats of the angles, boxed butts centred. Setting the beads is their coat of the tape round. Common
- * practice, no source.
+ * The small work of a room: gaps pre-filled with setting mud before the tape, factory edges in angles and three-ways flushed with the
+ * tape and a coat of the angles, boxed butts centred. Setting the beads is their coat of the tape round. Common practice, no
+ * source.
  *
  * @param gaps what was found to pre-fill where somebody looked, mm; a part of the joints that gape most where nobody did
  * @param gapLitres the mud that it takes, where somebody said how wide it is
@@ -56,9 +56,9 @@ export function smallWorkOf(
 export function shareOfSmall({ kind, round }: SmallWork, coat: RoomCoat, coats: readonly RoomCoat[]): number {
   const isBeside = (own: RoomCoat) =>
     own.round === round && (kind === 'centring' ? isBoxedButt(own) : isAngle(own.class));
-  const after = coats.filter((own) => own.key !== 'tape' && isBeside(own));
-  if (kind === 'prefill' || !after.some(({ id }) => id === coat.id)) return 0;
-  return coat.amount / after.reduce((sum, { amount }) => sum + amount, 0);
+  const beside = coats.filter(isBeside);
+  if (kind === 'prefill' || !beside.some(({ id }) => id === coat.id)) return 0;
+  return coat.amount / beside.reduce((sum, { amount }) => sum + amount, 0);
 }
 
 const isBoxedButt = ({ class: kind, tool }: RoomCoat): boolean =>
@@ -83,27 +83,28 @@ function prefill(
 export const prefillLitres = (length: number, width?: number): number =>
   width === undefined ? (length / 1000) * LITRES.prefill : (length * width * BOARD_MM) / 1e6;
 
-/** The dip is filled with the first coat over the tape; where three angles meet is pointed with the last. */
+/**
+ * Factory edges in angles are marked while taping, flushed in the tape pass and once more with the first coat over the tape; three-ways
+ * in the tape pass and with the last coat.
+ */
 function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats: readonly RoomCoat[]) {
-  const over = coats.filter(({ key, class: kind }) => isAngle(kind) && key !== 'tape');
+  const own = coats.filter(({ class: kind }) => isAngle(kind));
+  const tape = own.find(({ key }) => key === 'tape');
+  const over = own.filter(({ key }) => key !== 'tape');
   const [first, last] = [over.at(0), over.at(-1)];
-  if (!first || !last) return [];
-  const edges: SmallWork = {
-    kind: 'factoryEdge',
-    round: first.round,
-    amount: one + both,
-    mud: first.mud,
-    litres: (both * LITRES.bothEdges + one * LITRES.oneEdge) / 1000,
-  };
-  const points: SmallWork = {
-    kind: 'threeWay',
-    round: last.round,
-    amount: threeWays,
-    mud: last.mud,
-    litres: threeWays * LITRES.threeWay,
-  };
-  return [edges, points];
+  if (!tape || !first || !last) return [];
+  const twice = (kind: 'factoryEdge' | 'threeWay', amount: number, litres: number, again: RoomCoat): SmallWork[] => [
+    { kind, round: tape.round, amount, mud: tape.mud, litres: litres * IN_TAPE_PASS },
+    { kind, round: again.round, amount, mud: again.mud, litres: litres * (1 - IN_TAPE_PASS) },
+  ];
+  return [
+    ...twice('factoryEdge', one + both, (both * LITRES.bothEdges + one * LITRES.oneEdge) / 1000, first),
+    ...twice('threeWay', threeWays, threeWays * LITRES.threeWay, last),
+  ];
 }
+
+/** The first flush takes most of the mud, the second what it lost by shrinking and wiping. Common practice, no source. */
+const IN_TAPE_PASS = 0.6;
 
 /** A box leaves an unbacked butt as two strips: its middle is run by hand. */
 const centring = (coats: readonly RoomCoat[], method: Method): readonly SmallWork[] =>

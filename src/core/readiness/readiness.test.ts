@@ -196,8 +196,14 @@ describe('the passes of a room', () => {
   it('take the hours of the trade’s table: the tape round of the room, by hand', () => {
     const [tape] = tasksOf(tally, COATS, METHOD);
     const feet = (kind: 'flat' | 'angle') => tally.classes[kind].length / 304.8;
-    // common practice, no source: flats 90 ft/h, angles 60, fasteners 500 /h, five minutes to walk in
-    expect(tape?.hours).toBeCloseTo(feet('flat') / 90 + feet('angle') / 60 + tally.fasteners / 500 + 5 / 60, 9);
+    const { one, both } = tally.factoryEdgeInAngle;
+    // common practice, no source: flats 90 ft/h, angles 60, fasteners 500 /h, five minutes to walk in; factory edges flushed at 200 ft/h,
+    // 40 three-ways an hour
+    const beside = (one + both) / 304.8 / 200 + tally.threeWays / 40;
+    expect(tape?.hours).toBeCloseTo(
+      feet('flat') / 90 + feet('angle') / 60 + tally.fasteners / 500 + beside + 5 / 60,
+      9,
+    );
   });
 
   it('are tape, fill, finish and sand; none at level 0', () => {

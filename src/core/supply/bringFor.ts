@@ -3,6 +3,7 @@ import { GOODS, type Good } from '../materials/goods';
 import type { RoomCoat } from '../method/roomCoats';
 import { coatDone, doneOfSmall, handedPasses, passDone } from '../schedule/assignedWork';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import type { HandedPass } from '../work/dayListOf';
 import { isBetween } from '../work/pass';
 import { goodsOfCoat, sealerOf, WITH_ITS_COAT } from './goodsTaken';
 
@@ -10,8 +11,8 @@ import { goodsOfCoat, sealerOf, WITH_ITS_COAT } from './goodsTaken';
 export interface DayLoad {
   /** YYYY-MM-DD */
   readonly day: string;
-  /** By id, in the order of the house. */
-  readonly rooms: readonly string[];
+  /** In the order of the house; the coats of each in the order in which they are run. */
+  readonly jobs: readonly Pick<HandedPass<RoomSnapshot>, 'room' | 'task' | 'block'>[];
   readonly goods: readonly { readonly good: Good; readonly amount: number }[];
 }
 
@@ -27,14 +28,14 @@ export function bringFrom(
   from: string,
   wares: Pick<Wares, 'of' | 'coverage'>,
 ): readonly DayLoad[] {
-  const days = new Map<string, { readonly rooms: Set<string>; readonly goods: Map<Good, number> }>();
+  const days = new Map<string, OfDay>();
   for (const handed of handedPasses(rooms)) {
     const { room, task, day, block } = handed;
     const done = passDone(handed);
     if (day < from || done >= 1) continue;
-    const own = days.get(day) ?? { rooms: new Set(), goods: new Map() };
+    const own: OfDay = days.get(day) ?? { jobs: [], goods: new Map() };
     days.set(day, own);
-    own.rooms.add(room.room.id);
+    own.jobs.push({ room, task, block });
     const add = (good: Good, amount: number) =>
       own.goods.set(good, (own.goods.get(good) ?? 0) + amount * wares.of[good].use);
     // Whoever scrapes before a round brings no mud for it.
@@ -50,14 +51,19 @@ export function bringFrom(
   }
   return [...days]
     .sort(([a], [b]) => a.localeCompare(b))
-    .map(([day, { rooms: ids, goods }]) => ({
+    .map(([day, { jobs, goods }]) => ({
       day,
-      rooms: [...ids],
+      jobs,
       goods: GOODS.flatMap((good) => {
         const amount = goods.get(good) ?? 0;
         return amount > 0 ? [{ good, amount }] : [];
       }),
     }));
+}
+
+interface OfDay {
+  readonly jobs: DayLoad['jobs'][number][];
+  readonly goods: Map<Good, number>;
 }
 
 /** A coat that was assigned in one block only has a part of its amount. */

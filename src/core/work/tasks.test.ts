@@ -130,10 +130,12 @@ describe('what is done between coats', () => {
     const bare = (task: typeof fill) =>
       (task?.coats ?? []).reduce((sum, coat) => sum + coatHours({ ...coat, amount: amountOf(coat) }, METHOD), 5 / 60);
     const scraped = feet('flat') + feet('butt') + feet('bead') + feet('angle') / 2;
-    // Beside the coats: a twentieth of the butts pre-filled at 60 ft an hour, factory edges in angles at 200.
-    expect(tape?.hours).toBeCloseTo(bare(tape) + feet('butt') / 20 / 60, 9);
+    // Beside the coats: a twentieth of the butts pre-filled at 60 ft an hour; in both rounds factory edges in angles at 200, and 40
+    // three-ways an hour in the tape round.
     const { one, both } = tally.factoryEdgeInAngle;
-    expect(fill?.hours).toBeCloseTo(bare(fill) + scraped / 600 + (one + both) / 304.8 / 200, 9);
+    const edges = (one + both) / 304.8 / 200;
+    expect(tape?.hours).toBeCloseTo(bare(tape) + feet('butt') / 20 / 60 + edges + tally.threeWays / 40, 9);
+    expect(fill?.hours).toBeCloseTo(bare(fill) + scraped / 600 + edges, 9);
   });
 });
 

@@ -190,6 +190,12 @@ function Cell({
       <span className="narrow text-sm text-muted md:sr-only">{CLASS_NAMES[cell.class]}</span>
       <SectionGlyph kind={cell.class} layers={cell.coats} way={way} className="h-10 w-22 max-w-full shrink-0" />
       <StateMark words={words} className="narrow text-sm" />
+      {cell.order !== undefined && (
+        <span className="board-order state-go" title="Order to run them in">
+          <span className="sr-only">Run as number </span>
+          {cell.order}
+        </span>
+      )}
     </>
   );
   const look = `board-cell ${cell.now === 'go' ? 'bg-go-wash' : ''}`;
@@ -199,7 +205,7 @@ function Cell({
       type="button"
       className={`${look} hover:bg-base-200`}
       onClick={open}
-      aria-label={`${CLASS_NAMES[cell.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}. Log a coat`}
+      aria-label={`${CLASS_NAMES[cell.class]}: ${words.title}${words.detail ? `, ${words.detail}` : ''}${cell.order === undefined ? '' : `, number ${cell.order} to run`}. Log a coat`}
     >
       {content}
     </button>
@@ -208,7 +214,10 @@ function Cell({
 
 function Legend() {
   return (
-    <ul className="hidden items-center gap-3 text-sm text-muted md:flex" aria-label="Coats in the sections">
+    <ul className="hidden items-center gap-3 text-sm text-muted md:flex" aria-label="Legend">
+      <li className="flex items-center gap-1">
+        <span className="board-order state-go static">1</span> run first
+      </li>
       {(['planned', 'wet', 'dry', 'sanded'] as const).map((phase) => (
         <li key={phase} className="flex items-center gap-1">
           <SectionGlyph kind="flat" layers={[{ phase, key: 'finish' }]} className="h-6 w-13" /> {phase}

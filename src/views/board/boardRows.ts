@@ -1,4 +1,5 @@
 import { type CatchUp, catchUps } from '@/core/drywatch/catchUp';
+import { CLASS_TRAITS } from '@/core/joints/classTraits';
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import { isOfCrew, type Person } from '@/core/log/person';
@@ -7,15 +8,17 @@ import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
+import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
 import { type HouseSnapshot, minuteOf, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
+import { coatName } from '@/words/coatWords';
 import { faceWords } from '@/words/faceWords';
 import { namesIn } from '@/words/names';
-import { CLASS_NAMES, classWords, PASS_NAMES, type StateWords } from '@/words/stateWords';
+import { CLASS_NAMES, classWords, type StateWords } from '@/words/stateWords';
 
 /** One room of the board. */
 export interface BoardRow {
@@ -47,6 +50,8 @@ export interface BoardCell {
   readonly on: readonly number[];
   /** mm of joint, mm² of the surface, or pieces for fasteners. */
   readonly amount: number;
+  /** When it is run among what is run next in the room: 1 comes first. */
+  readonly order?: number;
   /** Where the class holds its room up: what setting mud would win. */
   readonly catchUp?: { readonly key: CoatKey; readonly minutes: number; readonly hoursWon: number };
 }
@@ -78,6 +83,7 @@ const boardRow = memoizeLast(
     const lagging = catchUps(snapshot, instant);
     const { faces, on } = coatedFaces(snapshot.pieces, room);
     const amounts = amountsOf(planned);
+    const order = orderIn(snapshot);
     return {
       id: room.id,
       name: room.name,
@@ -97,11 +103,21 @@ const boardRow = memoizeLast(
         coats: coats.map(({ phase, share, coat: { key, side } }) => ({ key, ...(side && { side }), phase, share })),
         on: on.get(kind) ?? [],
         amount: rounded(amounts.get(kind) ?? 0),
+        ...(order.has(kind) ? { order: order.get(kind) as number } : {}),
         ...catchUpOf(kind, lagging),
       })),
     };
   },
 );
+
+/** The place of each class in what is run next in its room, where several are: 1 comes first. */
+function orderIn({ standing, method }: RoomSnapshot): ReadonlyMap<CoatedClass, number> {
+  const [first, ...others] = nextSteps(standing, method);
+  const round = [first, ...others].flatMap((step) => (step && step.coat.round === first?.coat.round ? [step] : []));
+  const groups = groupsInOrder(round.map(({ coat }) => coat));
+  if (groups.length < 2) return new Map();
+  return new Map(round.map(({ coat }) => [coat.class, 1 + groups.indexOf(CLASS_TRAITS[coat.class].run)]));
+}
 
 /** Nobody fills under tape that is on. */
 function prefillOf({ tasks, prefill, applied, method }: RoomSnapshot): Pick<BoardRow, 'prefill'> {
@@ -217,7 +233,7 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       const { class: kind, key, side, part, faces, pieces } = entry.payload;
       const share = part === 1 ? '' : part === 0.5 ? ', half' : `, ${Math.round(part * 100)} %`;
       const some = pieces ? `, ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}` : '';
-      return `${PASS_NAMES[key].toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${some}${share}`;
+      return `${coatName({ class: kind, key, sides: undefined, trimmed: false }).toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${some}${share}`;
     }
     case 'touched':
       return `${entry.payload.class ? CLASS_NAMES[entry.payload.class].toLowerCase() : 'all'} found ${entry.payload.found}`;

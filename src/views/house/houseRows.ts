@@ -1,11 +1,13 @@
 import { dayOf } from '@/core/measure/dayOf';
+import { groupBy } from '@/core/measure/groupBy';
 import type { Point } from '@/core/measure/vector';
+import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
 import { assignedDays } from '@/core/schedule/assignedDays';
 import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
 import { itemWords } from '@/words/defectWords';
-import { CLASS_NAMES, PASS_NAMES, roomWords, type StateWords, stuckWords } from '@/words/stateWords';
+import { GROUP_NAMES, PASS_NAMES, roomWords, type StateWords, stuckWords } from '@/words/stateWords';
 import { untilWords } from '@/words/when';
 
 /** A room of the floor plan: its outline where it stands, mm, and how far it is. */
@@ -116,21 +118,24 @@ function pathOf({ room, standing }: RoomSnapshot): string {
   return `/board#${room.id}`;
 }
 
-function goNote({ standing }: RoomSnapshot): string {
+function goNote({ standing, method }: RoomSnapshot): string {
   if (standing.now.kind === 'fix') return 'fix what is wrong first';
   if (standing.now.kind === 'sand') return 'dry: sand';
   if (standing.now.kind === 'check') return 'sanded: check in light';
   if (standing.now.kind === 'seal') return 'checked: seal, or hand over';
   if (standing.now.kind === 'handOver') return 'ready: hand over';
-  const byCoat = new Map<string, string[]>();
-  for (const { class: kind, now } of standing.classes) {
-    if (now.kind !== 'go') continue;
-    byCoat.set(PASS_NAMES[now.coat.round], [
-      ...(byCoat.get(PASS_NAMES[now.coat.round]) ?? []),
-      CLASS_NAMES[kind].toLowerCase(),
-    ]);
-  }
-  return [...byCoat].map(([pass, kinds]) => `${pass}: ${kinds.join(', ')}`).join('; ');
+  const byRound = groupBy(
+    nextSteps(standing, method).flatMap(({ ready }) => ready?.coat ?? []),
+    ({ round }) => round,
+  );
+  return [...byRound]
+    .map(
+      ([round, coats]) =>
+        `${PASS_NAMES[round]}: ${groupsInOrder(coats)
+          .map((group) => GROUP_NAMES[group])
+          .join(', ')}`,
+    )
+    .join('; ');
 }
 
 /** When the first of a room's wet mud can be worked on. */

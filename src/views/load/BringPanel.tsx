@@ -4,18 +4,17 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { DayLoad } from '@/core/supply/bringFor';
 import { roughLength } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
+import { jobOrderWords } from '@/words/stateWords';
 import { dayWords } from '@/words/when';
 import { GOOD_WORDS } from './stockRows';
 
 /** What to bring on the days that are handed out: with waste, and in what it is bought. */
 export function BringPanel({
   days,
-  nameOf,
   wares: { of },
   unit,
 }: {
   readonly days: readonly DayLoad[];
-  readonly nameOf: (room: string) => string;
   readonly wares: Pick<Wares, 'of'>;
   readonly unit: LengthUnit;
 }) {
@@ -27,10 +26,16 @@ export function BringPanel({
       </div>
       {days.length === 0 && <p className="text-muted">Nothing is handed out from today on.</p>}
       <ol className="space-y-3">
-        {days.map(({ day, rooms, goods }) => (
+        {days.map(({ day, jobs, goods }) => (
           <li key={day}>
             <h3 className="font-semibold">{dayWords(day)}</h3>
-            <p className="text-sm text-muted">{rooms.map(nameOf).join(', ')}</p>
+            <ul className="text-sm text-muted">
+              {jobs.map(({ room, task, block }) => (
+                <li key={`${room.room.id} ${task.pass} ${block} ${task.coats.map(({ id }) => id).join(' ')}`}>
+                  {room.room.name}, {jobOrderWords(task, block)}
+                </li>
+              ))}
+            </ul>
             {goods.length === 0 ? (
               <p>Nothing: it is scraped, sanded or looked at.</p>
             ) : (

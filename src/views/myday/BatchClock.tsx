@@ -1,7 +1,8 @@
 'use client';
 
-import { useEffect, useRef, useState } from 'react';
+import { useState } from 'react';
 import type { useLog } from '@/client/useLog';
+import { useServerTime } from '@/client/useServerClock';
 import type { Batch } from '@/core/log/batch';
 import type { LengthUnit } from '@/core/measure/unit';
 import { TextField } from '@/ui/TextField';
@@ -9,8 +10,6 @@ import { mudVolumeWords } from '@/words/mudWords';
 import { timeOf } from '@/words/when';
 
 const MINUTE_MS = 60_000;
-/** Time on the page goes on at this pace. */
-const TICK_MS = 5000;
 
 /** Setting mud: mixed with a press, then how long it can be worked still, large; it is on every coat that is done meanwhile. */
 export function BatchClock({
@@ -36,13 +35,7 @@ export function BatchClock({
   const [label, setLabel] = useState(String(minutes));
   const [product, setProduct] = useState('');
   const [fault, setFault] = useState<string>();
-  const [at, setAt] = useState(now);
-  const serverNow = useRef(log.serverNow);
-  serverNow.current = log.serverNow;
-  useEffect(() => {
-    const timer = setInterval(() => setAt(serverNow.current()), TICK_MS);
-    return () => clearInterval(timer);
-  }, []);
+  const at = useServerTime(now);
   const mix = () => {
     const asked = Number(label.replace(',', '.'));
     if (!(asked > 0 && asked <= 360)) return setFault('how many minutes?');
@@ -55,7 +48,7 @@ export function BatchClock({
       },
     ]);
   };
-  const left = batch && Math.ceil((batch.at + batch.minutes * MINUTE_MS - Math.max(at, now)) / MINUTE_MS);
+  const left = batch && Math.ceil((batch.at + batch.minutes * MINUTE_MS - at) / MINUTE_MS);
   return (
     <section aria-label="Setting mud" className="space-y-2 rounded-xl border-2 border-secondary p-3">
       {batch && left !== undefined && (

@@ -4,7 +4,9 @@ import type { Person } from '@/core/log/person';
 import { mudWithin } from '@/core/materials/batch';
 import { FIRM_MINUTES } from '@/core/method/coat';
 import { sandingOrder } from '@/core/method/finalSanding';
+import { waitsForFirm } from '@/core/method/sequence';
 import { dueItems, mendedBefore } from '@/core/readiness/mending';
+import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
@@ -14,18 +16,19 @@ import { PageLink } from '@/ui/PageLink';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { BETWEEN_WORDS, setBacks } from '@/words/coatWords';
+import { BETWEEN_WORDS, coatsWords, listWords, setBacks } from '@/words/coatWords';
 import { itemWords } from '@/words/defectWords';
 import { deepFillWords } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
 import { sandWords } from '@/words/sandWords';
-import { BLOCK_NAMES, CLASS_NAMES, PASS_NAMES, smallAmount } from '@/words/stateWords';
+import { BLOCK_NAMES, CLASS_NAMES, smallAmount } from '@/words/stateWords';
 import { timeOf } from '@/words/when';
 import { BeforeCoat } from './BeforeCoat';
 import { ClassGlyph, CoatLine } from './CoatLine';
+import { FirmIn } from './FirmIn';
 import { JobDone } from './JobDone';
 import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
-import { coatAmount, listWords, smallWorkWords } from './jobWords';
+import { coatAmount, smallWorkWords } from './jobWords';
 
 const MINUTES_PER_HOUR = 60;
 
@@ -98,8 +101,18 @@ export function CurrentJob({
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
   const minutes = fills ? room.method.all.settingMinutes : sets[0]?.coat.settingMinutes;
-  const firming =
-    task.coats.some(({ class: kind }) => kind === 'butt' || kind === 'bead') && coats.length > 0 && !scrapes;
+  const groups = groupsInOrder(coats.map(({ coat }) => coat));
+  const crossesLater =
+    !scrapes &&
+    groups.some((one) =>
+      groups.some((other) => waitsForFirm(one, other, coats[0]?.coat.round ?? 'tape', room.method.all)),
+    );
+  /** What of this round comes after a joint that is soft. */
+  const soft = nextSteps(room.standing, room.method).flatMap((step) =>
+    step.soft && step.coat.round === task.pass
+      ? [{ coat: step.coat, under: step.soft.coat, until: step.soft.until }]
+      : [],
+  );
   return (
     <section className="sheet flex flex-col gap-4 p-5" aria-label="Now">
       <div>
@@ -110,7 +123,12 @@ export function CurrentJob({
         <h2 className="text-2xl">
           {isBesideCoats(beside)
             ? BESIDE_COATS[beside].title
-            : `${scrapes ? BETWEEN_WORDS[between].name : `${PASS_NAMES[task.pass]} coat on`} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`}
+            : scrapes
+              ? `${BETWEEN_WORDS[between].name} ${listWords(kinds.map((kind) => CLASS_NAMES[kind].toLowerCase()))}`
+              : coatsWords(
+                  coats.map(({ coat }) => coat),
+                  (kind) => CLASS_NAMES[kind],
+                )}
         </h2>
       </div>
       {room.room.note && (
@@ -190,11 +208,12 @@ export function CurrentJob({
           {pan.hours > 1 ? `, ${mudVolumeWords(pan.litres, unit)} in all` : ''}. What is left in it is thrown away.
         </p>
       )}
-      {firming && (
-        <p className="text-sm">
-          Butts and beads firm for {FIRM_MINUTES} min before anything crosses them
-          {meanwhile ? `; meanwhile ${meanwhile}` : ''}.
-        </p>
+      {soft.map(({ coat, under, until }) => (
+        <FirmIn key={coat.id} under={under} next={coat} until={until} now={now} />
+      ))}
+      {soft.length > 0 && meanwhile && <p className="text-sm">Meanwhile: {meanwhile}.</p>}
+      {crossesLater && (
+        <p className="text-sm">Let butts and beads firm for {FIRM_MINUTES} min before you cross them.</p>
       )}
       {task.pass === 'check' && (
         <PageLink href={`/h/${houseId}/sand`} className="btn btn-primary btn-xl h-auto w-full py-5 text-xl">

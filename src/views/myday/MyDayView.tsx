@@ -10,7 +10,7 @@ import type { DayList } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
-import { GROUP_NAMES, PASS_NAMES, passWords } from '@/words/stateWords';
+import { firmWords, GROUP_NAMES, PASS_NAMES, passWords } from '@/words/stateWords';
 import { dayWords, spanWords, untilWords } from '@/words/when';
 import { CurrentJob } from './CurrentJob';
 import { taskAmounts } from './jobWords';
@@ -163,6 +163,8 @@ const paceWords = (paces: Paces[string]): readonly string[] =>
   });
 
 function standingWords(standing: PassStanding, now: number, timeZone: string) {
+  if (standing.kind === 'wet' && standing.soft)
+    return { mark: 'wet', title: firmWords(standing.soft, standing.until, now) } as const;
   if (standing.kind === 'wet')
     return { mark: 'wet', title: `wet until ${untilWords(standing.until, now, timeZone)}` } as const;
   return standing.kind === 'stuck'

@@ -5,14 +5,10 @@ import type { SmallWork } from '@/core/method/smallWork';
 import { placesIn } from '@/core/room/ids';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Task } from '@/core/work/tasksOf';
-import { sidesWords } from '@/words/coatWords';
+import { listWords, sidesWords } from '@/words/coatWords';
 import { faceWords } from '@/words/faceWords';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { CLASS_NAMES, isJoint, SMALL_NAMES, smallAmount } from '@/words/stateWords';
-
-/** Words in a row: flats, butts and fasteners. */
-export const listWords = (words: readonly string[]): string =>
-  words.length < 2 ? (words[0] ?? '') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 
 /** How much of a class the coat covers, or a part of it: faces of a lower level may go without it. */
 export function coatAmount(coat: Coat, room: RoomSnapshot, unit: LengthUnit, part = 1): string {

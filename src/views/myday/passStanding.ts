@@ -1,4 +1,6 @@
 import { amountOf } from '@/core/joints/pieces';
+import type { Coat } from '@/core/method/coat';
+import { inSequence } from '@/core/readiness/nextSteps';
 import { scrapedFor } from '@/core/readiness/scrapedFor';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import { blocksIn, type RoomBlocks } from '@/core/schedule/roomBlocks';
@@ -11,7 +13,8 @@ import { stuckWords } from '@/words/stateWords';
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. Where there is only something to mend, none. */
 export type PassStanding =
   | { readonly kind: 'go'; readonly coats: readonly ReadyCoat[] }
-  | { readonly kind: 'wet'; readonly until: number }
+  /** `soft` is the joint that has to firm up before this pass crosses it. */
+  | { readonly kind: 'wet'; readonly until: number; readonly soft?: Coat }
   | { readonly kind: 'stuck'; readonly why: string };
 
 /** How a handed pass of a room stands, from what can be done with its classes. */
@@ -50,11 +53,11 @@ export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): P
   );
   const blocks = block && blocksIn(room);
   const coats = blocks ? ready.flatMap((coat) => readyIn(coat, block, blocks)) : ready;
-  if (coats.length > 0) return { kind: 'go', coats };
+  if (coats.length > 0) return { kind: 'go', coats: inSequence(coats, ({ coat }) => coat, room.method) };
   const classes = standing.classes.filter((kind) => open.some((coat) => coat.class === kind.class));
   if (classes.some(({ now }) => now.kind === 'stuck' && now.why.kind === 'mend')) return { kind: 'go', coats: [] };
-  const until = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now.until] : []));
-  if (until.length > 0) return { kind: 'wet', until: Math.min(...until) };
+  const [wet] = classes.flatMap(({ now }) => (now.kind === 'wet' ? [now] : [])).toSorted((a, b) => a.until - b.until);
+  if (wet) return { kind: 'wet', until: wet.until, ...(wet.crossed ? { soft: wet.coat } : {}) };
   const stuck = classes.flatMap(({ now }) => (now.kind === 'stuck' ? [stuckWords(now.why)] : []));
   return { kind: 'stuck', why: stuck[0] ?? 'an earlier pass is not done' };
 }

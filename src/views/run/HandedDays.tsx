@@ -2,7 +2,7 @@ import type { Person } from '@/core/log/person';
 import type { AssignedDays } from '@/core/schedule/assignedDays';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { DayList } from '@/core/work/dayListOf';
-import { passWords } from '@/words/stateWords';
+import { jobOrderWords } from '@/words/stateWords';
 import { dayWords, spanWords } from '@/words/when';
 
 interface HandedProps {
@@ -71,7 +71,7 @@ function Passes({ list }: { readonly list: DayList<RoomSnapshot> }) {
     <ul>
       {list.passes.map(({ room, task, people, block }) => (
         <li key={`${room.room.id} ${task.pass} ${people.join(' ')} ${block}`}>
-          {room.room.name}: {passWords(task.pass, block)}
+          {room.room.name}, {jobOrderWords(task, block)}
           {people.length > 1 ? ', by two' : ''}
         </li>
       ))}

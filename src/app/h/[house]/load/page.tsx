@@ -116,12 +116,7 @@ export default async function LoadPage({
         // A builder is not told what a crew has in store, nor who comes when.
         isCrew ? (
           <>
-            <BringPanel
-              days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)}
-              nameOf={nameOf}
-              wares={wares}
-              unit={unit}
-            />
+            <BringPanel days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)} wares={wares} unit={unit} />
             <PlanOfGoods
               version={`${mark.seq} ${mark.rooms}`}
               goods={Object.fromEntries(snapshot.rooms.flatMap((room) => [...goodsOfItems(room, wares, now)]))}
