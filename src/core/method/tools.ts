@@ -6,11 +6,11 @@ import type { ClassChoices } from './resolveMethod';
 /** Knife widths in inches by coat: 6, then 8 to 10, then 12; butts 12 and 14. Common practice, no source. */
 const KNIVES: Readonly<Record<ClassTraits['knives'], Readonly<Record<Exclude<CoatKey, 'sides' | 'skim'>, number>>>> = {
   flat: { tape: 6, fill: 10, finish: 12, extra: 14 },
-  mixed: { tape: 6, fill: 12, finish: 18, extra: 18 },
+  mixed: { tape: 6, fill: 14, finish: 18, extra: 18 },
   butt: { tape: 6, fill: 12, finish: 14, extra: 16 },
   angle: { tape: 4, fill: 5, finish: 6, extra: 6 },
   bead: { tape: 6, fill: 8, finish: 10, extra: 12 },
-  fasteners: { tape: 6, fill: 6, finish: 8, extra: 8 },
+  fasteners: { tape: 6, fill: 6, finish: 6, extra: 8 },
 };
 const SKIM_KNIFE = 14;
 const TROWELS = { fill: 14, finish: 16, extra: 16 } as const;

@@ -102,6 +102,7 @@ describe('its clock', () => {
     ];
     for (const [coat, own, slow] of changes)
       expect(at(coat, own, slow)).toEqual(fresh(coat, own, slow === 1 ? {} : { slowness: slow }));
-    expect(new Set(changes.map((change) => at(...change).recoatAt)).size).toBe(changes.length - 1);
+    // The same one twice, and two that are left overnight however thin.
+    expect(new Set(changes.map((change) => at(...change).recoatAt)).size).toBe(changes.length - 2);
   });
 });

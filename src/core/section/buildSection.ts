@@ -3,7 +3,7 @@ import { type Coat, type CoatedClass, isFirstSide } from '../method/coat';
 import type { Shrinkage } from '../method/resolveMethod';
 import { bladeSurface } from './blade';
 import { type JointFound, USUAL_JOINT } from './joint';
-import { BED_MM, bladeOf, SANDED_MM, SHRINKAGE, SKIM_MM, TAPE_MM, TAPE_WIDTH_MM } from './mud';
+import { BED_BY_TOOL, BED_MM, bladeOf, SANDED_MM, SHRINKAGE, SKIM_MM, TAPE_MM, TAPE_WIDTH_MM } from './mud';
 import { barePlanes, type CoatVolume, type Layer, type Plane } from './plane';
 import { volumeOf } from './volumeOf';
 
@@ -69,7 +69,7 @@ const isCoated = ({ side }: Coat, plane: number): boolean =>
 /** @param shrinks the part of the coat that is lost when it hardens */
 function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, sand: number, shrinks: number): Plane {
   const below = plane.top;
-  const taped = coat.tape ? laidTape(plane, coat, coat.tape) : undefined;
+  const taped = coat.tape ? laidTape(plane, coat, coat.tape, bedUnder(kind)) : undefined;
   const wet =
     layout === 'even'
       ? below.map((height) => height + SKIM_MM)
@@ -88,11 +88,16 @@ function withCoat(plane: Plane, coat: Coat, kind: CoatedClass, layout: Layout, s
   return { ...plane, layers: [...plane.layers, layer], top: sanded };
 }
 
+const bedUnder = (kind: CoatedClass): number => {
+  const { layout, sides } = CLASS_TRAITS[kind];
+  return BED_MM[layout === 'corner' ? 'corner' : sides === 2 ? 'crowned' : 'recessed'];
+};
+
 /** Tape pressed into its bed; mesh lies on the board. */
-function laidTape({ top, from, step }: Plane, coat: Coat, tape: 'paper' | 'mesh') {
+function laidTape({ top, from, step }: Plane, coat: Coat, tape: 'paper' | 'mesh', paperBed: number) {
   const thick = TAPE_MM[tape];
   const tool = coat.tool.kind === 'head' || coat.tool.kind === 'taper' ? coat.tool.kind : 'knife';
-  const bed = tape === 'mesh' ? 0 : BED_MM[tool];
+  const bed = tape === 'mesh' ? 0 : paperBed * BED_BY_TOOL[tool];
   const under = (index: number) => Math.abs(from + index * step) <= TAPE_WIDTH_MM / 2;
   const bottom = top.map((height, index) => (under(index) ? height + bed : height));
   return { bottom, top: bottom.map((height, index) => (under(index) ? height + thick : height)) };

@@ -31,8 +31,8 @@ export const USUAL_JOINT: JointFound = {
   humpWidth: 6 * MM_PER_INCH,
   bevel: 0,
   gap: 1.5,
-  nose: 1.5,
-  dimple: 1,
+  nose: 1.35,
+  dimple: 0.6,
   factoryEdges: 0,
 };
 

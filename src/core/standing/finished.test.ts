@@ -163,3 +163,30 @@ describe('a room that is sanded and signed off', () => {
     );
   });
 });
+
+describe('the level that is met', () => {
+  it('is the lowest of those to which the faces were signed off, whichever was last', () => {
+    const others = facesOf.filter((face) => face !== first);
+    const both = (one: Level, other: Level) =>
+      done([...ALL, sanded(1), checked(2, one, [first]), checked(3, other, others)]).checked;
+    expect(both(4, 5)).toMatchObject({ level: 4, at: new Date(3).toISOString() });
+    expect(both(5, 4)?.level).toBe(4);
+    expect(both(5, 5)?.level).toBe(5);
+    expect(both(3, 5)).toBeUndefined();
+  });
+
+  it('is not met where a coat was logged later that does not say on what it lay', () => {
+    const later = logEntry({
+      kind: 'coat',
+      at: 4,
+      payload: { class: 'flat', key: 'finish', part: 1, mud: { kind: 'drying' }, faces: [first] },
+    });
+    const of = done([...ALL, sanded(1), checked(2), later]);
+    const flats = pieces.filter(({ class: kind, face }) => kind === 'flat' && face === first);
+    expect(flats.length).toBeGreaterThan(0);
+    for (const { id } of pieces.filter(({ class: kind }) => kind !== 'surface'))
+      expect(of.sandedPieces.has(id), id).toBe(!flats.some((flat) => flat.id === id));
+    expect(of.checkedFaces.has(first)).toBe(false);
+    expect(of.checkedFaces.size).toBe(facesOf.length - 1);
+  });
+});
