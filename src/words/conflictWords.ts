@@ -23,6 +23,8 @@ export function contradictionWords(why: Contradiction, unit: LengthUnit): string
       return `paint at level ${why.level} without sealer: paper and mud take it differently, and joints show flat or not`;
     case 'hardTopCoat':
       return 'all-purpose is hard to sand as a top coat, in angles above all';
+    case 'mudsOnOneAngle':
+      return 'one side of each angle is coated while its tape is wet: use one mud for all coats of the angle';
     case 'bothSidesByKnife':
       return 'both sides wet with a plain knife: each pass gouges the side before';
     case 'wetSidesMeet':
@@ -30,7 +32,9 @@ export function contradictionWords(why: Contradiction, unit: LengthUnit): string
     case 'tooFewCoats':
       return `level ${why.level} asks for ${why.asked} after the tape, ${why.chosen} ${why.chosen === 1 ? 'is' : 'are'} chosen`;
     case 'buttsTooHigh':
-      return 'the butts stand too high to be hidden by any width: bring the wall around them up, or take the board out';
+      return 'the butts stand too high to float: cut them back and tape again, put backers in, or change the boards';
+    case 'buttsInThisLight':
+      return 'no width hides the butts in this light';
     case 'buttsTooNarrow':
       return 'the butts are floated narrower than their hump needs, and will show in this light';
     case 'crossedSoft':
@@ -40,7 +44,9 @@ export function contradictionWords(why: Contradiction, unit: LengthUnit): string
     case 'boxedUncentred':
       return 'a box leaves a crest on an unbacked butt: it has to be centred the same day';
     case 'tooSmallForTaper':
-      return `${roughLength(why.tape, unit)} of tape: below ${roughLength(why.least, unit)} setting up and cleaning out the taper lose more than it wins`;
+      return Number.isFinite(why.least)
+        ? `${roughLength(why.tape, unit)} of tape: below ${roughLength(why.least, unit)} setting up and cleaning out the taper takes longer than it saves`
+        : `${roughLength(why.tape, unit)} of tape: setting up and cleaning out the taper takes longer than it saves`;
   }
 }
 
@@ -58,12 +64,14 @@ const INSTEAD: Readonly<Record<Exclude<Contradiction['rule'], 'buttsTooNarrow'>,
   textureUnsealed: 'Seal first',
   unsealed: 'Seal first',
   hardTopCoat: 'Lightweight for everything',
+  mudsOnOneAngle: 'Lightweight for every coat',
   bothSidesByKnife: 'With a corner tool',
   wetSidesMeet: 'One side at a time, opposite walls first',
   tooFewCoats: 'As the level asks',
   buttsTooHigh: 'Three coats after tape',
+  buttsInThisLight: 'Skim the whole surface',
   crossedSoft: `Let butts firm for ${FIRM_MINUTES} min`,
   tapeInBead: 'Stop the tape short of it',
   boxedUncentred: 'Centre them the same day',
-  tooSmallForTaper: 'By hand from the belt',
+  tooSmallForTaper: 'Without the taper',
 };

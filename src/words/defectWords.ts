@@ -152,9 +152,9 @@ export function itemWords(
 }
 
 /** What a knife found, within a sentence: 1/8 in high, 30 in wide over all. */
-function knifeWords({ kind, height, width, tooMuch }: KnifeFinding, unit: LengthUnit): string {
+function knifeWords({ kind, height, width, cutBack }: KnifeFinding, unit: LengthUnit): string {
   const deep = `${smallWords(height, unit)} ${kind === 'hump' ? 'high' : 'deep'}`;
-  if (tooMuch) return `${deep}: too much for any width`;
+  if (cutBack) return `${deep}: cut it back`;
   return kind === 'hump' ? `${deep}: ${widthWords(width, unit)} wide over all` : deep;
 }
 

@@ -32,8 +32,12 @@ export function adviceWords(advice: Advice, unit: LengthUnit): string {
       return 'Wide enough: leave it.';
     case 'wider':
       return `Wider by ${widthWords(advice.by, unit)}: ${widthWords(advice.to, unit)} over all.`;
-    case 'tooMuch':
-      return `${smallWords(advice.build, unit)} of build is too much: bring the wall around it up, or take the board out.`;
+    case 'cutBack':
+      return `${smallWords(advice.build, unit)} of build would take ${widthWords(advice.width, unit)}, too wide to float. Cut it back and tape it again, put a backer in, or change the board.`;
+    case 'featherEdges':
+      return 'The edges of the coats show. Feather them with a wider knife.';
+    case 'squareCorner':
+      return `The corner is ${smallWords(advice.full, unit)} full. Square it.`;
     case 'anotherCoat':
       return `One more coat: light shows ${smallWords(advice.gap, unit)} deep under a ${longKnife(unit)}.`;
     case 'edgesOnly':

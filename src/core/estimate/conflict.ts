@@ -33,8 +33,10 @@ export type Contradiction =
         | 'hardTopCoat'
         | 'bothSidesByKnife'
         | 'buttsTooHigh'
+        | 'buttsInThisLight'
         | 'crossedSoft'
         | 'tapeInBead'
+        | 'mudsOnOneAngle'
         | 'boxedUncentred';
     }
   | { readonly rule: 'driesBeforeItSets'; readonly coat: Coat }

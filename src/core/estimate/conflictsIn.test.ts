@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { AIR, HOUSE, head, rooms } from '../../../tests/houses/hallAndDen';
+import { startingMethods } from '../method/startingMethods';
 import type { MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
-import { taperBreakEvenFeet } from '../work/usualRates';
+import { taperPays } from '../work/usualRates';
 import { conflictsIn } from './conflictsIn';
 import { withPatch } from './methodPatch';
 
@@ -15,8 +16,14 @@ const conflicts = (choices: MethodChoices, own: (room: Room) => Room = (room) =>
 const ids = (choices: MethodChoices) => conflicts(choices).map(({ id }) => id);
 
 describe('contradictions', () => {
-  it('there are none in the usual method', () => {
+  it('there are none in the usual method, nor in one that ships at level 4', () => {
     expect(ids({})).toEqual([]);
+    for (const { choices } of startingMethods('in')) expect(ids(choices)).toEqual([]);
+  });
+
+  it('one side of an angle wet over wet is fine in one mud', () => {
+    for (const more of [{ product: 'lightweight' }, { product: 'allPurpose' }, { mud: 'setting' }] as const)
+      expect(ids({ classes: { angle: { cover: 'oneSide', ...more } } })).not.toContain('cover.oneSide.angle');
   });
 
   // common practice, no source
@@ -41,6 +48,12 @@ describe('contradictions', () => {
     ['all-purpose to the end', { product: 'allPurpose' }, 'product.allPurpose', 'doubtful'],
     ['tape run into a bead', { beads: 'runIn' }, 'beads.runIn', 'doubtful'],
     ['no sealer under paint', { last: 'none' }, 'last.none', 'doubtful'],
+    [
+      'one side of an angle wet, in another mud',
+      { classes: { angle: { cover: 'oneSide' } } },
+      'cover.oneSide.angle',
+      'forbidden',
+    ],
     ['boxed butts left uncentred', { tools: 'boxes', centring: 'none' }, 'butt.centring', 'forbidden'],
   ])('%s', (_, choices, id, severity) => {
     const found = conflicts(choices).find((conflict) => conflict.id === id);
@@ -54,25 +67,50 @@ describe('contradictions', () => {
     expect(after.filter((conflict) => conflict.severity === 'forbidden' && !before.has(conflict.id))).toEqual([]);
   });
 
-  it('a mechanical taper pays from its break-even on', () => {
-    // 60 min over 1/90 − 1/250 h a foot
-    expect(taperBreakEvenFeet()).toBeCloseTo(140.625, 6);
-    const small = rooms.slice(1).map(({ room, tally }) => ({
-      room,
-      tally: { ...tally, classes: { ...tally.classes, angle: { length: 0, count: 0 } } },
-    }));
-    expect(conflictsIn(head({ laying: 'taper' }), small, AIR).map(({ id }) => id)).toContain('laying.taper');
-    expect(ids({ laying: 'taper' })).not.toContain('laying.taper');
+  // common practice, no source: 250 ft of flats an hour against 150 with an applicator or a dispenser and 90 from the belt; one hour to set
+  // up and clean out, each day
+  it.each([
+    ['flats against an applicator', { flat: 374 }, 'applicator', 375, false],
+    ['just enough of them', { flat: 376 }, 'applicator', 375, true],
+    ['against the belt', { flat: 141 }, 'belt', 140.625, true],
+    ['angles against an applicator: the head lays both', { angle: 500 }, 'applicator', Number.POSITIVE_INFINITY, false],
+    ['a bedroom of 146 ft', { flat: 62, angle: 84 }, 'applicator', 883, false],
+    ['a basement of 347 ft', { flat: 200, butt: 40, angle: 107 }, 'applicator', 518, false],
+    ['two days of taping', { flat: 2000 }, 'applicator', 750, true],
+  ] as const)('a mechanical taper for %s', (_words, feet, otherwise, least, pays) => {
+    const found = taperPays(feet, otherwise);
+    expect(Math.round(found.least)).toBe(Math.round(least));
+    expect(found.wins >= 0).toBe(pays);
+  });
+
+  it('a mechanical taper is warned of in a small house, with what else lays its tape', () => {
+    const small = rooms.slice(1);
+    const found = conflictsIn(head({ laying: 'taper' }), small, AIR).find(({ id }) => id === 'laying.taper');
+    expect(found).toMatchObject({ severity: 'doubtful', mend: { choices: { laying: 'applicator' } } });
+    const belt = { laying: 'taper', classes: { angle: { laying: 'belt' } } } as const;
+    expect(conflictsIn(head(belt), small, AIR).find(({ id }) => id === 'laying.taper')?.mend).toEqual({
+      choices: { laying: 'belt' },
+    });
+    const large = Array.from({ length: 12 }, () => rooms).flat();
+    expect(conflictsIn(head({ laying: 'taper' }), large, AIR).map(({ id }) => id)).not.toContain('laying.taper');
   });
 
   it('a taper is set up for the house: a small room of it is no small job', () => {
+    const many = Array.from({ length: 12 }, (_, copy) =>
+      rooms.map(({ room, tally }) => ({ room: { ...room, id: `${room.id}-${copy}` }, tally })),
+    ).flat();
+    const found = (own: (room: Room) => Room) =>
+      conflictsIn(
+        head({ laying: 'taper' }),
+        many.map(({ room, tally }) => ({ room: own(room), tally })),
+        AIR,
+      );
     const small = (room: Room) =>
       room.name === 'Den'
         ? { ...room, finish: { light: 'ordinary' as const }, method: { mud: 'drying' as const } }
         : room;
-    expect(conflicts({ laying: 'taper' }, small).map(({ id }) => id)).toEqual([]);
-    const finished = conflicts({ laying: 'taper' }, (room) => ({ ...room, finish: { surface: 'flat paint' } }));
-    expect(finished).toEqual([]);
+    expect(found(small)).toEqual([]);
+    expect(found((room) => ({ ...room, finish: { surface: 'flat paint' } }))).toEqual([]);
   });
 
   it('in dry, hot air warn of setting mud that dries first, in cold air do not', () => {
@@ -86,8 +124,11 @@ describe('contradictions', () => {
   it('of a room carry its name, and are judged in its own light', () => {
     const named = conflicts({}, (room) => (room.name === 'Hall' ? { ...room, finish: { light: 'low sun' } } : room));
     expect(named.map(({ id, room }) => [id.split('.').slice(-2).join('.'), room?.name])).toEqual([
-      ['butt.narrow', 'Hall'],
+      ['butt.light', 'Hall'],
     ]);
+    // A skim hides them.
+    const skimmed = conflicts({ last: 'skim' }, (room) => ({ ...room, finish: { light: 'low sun' } }));
+    expect(skimmed).toEqual([]);
     const own = conflicts({}, (room) =>
       room.name === 'Den' ? { ...room, method: { order: 'noWait', last: 'none' } } : room,
     );

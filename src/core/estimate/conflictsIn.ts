@@ -7,7 +7,14 @@ import type { MethodClass } from '../room/methodAnswers';
 import type { Room } from '../room/schema';
 import type { Check, Conflict, Found, Looked } from './conflict';
 import { angleSides, buttsTooNarrow, tooFewCoats } from './jointConflicts';
-import { hardTopCoat, meshInAngles, meshInDryingMud, notSealed, settingMudTooThin } from './mudConflicts';
+import {
+  hardTopCoat,
+  meshInAngles,
+  meshInDryingMud,
+  mudsOnOneAngle,
+  notSealed,
+  settingMudTooThin,
+} from './mudConflicts';
 import { boxedButts, crossingButts, tapeIntoBead, taperOnASmallJob } from './orderConflicts';
 
 /**
@@ -54,6 +61,7 @@ const CHECKS: readonly Check[] = [
   meshInAngles,
   settingMudTooThin,
   hardTopCoat,
+  mudsOnOneAngle,
   angleSides,
   tooFewCoats,
   buttsTooNarrow,

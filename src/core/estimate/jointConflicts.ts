@@ -3,7 +3,7 @@ import { fromMm } from '../measure/unit';
 import { chosenCoatKeys, coatKeysFor } from '../method/coatKeysFor';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
-import { judgeSection } from '../section/judgeSection';
+import { judgeSection, MOST_BUILD_MM } from '../section/judgeSection';
 import { sectionFor } from '../section/sectionFor';
 import { strictestTolerance } from '../section/tolerance';
 import { widthThatHides } from '../section/widthThatHides';
@@ -61,9 +61,21 @@ export function tooFewCoats({ method, kinds }: Looked): readonly Found[] {
 export function buttsTooNarrow({ method, kinds, finish, unit }: Looked): readonly Found[] {
   if (!kinds.includes('butt') || method.level < 4) return [];
   const tolerance = strictestTolerance(finish);
-  if (!judgeSection(sectionFor('butt', method), tolerance).shows) return [];
+  const { shows, crown } = judgeSection(sectionFor('butt', method), tolerance);
+  const isHigh = crown >= MOST_BUILD_MM;
+  const isSkimmed = coatsFor('surface', method).length > 0;
+  if (!shows || (isSkimmed && !isHigh)) return [];
   const width = widthThatHides('butt', method, tolerance);
   const found = { severity: 'doubtful', question: 'width', class: 'butt' } as const;
+  if (width === undefined && !isHigh)
+    return [
+      {
+        ...found,
+        id: 'butt.light',
+        why: { rule: 'buttsInThisLight' },
+        mend: { choices: { last: 'skim' } },
+      },
+    ];
   if (width === undefined)
     return [
       {

@@ -94,3 +94,22 @@ export function hardTopCoat({ method, kinds }: Looked): readonly Found[] {
     },
   ];
 }
+
+/** One side of an angle is coated over its wet tape, so all coats of that angle are of one mud. Common practice, no source. */
+export function mudsOnOneAngle({ method, kinds }: Looked): readonly Found[] {
+  return kinds.filter(isAngle).flatMap((kind): readonly Found[] => {
+    const { cover, angles } = choicesFor(method, kind);
+    const muds = new Set(coatsFor(kind, method).map(({ mud }) => mud));
+    if (cover !== 'oneSide' || angles === 'both' || muds.size < 2) return [];
+    return [
+      {
+        id: `cover.oneSide.${kind}`,
+        severity: 'forbidden',
+        question: 'product',
+        class: kind,
+        why: { rule: 'mudsOnOneAngle' },
+        mend: { classes: { [kind]: { mud: 'drying', product: 'lightweight' } } },
+      },
+    ];
+  });
+}

@@ -1,9 +1,8 @@
 import { tapedLength } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
-import type { CoatedClass } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
-import { taperBreakEvenFeet } from '../work/usualRates';
+import { taperPays } from '../work/usualRates';
 import type { Found, Looked } from './conflict';
 
 export function crossingButts({ method, kinds }: Looked): readonly Found[] {
@@ -50,18 +49,29 @@ export function boxedButts({ method, kinds }: Looked): readonly Found[] {
   ];
 }
 
+/** A taper is judged against what else lays the tape here: what some class is taped with, or an applicator. */
 export function taperOnASmallJob({ method, tally, kinds }: Looked): readonly Found[] {
-  const tapered = kinds.filter((kind: CoatedClass) => coatsFor(kind, method)[0]?.tool.kind === 'taper');
-  const tape = tapedLength(tally);
-  if (tapered.length === 0 || tape / MM_PER_FOOT >= taperBreakEvenFeet()) return [];
+  const tapers = kinds.filter(
+    (kind) => choicesFor(method, kind).laying === 'taper' && coatsFor(kind, method)[0]?.tape === 'paper',
+  );
+  const others = kinds.flatMap((kind) => {
+    const { laying } = choicesFor(method, kind);
+    return laying === 'taper' || !coatsFor(kind, method)[0]?.tape ? [] : [laying];
+  });
+  const otherwise = others[0] ?? 'applicator';
+  const feet = Object.fromEntries(
+    tapers.flatMap((kind) => (kind === 'fasteners' ? [] : [[kind, tally.classes[kind].length / MM_PER_FOOT]])),
+  );
+  const { wins, least } = taperPays(feet, otherwise);
+  if (tapers.length === 0 || wins >= 0) return [];
   return [
     {
       id: 'laying.taper',
       severity: 'doubtful',
       question: 'laying',
       class: undefined,
-      why: { rule: 'tooSmallForTaper', tape, least: taperBreakEvenFeet() * MM_PER_FOOT },
-      mend: { choices: { laying: 'belt' } },
+      why: { rule: 'tooSmallForTaper', tape: tapedLength(tally), least: least * MM_PER_FOOT },
+      mend: { choices: { laying: otherwise } },
     },
   ];
 }

@@ -27,7 +27,7 @@ export interface ClassTraits {
   /** How a box goes over it. */
   readonly boxed: 'along' | 'butt' | 'backed' | 'never';
   /** The knives that it is coated with. */
-  readonly knives: 'flat' | 'mixed' | 'butt' | 'angle' | 'bead' | 'fasteners';
+  readonly knives: 'flat' | 'mixed' | 'butt' | 'tieIn' | 'angle' | 'bead' | 'fasteners';
   /** With what it is run through a room. */
   readonly run: RunGroup;
 }
@@ -88,7 +88,7 @@ export const CLASS_TRAITS: Readonly<Record<AnyClass, ClassTraits>> = {
     meshed: 'never',
     hard: true,
     boxed: 'butt',
-    knives: 'mixed',
+    knives: 'tieIn',
     run: 'flat',
   },
   fasteners: { ...LOOSE, layout: 'round', knives: 'fasteners', run: 'fasteners' },

@@ -27,7 +27,14 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
     },
     {
       id: 'trowel',
-      choices: { tools: 'trowel', laying: 'dispenser', cover: 'skim', consistency: 'box', between: 'scrape' },
+      choices: {
+        tools: 'trowel',
+        laying: 'dispenser',
+        cover: 'skim',
+        consistency: 'box',
+        between: 'scrape',
+        classes: { mixed: { width: length(20 * MM_PER_INCH) }, existing: { width: length(24 * MM_PER_INCH) } },
+      },
     },
     {
       id: 'boxes',
@@ -39,11 +46,18 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
         order: 'boxes',
         centring: 'sameDay',
         between: 'scrape',
+        classes: { mixed: { width: length(18 * MM_PER_INCH) }, existing: { width: length(24 * MM_PER_INCH) } },
       },
     },
     {
       id: 'setting',
-      choices: { mud: 'settingFirst', tape: 'mesh', settingMinutes: 45, between: 'scrape' },
+      choices: {
+        mud: 'settingFirst',
+        tape: 'mesh',
+        settingMinutes: 45,
+        between: 'scrape',
+        classes: { butt: { width: length(30 * MM_PER_INCH) }, existing: { width: length(24 * MM_PER_INCH) } },
+      },
     },
     {
       id: 'metric',
@@ -53,7 +67,8 @@ export function startingMethods(unit: LengthUnit): readonly StartingMethod[] {
         classes: {
           flat: { width: length(300) },
           mixed: { width: length(450) },
-          butt: { width: length(650) },
+          butt: { width: length(700) },
+          existing: { width: length(550) },
           angle: CORNER_TOOL,
           offAngle: CORNER_TOOL,
         },

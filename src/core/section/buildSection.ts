@@ -125,7 +125,8 @@ function bladed(
   if (layout === 'corner' || onNose) return pass(surface, 0, width);
   if (layout === 'round') return pass(surface, -width / 2, width / 2);
   if (floated) {
-    const start = coat.edges ? TAPE_WIDTH_MM : -OVER_THE_CREST_MM;
+    // Boxed butts are doubled out: a box runs beside the crest, which is centered by hand.
+    const start = coat.edges ? TAPE_WIDTH_MM : coat.tool.kind === 'box' ? 0 : -OVER_THE_CREST_MM;
     return pass(pass(surface, start, start + width), -start - width, -start);
   }
   if (coat.edges) return pass(pass(surface, width / 6, (width * 2) / 3), -(width * 2) / 3, -width / 6);

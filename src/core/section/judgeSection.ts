@@ -7,8 +7,9 @@ import type { Tolerance } from './tolerance';
 
 /** The knife that a finished joint is checked with. Common practice, no source. */
 export const CHECK_KNIFE_MM = 12 * MM_PER_INCH;
-/** On a butt this much build is too much: the wall around it has to come up. Common practice, no source. */
+/** So much build on a butt is too much already, and wider than about 36 in nobody floats: it is cut back. Common practice, no source. */
 export const MOST_BUILD_MM = (MM_PER_INCH * 3) / 16;
+export const MOST_WIDTH_MM = 37 * MM_PER_INCH;
 /** A fill deeper than this is better made with setting mud. Common practice, no source. */
 export const DEEP_FILL_MM = MM_PER_INCH / 8;
 
@@ -31,7 +32,11 @@ export type Advice =
   | { readonly kind: 'enough' }
   /** Both sides together, mm: what it takes, and how much that is over what is planned. */
   | { readonly kind: 'wider'; readonly to: number; readonly by: number }
-  | { readonly kind: 'tooMuch'; readonly build: number }
+  /** Too high or too wide to float: mm of build, and the width that it would take. */
+  | { readonly kind: 'cutBack'; readonly build: number; readonly width: number }
+  /** Of an inside angle: its edges stand out, or its corner is full. */
+  | { readonly kind: 'featherEdges' }
+  | { readonly kind: 'squareCorner'; readonly full: number }
   | { readonly kind: 'anotherCoat'; readonly gap: number }
   | { readonly kind: 'edgesOnly' }
   | { readonly kind: 'prefill'; readonly gap: number }
@@ -54,6 +59,7 @@ const EDGE_MM = 0.03;
  * @example judgeSection(section, toleranceFor('flat paint', 'low sun')).shows
  */
 export function judgeSection(section: Section, tolerance: Tolerance): Judgement {
+  if (section.layout === 'corner') return judgeCorner(section, tolerance);
   const isLine = section.layout !== 'across' && section.layout !== 'even';
   const limit = tolerance.slope * (isLine ? AT_A_LINE : 1);
   const each = measuresOf(section);
@@ -67,11 +73,11 @@ export function judgeSection(section: Section, tolerance: Tolerance): Judgement 
   const needed = isLine ? width : (2 * crown) / limit;
   const gapped = knife.gap > tolerance.gap;
   const steep = steepest > limit * LOCAL;
-  const tooMuch = !isLine && crown > MOST_BUILD_MM;
+  const cutBack = !isLine && isTooMuch(crown, needed);
   const advice: Advice[] = [];
   if (section.layout === 'across' && section.found.gap > DEEP_FILL_MM)
     advice.push({ kind: 'prefill', gap: section.found.gap });
-  if (tooMuch) advice.push({ kind: 'tooMuch', build: crown });
+  if (cutBack) advice.push({ kind: 'cutBack', build: crown, width: needed });
   else if (needed > width + 1) advice.push({ kind: 'wider', to: needed, by: needed - width });
   if (gapped) advice.push({ kind: 'anotherCoat', gap: knife.gap });
   const last = section.coats.at(-1);
@@ -79,9 +85,42 @@ export function judgeSection(section: Section, tolerance: Tolerance): Judgement 
     advice.push({ kind: 'edgesOnly' });
   for (const { coat, thickest } of section.coats)
     if (coat.mud !== 'setting' && thickest > DEEP_FILL_MM) advice.push({ kind: 'settingMud', coat, thickest });
-  const shows = steep || gapped || tooMuch || needed > width + 1;
+  const shows = steep || gapped || cutBack || needed > width + 1;
   if (advice.length === 0) advice.push({ kind: 'enough' });
   return { crown, hollow, width, steepest, knife, shows, advice };
+}
+
+/** Returns whether a hump is too high, or would have to be floated too wide; mm. */
+export const isTooMuch = (build: number, width: number): boolean => build >= MOST_BUILD_MM || width > MOST_WIDTH_MM;
+
+/** An edge is a line of its own: so much steeper than a ramp it may end and still vanish. Common practice, no source. */
+const EDGE = 4;
+/** Slightly eased is wanted; fuller than this a corner reads as round. Common practice, no source. */
+const FULL_CORNER_MM = 2.5;
+
+/**
+ * An inside angle is not judged by a knife laid across it: its two edges vanish and its corner is sharp. Whether it runs straight no
+ * section says.
+ */
+function judgeCorner(section: Section, tolerance: Tolerance): Judgement {
+  const each = measuresOf(section);
+  const worst = each.reduce((a, b) => (b.steepest > a.steepest ? b : a));
+  const full = Math.max(...section.planes.map(({ top }) => top[0] ?? 0));
+  const edge = Math.max(...each.map((plane) => plane.edge));
+  const advice: Advice[] = [];
+  if (edge > tolerance.slope * EDGE) advice.push({ kind: 'featherEdges' });
+  if (full > FULL_CORNER_MM) advice.push({ kind: 'squareCorner', full });
+  const shows = advice.length > 0;
+  if (!shows) advice.push({ kind: 'enough' });
+  return {
+    crown: Math.max(...each.map((plane) => plane.crown)),
+    hollow: worst.hollow,
+    width: each.reduce((sum, plane) => sum + plane.width, 0),
+    steepest: worst.steepest,
+    knife: worst.knife,
+    shows,
+    advice,
+  };
 }
 
 // One section is judged in many lights; what is measured of it does not depend on them.
@@ -111,10 +150,14 @@ function measured(plane: Plane) {
     steepest = Math.max(steepest, Math.abs((top[index + span] ?? 0) - (top[index] ?? 0)) / HAND_MM);
   // On a side of a corner or nose the knife's end is held to the line.
   const centre = from < 0 ? 0 : CHECK_KNIFE_MM / 2;
+  const inch = Math.round(MM_PER_INCH / step);
+  const edge =
+    last > first ? Math.max(0, (top[Math.max(first, last - inch)] ?? 0) - (top[last] ?? 0)) / MM_PER_INCH : 0;
   return {
     crown,
     hollow,
     steepest,
+    edge,
     width: last > first ? (last - first) * step : 0,
     knife: rockUnder(top, from, step, CHECK_KNIFE_MM, centre),
   };

@@ -1,4 +1,4 @@
-import { MOST_BUILD_MM } from './judgeSection';
+import { isTooMuch } from './judgeSection';
 import { SHRINKAGE } from './mud';
 import type { Tolerance } from './tolerance';
 
@@ -20,8 +20,8 @@ export interface KnifeFinding {
   readonly width: number;
   readonly extraMud: number;
   readonly extraCoat: boolean;
-  /** No width hides this much build; see `MOST_BUILD_MM`. */
-  readonly tooMuch: boolean;
+  /** It stands too high, or would have to be floated too wide: it is cut back; see `isTooMuch`. */
+  readonly cutBack: boolean;
 }
 
 /**
@@ -37,7 +37,7 @@ export interface KnifeFinding {
 export function knifeCheck(seen: KnifeSeen, knife: number, now: number, tolerance: Tolerance): KnifeFinding {
   switch (seen.kind) {
     case 'flat':
-      return { kind: 'flat', height: 0, width: now, extraMud: 0, extraCoat: false, tooMuch: false };
+      return { kind: 'flat', height: 0, width: now, extraMud: 0, extraCoat: false, cutBack: false };
     case 'rocks':
       return hump((seen.lift * seen.pivot) / knife, now, tolerance);
     case 'ends':
@@ -51,7 +51,7 @@ export function knifeCheck(seen: KnifeSeen, knife: number, now: number, toleranc
         width: Math.max(now, knife),
         extraMud,
         extraCoat: seen.gap > tolerance.gap,
-        tooMuch: false,
+        cutBack: false,
       };
     }
   }
@@ -61,5 +61,5 @@ function hump(height: number, now: number, tolerance: Tolerance): KnifeFinding {
   const width = Math.max(now, (2 * height) / tolerance.slope);
   // Two long triangles, less those that are there.
   const extraMud = (height * (width - now)) / 2 / (1 - SHRINKAGE['all-purpose']) / 1000;
-  return { kind: 'hump', height, width, extraMud, extraCoat: width > now, tooMuch: height > MOST_BUILD_MM };
+  return { kind: 'hump', height, width, extraMud, extraCoat: width > now, cutBack: isTooMuch(height, width) };
 }

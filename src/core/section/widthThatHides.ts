@@ -3,12 +3,9 @@ import { coatsFor } from '../method/coatsFor';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { MethodClass } from '../room/methodAnswers';
 import { buildSection } from './buildSection';
-import { judgeSection } from './judgeSection';
+import { judgeSection, MOST_WIDTH_MM } from './judgeSection';
 import { foundIn } from './sectionFor';
 import type { Tolerance } from './tolerance';
-
-/** Nobody floats a joint wider than this; mm. */
-const WIDEST_MM = 72 * MM_PER_INCH;
 
 /**
  * The width that a joint has to be finished to so that it does not show, in steps of an inch from what the knives give
@@ -20,7 +17,7 @@ export function widthThatHides(kind: MethodClass, method: Method, tolerance: Tol
   const choices = choicesFor(method, kind);
   const found = foundIn(kind, method);
   const start = judgeSection(buildSection(kind, coatsFor(kind, method), found), tolerance).width;
-  for (let width = Math.ceil(start / MM_PER_INCH) * MM_PER_INCH; width <= WIDEST_MM; width += MM_PER_INCH) {
+  for (let width = Math.ceil(start / MM_PER_INCH) * MM_PER_INCH; width <= MOST_WIDTH_MM; width += MM_PER_INCH) {
     const classes = { ...method.classes, [kind]: { ...choices, width } };
     const { shows } = judgeSection(buildSection(kind, coatsFor(kind, { ...method, classes }), found), tolerance);
     if (!shows) return width;

@@ -88,12 +88,32 @@ const STRIP_FACTOR = 0.7;
 /** Putting trim over a joint, after its tape, with caulk on both edges. Common practice, no source. */
 const TRIM_RATE = 40;
 
-/** Setting up and cleaning out a mechanical taper, and what it lays in an hour, against the belt. */
+/** Setting up and cleaning out a mechanical taper, once a day of taping. Common practice, no source. */
 export const TAPER_SETUP_HOURS = 1;
+const TAPING_DAY_HOURS = 7;
 
-/** The tape from which a mechanical taper is faster than by hand with its setting up and cleaning out; feet. */
-export const taperBreakEvenFeet = (): number =>
-  TAPER_SETUP_HOURS / (1 / RATES_PER_HOUR.flat.tape - 1 / LAYING_RATES.taper);
+/**
+ * Returns whether a mechanical taper pays for some tape against another way of laying it, with one set-up and clean-out a day.
+ *
+ * @param feet of joint by class
+ * @returns the hours that it wins, and the feet of such tape from which it would win; Infinity where it never does
+ * @example taperPays({ flat: 375 }, 'applicator')  // { wins: 0, least: 375 }: 1 h over 1/150 − 1/250 h a foot
+ */
+export function taperPays(
+  feet: Readonly<Partial<Record<CoatedClass, number>>>,
+  otherwise: ClassChoices['laying'],
+): { readonly wins: number; readonly least: number } {
+  const taped = Object.entries(feet) as [Exclude<CoatedClass, 'surface'>, number][];
+  const hours = (laying: ClassChoices['laying']) =>
+    taped.reduce(
+      (sum, [kind, amount]) => sum + amount / layingRate(kind, RATES_PER_HOUR[kind].tape, 'paper', { laying }),
+      0,
+    );
+  const setups = Math.max(1, Math.ceil(hours('taper') / TAPING_DAY_HOURS)) * TAPER_SETUP_HOURS;
+  const gain = hours(otherwise) - hours('taper');
+  const all = taped.reduce((sum, [, amount]) => sum + amount, 0);
+  return { wins: gain - setups, least: gain > 0 ? (all * setups) / gain : Number.POSITIVE_INFINITY };
+}
 
 /**
  * What one person does of small work in an hour: feet, three-ways by count. With its box an unbacked butt comes to 110 ft.

@@ -44,7 +44,7 @@ export function KnifeCheck({
         </p>
       )}
       {knife.reading && <KnifeDrawing {...knife.reading} width={now} unit={unit} />}
-      {finding && mayEdit && finding.kind !== 'flat' && !finding.tooMuch && (
+      {finding && mayEdit && finding.kind !== 'flat' && !finding.cutBack && (
         <button type="button" className="btn btn-primary" onClick={() => use(patchFor(kind, finding, method, unit))}>
           Found so: {CLASS_NAMES[kind].toLowerCase()} in {where}
         </button>

@@ -59,7 +59,9 @@ describe('the words of a section', () => {
     expect(adviceWords({ kind: 'settingMud', coat, thickest: 4.7625 }, 'in')).toBe(
       'Setting mud for the fill coat: it lies 3/16 in deep, over 1/8 in.',
     );
-    expect(adviceWords({ kind: 'tooMuch', build: 5 }, 'mm')).toContain('5.0 mm of build is too much');
+    expect(adviceWords({ kind: 'cutBack', build: 5, width: 1700 }, 'mm')).toContain(
+      '5.0 mm of build would take 1700 mm',
+    );
     expect(adviceWords({ kind: 'prefill', gap: 6.35 }, 'in')).toBe('A gap of 1/4 in: pre-fill it with setting mud.');
   });
 });
