@@ -3,8 +3,7 @@ import type { LengthUnit } from '../core/measure/unit';
 import type { Account, Defect, DefectKind } from '../core/method/defects';
 import { placesIn } from '../core/room/ids';
 import type { Room } from '../core/room/schema';
-import { type KnifeFinding, knifeCheck } from '../core/section/knifeCheck';
-import { toleranceFor } from '../core/section/tolerance';
+import { findingOf, type KnifeFinding } from '../core/section/knifeCheck';
 import { faceWords } from './faceWords';
 import { lengthWords, roughLength, smallWords } from './lengthWords';
 import { widthWords } from './sectionWords';
@@ -139,7 +138,7 @@ export function itemWords(
       : [
           `${lengthWords(item.length, unit)} long${item.width === undefined ? '' : `, ${smallWords(item.width, unit)} wide`}`,
         ];
-  const knife = item.knife && knifeCheck(item.knife.seen, item.knife.length, item.knife.width, toleranceFor());
+  const knife = item.knife && findingOf(item.knife);
   const what = [
     ...(item.defect ? [DEFECT_WORDS[item.defect].name] : []),
     ...long,

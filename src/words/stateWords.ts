@@ -142,7 +142,11 @@ function partWords({ share, ready }: Extract<ClassNow, { kind: 'go' }>): { reado
   const percent = (part: number) => `${Math.max(1, Math.round(part * 100))} %`;
   const [first, ...ahead] = ready;
   const said = [
-    ...(first?.pieces ? [`on ${percent(first.part)} of it`] : share > 0 ? [`${percent(share)} done`] : []),
+    ...(first?.pieces && first.part < 1
+      ? [`on ${percent(first.part)} of it`]
+      : share > 0
+        ? [`${percent(share)} done`]
+        : []),
     ...ahead.map(({ coat, part }) => `${coatName(coat).toLowerCase()} on ${percent(part)}`),
   ];
   return said.length > 0 ? { detail: said.join(', ') } : {};

@@ -7,6 +7,7 @@ import { type RoomStanding, whatNow } from '@/core/readiness/whatNow';
 import { appliedCoats } from '@/core/standing/appliedCoats';
 import { finished } from '@/core/standing/finished';
 import { heldFaces, waitingFaces } from '@/core/standing/heldFaces';
+import { jointFindings } from '@/core/standing/jointFindings';
 
 /** What can be done in a room by its log, in an air that nobody touched a coat in. */
 export function roomStanding(
@@ -18,7 +19,7 @@ export function roomStanding(
   const prefill = prefillOf(state, pieces);
   const untaped = heldFaces(pieces, state.acceptances, method.all);
   const toMend = piecesToMend({ state, pieces, prefill }, untaped);
-  const marks = { held: untaped, toMend, touched: state.touched };
+  const marks = { held: untaped, toMend, touched: state.touched, more: jointFindings(state.items, pieces) };
   const applied = appliedCoats(pieces, method, state.applied, undefined, marks);
   const done = finished(state, applied, method, undefined);
   const held = waitingFaces(applied.stretches, untaped);

@@ -25,7 +25,7 @@ const HEAVY_SPOT = 1.5;
 
 /** A coat as its method would put it on: its thickness from the section, what it lies on from what comes before it. */
 export const wetMudOf = memoizeLast((coat: Coat, method: Method): WetMud => {
-  const own = thickestOf(coat.class, coat, method) ?? USUAL_THICKNESS_MM;
+  const own = coat.thickest ?? thickestOf(coat.class, coat, method) ?? USUAL_THICKNESS_MM;
   // Mud gathers in a corner: there it is at least as thick as the same coat on a flat.
   const beside = isAngle(coat.class) ? (thickestOf('flat', coat, method) ?? 0) : 0;
   return wetMudFrom(coat, Math.max(own, beside));

@@ -28,6 +28,8 @@ interface Closed extends Mark {
   readonly photos: readonly string[];
   /** Whether it was filled with the gaps of its room, before the tape. */
   readonly prefilled?: true;
+  /** Whether the extra coat that its knife check asked for went over it. */
+  readonly coated?: true;
 }
 type ItemPayload = Extract<Entry, { kind: 'item' }>['payload'];
 
@@ -220,11 +222,17 @@ interface Folding extends RoomState {
 function applied(state: Folding, entry: Entry): Folding {
   if (entry.kind === 'coat') {
     state.applied.push(entry);
-    const { signatures, sealed, handedOver } = state;
+    const { signatures, sealed, handedOver, items } = state;
+    const coated = items.filter((item) => isExtraOver(entry, item));
+    const closed: Closed = { at: entry.at, who: whoDid(entry), minutes: undefined, photos: [], coated: true };
+    const own =
+      coated.length > 0
+        ? { ...state, items: items.map((item) => (coated.includes(item) ? { ...item, closed } : item)) }
+        : state;
     // New mud on a room that was handed over opens it again.
     return signatures.length > 0 || sealed || handedOver
-      ? { ...state, signatures: [], sealed: undefined, handedOver: undefined }
-      : state;
+      ? { ...own, signatures: [], sealed: undefined, handedOver: undefined }
+      : own;
   }
   const mark: Mark = { at: entry.at, who: whoDid(entry) };
   switch (entry.kind) {
@@ -329,6 +337,10 @@ function applied(state: Folding, entry: Entry): Folding {
       return state;
   }
 }
+
+/** Whether a coat is the extra one that a knife check on its joint asked for. */
+const isExtraOver = ({ payload }: CoatEntry, { knife, piece, closed }: OpenItem): boolean =>
+  knife !== undefined && !closed && payload.key === 'extra' && (payload.on?.some(({ id }) => id === piece) ?? false);
 
 /** Setting mud is firm when it has set, from its mixing; drying mud when it may be crossed. */
 function firmAt({ at, payload: { mud, mixedAt, ended } }: Extract<Entry, { kind: 'prefilled' }>): number {

@@ -118,10 +118,10 @@ export const tapeLaid = ({ amount, behind = 0 }: RoomCoat): number => amount + b
 /** Litres of mud that one coat of a room takes, without waste: its amount by what the joint's section takes of it. */
 export function mudOf(coat: RoomCoat, method: Method): number {
   const perBy = (own: Method) => litresPer(coat.id, sectionFor(coat.class, own));
-  const { bevelled = 0 } = coat;
+  const { bevelled = 0, more = 0 } = coat;
   const per = perBy(method) * (1 - bevelled) + (bevelled > 0 ? perBy(bevelledMethod(method)) * bevelled : 0);
   if (coat.class === 'fasteners') return per * coat.amount;
-  return coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000;
+  return (coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000) + more;
 }
 
 /** The surface that is sealed: what is painted, from level 3 on, where the method says so and no skim does it; mm². */

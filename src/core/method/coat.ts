@@ -58,6 +58,8 @@ export interface Coat {
   readonly edges: boolean;
   /** In the tape coat: wiped until little stays, or covered while it is wet. */
   readonly covered: boolean;
+  /** Of a coat that a single joint gets: where its mud lies thickest, wet, mm. The section of its class says it of all others. */
+  readonly thickest?: number;
 }
 
 /** Identifies a coat of a room, e.g. `angle.fill.first`. */

@@ -1,10 +1,12 @@
 import type { FinishPart } from '../joints/finishParts';
 import { JOINT_CLASSES } from '../joints/joint';
+import type { Piece } from '../joints/pieces';
 import type { Tally } from '../joints/tally';
 import { LEVELS, type Level } from '../room/level';
 import type { Room } from '../room/schema';
 import { COAT_KEYS, type Coat, type CoatedClass, type CoatId, type CoatKey } from './coat';
 import { coatsFor } from './coatsFor';
+import { extraCoatOver, type JointsWithMore } from './extraCoat';
 import { type Method, withLevel } from './resolveMethod';
 
 /** A coat of a room with how much there is of it: mm of joint, fasteners by count, a surface in mm². */
@@ -14,6 +16,8 @@ export interface RoomCoat extends Coat {
   readonly bevelled?: number;
   /** Of a tape coat: the tape behind cabinets that is laid with it and never coated, mm. */
   readonly behind?: number;
+  /** The mud that single joints take beyond what their section says, litres. */
+  readonly more?: number;
 }
 
 /** The classes that a room has anything of, fasteners and the surface last. */
@@ -36,6 +40,37 @@ export function roomCoats(tally: Tally, method: Method, finish?: Room['finish'])
   if (!bevelled) return coats;
   const part = bevelled.length / classes.butt.length;
   return coats.map((coat) => (coat.class === 'butt' ? { ...coat, bevelled: part } : coat));
+}
+
+/**
+ * Returns the coats of a room with what single joints get beyond their class: a coat of their own, or mud that the last one takes along.
+ *
+ * @param more by piece, see `jointFindings`
+ */
+export function withJointsMore(
+  coats: readonly RoomCoat[],
+  pieces: readonly Pick<Piece, 'id' | 'class' | 'amount'>[],
+  more: JointsWithMore,
+): readonly RoomCoat[] {
+  if (more.size === 0) return coats;
+  const all = [...coats];
+  for (const piece of pieces) {
+    const own = more.get(piece.id);
+    const place = all.findLastIndex((coat) => coat.class === piece.class);
+    const last = all[place];
+    if (!own || !last) continue;
+    const extra =
+      own.coat &&
+      extraCoatOver(
+        coats.filter((coat) => coat.class === piece.class),
+        own.coat,
+      );
+    const known = extra && last.id === extra.id;
+    if (!extra || known)
+      all[place] = { ...last, amount: last.amount + (known ? piece.amount : 0), more: (last.more ?? 0) + own.litres };
+    else all.splice(place + 1, 0, { ...extra, amount: piece.amount, more: own.litres });
+  }
+  return all;
 }
 
 /** The joints behind cabinets that are taped; mm. */

@@ -7,8 +7,9 @@ import { sealedArea } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
+import { findingOf } from '../section/knifeCheck';
 import type { Mend } from '../work/mend';
-import { MEND_MINUTES } from '../work/usualRates';
+import { cutBackHours, MEND_MINUTES } from '../work/usualRates';
 import { isGap } from './prefillOf';
 import type { RoomCoating, RoomRecord, RoomTakeOff } from './roomParts';
 
@@ -17,7 +18,10 @@ type Wrong = Pick<
   'state' | 'pieces' | 'tally' | 'coats' | 'method' | 'applied' | 'prefill' | 'held'
 >;
 
-const isMendedNow = ({ defect }: OpenItem): boolean => defect !== undefined && DEFECTS[defect].mend === 'now';
+/** A joint that a knife check found too high to float is cut back before anything goes over it. */
+const isCutBack = ({ knife }: OpenItem): boolean => knife !== undefined && findingOf(knife).cutBack;
+const isMendedNow = (item: OpenItem): boolean =>
+  (item.defect !== undefined && DEFECTS[item.defect].mend === 'now') || isCutBack(item);
 
 /** What is open in a room and is neither left to the pre-fill that is to come, nor to the hanger. */
 const ownItems = (items: readonly OpenItem[], prefills: boolean, held: ReadonlySet<string>): readonly OpenItem[] =>
@@ -74,7 +78,7 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
   const isSealed = room.state.sealed !== undefined || sealedArea(room.tally, room.coats, room.method) === 0;
   return open.filter((item) => {
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
-    return mend === 'now' || ((mend === 'next' || isSealed) && isOn(classOf(item)));
+    return isMendedNow(item) || ((mend === 'next' || isSealed) && isOn(classOf(item)));
   });
 }
 
@@ -97,10 +101,11 @@ export function mendsIn(room: Wrong): readonly Mend[] {
     const kind = classOf(item);
     const own = room.pieces.filter((piece) => piece.class === kind);
     const dry = defect === undefined || DEFECTS[defect].dry === true;
+    const under = lyingUnder(item, own);
     return {
-      hours: MEND_MINUTES[defect ?? 'unnamed'] / 60,
+      hours: isCutBack(item) ? cutBackHours(amountOf(under)) : MEND_MINUTES[defect ?? 'unnamed'] / 60,
       class: kind,
-      share: kind ? amountOf(lyingUnder(item, own)) / amountOf(own) : 0,
+      share: kind ? amountOf(under) / amountOf(own) : 0,
       first: isMendedNow(item),
       mud: dry
         ? undefined

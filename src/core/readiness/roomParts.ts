@@ -3,6 +3,7 @@ import type { Piece } from '../joints/pieces';
 import type { KeptFace } from '../joints/takeOff';
 import type { Tally } from '../joints/tally';
 import type { RoomState } from '../log/stateOf';
+import type { JointsWithMore } from '../method/extraCoat';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import type { Level } from '../room/level';
@@ -42,6 +43,8 @@ export interface RoomRecord {
   readonly toMend: ReadonlySet<string>;
   /** Gaps that are filled before the tape. */
   readonly prefill: PrefillStanding;
+  /** What knife checks ask of single joints beyond their class. */
+  readonly more: JointsWithMore;
   /** What is sanded and signed off. */
   readonly done: Finished;
 }

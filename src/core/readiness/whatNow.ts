@@ -245,8 +245,9 @@ function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): rea
     const lacks = get.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
     const go = lacks.filter(({ now }) => now.kind === 'go' && now.coat.id === coat.id);
     if (go.length === 0) return [];
-    const pieces =
-      go.length < lacks.length ? go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id)) : undefined;
+    // An extra coat may be meant for single joints.
+    const isForAll = go.length === lacks.length && (coat.key !== 'extra' || get.length === nows.length);
+    const pieces = isForAll ? undefined : go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id));
     return [{ coat, part: sum(go) / sum(get), pieces }];
   });
 }

@@ -1,5 +1,6 @@
 import { wetWhenSanded } from '../inspect/sandable';
 import { type NotSigned, whyNotHandedOver, whyNotSigned } from '../inspect/signOff';
+import { isAngle } from '../joints/classTraits';
 import type { NewEntry } from '../log/entry';
 import type { CoatedClass, CoatKey } from '../method/coat';
 import type { RoomNow } from '../readiness/whatNow';
@@ -16,6 +17,8 @@ export type EntryRefusal =
   | { readonly why: 'notFinished'; readonly now: RoomNow }
   | { readonly why: 'noSuchJoint' }
   | { readonly why: 'nothingOn'; readonly at: number }
+  /** A knife is laid across joints in one plane. */
+  | { readonly why: 'noKnife'; readonly class: CoatedClass }
   /** Asks for `repeat`: the same coat logged again, or the next one. */
   | { readonly why: 'sameCoat'; readonly class: CoatedClass; readonly key: CoatKey; readonly until: number };
 
@@ -26,6 +29,7 @@ export const RULED_KINDS: ReadonlySet<NewEntry['kind']> = new Set([
   'handedOver',
   'itemClosed',
   'touched',
+  'item',
   'coat',
   'stock',
 ]);
@@ -68,6 +72,8 @@ export function refusalOf(
     }
     case 'touched':
       return untouchable(entry, room);
+    case 'item':
+      return unreadable(entry, room);
     case 'coat':
       return wetSameCoat(entry, room);
     default:
@@ -103,6 +109,23 @@ function untouchable(
   const isOn = state.applied.some(
     ({ at: put, payload: { class: kind, on } }) =>
       Date.parse(put) < instant && (on ? on.some(({ id }) => ids.has(id)) : kinds.has(kind)),
+  );
+  return isOn ? undefined : { why: 'nothingOn', at: instant };
+}
+
+/** A knife is laid across a coat of a joint that is there; an inside angle is judged by its edges and its corner. */
+function unreadable(
+  { at, payload }: Extract<NewEntry, { kind: 'item' }>,
+  { pieces, state }: RoomSnapshot,
+): EntryRefusal | undefined {
+  if (!payload.knife) return undefined;
+  const piece = pieces.find(({ id }) => id === payload.piece);
+  if (!piece) return { why: 'noSuchJoint' };
+  if (isAngle(piece.class)) return { why: 'noKnife', class: piece.class };
+  const instant = Date.parse(at);
+  const isOn = state.applied.some(
+    ({ at: put, payload: { class: kind, on } }) =>
+      Date.parse(put) <= instant && (on ? on.some(({ id }) => id === piece.id) : kind === piece.class),
   );
   return isOn ? undefined : { why: 'nothingOn', at: instant };
 }

@@ -2,6 +2,7 @@ import { amountOf, type Piece } from '../joints/pieces';
 import type { KeptFace } from '../joints/takeOff';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatId } from '../method/coat';
+import type { JointsWithMore } from '../method/extraCoat';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
@@ -26,8 +27,8 @@ export interface RoomBlocks {
 }
 
 /** How the coats of a room are shared between its walls and its ceiling; undefined where it has not both. */
-export function blocksIn({ pieces, faces, method, applied, room }: RoomSnapshot): RoomBlocks | undefined {
-  const asked = cachedBlockPieces(pieces, faces, method, room.finish);
+export function blocksIn({ pieces, faces, method, applied, room, more }: RoomSnapshot): RoomBlocks | undefined {
+  const asked = cachedBlockPieces(pieces, faces, method, room.finish, more);
   if (!asked) return undefined;
   const done = new Map<string, number>();
   for (const stretch of applied.stretches) {
@@ -65,11 +66,12 @@ const cachedBlockPieces = memoizeLast(
     faces: readonly KeptFace[],
     method: Method,
     finish: Room['finish'],
+    more: JointsWithMore,
   ): BlockPieces | undefined => {
     const ceilings = new Set(faces.flatMap(({ id, kind }) => (kind === 'ceiling' ? [id] : [])));
     const of = (piece: Pick<Piece, 'faces'>) => blockOf(piece, ceilings);
     if (new Set(pieces.map(of)).size < BLOCKS.length) return undefined;
-    const coats = [...coatPieces(pieces, method, finish)].map(([id, all]) => {
+    const coats = [...coatPieces(pieces, method, finish, more)].map(([id, all]) => {
       const whole = amountOf(all);
       const inBlock = (block: Block) => {
         const own = all.filter((piece) => of(piece) === block);

@@ -1,6 +1,6 @@
 import { isTooMuch } from './judgeSection';
 import { SHRINKAGE } from './mud';
-import type { Tolerance } from './tolerance';
+import { type Tolerance, toleranceFor } from './tolerance';
 
 /** What was seen of a knife laid across a joint; mm. */
 export type KnifeSeen =
@@ -19,6 +19,8 @@ export interface KnifeFinding {
   /** How wide the joint has to be finished, both sides together. */
   readonly width: number;
   readonly extraMud: number;
+  /** Where that lies thickest, wet; mm. */
+  readonly thickest: number;
   readonly extraCoat: boolean;
   /** It stands too high, or would have to be floated too wide: it is cut back; see `isTooMuch`. */
   readonly cutBack: boolean;
@@ -37,7 +39,7 @@ export interface KnifeFinding {
 export function knifeCheck(seen: KnifeSeen, knife: number, now: number, tolerance: Tolerance): KnifeFinding {
   switch (seen.kind) {
     case 'flat':
-      return { kind: 'flat', height: 0, width: now, extraMud: 0, extraCoat: false, cutBack: false };
+      return { kind: 'flat', height: 0, width: now, extraMud: 0, thickest: 0, extraCoat: false, cutBack: false };
     case 'rocks':
       return hump((seen.lift * seen.pivot) / knife, now, tolerance);
     case 'ends':
@@ -50,6 +52,7 @@ export function knifeCheck(seen: KnifeSeen, knife: number, now: number, toleranc
         height: seen.gap,
         width: Math.max(now, knife),
         extraMud,
+        thickest: seen.gap / (1 - SHRINKAGE['all-purpose']),
         extraCoat: seen.gap > tolerance.gap,
         cutBack: false,
       };
@@ -60,6 +63,21 @@ export function knifeCheck(seen: KnifeSeen, knife: number, now: number, toleranc
 function hump(height: number, now: number, tolerance: Tolerance): KnifeFinding {
   const width = Math.max(now, (2 * height) / tolerance.slope);
   // Two long triangles, less those that are there.
-  const extraMud = (height * (width - now)) / 2 / (1 - SHRINKAGE['all-purpose']) / 1000;
-  return { kind: 'hump', height, width, extraMud, extraCoat: width > now, cutBack: isTooMuch(height, width) };
+  const wet = 1 / (1 - SHRINKAGE['all-purpose']);
+  const extraMud = ((height * (width - now)) / 2 / 1000) * wet;
+  // At the edges of what was there.
+  const thickest = height * (1 - now / width) * wet;
+  return { kind: 'hump', height, width, extraMud, thickest, extraCoat: width > now, cutBack: isTooMuch(height, width) };
 }
+
+/** A knife that was laid across a joint, as it is kept with what is wrong there; mm. */
+export interface KnifeLaid {
+  readonly length: number;
+  /** How wide the joint was finished then. */
+  readonly width: number;
+  readonly seen: KnifeSeen;
+}
+
+/** Returns what a knife reading says of its joint, in flat paint and ordinary light. */
+export const findingOf = ({ length, width, seen }: KnifeLaid): KnifeFinding =>
+  knifeCheck(seen, length, width, toleranceFor());

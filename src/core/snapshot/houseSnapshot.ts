@@ -1,6 +1,7 @@
 import type { RoomAirClock } from '../air/houseAir';
 import type { FanFrom } from '../air/roomAir';
 import type { HouseHead } from '../house/schema';
+import type { Piece } from '../joints/pieces';
 import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
 import { NOTHING_YET, type RoomState } from '../log/stateOf';
@@ -9,8 +10,9 @@ import type { Catalogue } from '../materials/catalogueSchema';
 import { type LoadList, loadList } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
+import type { JointsWithMore } from '../method/extraCoat';
 import { type Method, type MethodHouse, methodOfRoom, type Shrinkage } from '../method/resolveMethod';
-import { roomCoats } from '../method/roomCoats';
+import { roomCoats, withJointsMore } from '../method/roomCoats';
 import { piecesToMend } from '../readiness/mending';
 import { prefillOf } from '../readiness/prefillOf';
 import type { RoomAir, RoomCoating, RoomRecord, RoomTakeOff } from '../readiness/roomParts';
@@ -20,6 +22,7 @@ import type { Room } from '../room/schema';
 import { cachedCoats } from '../standing/appliedCoats';
 import { finished } from '../standing/finished';
 import { heldFaces, waitingFaces } from '../standing/heldFaces';
+import { jointFindings } from '../standing/jointFindings';
 import { coatHours, tasksOf } from '../work/tasksOf';
 
 const MINUTE_MS = 60_000;
@@ -78,10 +81,11 @@ export function houseSnapshot(
     const method = methodOfRoom(house, room, shared, cachedMethod);
     const state = states.get(room.id) ?? NOTHING_YET;
     const prefill = prefillOf(state, pieces);
-    const { coats, tasks, hours } = cachedPlan(tally, method, room.finish, prefill.found, prefill.litres);
+    const more = jointFindings(state.items, pieces);
+    const { coats, tasks, hours } = cachedPlan(tally, pieces, method, room.finish, prefill.found, prefill.litres, more);
     const untaped = heldFaces(pieces, state.acceptances, method.all);
     const toMend = piecesToMend({ state, pieces, prefill }, untaped);
-    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend, state.touched);
+    const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend, state.touched, more);
     const done = finished(state, applied, method, room.finish);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
@@ -104,6 +108,7 @@ export function houseSnapshot(
       held,
       toMend,
       prefill,
+      more,
       tooLarge: worked === undefined,
       method,
       coats,
@@ -150,8 +155,16 @@ const NOTHING_TAKEN_OFF = { tally: addTallies([]), pieces: [], faces: [] };
 
 /** The coats and passes of a room, and the hours of each coat. */
 const cachedPlan = memoizeLast(
-  (tally: Tally, method: Method, finish: Room['finish'], gaps: number | undefined, gapLitres: number | undefined) => {
-    const coats = roomCoats(tally, method, finish);
+  (
+    tally: Tally,
+    pieces: readonly Piece[],
+    method: Method,
+    finish: Room['finish'],
+    gaps: number | undefined,
+    gapLitres: number | undefined,
+    more: JointsWithMore,
+  ) => {
+    const coats = withJointsMore(roomCoats(tally, method, finish), pieces, more);
     const tasks = tasksOf(tally, coats, method, finish, { gaps, litres: gapLitres });
     return { coats, tasks, hours: coats.map((coat) => coatHours(coat, method)) };
   },

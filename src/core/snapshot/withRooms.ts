@@ -1,7 +1,8 @@
 import type { TakenOff } from '../joints/takeOff';
-import { roomCoats } from '../method/roomCoats';
+import { roomCoats, withJointsMore } from '../method/roomCoats';
 import type { Room } from '../room/schema';
 import { appliedCoats } from '../standing/appliedCoats';
+import { jointFindings } from '../standing/jointFindings';
 import type { HouseSnapshot, RoomSnapshot } from './houseSnapshot';
 
 /** A room as it could be, taken off. */
@@ -23,17 +24,20 @@ export function withRooms(snapshot: HouseSnapshot, others: ReadonlyMap<string, O
       if (!other || isBegun(before)) return before;
       const { room, taken } = other;
       const { method, state, held, toMend } = before;
+      const more = jointFindings(state.items, taken.pieces);
       return {
         ...before,
         room,
         tally: taken.tally,
         pieces: taken.pieces,
         faces: taken.faces,
-        coats: roomCoats(taken.tally, method, room.finish),
+        more,
+        coats: withJointsMore(roomCoats(taken.tally, method, room.finish), taken.pieces, more),
         applied: appliedCoats(taken.pieces, method, state.applied, room.finish, {
           held,
           toMend,
           touched: state.touched,
+          more,
         }),
       };
     }),

@@ -1,6 +1,6 @@
 import { cachedMethod } from '../method/cachedMethod';
 import { methodOfRoom } from '../method/resolveMethod';
-import { roomCoats } from '../method/roomCoats';
+import { roomCoats, withJointsMore } from '../method/roomCoats';
 import type { AnswerTo } from '../room/methodAnswers';
 import { appliedCoats } from '../standing/appliedCoats';
 import type { HouseSnapshot, RoomSnapshot } from './houseSnapshot';
@@ -23,11 +23,12 @@ export function withTools(snapshot: HouseSnapshot, tools: Tools): HouseSnapshot 
       return {
         ...room,
         method,
-        coats: roomCoats(room.tally, method, room.room.finish),
+        coats: withJointsMore(roomCoats(room.tally, method, room.room.finish), room.pieces, room.more),
         applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, {
           held: room.held,
           toMend: room.toMend,
           touched: room.state.touched,
+          more: room.more,
         }),
       };
     }),

@@ -33,7 +33,7 @@ export interface Alike {
 
 /**
  * Gathers the pieces of a room so that each of a group stands as the others do: of one class, on the same side, by the same
- * method, under the same entries, held or not, to be mended or not, touched alike, and so what lies beside them and across
+ * method, with the same coats, under the same entries, held or not, to be mended or not, touched alike, and so what lies beside and across
  * them.
  */
 export function alikePieces(
@@ -41,7 +41,7 @@ export function alikePieces(
   applied: readonly CoatEntry[],
   method: Method,
   finish: Room['finish'],
-  { held, toMend, touched }: PieceMarks,
+  { held, toMend, touched, more }: PieceMarks,
 ): readonly Alike[] {
   const covers = coversOf(pieces, applied, method, finish);
   const byJoint = new Map<string, number[]>();
@@ -59,7 +59,7 @@ export function alikePieces(
     const { left, first, ceilingFirst } = piece.lies ?? {};
     const { level } = methodOn(piece.faces, method, finish);
     const under = coverNumber(covers[index]);
-    const waits = `${isHeld(piece, held)} ${toMend.has(piece.id)} ${touches[index]}`;
+    const waits = `${isHeld(piece, held)} ${toMend.has(piece.id)} ${touches[index]} ${JSON.stringify(more.get(piece.id)?.coat)}`;
     return number(`${piece.class} ${level} ${left} ${first} ${ceilingFirst} ${waits} ${under}`);
   });
   const among = (others: readonly number[]) => [...new Set(others.map((other) => base[other]))].sort().join(' ');

@@ -4,6 +4,7 @@ import type { Touched } from '../log/stateOf';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Coat, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';
+import { type JointsWithMore, NO_MORE, withExtraCoat } from '../method/extraCoat';
 import type { Method } from '../method/resolveMethod';
 import type { Room } from '../room/schema';
 import { alikePieces } from './alikePieces';
@@ -58,9 +59,11 @@ export interface PieceMarks {
   readonly toMend: ReadonlySet<string>;
   /** Touch checks in the order in which they were made. */
   readonly touched: readonly Touched[];
+  /** What single joints get beyond their class, see `jointFindings`. */
+  readonly more: JointsWithMore;
 }
 
-export const NO_MARKS: PieceMarks = { held: new Set(), toMend: new Set(), touched: [] };
+export const NO_MARKS: PieceMarks = { held: new Set(), toMend: new Set(), touched: [], more: NO_MORE };
 
 export const NOTHING_APPLIED: AppliedCoats = { coats: new Map(), more: [], stretches: [] };
 
@@ -79,7 +82,7 @@ export function appliedCoats(
   finish?: Room['finish'],
   marks: PieceMarks = NO_MARKS,
 ): AppliedCoats {
-  const { held, toMend } = marks;
+  const { held, toMend, more } = marks;
   if (applied.length === 0 && held.size === 0 && toMend.size === 0) return NOTHING_APPLIED;
   const groups = alikePieces(pieces, applied, method, finish, marks);
   const layersUnder = layersOf(
@@ -94,18 +97,19 @@ export function appliedCoats(
     const { piece, amount, method: own } = alike;
     const layers = layersUnder.get(alike.covered) ?? [];
     const ceilingFirst = isCeilingFirst(piece, method, finish);
-    const asked = coatsFor(piece.class, own).filter(({ side }) => liesOn(piece, side, ceilingFirst));
-    const ladder = beside(layers, asked);
-    for (const { coat, share, applications, layer } of ladder) {
+    const ladder = withExtraCoat(coatsFor(piece.class, own), more.get(piece.id));
+    const asked = ladder.filter(({ side }) => liesOn(piece, side, ceilingFirst));
+    const laid = beside(layers, asked);
+    for (const { coat, share, applications, layer } of laid) {
       const sum = sums.get(coat.id) ?? { covered: 0, whole: 0, entries: new Set() };
       sums.set(coat.id, sum);
       sum.whole += amount;
       sum.covered += amount * share;
-      if (summed.has(ladder)) continue;
+      if (summed.has(laid)) continue;
       for (const entry of applications) sum.entries.add(entry);
       for (const entry of layer?.entries ?? []) placed.add(entry);
     }
-    summed.add(ladder);
+    summed.add(laid);
     return {
       class: piece.class,
       pieces: alike.pieces,
@@ -113,7 +117,7 @@ export function appliedCoats(
       held: asked.length > 0 && layers.length === 0 && isHeld(piece, held),
       toMend: toMend.has(piece.id),
       touched: alike.touched,
-      coats: ladder,
+      coats: laid,
       layers,
       beside: alike.beside,
       across: alike.across,
@@ -138,7 +142,8 @@ export const cachedCoats = memoizeLast(
     held: ReadonlySet<string>,
     toMend: ReadonlySet<string>,
     touched: readonly Touched[],
-  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, { held, toMend, touched }),
+    more: JointsWithMore,
+  ): AppliedCoats => appliedCoats(pieces, method, applied, finish, { held, toMend, touched, more }),
 );
 
 /** A coat that is asked for, with what is on of it. */

@@ -59,6 +59,17 @@ export const MEND_MINUTES: Readonly<Record<DefectKind | 'unnamed', number>> = {
   dent: 8,
   unnamed: 10,
 };
+/** Cutting a butt's paper back and taping it again: feet in an hour. Common practice, no source. */
+const CUT_BACK_FT_PER_HOUR = 8;
+
+/**
+ * Returns the person-hours of cutting a joint back and taping it again.
+ *
+ * @param length mm
+ * @example cutBackHours(4 * 304.8)  // 0.5
+ */
+export const cutBackHours = (length: number): number => length / MM_PER_FOOT / CUT_BACK_FT_PER_HOUR;
+
 /** Sanding one mended place. Common practice, no source. */
 export const SAND_MENDED_HOURS = 3 / 60;
 

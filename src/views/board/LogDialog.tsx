@@ -127,6 +127,8 @@ export function LogDialog({
         ...(side ? { side } : {}),
         ...(faces ? { faces } : {}),
         ...(where === SOME_PIECES ? { pieces: [...tapped].sort().map((id) => ({ id })) } : {}),
+        // The extra coat of single joints goes on those.
+        ...(where === '' && next.isExtra ? { pieces: cell.extra?.pieces.map((id) => ({ id })) } : {}),
         ...said.run,
         part: part ?? (share === 'half' && covered === 0 ? 0.5 : 1),
         mud: mud === 'drying' ? { kind: 'drying' } : { kind: 'setting', minutes: Number(mud) },

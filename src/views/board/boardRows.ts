@@ -7,6 +7,7 @@ import { heldAt } from '@/core/log/stateOf';
 import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
+import type { ExtraCoat } from '@/core/method/extraCoat';
 import type { Method } from '@/core/method/resolveMethod';
 import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
@@ -52,6 +53,8 @@ export interface BoardCell {
   readonly amount: number;
   /** When it is run among what is run next in the room: 1 comes first. */
   readonly order?: number;
+  /** The joints that get one coat more than their class, and the widest of these coats. */
+  readonly extra?: ExtraCoat & { readonly pieces: readonly string[] };
   /** Where the class holds its room up: what setting mud would win. */
   readonly catchUp?: { readonly key: CoatKey; readonly minutes: number; readonly hoursWon: number };
 }
@@ -104,6 +107,7 @@ const boardRow = memoizeLast(
         on: on.get(kind) ?? [],
         amount: rounded(amounts.get(kind) ?? 0),
         ...(order.has(kind) ? { order: order.get(kind) as number } : {}),
+        ...extraOf(kind, snapshot),
         ...catchUpOf(kind, lagging),
       })),
     };
@@ -125,6 +129,12 @@ function prefillOf({ tasks, prefill, applied, method }: RoomSnapshot): Pick<Boar
   const length = rounded(whole * (1 - prefill.done));
   if (length === 0 || applied.coats.size > 0) return {};
   return { prefill: { length, found: prefill.found !== undefined, minutes: method.all.settingMinutes } };
+}
+
+function extraOf(kind: CoatedClass, { more, pieces }: RoomSnapshot): Pick<BoardCell, 'extra'> {
+  const own = more.size === 0 ? [] : pieces.filter(({ id, class: of }) => of === kind && more.get(id)?.coat);
+  const [widest] = own.flatMap(({ id }) => more.get(id)?.coat ?? []).toSorted((a, b) => b.width - a.width);
+  return widest ? { extra: { ...widest, pieces: own.map(({ id }) => id) } } : {};
 }
 
 function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {

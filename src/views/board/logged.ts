@@ -2,6 +2,7 @@ import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Coat } from '@/core/method/coat';
 import { coatsFor } from '@/core/method/coatsFor';
+import { extraCoatOver } from '@/core/method/extraCoat';
 import type { Method } from '@/core/method/resolveMethod';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { isJoint } from '@/words/stateWords';
@@ -17,11 +18,13 @@ export interface Logged {
 export function openCoats(
   { row, cell }: Logged,
   method: Method,
-): readonly { readonly coat: Coat; readonly share: number }[] {
-  const ladder = coatsFor(cell.class, { ...method, level: row.level });
+): readonly { readonly coat: Coat; readonly share: number; readonly isExtra: boolean }[] {
+  const own = coatsFor(cell.class, { ...method, level: row.level });
+  const extra = cell.extra && extraCoatOver(own, cell.extra);
+  const ladder = extra ? [...own, extra] : own;
   return cell.coats.flatMap(({ key, side, share }) => {
     const coat = ladder.find((candidate) => candidate.key === key && candidate.side === side);
-    return coat && share < 1 ? [{ coat, share }] : [];
+    return coat && share < 1 ? [{ coat, share, isExtra: coat === extra }] : [];
   });
 }
 
