@@ -142,6 +142,14 @@ export function checkWords({ class: kind, key }: Pick<Coat, 'class' | 'key'>, un
 export const longKnife = (unit: LengthUnit): string => `${bladeWords(MM_PER_FOOT, unit)} knife`;
 
 function checksOf(kind: CoatedClass, common: Omit<Checks, 'tape' | 'fill'>, knife: string): Checks {
+  if (kind === 'fasteners')
+    return {
+      ...common,
+      tape: 'no head above the paper, no ring around it; torn paper is a new screw',
+      fill: 'level under a knife, no dimple left',
+      finish: 'no dimple, no edge to feel',
+      extra: 'no dimple, no edge to feel',
+    };
   if (isAccessory(kind))
     return {
       ...common,

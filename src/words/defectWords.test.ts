@@ -62,7 +62,7 @@ describe('what can be wrong', () => {
     const light = { length: 304.8, width: 304.8, seen: { kind: 'light', gap: 1.5875 } } as const;
     expect(itemWords({ ...item, defect: 'hollow', knife: light }, room, 'in')).toBe('Hollow, 1/16 in deep, wall 2');
     const high = { length: 304.8, width: 304.8, seen: { kind: 'ends', gap: 6.35 } } as const;
-    expect(itemWords({ ...item, knife: high }, room, 'in')).toContain('1/4 in high: too much for any width');
+    expect(itemWords({ ...item, knife: high }, room, 'in')).toContain('1/4 in high: cut it back');
   });
 });
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import type { UnsentPhoto } from '@/client/outbox/deviceStore';
 import { type Said, useLog } from '@/client/useLog';
+import { isAngle } from '@/core/joints/classTraits';
 import { parseLength } from '@/core/measure/parseLength';
 import { BEFORE_TAPE, DEFECTS, type DefectKind, defectsOn, isPrefilled } from '@/core/method/defects';
 import { knifeCheck } from '@/core/section/knifeCheck';
@@ -52,7 +53,7 @@ export function ProblemDialog({
   const [wide, setWide] = useState('');
   const [measured, setMeasured] = useState(false);
   const knife = useKnife(unit);
-  const across = place?.piece?.width;
+  const across = place?.piece && !isAngle(place.piece.class) ? place.piece.width : undefined;
   const reading = measured && across !== undefined ? knife.reading : undefined;
   const finding =
     reading && across !== undefined ? knifeCheck(reading.seen, reading.length, across, toleranceFor()) : undefined;
@@ -130,6 +131,11 @@ export function ProblemDialog({
         <p className="rounded-lg bg-base-200 p-3" aria-live="polite">
           It comes from: {DEFECT_WORDS[defect].cause}. Mend: {DEFECT_WORDS[defect].mend};{' '}
           {MEND_WORDS[DEFECTS[defect].mend]}.
+        </p>
+      )}
+      {place?.piece && isAngle(place.piece.class) && !early && (
+        <p className="text-sm text-muted">
+          Judge an inside corner with a light along it: straight, both edges vanish, the corner clean.
         </p>
       )}
       {across !== undefined && !early && (

@@ -22,6 +22,8 @@ import { crewWords, litresWords } from './priceWords';
 import { QuestionList } from './QuestionList';
 import { RoomFinishes } from './RoomFinishes';
 import { SectionPanel } from './SectionPanel';
+import { SingleJoints } from './SingleJoints';
+import type { SingleJoint } from './singleJoints';
 import { useMethod } from './useMethod';
 import { usePrices } from './usePrices';
 
@@ -33,6 +35,8 @@ interface CoatsViewProps {
   /** How fast the crew is, as far as it is known and its reader's to know. */
   readonly crew: CrewPace;
   readonly kept: readonly KeptMethodRow[];
+  /** Joints that get an extra coat of their own. */
+  readonly singles: readonly SingleJoint[];
   readonly mayEdit: boolean;
 }
 
@@ -222,6 +226,10 @@ export function CoatsView(props: CoatsViewProps) {
                 }}
               />
             ))}
+            <SingleJoints
+              joints={props.singles.filter(({ room }) => scope.room === undefined || room.id === scope.room)}
+              unit={house.unit}
+            />
           </section>
         )}
         {tab === 'rooms' && (

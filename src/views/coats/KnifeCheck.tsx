@@ -1,7 +1,8 @@
 'use client';
 
 import type { MethodPatch } from '@/core/estimate/methodPatch';
-import { fromMm, type LengthUnit } from '@/core/measure/unit';
+import { isAngle } from '@/core/joints/classTraits';
+import { fromMm, type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import { choicesFor, type Method } from '@/core/method/resolveMethod';
 import type { MethodClass } from '@/core/room/methodAnswers';
 import { finishedWidth } from '@/core/section/finishedWidth';
@@ -10,6 +11,7 @@ import { toleranceFor } from '@/core/section/tolerance';
 import { KnifeDrawing } from '@/ui/section/KnifeDrawing';
 import { KnifeFields } from '@/ui/section/KnifeFields';
 import { useKnife } from '@/ui/section/useKnife';
+import { WaysOut } from '@/ui/section/WaysOut';
 import { findingTitle, findingWords } from '@/words/knifeWords';
 import { CLASS_NAMES } from '@/words/stateWords';
 
@@ -31,6 +33,16 @@ export function KnifeCheck({
   readonly use: (patch: MethodPatch) => void;
 }) {
   const knife = useKnife(unit);
+  if (isAngle(kind))
+    return (
+      <section className="sheet space-y-3 p-4" aria-label="Light check">
+        <h2>Inside corners</h2>
+        <p>
+          Do not lay a knife across an inside corner. Look along it with a light: it runs straight, both edges vanish
+          and the corner is clean, slightly eased.
+        </p>
+      </section>
+    );
   const now = finishedWidth(kind, method);
   const finding = knife.reading && knifeCheck(knife.reading.seen, knife.reading.length, now, toleranceFor());
   return (
@@ -43,6 +55,7 @@ export function KnifeCheck({
           <strong>{findingTitle(finding, unit)}</strong> {findingWords(finding, kind, unit)}
         </p>
       )}
+      {finding?.cutBack && <WaysOut finding={finding} length={BUTT_MM} now={now} method={method} unit={unit} />}
       {knife.reading && <KnifeDrawing {...knife.reading} width={now} unit={unit} />}
       {finding && mayEdit && finding.kind !== 'flat' && !finding.cutBack && (
         <button type="button" className="btn btn-primary" onClick={() => use(patchFor(kind, finding, method, unit))}>
@@ -52,6 +65,9 @@ export function KnifeCheck({
     </section>
   );
 }
+
+/** A butt is as long as a board is wide. */
+const BUTT_MM = 48 * MM_PER_INCH;
 
 /** What was found, as the joint of the class: its hump before mud, the width that it takes, and the coat more. */
 function patchFor(kind: MethodClass, finding: KnifeFinding, method: Method, unit: LengthUnit): MethodPatch {

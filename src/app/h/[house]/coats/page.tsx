@@ -8,6 +8,7 @@ import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { CoatsView } from '@/views/coats/CoatsView';
 import { coatsRooms } from '@/views/coats/coatsRooms';
+import { singleJoints } from '@/views/coats/singleJoints';
 
 export const metadata: Metadata = { title: 'Coats' };
 
@@ -28,6 +29,7 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
         // How fast people are is the lead's to know, also of all of them together.
         crew={mayAct(person, 'lead') ? learnCrew(evidenceIn(snapshot.rooms)) : {}}
         kept={kept}
+        singles={singleJoints(snapshot.rooms)}
         mayEdit={mayAct(person, 'lead')}
       />
     </>
