@@ -58,7 +58,7 @@ const statesOf = (report: ReturnType<typeof state>) => {
 describe('a room from its first coat to its hand-over', () => {
   it('goes through every state, and every screen says the same one', () => {
     const sealed = [...FINISHED, entry(122, 'sealed', {})];
-    const over = [...sealed, entry(123, 'handedOver', {}, 'Marit')];
+    const over = [...sealed, entry(124, 'handedOver', {}, 'Marit')];
     const steps: readonly [readonly object[], number, string][] = [
       [[], 1, 'coat'],
       [ALL.slice(0, 3), 1, 'wet'],
@@ -66,15 +66,16 @@ describe('a room from its first coat to its hand-over', () => {
       [ALL, 120, 'sand'],
       [[...ALL, FINISHED.at(-2) ?? {}], 120, 'check'],
       [FINISHED, 121, 'seal'],
-      [sealed, 122, 'handOver'],
-      [over, 123, 'done'],
+      [sealed, 122, 'wet'],
+      [sealed, 123.5, 'handOver'],
+      [over, 124, 'done'],
       [[...FINISHED, entry(122, 'held', { why: 'electrician' }, 'Marit')], 123, 'hold'],
       [[...FINISHED, entry(122, 'item', { defect: 'pinholes', face: 'w0' })], 123, 'fix'],
     ];
     for (const [entries, hours, code] of steps)
       expect(statesOf(state(entries, hours))).toEqual([code, code, code, code]);
-    expect(denOf(state(over, 123))).toMatchObject({ hoursLeft: 0, open: [], sign: { levelMet: 4 } });
-    expect(state(over, 123).load.still).toEqual({});
+    expect(denOf(state(over, 124))).toMatchObject({ hoursLeft: 0, open: [], sign: { levelMet: 4 } });
+    expect(state(over, 124).load.still).toEqual({});
   });
 });
 

@@ -28,6 +28,8 @@ export function refusalWords(refusal: EntryRefusal, { room, people, now, timeZon
       const { title, detail } = roomWords(refusal.now, now, timeZone);
       return `${room} can't be handed over yet. ${[title, detail].filter(Boolean).join(', ')}.`;
     }
+    case 'nothingToSeal':
+      return 'Nothing on this face is painted, so there is nothing to seal: it is under tile or behind cabinets.';
     case 'noKnife':
       return `Do not judge ${CLASS_NAMES[refusal.class].toLowerCase()} with a knife across them. Check that they are straight, their edges vanish and the corner is clean.`;
     case 'noSuchJoint':

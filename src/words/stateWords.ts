@@ -196,7 +196,7 @@ export function roomWords(now: RoomNow, instant: number, timeZone: string): Stat
     case 'handOver':
       return { mark: 'go', title: 'Go: hand over' };
     case 'wet':
-      return { mark: 'wet', title: 'Wet', detail: wetWords(now, instant, timeZone) };
+      return { mark: 'wet', title: now.sealer ? 'Sealer wet' : 'Wet', detail: wetWords(now, instant, timeZone) };
     case 'stuck':
       return { mark: 'stuck', title: 'Stuck', detail: stuckWords(now.why) };
     case 'done':

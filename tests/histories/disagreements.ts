@@ -1,3 +1,4 @@
+import { sealerDryAt } from '@/core/drying/sealer';
 import { arrivalIn } from '@/core/drywatch/arrival';
 import { handOverOf } from '@/core/inspect/handOver';
 import { sandingOf } from '@/core/inspect/sandable';
@@ -87,7 +88,8 @@ function roomFaults(room: RoomSnapshot, input: PlanInput, at: number): readonly 
   const sanding = sandingOf(room, at);
   const sandItems = items.filter((item) => item.kind === 'sand');
   const planned = sum(sandItems.map(({ hours }) => hours));
-  const wet = standing.classes.flatMap(({ wetUntil }) => wetUntil ?? []);
+  const sealers = [...room.sealed.faces.values()].map((sealing) => sealerDryAt(sealing, room.air));
+  const wet = [...standing.classes.flatMap(({ wetUntil }) => wetUntil ?? []), ...sealers.filter((dryAt) => dryAt > at)];
   const arrival = arrivalIn(room, at);
   const go = standing.classes.flatMap(({ now }) => (now.kind === 'go' ? now.ready.map(({ coat }) => coat.id) : []));
   const defects = state.items.filter(({ closed }) => !closed);

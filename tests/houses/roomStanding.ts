@@ -8,6 +8,7 @@ import { appliedCoats } from '@/core/standing/appliedCoats';
 import { finished } from '@/core/standing/finished';
 import { heldFaces, waitingFaces } from '@/core/standing/heldFaces';
 import { jointFindings } from '@/core/standing/jointFindings';
+import { sealedOf } from '@/core/standing/sealed';
 
 /** What can be done in a room by its log, in an air that nobody touched a coat in. */
 export function roomStanding(
@@ -23,5 +24,9 @@ export function roomStanding(
   const applied = appliedCoats(pieces, method, state.applied, undefined, marks);
   const done = finished(state, applied, method, undefined);
   const held = waitingFaces(applied.stretches, untaped);
-  return whatNow({ ...room, prefill, applied, done, held }, { air, slowness: new Map() }, now);
+  return whatNow(
+    { ...room, prefill, applied, done, held, sealed: sealedOf(state.sealings, pieces) },
+    { air, slowness: new Map() },
+    now,
+  );
 }

@@ -225,9 +225,9 @@ describe('what pages make of the snapshot', () => {
     expect(standing('bunk-room', 'fill')).toMatchObject({
       kind: 'go',
       coats: [
+        { coat: { class: 'fasteners' }, part: 1 },
         { coat: { class: 'flat' }, part: 1 },
         { coat: { class: 'angle', side: 'first' }, part: 1 },
-        { coat: { class: 'fasteners' }, part: 1 },
       ],
     });
     expect(standing('galley', 'finish')).toMatchObject({ kind: 'wet' });

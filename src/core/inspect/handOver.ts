@@ -1,5 +1,6 @@
 import type { Air } from '../air/air';
 import { firstAfter } from '../air/airClock';
+import { sealerDryAt } from '../drying/sealer';
 import type { CoatEntry } from '../log/entry';
 import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
 import { whoDid } from '../log/whoDid';
@@ -57,6 +58,8 @@ export interface HandOver {
     readonly place: string;
     readonly level: Level | undefined;
     readonly light: string | undefined;
+    /** When it may be painted or textured, ISO; undefined while it is not checked, or to be sealed first. */
+    readonly paintFrom: string | undefined;
   })[];
   readonly asked: readonly AskedCoat[];
   readonly coats: readonly RanCoat[];
@@ -93,7 +96,15 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
       .filter(({ id }) => toSign.has(id) || done.checkedFaces.has(id))
       .map(({ id, place }) => {
         const check = done.checkedFaces.get(id);
-        return { face: id, place, level: check?.level, at: check?.at, who: check?.who, light: check?.light };
+        return {
+          face: id,
+          place,
+          level: check?.level,
+          at: check?.at,
+          who: check?.who,
+          light: check?.light,
+          paintFrom: paintFrom(id, snapshot),
+        };
       }),
     asked: snapshot.coats
       .map(({ id, class: kind, key, side, sides, trimmed, amount }): AskedCoat => {
@@ -130,13 +141,25 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
     prefilled: markOf(state.prefills.at(-1)),
     sanded: markOf(done.sanded),
     sandings: state.sandings,
-    sealed: state.sealed,
+    sealed: snapshot.sealed.whole,
     items: state.items,
     photos: state.shown,
     signatures: state.signatures,
     handedOver: state.handedOver,
-    sealFirst: state.sealed === undefined && level >= 3,
+    sealFirst: snapshot.sealed.whole === undefined && level >= 3,
   };
+}
+
+/** When a face may be painted: once it is checked, and its sealer is dry where the method seals it. */
+function paintFrom(face: string, { done, sealed, method, air }: RoomSnapshot): string | undefined {
+  const checked = done.checkedFaces.get(face);
+  if (!checked) return undefined;
+  if (method.all.last !== 'seal' || method.level < 3) return checked.at;
+  const sealing = sealed.faces.get(face);
+  if (!sealing) return undefined;
+  const dryAt = sealerDryAt(sealing, air);
+  if (!Number.isFinite(dryAt)) return undefined;
+  return new Date(Math.max(Date.parse(checked.at), dryAt)).toISOString();
 }
 
 const markOf = (mark: Mark | undefined): Mark | undefined => mark && { at: mark.at, who: mark.who };

@@ -15,8 +15,8 @@ import {
   noTwice,
   photos,
   prefilledPayload,
-  run,
   sandedPayload,
+  sealedPayload,
   shortText,
   someFaces,
   someText,
@@ -86,7 +86,7 @@ const sentEntry = z.discriminatedUnion('kind', [
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
-    .strictObject({ ...inRoom, kind: z.literal('sealed'), payload: z.strictObject(run) })
+    .strictObject({ ...inRoom, kind: z.literal('sealed'), payload: sealedPayload })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z.strictObject({

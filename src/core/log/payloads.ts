@@ -152,6 +152,15 @@ export const sandedPayload = z.strictObject({
   ...run,
 });
 
+/** Sealed: which faces, all that are painted where it does not say, and with what. */
+export const sealedPayload = z.strictObject({
+  faces: someFaces,
+  product: shortText(80).optional(),
+  /** Hours until it may be painted, by its label. */
+  dryHours: z.number().gt(0, 'must be greater than 0').max(72, 'must be at most 72 hours').optional(),
+  ...run,
+});
+
 /** Gaps and broken corners were filled before the tape: on which faces, everywhere where it does not say, and with what. */
 export const prefilledPayload = z.strictObject({
   faces: someFaces,

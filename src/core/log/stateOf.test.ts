@@ -40,11 +40,11 @@ describe('what happened to a room, by its log', () => {
       ({ applied }) => applied.map(({ payload }) => payload.key),
       ['fill', 'tape'],
     ],
-    ['sealed stays sealed', [COAT, [1, 'sealed']], ({ sealed }) => sealed?.at, iso(1)],
+    ['sealed stays sealed', [COAT, [1, 'sealed']], ({ sealings }) => sealings.at(-1)?.at, iso(1)],
     [
       'a coat opens a sealed room again',
       [[1, 'sealed'], [2, ...COAT.slice(1)] as unknown as Said],
-      ({ sealed }) => sealed,
+      ({ sealings }) => sealings.at(-1),
       undefined,
     ],
     [

@@ -70,6 +70,14 @@ export interface Acceptance extends Mark {
   readonly found: Extract<Entry, { kind: 'accepted' }>['payload']['found'];
 }
 
+/** Sealer was put on some faces, or on all that are painted. */
+export interface Sealing extends Mark {
+  readonly faces: readonly string[] | undefined;
+  readonly product: string | undefined;
+  /** Until it may be painted, by its label. */
+  readonly dryHours: number | undefined;
+}
+
 /** A face that meets its level, or the whole room. */
 export interface Check extends Mark {
   readonly level: Level;
@@ -121,7 +129,8 @@ export interface RoomState {
   readonly acceptances: readonly Acceptance[];
   /** Who signed for the room as it is. */
   readonly signatures: readonly Signature[];
-  readonly sealed: Mark | undefined;
+  /** What was sealed since mud went on last, in order of time; see `sealedOf`. */
+  readonly sealings: readonly Sealing[];
   readonly handedOver: Mark | undefined;
   readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
   /** Air set moving over the walls, in order of time. */
@@ -143,7 +152,7 @@ export const NOTHING_YET: RoomState = {
   prefills: [],
   acceptances: [],
   signatures: [],
-  sealed: undefined,
+  sealings: [],
   handedOver: undefined,
   held: undefined,
   fans: [],
@@ -222,7 +231,7 @@ interface Folding extends RoomState {
 function applied(state: Folding, entry: Entry): Folding {
   if (entry.kind === 'coat') {
     state.applied.push(entry);
-    const { signatures, sealed, handedOver, items } = state;
+    const { signatures, sealings, handedOver, items } = state;
     const coated = items.filter((item) => isExtraOver(entry, item));
     const closed: Closed = { at: entry.at, who: whoDid(entry), minutes: undefined, photos: [], coated: true };
     const own =
@@ -230,8 +239,8 @@ function applied(state: Folding, entry: Entry): Folding {
         ? { ...state, items: items.map((item) => (coated.includes(item) ? { ...item, closed } : item)) }
         : state;
     // New mud on a room that was handed over opens it again.
-    return signatures.length > 0 || sealed || handedOver
-      ? { ...own, signatures: [], sealed: undefined, handedOver: undefined }
+    return signatures.length > 0 || sealings.length > 0 || handedOver
+      ? { ...own, signatures: [], sealings: [], handedOver: undefined }
       : own;
   }
   const mark: Mark = { at: entry.at, who: whoDid(entry) };
@@ -269,9 +278,17 @@ function applied(state: Folding, entry: Entry): Folding {
     }
     case 'sealed': {
       const closed: Closed = { ...mark, minutes: undefined, photos: [] };
+      const { faces, product, dryHours } = entry.payload;
       const isClosed = (own: OpenItem) =>
-        !own.closed && own.defect !== undefined && DEFECTS[own.defect].mend === 'seal';
-      return { ...state, sealed: mark, items: state.items.map((own) => (isClosed(own) ? { ...own, closed } : own)) };
+        !own.closed &&
+        own.defect !== undefined &&
+        DEFECTS[own.defect].mend === 'seal' &&
+        (!faces || own.face === undefined || faces.includes(own.face));
+      return {
+        ...state,
+        sealings: [...state.sealings, { ...mark, faces, product, dryHours }],
+        items: state.items.map((own) => (isClosed(own) ? { ...own, closed } : own)),
+      };
     }
     case 'checked':
       return {

@@ -15,7 +15,7 @@ import type { RoomCoating, RoomRecord, RoomTakeOff } from './roomParts';
 
 type Wrong = Pick<
   RoomTakeOff & RoomCoating & RoomRecord,
-  'state' | 'pieces' | 'tally' | 'coats' | 'method' | 'applied' | 'prefill' | 'held'
+  'state' | 'pieces' | 'tally' | 'coats' | 'method' | 'applied' | 'prefill' | 'held' | 'sealed'
 >;
 
 /** A joint that a knife check found too high to float is cut back before anything goes over it. */
@@ -75,7 +75,7 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
     room.coats.every(
       (coat) => (kind !== undefined && coat.class !== kind) || (room.applied.coats.get(coat.id)?.share ?? 0) >= 1,
     );
-  const isSealed = room.state.sealed !== undefined || sealedArea(room.tally, room.coats, room.method) === 0;
+  const isSealed = room.sealed.whole !== undefined || sealedArea(room.tally, room.coats, room.method) === 0;
   return open.filter((item) => {
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
     return isMendedNow(item) || ((mend === 'next' || isSealed) && isOn(classOf(item)));

@@ -94,7 +94,8 @@ describe('what can be done now', () => {
     expect(roomNow(log, 24 * HOUR).kind).toBe('sand');
     expect(roomNow([...log, sanded], 24 * HOUR).kind).toBe('check');
     expect(roomNow([...log, sanded, checked], 25 * HOUR).kind).toBe('seal');
-    expect(roomNow([...log, sanded, checked, sealed], 25 * HOUR).kind).toBe('handOver');
+    expect(roomNow([...log, sanded, checked, sealed], 25 * HOUR)).toMatchObject({ kind: 'wet', sealer: true });
+    expect(roomNow([...log, sanded, checked, sealed], 26.5 * HOUR).kind).toBe('handOver');
     expect(roomNow([...log, sanded, checked, over], 26 * HOUR).kind).toBe('done');
   });
 

@@ -10,6 +10,7 @@ import type { Level } from '../room/level';
 import type { Room } from '../room/schema';
 import type { AppliedCoats } from '../standing/appliedCoats';
 import type { Finished } from '../standing/finished';
+import type { Sealed } from '../standing/sealed';
 import type { Task } from '../work/tasksOf';
 import type { DryingClock } from './coatClock';
 import type { PrefillStanding } from './prefillOf';
@@ -47,6 +48,7 @@ export interface RoomRecord {
   readonly more: JointsWithMore;
   /** What is sanded and signed off. */
   readonly done: Finished;
+  readonly sealed: Sealed;
 }
 
 /** The air of a room, and how fast coats dry in it. */

@@ -1,6 +1,7 @@
 import { type AirTrouble, airTroubles } from '../air/air';
 import { stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
+import { sealerDryAt } from '../drying/sealer';
 import { heldAt, type RoomState } from '../log/stateOf';
 import { sealedArea } from '../materials/loadList';
 import type { Coat, CoatedClass } from '../method/coat';
@@ -84,7 +85,7 @@ export interface ClassStanding {
 export type RoomNow =
   | { readonly kind: 'go' | 'fix' | 'sand' | 'check' | 'seal' | 'handOver' | 'done' | 'nothing' }
   /** Until the first of it can be worked on, and until all of it can. */
-  | { readonly kind: 'wet'; readonly until: number; readonly allBy: number }
+  | { readonly kind: 'wet'; readonly until: number; readonly allBy: number; readonly sealer?: true }
   | { readonly kind: 'stuck'; readonly why: Stuck };
 
 export interface RoomStanding {
@@ -99,7 +100,7 @@ export interface RoomStanding {
 /** A room as far as it matters to what can be done in it. */
 export type RoomToDo = Pick<
   RoomTakeOff & RoomCoating & RoomRecord,
-  'tally' | 'pieces' | 'coats' | 'method' | 'state' | 'applied' | 'held' | 'prefill' | 'done'
+  'tally' | 'pieces' | 'coats' | 'method' | 'state' | 'applied' | 'held' | 'prefill' | 'done' | 'sealed'
 >;
 
 /**
@@ -125,10 +126,11 @@ export function whatNow(room: RoomToDo, clock: DryingClock, now: number): RoomSt
     ? [classStanding('surface', coats, looked, jointsDry ? blocked : JOINTS_FIRST)]
     : [];
   const classes = [...joints, ...surface];
+  const sealer = wetSealer(room, clock, now);
   return {
     classes,
-    now: roomNow(classes, room, blocked),
-    wetUntil: latestOf(classes.map(({ wetUntil }) => wetUntil)),
+    now: roomNow(classes, room, blocked, sealer),
+    wetUntil: latestOf([...classes.map(({ wetUntil }) => wetUntil), sealer?.allBy]),
     air,
   };
 }
@@ -252,7 +254,20 @@ function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): rea
   });
 }
 
-function roomNow(classes: readonly ClassStanding[], room: RoomToDo, blocked: Stuck | undefined): RoomNow {
+type WetSealer = Extract<RoomNow, { kind: 'wet' }>;
+
+/** Sealer that is not dry; undefined where none is. */
+function wetSealer({ sealed }: RoomToDo, { air }: DryingClock, now: number): WetSealer | undefined {
+  const wet = [...sealed.faces.values()].map((sealing) => sealerDryAt(sealing, air)).filter((at) => at > now);
+  return wet.length > 0 ? { kind: 'wet', until: Math.min(...wet), allBy: Math.max(...wet), sealer: true } : undefined;
+}
+
+function roomNow(
+  classes: readonly ClassStanding[],
+  room: RoomToDo,
+  blocked: Stuck | undefined,
+  sealer: WetSealer | undefined,
+): RoomNow {
   const { state, done } = room;
   const nows = classes.map(({ now }) => now);
   if (classes.length === 0) return { kind: 'nothing' };
@@ -268,14 +283,20 @@ function roomNow(classes: readonly ClassStanding[], room: RoomToDo, blocked: Stu
   const [until, allBy] = [Math.min(...wet.map((one) => one.until)), Math.max(...wet.map((one) => one.allBy))];
   if (wet.length > 0) return { kind: 'wet', until, allBy };
   if (!isOn) return { kind: 'stuck', why: stuck[0] ?? JOINTS_FIRST };
-  return finishing(room, isOpen);
+  return finishing(room, isOpen, sealer);
 }
 
 /** What comes next in a room whose coats are all on and dry. */
-function finishing({ tally, coats, method, state, done }: RoomToDo, isOpen: boolean): RoomNow {
-  if (!done.sanded) return { kind: 'sand' };
+function finishing(
+  { tally, coats, method, sealed, done }: RoomToDo,
+  isOpen: boolean,
+  sealer: WetSealer | undefined,
+): RoomNow {
+  // No dust beside fresh sealer.
+  if (!done.sanded) return sealer ?? { kind: 'sand' };
   if (!done.checked) return { kind: 'check' };
-  const isSealed = state.sealed !== undefined || sealedArea(tally, coats, method) === 0;
+  const isSealed = sealed.whole !== undefined || sealedArea(tally, coats, method) === 0;
   // What is still open is closed by the sealer.
-  return { kind: isSealed && !isOpen ? 'handOver' : 'seal' };
+  if (!isSealed || isOpen) return { kind: 'seal' };
+  return sealer ?? { kind: 'handOver' };
 }

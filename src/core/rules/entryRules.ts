@@ -5,6 +5,7 @@ import type { NewEntry } from '../log/entry';
 import type { CoatedClass, CoatKey } from '../method/coat';
 import type { RoomNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { paintedFaces } from '../standing/sealed';
 import type { Moved } from '../stock/stock';
 import { wetSameCoat } from './wetSameCoat';
 
@@ -17,6 +18,8 @@ export type EntryRefusal =
   | { readonly why: 'notFinished'; readonly now: RoomNow }
   | { readonly why: 'noSuchJoint' }
   | { readonly why: 'nothingOn'; readonly at: number }
+  /** Only what is painted is sealed. */
+  | { readonly why: 'nothingToSeal' }
   /** A knife is laid across joints in one plane. */
   | { readonly why: 'noKnife'; readonly class: CoatedClass }
   /** Asks for `repeat`: the same coat logged again, or the next one. */
@@ -30,6 +33,7 @@ export const RULED_KINDS: ReadonlySet<NewEntry['kind']> = new Set([
   'itemClosed',
   'touched',
   'item',
+  'sealed',
   'coat',
   'stock',
 ]);
@@ -74,6 +78,10 @@ export function refusalOf(
       return untouchable(entry, room);
     case 'item':
       return unreadable(entry, room);
+    case 'sealed': {
+      const painted = new Set(paintedFaces(room.pieces));
+      return (entry.payload.faces ?? []).every((face) => painted.has(face)) ? undefined : { why: 'nothingToSeal' };
+    }
     case 'coat':
       return wetSameCoat(entry, room);
     default:

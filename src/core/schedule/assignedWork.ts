@@ -129,14 +129,14 @@ const workOfSmall = ({ kind, round }: SmallWork): string => (kind === 'prefill' 
 
 /** The part of a handed pass that is done, 0–1. */
 export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
-  const { state, applied, done } = snapshot;
+  const { applied, done } = snapshot;
   if (task.pass === 'mend') return dueItems(snapshot).length === 0 ? 1 : 0;
   // Nobody fills under tape that is on.
   if (task.pass === 'prefill') return applied.coats.size > 0 ? 1 : snapshot.prefill.done;
   if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, snapshot)) ? 1 : 0;
   if (task.pass === 'sand') return sandedPart(snapshot);
   if (task.pass === 'check') return done.checked ? 1 : 0;
-  if (task.pass === 'seal') return state.sealed || snapshot.standing.now.kind === 'done' ? 1 : 0;
+  if (task.pass === 'seal') return snapshot.sealed.whole || snapshot.standing.now.kind === 'done' ? 1 : 0;
   if (task.coats.length === 0) return smallDone(task.small, snapshot);
   const shares = task.coats.map(({ id }) => coatDone(snapshot, id, block));
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;

@@ -176,7 +176,7 @@ function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
     finish: room.finish,
     sandLeft: done.sanded ? 0 : sandLeftOf(snapshot),
     checked: done.checked !== undefined,
-    sealed: state.sealed !== undefined,
+    sealed: snapshot.sealed.whole !== undefined,
   };
 }
 

@@ -23,6 +23,7 @@ import { cachedCoats } from '../standing/appliedCoats';
 import { finished } from '../standing/finished';
 import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { jointFindings } from '../standing/jointFindings';
+import { sealedOf } from '../standing/sealed';
 import { coatHours, tasksOf } from '../work/tasksOf';
 
 const MINUTE_MS = 60_000;
@@ -87,6 +88,7 @@ export function houseSnapshot(
     const toMend = piecesToMend({ state, pieces, prefill }, untaped);
     const applied = cachedCoats(pieces, state.applied, method, room.finish, untaped, toMend, state.touched, more);
     const done = finished(state, applied, method, room.finish);
+    const sealed = sealedOf(state.sealings, pieces);
     const whole = hours.reduce((sum, coat) => sum + coat, 0);
     const ran = coats.reduce(
       (sum, { id }, index) => sum + (hours[index] ?? 0) * (applied.coats.get(id)?.share ?? 0),
@@ -96,7 +98,7 @@ export function houseSnapshot(
     const learned = learnDrying(air, state, coats, method);
     const clock = cachedDryingClock(air, learned);
     const held = waitingFaces(applied.stretches, untaped);
-    const todo = { tally, pieces, coats, method, state, applied, held, prefill, done };
+    const todo = { tally, pieces, coats, method, state, applied, held, prefill, done, sealed };
     return {
       at: now,
       room,
@@ -115,6 +117,7 @@ export function houseSnapshot(
       tasks,
       state,
       done,
+      sealed,
       air,
       learned,
       clock,

@@ -14,6 +14,9 @@ export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number)
       ),
     ),
   );
-  const instants = [...ready, ...free];
+  const sealed = rooms.flatMap(({ standing: { now: own } }) =>
+    own.kind === 'wet' && own.sealer && Number.isFinite(own.until) ? [own.until, own.allBy] : [],
+  );
+  const instants = [...ready, ...free, ...sealed.filter((at) => at > now)];
   return instants.length > 0 ? Math.min(...instants) : undefined;
 }

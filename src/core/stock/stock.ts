@@ -2,10 +2,12 @@ import type { Entry } from '../log/entry';
 import type { Wares } from '../materials/catalogue';
 import { GOODS, type Good } from '../materials/goods';
 import { sealedArea } from '../materials/loadList';
+import { groupBy } from '../measure/groupBy';
 import type { CoatedClass } from '../method/coat';
 import { coatNamed } from '../method/coatNamed';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { amountCovered, putOnBy } from '../standing/coveredBy';
+import { sealedShare } from '../standing/sealed';
 import { DONE_WITH_COATS, goodsOfCoat } from '../supply/goodsTaken';
 
 /** Something came, was thrown away, was counted, or went on the walls; litres, of tape mm. */
@@ -104,8 +106,16 @@ export function usedIn(room: RoomSnapshot, { coverage }: Pick<Wares, 'coverage'>
         kind: 'used',
         amount: litres,
       });
-  const sealed = state.sealed && sealedArea(tally, coats, method) / coverage;
-  if (sealed) used.push({ good: 'sealer', at: Date.parse(state.sealed?.at ?? ''), kind: 'used', amount: sealed });
+  const sealer = sealedArea(tally, coats, method) / coverage;
+  for (const [sealing, own] of groupBy([...room.sealed.faces], ([, by]) => by)) {
+    const share = sealedShare(
+      room.sealed,
+      room.pieces,
+      own.map(([face]) => face),
+    );
+    if (sealer * share > 0)
+      used.push({ good: 'sealer', at: Date.parse(sealing.at), kind: 'used', amount: sealer * share });
+  }
   return used;
 }
 

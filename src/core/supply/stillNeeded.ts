@@ -1,6 +1,7 @@
 import type { Wares } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { sealedShare } from '../standing/sealed';
 import { asUsed, DONE_WITH_COATS, type GoodsTaken, goodsOfCoat, sealerOf } from './goodsTaken';
 
 /**
@@ -21,7 +22,7 @@ export function stillNeeded(
 }
 
 function leftIn(room: RoomSnapshot, wares: Pick<Wares, 'coverage'>): GoodsTaken {
-  const { coats, applied, tasks, prefill, state, standing } = room;
+  const { coats, applied, tasks, prefill, standing } = room;
   if (standing.now.kind === 'done') return [];
   // Nobody fills under tape that is on.
   const gaps =
@@ -29,6 +30,8 @@ function leftIn(room: RoomSnapshot, wares: Pick<Wares, 'coverage'>): GoodsTaken 
   return [
     ...coats.flatMap((coat) => goodsOfCoat(coat, 1 - (applied.coats.get(coat.id)?.share ?? 0), room, DONE_WITH_COATS)),
     ...gaps.map(({ mud, litres }) => [mud, litres * (1 - prefill.done)] as const),
-    ...(state.sealed ? [] : [['sealer', sealerOf(room, wares)] as const]),
+    ...(room.sealed.whole
+      ? []
+      : [['sealer', sealerOf(room, wares) * (1 - sealedShare(room.sealed, room.pieces))] as const]),
   ];
 }

@@ -13,7 +13,7 @@ import { faceWords } from '@/words/faceWords';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { namesIn } from '@/words/names';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/words/stateWords';
-import { instantWords } from '@/words/when';
+import { instantWords, roundedUp } from '@/words/when';
 
 /** What a room is handed over with, on one sheet: level, dates, who, air, faces, open items, photos, signatures. */
 export function RoomSheet({
@@ -162,16 +162,24 @@ export function RoomSheet({
                 <th scope="col">Face</th>
                 <th scope="col">Level met</th>
                 <th scope="col">In which light, when and who</th>
+                <th scope="col">Paint from</th>
               </tr>
             </thead>
             <tbody>
-              {facts.faces.map(({ face, place, level: met, light, at, who }) => (
+              {facts.faces.map(({ face, place, level: met, light, at, who, paintFrom }) => (
                 <tr key={face}>
                   <th scope="row" className="font-normal first-letter:uppercase">
                     {faceWords(place, ceilings)}
                   </th>
                   <td>{met ?? 'not yet'}</td>
                   <td>{at && who ? `${light ? `${light}, ` : ''}${mark({ at, who })}` : ''}</td>
+                  <td>
+                    {paintFrom
+                      ? instantWords(roundedUp(Date.parse(paintFrom)), timeZone)
+                      : met === undefined
+                        ? ''
+                        : 'seal first'}
+                  </td>
                 </tr>
               ))}
             </tbody>

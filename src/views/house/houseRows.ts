@@ -147,6 +147,7 @@ const firstDry = ({ standing }: RoomSnapshot): number =>
 
 function wetNote({ standing }: RoomSnapshot, now: number, timeZone: string): string {
   const wet = standing.classes.filter(({ wetUntil }) => wetUntil !== undefined).length;
+  if (wet === 0) return `sealer, dry ${untilWords(standing.wetUntil ?? now, now, timeZone)}`;
   return `${wet} of ${standing.classes.length} classes, all dry ${untilWords(standing.wetUntil ?? now, now, timeZone)}`;
 }
 

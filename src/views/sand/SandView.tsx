@@ -4,7 +4,6 @@ import type { Person } from '@/core/log/person';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { MarkButton } from '@/ui/entries/MarkButton';
 import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
@@ -16,6 +15,7 @@ import { causeWords } from './causeWords';
 import { LightWalk } from './LightWalk';
 import { NoteAnywhere } from './NoteAnywhere';
 import { SandPanel } from './SandPanel';
+import { SealButton } from './SealButton';
 import { lightRows, sandRows } from './sandRows';
 
 interface SandViewProps {
@@ -152,9 +152,7 @@ function RoomCard({
       />
       {works && (
         <div className="flex flex-wrap items-start gap-3">
-          {standing.now.kind === 'seal' && (
-            <MarkButton now={now} said={{ kind: 'sealed', room: id, payload: {} }} words={`${name} is sealed`} />
-          )}
+          {standing.now.kind === 'seal' && <SealButton now={now} room={{ id, name }} />}
           <ProblemButton now={now} room={{ id, name }} />
           <AddPhotos now={now} room={{ id, name }} />
         </div>
