@@ -1,3 +1,4 @@
+import type { CatchUp } from '../core/drywatch/catchUp';
 import type { RunGroup } from '../core/joints/classTraits';
 import type { JointClass } from '../core/joints/joint';
 import { distinct } from '../core/measure/distinct';
@@ -12,7 +13,7 @@ import type { Pass } from '../core/work/pass';
 import type { Task } from '../core/work/tasksOf';
 import { coatName } from './coatWords';
 import { roughLength } from './lengthWords';
-import { untilWords } from './when';
+import { spanWords, untilWords } from './when';
 
 /** What a class is called, one and many. */
 export const CLASS_NAMES: Readonly<Record<CoatedClass, string>> = {
@@ -215,3 +216,16 @@ type WetTimes = Pick<Extract<RoomNow, { kind: 'wet' }>, 'until' | 'allBy'>;
 const WORTH_A_WORD_MS = 300_000;
 
 export const isJoint = (kind: CoatedClass): kind is JointClass => kind !== 'fasteners' && kind !== 'surface';
+
+/**
+ * Says what a class that holds its room up would win by setting mud and by a fan.
+ *
+ * @example catchUpWords({ setting: { minutes: 45, hoursWon: 3 }, fanHours: 2 })
+ * // 'This is holding up the room. 45-minute mud saves 3 h, a fan 2 h.'
+ */
+export function catchUpWords({ setting, fanHours }: Pick<CatchUp, 'setting' | 'fanHours'>): string {
+  const fan = fanHours >= 0.5 ? spanWords(fanHours) : undefined;
+  const mud = setting && `${setting.minutes}-minute mud saves ${spanWords(setting.hoursWon)}`;
+  const ways = mud ? `${mud}${fan ? `, a fan ${fan}` : ''}` : `A fan saves ${fan ?? 'little'}`;
+  return `This is holding up the room. ${ways}.`;
+}

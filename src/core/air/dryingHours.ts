@@ -58,6 +58,25 @@ export function effortOfMud({
   return Math.max(OVERNIGHT * slowness, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
 }
 
+/** A setting fill of 1/2 in is sanded about a day after it went on, in the air in which a tape coat takes 17 h. Common practice, no source. */
+const SET_HOURS = 24;
+const SET_THICKNESS_MM = MM_PER_INCH / 2;
+/** What sets keeps its pores open: its water leaves with the square root of its thickness. Common practice, no source. */
+const SET_EXPONENT = 0.5;
+
+/**
+ * Returns the effort of setting mud until it may be sanded, once it has set: most of its water is bound, and the rest leaves an open body.
+ *
+ * @example effortOfSet({ thickness: 12.7, substrate: 'board' }) * 17  // 24 h
+ */
+export function effortOfSet(mud: Parameters<typeof effortOfMud>[0]): number {
+  const { thickness, substrate, lies, slowness = 1 } = mud;
+  const set = (SET_HOURS / USUAL_COAT_HOURS) * (thickness / SET_THICKNESS_MM) ** SET_EXPONENT;
+  const effort = Math.min(set, effortOf(thickness)) * SUBSTRATE_FACTOR[substrate] * slowness;
+  if (lies === undefined) return effort;
+  return Math.max(OVERNIGHT * slowness, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
+}
+
 /**
  * Hours until a coat of drying mud is dry in air that does not change: the handbook's table interpolated in the logarithm
  * of hours, scaled for thickness, moving air and what it lies on. Outside the table the vapour-pressure law carries on

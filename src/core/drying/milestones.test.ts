@@ -47,6 +47,19 @@ describe('the milestones of setting mud', () => {
     expect(sandAt).toBeGreaterThan(recoatAt);
   });
 
+  // common practice, no source: a deep fill the day after, a thin one by the evening; never longer than drying mud as thick
+  it.each([
+    ['1/2 in', 25.4 / 2, 24],
+    ['1/4 in', 25.4 / 4, 24 / Math.SQRT2],
+    ['1/8 in', 25.4 / 8, 12],
+    ['1/64 in', 25.4 / 64, dryingHours(AIR, 25.4 / 64)],
+  ])('let a fill of %s be sanded when it has set and dried by its own rule', (_words, thickness, hours) => {
+    const { sandAt, dryAt } = milestones(setting(45, { thickness }), clock);
+    expect(dryAt / HOUR).toBeCloseTo(hours, 6);
+    expect(sandAt).toBe(Math.max(dryAt, 1.5 * 45 * MINUTE));
+    expect(dryAt).toBeLessThanOrEqual(milestones(coat({ thickness }), clock).dryAt);
+  });
+
   it('warn when half of the water has left before it sets', () => {
     const minutes = 90;
     const thin = (hours: number) => 25.4 / 16 / (17 / hours) ** (1 / 1.1776);

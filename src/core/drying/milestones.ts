@@ -1,5 +1,5 @@
 import { type AirClock, driedBetween, whenDried } from '../air/airClock';
-import { effortOfMud, USUAL_COAT_HOURS } from '../air/dryingHours';
+import { effortOfMud, effortOfSet, USUAL_COAT_HOURS } from '../air/dryingHours';
 import { MM_PER_INCH } from '../measure/unit';
 import { SETTING_RECOAT_FACTOR } from '../method/coat';
 import type { WetMud } from './wetMud';
@@ -41,7 +41,7 @@ const HOUR_MS = 60 * MINUTE_MS;
  * @example milestones({ mud: { kind: 'setting', minutes: 20 }, … at: 0 }, clock).recoatAt  // 30 min
  */
 export function milestones(coat: Application, clock: AirClock): Milestones {
-  const dryAt = whenDried(clock, coat.at, effortOfMud(coat));
+  const dryAt = whenDried(clock, coat.at, effortToDry(coat));
   if (coat.mud.kind === 'drying') {
     const troubles = coat.thickness >= DEEP_FOR_DRYING_MM ? (['tooDeep'] as const) : [];
     return { setAt: undefined, recoatAt: dryAt, sandAt: dryAt, dryAt, troubles };
@@ -84,7 +84,7 @@ export interface Wetness {
 
 /** The state of a coat at an instant, after the air it has had until then. */
 export function wetnessAt(coat: Application, clock: AirClock, at: number): Wetness {
-  const water = 1 - driedBetween(clock, coat.at, Math.max(at, coat.at)) / effortOfMud(coat);
+  const water = 1 - driedBetween(clock, coat.at, Math.max(at, coat.at)) / effortToDry(coat);
   if (coat.mud.kind === 'drying') return { water: Math.max(0, water), reaction: undefined };
   const reaction = 1 - (at - (coat.mixedAt ?? coat.at)) / (coat.mud.minutes * MINUTE_MS);
   return { water: Math.max(0, water), reaction: Math.min(1, Math.max(0, reaction)) };
@@ -92,4 +92,8 @@ export function wetnessAt(coat: Application, clock: AirClock, at: number): Wetne
 
 /** Setting mud needs its water until it has set: with half of it gone before, it bonds poorly. Common practice, no source. */
 const isHalfDryBy = (coat: Application, clock: AirClock, setAt: number): boolean =>
-  wetnessAt(coat, clock, setAt).water < 0.5;
+  driedBetween(clock, coat.at, Math.max(setAt, coat.at)) / effortOfMud(coat) > 0.5;
+
+/** Until it is dry throughout: drying mud when its water has left, setting mud by its own rule. */
+const effortToDry = (coat: Application): number =>
+  coat.mud.kind === 'setting' ? effortOfSet(coat) : effortOfMud(coat);

@@ -63,12 +63,13 @@ describe('a class that lags its room', () => {
   it('is offered setting mud, with the hours won: a bead forgotten at the tape round', () => {
     const [offer, ...more] = offersAt(round('tape', 0, ['bead']), 30);
     expect(more).toEqual([]);
-    expect(offer).toMatchObject({ class: 'bead', coat: { key: 'tape' }, minutes: 45 });
+    expect(offer).toMatchObject({ class: 'bead', coat: { key: 'tape' }, setting: { minutes: 45 } });
     const bead = COATS.find((coat) => coat.class === 'bead' && coat.key === 'tape');
     const drying = bead ? coatTimes(wetMudOf(bead, usualMethod(4)), READ.air).recoatHours : 0;
     // common practice, no source: recoat at one and a half times the label
-    expect(offer?.hoursWon).toBeCloseTo(drying - (1.5 * 45) / 60, 6);
-    expect(offer?.hoursWon).toBeGreaterThan(10);
+    expect(offer?.setting?.hoursWon).toBeCloseTo(drying - (1.5 * 45) / 60, 6);
+    // A fan at 1 m/s dries 1.879 times as fast.
+    expect(offer?.fanHours).toBeCloseTo(drying * (1 - 1 / (1 + 0.0782 / 0.089)), 6);
   });
 
   it('is none while the others of its round are wet: nothing is held up yet', () => {
@@ -79,6 +80,17 @@ describe('a class that lags its room', () => {
     expect(offersAt(round('tape', 0, ['bead', 'flat']), 30)).toEqual([]);
     expect(offersAt([], 0)).toEqual([]);
     expect(offersAt(round('tape', 0), 30)).toEqual([]);
+  });
+
+  it('is offered on a last coat too: setting mud where it is thick enough, a fan beside it', () => {
+    const log = [...round('tape', 0), ...round('fill', 30), ...round('finish', 70, ['bead'])];
+    const [offer] = offersAt(log, 110);
+    expect(offer).toMatchObject({ class: 'bead', coat: { key: 'finish' } });
+    const bead = COATS.find((coat) => coat.class === 'bead' && coat.key === 'finish');
+    const drying = bead ? coatTimes(wetMudOf(bead, usualMethod(4)), READ.air).sandHours : 0;
+    expect(offer?.fanHours).toBeCloseTo(drying * (1 - 1 / (1 + 0.0782 / 0.089)), 6);
+    // Sanded next, it has to be dry in either mud.
+    if (offer?.setting) expect(offer.setting.hoursWon).toBeGreaterThanOrEqual(2);
   });
 
   it('is still offered when the others have gone on', () => {

@@ -1,3 +1,6 @@
+import type { Air } from '../air/air';
+import { type AirClock, airClock } from '../air/airClock';
+import { FAN_SPEED } from '../air/fan';
 import { milestones } from '../drying/milestones';
 import { wetMudOf } from '../drying/wetMud';
 import { COAT_KEYS, type Coat, type CoatedClass } from '../method/coat';
@@ -6,14 +9,14 @@ import { kindOfCoat } from '../readiness/coatClock';
 import type { ClassStanding } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 
-/** A class that holds its room up, and what setting mud would win. */
+/** A class that holds its room up, and how much sooner its coat could be coated again, or sanded, if it went on now. */
 export interface CatchUp {
   readonly class: CoatedClass;
   readonly coat: Coat;
-  /** On the label. */
-  readonly minutes: number;
-  /** How much sooner the coat could be coated again, if it went on now. */
-  readonly hoursWon: number;
+  /** In setting mud of so many minutes; undefined where the coat is too thin for it. */
+  readonly setting: { readonly minutes: number; readonly hoursWon: number } | undefined;
+  /** With a fan beside it. */
+  readonly fanHours: number;
 }
 
 const HOUR_MS = 3_600_000;
@@ -22,7 +25,7 @@ const LEAST_WON_HOURS = 2;
 
 /**
  * Classes that lag behind their room, as a bead that was forgotten at the tape round: every other class has that round on
- * and dry, and can go on or has gone on. Setting mud catches up the same day.
+ * and dry, and can go on or has gone on. Setting mud catches up the same day; a fan wins about as much on a last coat.
  *
  * @param now ms since 1970
  */
@@ -39,14 +42,35 @@ export function catchUps({ standing, method, clock }: RoomSnapshot, now: number)
     const wet = { ...wetMudOf(coat, method), slowness, at: now };
     const setting = { ...wet, mud: { kind: 'setting', minutes } as const };
     const settled = milestones(setting, clock.air);
-    // A thin pass loses its water before it has set.
-    if (settled.troubles.includes('driesBeforeItSets')) return [];
     // What is sanded next has to be dry in either mud.
     const isLast = lagging.coats.at(-1)?.coat === coat;
     const next = isLast || between === 'sand' ? 'sandAt' : 'recoatAt';
-    const hoursWon = (milestones(wet, clock.air)[next] - settled[next]) / HOUR_MS;
-    return hoursWon < LEAST_WON_HOURS ? [] : [{ class: lagging.class, coat, minutes, hoursWon }];
+    const dried = milestones(wet, clock.air)[next];
+    const won = (at: number) => (dried - at) / HOUR_MS;
+    // A thin pass loses its water before it has set.
+    const sets = !settled.troubles.includes('driesBeforeItSets') && won(settled[next]) >= LEAST_WON_HOURS;
+    const fanHours = won(milestones(wet, withFan(clock.air, now))[next]);
+    if (!sets && fanHours < LEAST_WON_HOURS) return [];
+    return [
+      {
+        class: lagging.class,
+        coat,
+        setting: sets ? { minutes, hoursWon: won(settled[next]) } : undefined,
+        fanHours: Math.max(0, fanHours),
+      },
+    ];
   });
+}
+
+/** The air of a room with a fan in it from now on. */
+function withFan({ steps }: AirClock, now: number): AirClock {
+  const air = (own: Air): Air => ({ ...own, speed: Math.max(FAN_SPEED, own.speed ?? 0) });
+  const before = steps.filter(({ from }) => from <= now);
+  return airClock([
+    ...before,
+    ...before.slice(-1).map((step) => ({ from: now, air: air(step.air) })),
+    ...steps.filter(({ from }) => from > now).map((step) => ({ from: step.from, air: air(step.air) })),
+  ]);
 }
 
 /** Whether a class has all of its coats up to the round of a coat, and waits for nothing but the rounds after it. */

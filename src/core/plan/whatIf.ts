@@ -1,8 +1,9 @@
 import { airWithVapour, vapourPressure } from '../air/air';
+import { FAN_SPEED } from '../air/fan';
 import { SKILLS, type WorkItem } from '../work/workItem';
 import { type HousePlan, planHouse } from './planHouse';
 import type { PlanInput, PlanRoom } from './planInput';
-import { FAN_SPEED, WHAT_IFS, type WhatIf, type WhatIfPrice } from './whatIfPrice';
+import { WHAT_IFS, type WhatIf, type WhatIfPrice } from './whatIfPrice';
 import { workTime } from './workTime';
 
 /** What a heater warms, °C. Common practice, no source. */

@@ -26,6 +26,3 @@ export interface WhatIfPrice {
   readonly plan: HousePlan;
   readonly time: WorkTime;
 }
-
-/** What a fan moves over the walls, m/s. Common practice, no source. */
-export const FAN_SPEED = 1;

@@ -148,12 +148,18 @@ describe('the plan of a room that waits for its hanger', () => {
 });
 
 describe('gaps that were found', () => {
-  it('are pre-filled by their length once every face was looked at, and guessed before', () => {
+  it('are pre-filled by their length, and guessed on faces that nobody looked at', () => {
     const hours = (entries: readonly Entry[]) =>
       roomWith(entries).tasks.flatMap(({ small }) => small.filter(({ kind }) => kind === 'prefill'));
     const [guess] = hours([]);
     expect(guess?.amount).toBeGreaterThan(0);
-    expect(hours([said('good', [wall]), wrong('gap', wall, 900)])[0]?.amount).toBe(guess?.amount);
+    // A gap that is noted is in Load at once, by its length; on the faces that nobody looked at the guess stays.
+    const [noted] = hours([wrong('gap', wall, 900)]);
+    expect((noted?.amount ?? 0) - (guess?.amount ?? 0)).toBeCloseTo(900, 6);
+    expect((noted?.litres ?? 0) - (guess?.litres ?? 0)).toBeCloseTo(0.072, 9);
+    const [looked] = hours([said('good', [wall]), wrong('gap', wall, 900)]);
+    expect(looked?.amount).toBeGreaterThan(900);
+    expect(looked?.amount).toBeLessThan((guess?.amount ?? 0) + 900);
     expect(hours([said('good')])).toEqual([]);
     const found = [said('good'), wrong('gap', wall, 900), wrong('corner', ceiling, 600)];
     // 1.5 m: 0.08 l a metre. Common practice, no source.

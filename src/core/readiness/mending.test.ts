@@ -205,7 +205,7 @@ describe('what is to be fixed by itself', () => {
       [GOOD, said(1, 'gap', { face: 'w0', length: 600 })],
       [],
     ],
-    ['a gap that somebody came upon', [said(1, 'gap', { face: 'w0', length: 600 })], ['gap']],
+    ['a gap that somebody came upon: the pre-fill takes it', [said(1, 'gap', { face: 'w0', length: 600 })], []],
     ['a gap of which nobody knows how long', [GOOD, said(1, 'gap', { face: 'w0' })], ['gap']],
     ['a gap that was taped over', [GOOD, said(1, 'gap', { face: 'w0', length: 600 }), ...ON.map(later)], ['gap']],
     ['a torn face before tape', [said(1, 'torn', { face: 'w0' })], ['torn']],

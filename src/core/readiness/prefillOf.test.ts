@@ -145,6 +145,7 @@ describe('how far the filling before the tape is', () => {
   const piece = (kind: 'butt' | 'flat', face: string, amount: number) => ({ class: kind, face, amount }) as Piece;
   const PIECES = [piece('butt', 'w0', 4000), piece('butt', 'c0', 6000), piece('flat', 'w0', 9000)];
   const LOOKED = [{ at: '', who: [], faces: undefined, found: 'good' as const }];
+  const LOOKED_ONE = { at: '', who: [], faces: ['w0'], found: 'good' as const };
   const gapOf = (id: string, length: number, prefilled: boolean): OpenItem => ({
     id,
     at: '',
@@ -178,6 +179,36 @@ describe('how far the filling before the tape is', () => {
       [fillOf(['w0'], 5, ['b'])],
       { found: 4000, litres: 0.32, done: 0.75, filled: [{ litres: 0.24 }] },
     ],
+    // A part of the butts, 0.05, on the faces at which nobody looked.
+    ['one face looked at, no gap', [LOOKED_ONE], [], [], { found: 300, litres: 0.024, done: 0 }],
+    [
+      'one face looked at, a gap on it',
+      [LOOKED_ONE],
+      [gapOf('a', 1000, false)],
+      [],
+      { found: 1300, litres: expect.closeTo(0.104, 9), done: 0 },
+    ],
+    [
+      'a gap noted where nobody looked is there at once',
+      [],
+      [gapOf('a', 1000, false)],
+      [],
+      { found: 1500, litres: expect.closeTo(0.12, 9), done: 0 },
+    ],
+    [
+      'with its width',
+      [],
+      [{ ...gapOf('a', 300, false), width: 20 }],
+      [],
+      { found: 800, litres: expect.closeTo(0.04 + 0.3 * 20 * 0.0127, 9) },
+    ],
+    [
+      'a gap noted after everything was filled',
+      [],
+      [gapOf('a', 500, false)],
+      [fillOf(undefined, 5)],
+      { found: 1000, done: 0.5 },
+    ],
     ['looked at, its gap was filled one by one', LOOKED, [gapOf('b', 3000, true)], [], { found: 3000, done: 1 }],
   ] as const)('%s', (_words, acceptances, items, prefills, standing) => {
     expect(prefillOf({ acceptances, items, prefills }, PIECES)).toMatchObject(standing);
@@ -188,7 +219,7 @@ describe('how far the filling before the tape is', () => {
     const done = (prefills: readonly Prefill[], pieces = flats) =>
       prefillOf({ acceptances: [], items: [], prefills }, pieces);
     expect(done([])).toMatchObject({ found: undefined, done: 0, filled: [] });
-    expect(done([fillOf(['w0'], 5)])).toMatchObject({ done: 0, filled: [{ litres: 0 }] });
+    expect(done([fillOf(['w0'], 5)])).toMatchObject({ done: 1, filled: [{ litres: 0 }] });
     expect(done([fillOf(undefined, 5)]).done).toBe(1);
     expect(done([], []).found).toBeUndefined();
   });

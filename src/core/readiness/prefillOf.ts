@@ -7,9 +7,9 @@ import { acceptanceOf } from '../standing/heldFaces';
 
 /** What of a room is filled before the tape, and how far that is. */
 export interface PrefillStanding {
-  /** All of it by what was found, filled or not, mm; undefined where nobody looked at some face: then it is guessed. */
+  /** All of it, filled or not, mm: what was noted, and what is guessed of faces that nobody looked at; undefined where all of it is. */
   readonly found: number | undefined;
-  /** The mud of all that was found, litres. */
+  /** The mud of all of it, litres. */
   readonly litres: number | undefined;
   /** The mud that was filled in each time, litres. */
   readonly filled: readonly { readonly prefill: Prefill; readonly litres: number }[];
@@ -20,50 +20,60 @@ export interface PrefillStanding {
 }
 
 /**
- * What is to be pre-filled in a room: the gaps and broken corners with their lengths, once every face was looked at; before, a
- * part of the joints that gape most. What was said to be filled counts on its faces.
+ * Returns what is to be pre-filled in a room: the gaps and broken corners that were noted with their lengths, and on faces that nobody
+ * looked at a part of the joints that gape most. What was said to be filled counts on its faces.
  */
 export function prefillOf(
   { acceptances, items, prefills }: Pick<RoomState, 'acceptances' | 'items' | 'prefills'>,
   pieces: readonly Piece[],
 ): PrefillStanding {
   const firmAt = prefills.length > 0 ? Math.max(...prefills.map((prefill) => prefill.firmAt)) : undefined;
-  if (isLookedAt(acceptances, pieces)) {
-    const [open, filled] = [summed(items.filter(isGap)), summed(items.filter(({ closed }) => closed?.prefilled))];
-    const found = open.length + filled.length;
-    const done = open.length === 0 && prefills.length > 0 ? 1 : found > 0 ? filled.length / found : 0;
-    const each = prefills.map((prefill) => ({
-      prefill,
-      litres: summed(items.filter(({ id }) => prefill.items.includes(id))).litres,
-    }));
-    return { found, litres: open.litres + filled.litres, filled: each, done, firmAt };
-  }
-  const gaping = pieces.filter((piece) => CLASS_TRAITS[piece.class].gapped);
-  const length = (some: readonly Piece[]) => some.reduce((all, { amount }) => all + amount, 0);
-  let open = gaping;
+  const [open, closed] = [items.filter(isGap), items.filter((item) => item.closed?.prefilled)];
+  const guessed = guessedOn(acceptances, pieces);
+  const left = new Map(guessed);
   const filled = prefills.map((prefill) => {
-    const left = open.filter(({ face }) => prefill.faces !== undefined && !prefill.faces.includes(face));
-    const on = length(open) - length(left);
-    open = left;
-    return { prefill, litres: prefillLitres(on * GAPPED) };
+    let length = 0;
+    for (const [face, own] of left) {
+      if (prefill.faces && !prefill.faces.includes(face)) continue;
+      length += own;
+      left.delete(face);
+    }
+    const noted = summed(items.filter(({ id }) => prefill.items.includes(id)));
+    return { prefill, litres: prefillLitres(length) + noted.litres };
   });
-  const everywhere = prefills.some(({ faces }) => faces === undefined);
-  const whole = length(gaping);
-  const done = everywhere ? 1 : whole > 0 ? 1 - length(open) / whole : 0;
-  return { found: undefined, litres: undefined, filled, done, firmAt };
+  const [noted, done] = [summed([...open, ...closed]), summed(closed)];
+  const [guess, guessLeft] = [total(guessed), total(left)];
+  const found = noted.length + guess;
+  const isOpen = open.length > 0 || guessLeft > 0;
+  // Nobody noted a gap, nor looked at a face.
+  const isGuess = acceptances.length === 0 && open.length + closed.length === 0;
+  return {
+    found: isGuess ? undefined : found,
+    litres: isGuess ? undefined : noted.litres + prefillLitres(guess),
+    filled,
+    done: !isOpen && prefills.length > 0 ? 1 : found > 0 ? (done.length + guess - guessLeft) / found : 0,
+    firmAt,
+  };
 }
+
+/** The gaps that are guessed on faces at which nobody looked, mm by face. */
+function guessedOn(acceptances: RoomState['acceptances'], pieces: readonly Piece[]): ReadonlyMap<string, number> {
+  const guessed = new Map<string, number>();
+  for (const { class: kind, face, amount } of pieces) {
+    if (!CLASS_TRAITS[kind].gapped || acceptanceOf(acceptances, face)) continue;
+    guessed.set(face, (guessed.get(face) ?? 0) + amount * GAPPED);
+  }
+  return guessed;
+}
+
+const total = (lengths: ReadonlyMap<string, number>): number =>
+  [...lengths.values()].reduce((sum, own) => sum + own, 0);
 
 /** How long some gaps are together, mm, and the mud that they take. */
 const summed = (items: readonly OpenItem[]): { readonly length: number; readonly litres: number } => ({
   length: items.reduce((sum, { length = 0 }) => sum + length, 0),
   litres: items.reduce((sum, { length = 0, width }) => sum + prefillLitres(length, width), 0),
 });
-
-/** Whether somebody looked at every face. */
-function isLookedAt(acceptances: RoomState['acceptances'], pieces: readonly Piece[]): boolean {
-  if (acceptances.length === 0) return false;
-  return [...new Set(pieces.map(({ face }) => face))].every((face) => acceptanceOf(acceptances, face) !== undefined);
-}
 
 /** A gap or a broken corner that is not filled, of which somebody said how long it is. */
 export const isGap = ({ closed, defect, length }: OpenItem): boolean =>

@@ -12,8 +12,7 @@ import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { coatName, purposeOf, toolWords } from '@/words/coatWords';
 import { smallWords } from '@/words/lengthWords';
-import { CLASS_NAMES } from '@/words/stateWords';
-import { spanWords } from '@/words/when';
+import { CLASS_NAMES, catchUpWords } from '@/words/stateWords';
 import { amountWords, facesAt, type Logged, openCoats, partOf, SOME_PIECES, wheres } from './logged';
 import { PieceChooser } from './PieceChooser';
 import { RunFields } from './RunFields';
@@ -179,16 +178,16 @@ export function LogDialog({
           )}
           {cell.catchUp && mud === 'drying' && next.coat.key === cell.catchUp.key && (
             <p className="flex flex-wrap items-center gap-2 text-sm">
-              <span>
-                The room waits for this. {cell.catchUp.minutes} min setting mud wins {spanWords(cell.catchUp.hoursWon)}.
-              </span>
-              <button
-                type="button"
-                className="btn btn-sm min-h-10"
-                onClick={() => setMud(String(cell.catchUp?.minutes))}
-              >
-                Use setting mud
-              </button>
+              <span>{catchUpWords(cell.catchUp)}</span>
+              {cell.catchUp.setting && (
+                <button
+                  type="button"
+                  className="btn btn-sm min-h-10"
+                  onClick={() => setMud(String(cell.catchUp?.setting?.minutes))}
+                >
+                  Use setting mud
+                </button>
+              )}
             </p>
           )}
           <div className="grid grid-cols-2 gap-3">

@@ -55,8 +55,8 @@ export interface BoardCell {
   readonly order?: number;
   /** The joints that get one coat more than their class, and the widest of these coats. */
   readonly extra?: ExtraCoat & { readonly pieces: readonly string[] };
-  /** Where the class holds its room up: what setting mud would win. */
-  readonly catchUp?: { readonly key: CoatKey; readonly minutes: number; readonly hoursWon: number };
+  /** Where the class holds its room up: what setting mud or a fan would win. */
+  readonly catchUp?: { readonly key: CoatKey } & Pick<CatchUp, 'setting' | 'fanHours'>;
 }
 
 /** An entry as the list of what was last done shows it. */
@@ -139,7 +139,7 @@ function extraOf(kind: CoatedClass, { more, pieces }: RoomSnapshot): Pick<BoardC
 
 function catchUpOf(kind: CoatedClass, lagging: readonly CatchUp[]): Pick<BoardCell, 'catchUp'> {
   const own = lagging.find((one) => one.class === kind);
-  return own ? { catchUp: { key: own.coat.key, minutes: own.minutes, hoursWon: own.hoursWon } } : {};
+  return own ? { catchUp: { key: own.coat.key, setting: own.setting, fanHours: own.fanHours } } : {};
 }
 
 /**

@@ -35,7 +35,7 @@ const room = (id: string, share: number): BoardRow => ({
       coats: [],
       on: [1],
       amount: 0,
-      catchUp: { key: 'fill', minutes: 45, hoursWon: 3 },
+      catchUp: { key: 'fill', setting: { minutes: 45, hoursWon: 3 }, fanHours: 2 },
     },
   ],
 });

@@ -3,7 +3,7 @@ import { FanChoice } from '@/ui/entries/FanChoice';
 import { PageLink } from '@/ui/PageLink';
 import { airWords, troubleWords } from '@/words/airWords';
 import { smallWords } from '@/words/lengthWords';
-import { CLASS_NAMES } from '@/words/stateWords';
+import { CLASS_NAMES, catchUpWords } from '@/words/stateWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/words/when';
 import type { CatchUpLine, DryRoom, WetLine } from './dryRooms';
 import { sourceWords } from './dryWords';
@@ -123,8 +123,7 @@ export function CatchUpWords({ own, href }: { readonly own: CatchUpLine; readonl
     <span className="state">
       <span aria-hidden="true" className="shape-go" />
       <span>
-        {CLASS_NAMES[own.class]}: the room waits for this. The {own.coat.toLowerCase()} in {own.minutes} min setting mud
-        wins {spanWords(own.hoursWon)}.{' '}
+        {CLASS_NAMES[own.class]}, {own.coat.toLowerCase()}: {catchUpWords(own)}{' '}
         <PageLink href={href} className="link text-primary">
           Log it on the board
         </PageLink>

@@ -1,7 +1,7 @@
 import { type AirTrouble, airTroubles } from '@/core/air/air';
 import { stepAt } from '@/core/air/airClock';
 import type { AirSource } from '@/core/air/roomAir';
-import { catchUps } from '@/core/drywatch/catchUp';
+import { type CatchUp, catchUps } from '@/core/drywatch/catchUp';
 import { type WetCoat, wetCoats } from '@/core/drywatch/wetCoats';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
@@ -30,7 +30,7 @@ export interface StripRoom {
   /** When the first of its wet coats is ready, and when all are; undefined when nothing is wet. */
   readonly first: number | undefined;
   readonly all: number | undefined;
-  /** Classes that hold it up, which setting mud would catch up. */
+  /** Classes that hold it up, which setting mud or a fan would catch up. */
   readonly catchUps: readonly CatchUpLine[];
 }
 
@@ -43,12 +43,9 @@ export interface WetLine extends Omit<WetCoat, 'coat' | 'curve'> {
   readonly curve: readonly (readonly [at: number, left: number])[];
 }
 
-/** Setting mud that would catch a lagging class up. */
-export interface CatchUpLine {
-  readonly class: CoatedClass;
+/** A class that holds up its room, and what would catch it up. */
+export interface CatchUpLine extends Pick<CatchUp, 'class' | 'setting' | 'fanHours'> {
   readonly coat: string;
-  readonly minutes: number;
-  readonly hoursWon: number;
 }
 
 /** One room in full. */
@@ -89,11 +86,11 @@ const stripRow = memoizeLast((snapshot: RoomSnapshot, instant: number): StripRoo
     classes: standing.classes.flatMap(({ class: kind, now: own }) => readyOf(kind, own)),
     first: standing.wetUntil === undefined ? undefined : Math.min(standing.wetUntil, ...wet),
     all: standing.wetUntil,
-    catchUps: catchUps(snapshot, instant).map(({ class: kind, coat, minutes, hoursWon }) => ({
+    catchUps: catchUps(snapshot, instant).map(({ class: kind, coat, setting, fanHours }) => ({
       class: kind,
       coat: coatName(coat),
-      minutes,
-      hoursWon,
+      setting,
+      fanHours,
     })),
   };
 });
