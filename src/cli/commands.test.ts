@@ -73,6 +73,19 @@ describe('oak materials', () => {
     expect(report.bead.net).toBe(32 + 2 * 80);
     expect(report.screws.withWaste).toBeGreaterThan(report.screws.net);
   });
+
+  it('answers paper strip over beads, trim and caulk where the method asks for them', () => {
+    const house = houseOf(["A 12' x 10' x 8', door 32x80 wall 1 bead"]);
+    expect(materialsReport(house)).toMatchObject({ beadStrip: 0, trim: { joints: {}, withWaste: 0, caulk: 0 } });
+    const method = { ...house.method, beadStrip: 'strip' as const, classes: { flat: { hard: 'trim' as const } } };
+    const report = materialsReport({ ...house, method });
+    // Both flanges of 32 + 2 · 80 in.
+    expect(report.beadStrip).toBe(2 * (32 + 2 * 80));
+    const { flat } = takeOffReport(house).total as unknown as Record<'flat', { readonly length: number }>;
+    expect(report.trim.joints).toEqual({ flat: flat.length });
+    expect(report.trim.withWaste).toBeCloseTo(flat.length * 1.1, 1);
+    expect(report.trim.caulk).toBe(Math.ceil((2 * flat.length) / 12 / 30));
+  });
 });
 
 describe('oak dry', () => {

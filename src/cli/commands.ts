@@ -167,6 +167,14 @@ export function materialsReport(house: House) {
     },
     screws: { net: load.screws.net, withWaste: Math.ceil(load.screws.gross), packs: load.screws.packs },
     sealer: { ...net(load.sealer.net), withWaste: volume(load.sealer.gross), packs: load.sealer.packs },
+    beadStrip: fromMm(load.cover.strip, house.unit),
+    trim: {
+      joints: Object.fromEntries(
+        load.cover.joints.map(({ class: kind, length: own }) => [kind, fromMm(own, house.unit)]),
+      ),
+      withWaste: fromMm(load.cover.trim, house.unit),
+      caulk: load.cover.caulk,
+    },
   };
 }
 

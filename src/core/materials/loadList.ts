@@ -1,7 +1,7 @@
 import type { Tally } from '../joints/tally';
-import type { LengthUnit } from '../measure/unit';
-import { type CoatKey, MUD_PRODUCTS, type MudProduct } from '../method/coat';
-import type { Method } from '../method/resolveMethod';
+import { type LengthUnit, MM_PER_FOOT } from '../measure/unit';
+import { COATED_CLASSES, type CoatedClass, type CoatKey, MUD_PRODUCTS, type MudProduct } from '../method/coat';
+import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { SMALL_WORK, type SmallWork, type SmallWorkKind, smallWorkOf } from '../method/smallWork';
 import type { EdgeProfile } from '../room/kinds';
@@ -45,7 +45,25 @@ export interface LoadList {
   readonly bead: readonly BeadTotal[];
   readonly screws: Order;
   readonly sealer: Order;
+  readonly cover: Cover;
 }
+
+/** What goes over joints and beads instead of mud, or under it. */
+export interface Cover {
+  /** Paper over the flanges of beads, mm. */
+  readonly strip: number;
+  /** Joints that are covered with trim after their tape coat, mm of joint. */
+  readonly joints: readonly { readonly class: CoatedClass; readonly length: number }[];
+  /** Trim to buy, mm, with what its cuts waste. */
+  readonly trim: number;
+  /** Tubes of caulk for both edges of it. */
+  readonly caulk: number;
+}
+
+/** Trim is cut piece by piece. Common practice, no source. */
+const TRIM_WASTE = 0.1;
+/** A tube of caulk seals so much edge. Common practice, no source. */
+const MM_PER_TUBE = 30 * MM_PER_FOOT;
 
 /**
  * What a house takes. Packs are counted once for all rooms, never room by room.
@@ -88,6 +106,29 @@ export function loadList(rooms: readonly Supplied[], unit: LengthUnit, wares = w
     bead: beadTotals(rooms),
     screws: order(screws, wares.of.screws),
     sealer: order(sealer * wares.of.sealer.use, wares.of.sealer),
+    cover: coverOf(rooms),
+  };
+}
+
+/** Returns the paper strip, trim and caulk of some rooms; tubes are rounded up once for all of them. */
+function coverOf(rooms: readonly Supplied[]): Cover {
+  const joints = new Map<CoatedClass, number>();
+  let strip = 0;
+  for (const { coats, method } of rooms) {
+    for (const { class: kind, trimmed, amount } of coats)
+      if (trimmed) joints.set(kind, (joints.get(kind) ?? 0) + amount);
+    if (choicesFor(method, 'bead').beadStrip === 'strip')
+      strip += 2 * Math.max(0, ...coats.map((coat) => (coat.class === 'bead' ? coat.amount : 0)));
+  }
+  const covered = [...joints.values()].reduce((sum, length) => sum + length, 0);
+  return {
+    strip,
+    joints: COATED_CLASSES.flatMap((kind) => {
+      const length = joints.get(kind) ?? 0;
+      return length > 0 ? [{ class: kind, length }] : [];
+    }),
+    trim: covered * (1 + TRIM_WASTE),
+    caulk: Math.ceil(Math.max(0, (2 * covered) / MM_PER_TUBE - 1e-9)),
   };
 }
 

@@ -218,20 +218,32 @@ describe('what is bought by the piece', () => {
       1,
       Math.ceil((3 * one.tally.classes.angle.length) / (500 * FOOT)),
     ]);
-    expect(single).toMatchObject({ strip: 0, trim: 0, caulk: 0 });
     // A door of 32 × 80 in: two of 80 in are fixed at six places, one of 32 in at three, on both flanges.
     expect(single.fixings).toBe(2 * (2 * (80 / 16 + 1) + (32 / 16 + 1)));
+  });
+
+  it('is paper strip, trim and caulk where the method asks for them, by class', () => {
+    const one = taken.roomWith([]);
+    expect(loadList([one], 'in').cover).toEqual({ strip: 0, joints: [], trim: 0, caulk: 0 });
     const stripped = taken.roomWith([], { beadStrip: 'strip' });
-    expect(smallGoods([stripped]).strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
+    expect(loadList([stripped], 'in').cover.strip).toBeCloseTo(2 * one.tally.classes.bead.length, 9);
     // Two upright off-angles beside the slanted wall.
     const old = oneRoomSnapshot("B: r 10' dr 3' x 3' d 7' l 13' u 10', h 8'", NOW);
     const covered = old.roomWith([], { hard: 'trim' });
-    const joint = covered.tally.classes.existing.length + covered.tally.classes.offAngle.length;
+    const { existing, offAngle } = covered.tally.classes;
+    const { joints, trim, caulk } = loadList([covered], 'in').cover;
+    expect(joints).toEqual([
+      { class: 'offAngle', length: offAngle.length },
+      ...(existing.length > 0 ? [{ class: 'existing', length: existing.length }] : []),
+    ]);
+    const joint = existing.length + offAngle.length;
     expect(joint).toBeGreaterThan(15 * FOOT);
-    const { trim, caulk } = smallGoods([covered]);
     expect(trim).toBeCloseTo(joint * 1.1, 9);
     // Both edges, 30 ft a tube.
     expect(caulk).toBe(Math.ceil((2 * joint) / FOOT / 30));
+    // Flats are covered with flat stock where that is said of them alone.
+    const flats = taken.roomWith([], { classes: { flat: { hard: 'trim' } } });
+    expect(loadList([flats], 'in').cover.joints).toEqual([{ class: 'flat', length: one.tally.classes.flat.length }]);
   });
 
   it('of mud is told by class and coat, and comes to the mud of the coats', () => {

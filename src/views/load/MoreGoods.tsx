@@ -1,3 +1,4 @@
+import type { Cover } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
 import type { MudOfClass, SmallGoods } from '@/core/supply/smallGoods';
@@ -9,10 +10,12 @@ import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
 /** What is bought by the piece, and what each coat of each class takes of the mud. */
 export function MoreGoods({
   small,
+  cover,
   mud,
   unit,
 }: {
   readonly small: SmallGoods;
+  readonly cover: Cover;
   readonly mud: readonly MudOfClass[];
   readonly unit: LengthUnit;
 }) {
@@ -20,11 +23,14 @@ export function MoreGoods({
     [`Sheets of sandpaper, ${FINAL_GRIT} grit`, String(small.sandpaper)],
     ['Sanding sponges', String(small.sponges)],
     ...(small.fixings > 0 ? [['Fixings for bead', small.fixings.toLocaleString('en-US')] as const] : []),
-    ...(small.strip > 0 ? [['Paper strip over beads', roughLength(small.strip, unit)] as const] : []),
-    ...(small.trim > 0
+    ...(cover.strip > 0 ? [['Paper strip over beads', roughLength(cover.strip, unit)] as const] : []),
+    ...cover.joints.map(
+      ({ class: kind, length }) => [`${CLASS_NAMES[kind]} covered with trim`, roughLength(length, unit)] as const,
+    ),
+    ...(cover.trim > 0
       ? ([
-          ['Trim over joints', roughLength(small.trim, unit)],
-          ['Tubes of caulk', String(small.caulk)],
+          ['Trim to buy, with waste', roughLength(cover.trim, unit)],
+          ['Tubes of caulk', String(cover.caulk)],
         ] as const)
       : []),
   ];

@@ -109,7 +109,12 @@ export default async function LoadPage({
               unit={unit}
             />
           )}
-          <MoreGoods small={smallGoods(rooms)} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
+          <MoreGoods
+            small={smallGoods(rooms)}
+            cover={load.cover}
+            mud={mudByClass(rooms, (mud) => wares.of[mud].use)}
+            unit={unit}
+          />
         </>
       }
       beside={
