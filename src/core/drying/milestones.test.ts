@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { airClock } from '../air/airClock';
 import { dryingHours } from '../air/dryingHours';
-import { type Application, milestones, wetnessAt } from './milestones';
+import { type Application, milestones, stiffAt, wetnessAt } from './milestones';
 
 const HOUR = 3_600_000;
 const MINUTE = 60_000;
@@ -70,9 +70,51 @@ describe('the milestones of setting mud', () => {
     expect(troubles(thin(4))).not.toContain('driesBeforeItSets');
   });
 
+  // 1/2 mm takes (0.5 / 1.5875) ** 1.1776 · 17 h = 4.37 h, half of it 2.18 h; 0.35 mm is the thinnest that any label saves.
+  it.each([
+    ['half gone by 131 min, set at 130', 0.5, 130, false, 0],
+    ['half gone by 131 min, set at 132', 0.5, 132, true, 0],
+    ['mixed an hour before it went on', 0.5, 180, false, 60],
+    ['as thin as can be', 0.35, 20, false, 0],
+    ['thinner', 0.34, 20, true, 0],
+  ])('warn of water that leaves before it sets: %s', (_words, thickness, minutes, warned, before) => {
+    const put = setting(minutes, { thickness, at: before * MINUTE, mixedAt: 0 });
+    expect(milestones(put, clock).troubles.includes('driesBeforeItSets')).toBe(warned);
+  });
+
   it('say that it is better over an eighth of an inch', () => {
+    expect(milestones(setting(45, { thickness: 25.4 / 8 }), clock).troubles).toEqual([]);
     expect(milestones(setting(45, { thickness: 3 }), clock).troubles).toEqual(['settingTooThin']);
     expect(milestones(setting(45, { thickness: 3.2 }), clock).troubles).toEqual([]);
+  });
+});
+
+describe('a deep fill of drying mud', () => {
+  it.each([
+    [25.4 * 0.37, []],
+    [(25.4 * 3) / 8, ['tooDeep']],
+    [25.4, ['tooDeep']],
+  ])('of %d mm', (thickness, troubles) => {
+    expect(milestones(coat({ thickness }), clock).troubles).toEqual(troubles);
+  });
+});
+
+describe('mud that a wide knife may be run over', () => {
+  const slow = airClock([{ from: 0, air: { temperature: 10, humidity: 80 } }]);
+  const hours = dryingHours({ temperature: 10, humidity: 80 });
+  it.each([
+    ['in usual air', coat(), clock, 2],
+    ['that went on at one', coat({ at: HOUR }), clock, 3],
+    ['that touch checks found twice as slow', coat({ slowness: 2 }), clock, 4],
+    ['that they found quicker: not sooner', coat({ slowness: 0.5 }), clock, 2],
+    ['in cold, damp air', coat(), slow, (2 * hours) / 17],
+    ['of setting mud', setting(45), clock, 2],
+    ['of slow setting mud', setting(180), clock, 3],
+    ['of slow setting mud that went on an hour after it was mixed', setting(210, { at: HOUR, mixedAt: 0 }), clock, 3.5],
+    ['of setting mud of which nobody said when it was mixed', setting(180, { at: HOUR }), clock, 4],
+    ['of setting mud in cold, damp air', setting(45), slow, 2],
+  ])('%s', (_words, put, air, expected) => {
+    expect(stiffAt(put, air) / HOUR).toBeCloseTo(expected, 6);
   });
 });
 
@@ -83,11 +125,17 @@ describe('a wet coat', () => {
     expect(water(8.5)).toBeCloseTo(0.5, 6);
     expect(water(17)).toBeCloseTo(0, 6);
     expect(water(99)).toBe(0);
+    expect(wetnessAt(coat(), clock, HOUR).reaction).toBeUndefined();
+    const thick = coat({ thickness: 4 });
+    expect(wetnessAt(thick, clock, milestones(thick, clock).dryAt / 2).water).toBeCloseTo(0.5, 6);
+    expect(wetnessAt(setting(20), clock, 99 * HOUR).water).toBe(0);
   });
 
   it('of setting mud has a reaction of its own, by its label', () => {
     const reaction = (minute: number) => wetnessAt(setting(20), clock, minute * MINUTE).reaction;
-    expect([0, 10, 20, 60].map(reaction)).toEqual([1, 0.5, 0, 0]);
+    expect([-5, 0, 10, 20, 60].map(reaction)).toEqual([1, 1, 0.5, 0, 0]);
+    const mixedBefore = setting(20, { at: 10 * MINUTE, mixedAt: 0 });
+    expect(wetnessAt(mixedBefore, clock, 10 * MINUTE).reaction).toBe(0.5);
   });
 
   it('is dry at its milestone', () => {

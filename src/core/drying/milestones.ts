@@ -92,7 +92,7 @@ export function wetnessAt(coat: Application, clock: AirClock, at: number): Wetne
 
 /** Setting mud needs its water until it has set: with half of it gone before, it bonds poorly. Common practice, no source. */
 const isHalfDryBy = (coat: Application, clock: AirClock, setAt: number): boolean =>
-  driedBetween(clock, coat.at, Math.max(setAt, coat.at)) / effortOfMud(coat) > 0.5;
+  driedBetween(clock, coat.at, setAt) > effortOfMud(coat) / 2;
 
 /** Until it is dry throughout: drying mud when its water has left, setting mud by its own rule. */
 const effortToDry = (coat: Application): number =>

@@ -20,6 +20,73 @@ const FACTORS = [0.7, 0.85, 1, 1.25, 1.6];
 /** Crews from half to twice the usual speed. */
 const CREWS = [0.5, 0.6, 0.7, 0.85, 1, 1.25, 1.6, 2];
 
+/**
+ * The same estimate by another way: sums over a finer grid, the middle between two points of it, straight from the sentences: a
+ * touch finds white from the time on, patchy in the last fifth of it, one in seven finds anything, and crews differ by 1.35.
+ */
+function reference(touches: readonly Touch[], spread: number, share: number): number {
+  const points = 40_000;
+  const logs = Array.from({ length: points }, (_, index) => ((index + 0.5) / points - 0.5) * 2 * Math.log(4));
+  const logistic = (x: number) => 1 / (1 + Math.exp(-1.702 * x));
+  const weights = logs.map((log) => {
+    let weight = Math.exp(-((log / spread) ** 2) / 2);
+    for (const { dried, found } of touches) {
+      const over = Math.log(Math.max(dried, 1e-6)) - log;
+      const [white, grey] = [logistic(over / 0.12), logistic((-Math.log(1.25) - over) / 0.12)];
+      const chance = found === 'white' ? white : found === 'grey' ? grey : Math.max(0, 1 - white - grey);
+      weight *= 0.85 * chance + 0.05;
+    }
+    return weight;
+  });
+  const all = weights.reduce((sum, weight) => sum + weight, 0);
+  let sum = 0;
+  const at = weights.findIndex((weight) => {
+    sum += weight;
+    return sum >= share * all;
+  });
+  return Math.exp(logs[at] ?? 0);
+}
+
+describe('an estimate from touch checks', () => {
+  it.each<readonly [string, readonly Touch[]]>([
+    ['one grey that should be white', [{ dried: 1.3, found: 'grey' }]],
+    ['one patchy', [{ dried: 0.9, found: 'patchy' }]],
+    ['one white before its time', [{ dried: 0.6, found: 'white' }]],
+    ['two that agree', said('1.2 grey', '1.6 patchy')],
+    ['two that contradict each other', said('0.5 white', '1.5 grey')],
+    ['three that say what the clock says', said('0.7 grey', '0.75 grey', '1.6 white')],
+    ['on a coat that just went on', said('0 grey')],
+  ])('is the middle of what is left possible: %s', (_words, touches) => {
+    const { factor, low, high } = slownessFrom(touches);
+    expect(factor).toBeCloseTo(reference(touches, Math.log(1.35), 0.5), 3);
+    // At the ends of the range the grid is coarser.
+    expect(low / Math.min(factor, reference(touches, Math.log(2.5), 0.1))).toBeCloseTo(1, 2);
+    expect(high / Math.max(factor, reference(touches, Math.log(2.5), 0.9))).toBeCloseTo(1, 2);
+  });
+
+  // The clock is right, or slow; one more says otherwise.
+  it.each([
+    [said('0.5 grey', '1.1 white'), '1.2 grey', 1.02],
+    [said('0.5 grey', '1.1 white'), '0.6 white', 1 / 1.02],
+    [said('1.2 grey', '1.6 patchy'), '0.8 white', 1 / 1.02],
+    [said('0.6 white', '0.5 patchy'), '1 grey', 1.02],
+    [said('0.6 white', '0.5 patchy'), '1.4 patchy', 1.02],
+  ])('is moved by 2 %% by one against %j: %s', (others, one, moved) => {
+    const before = slownessFrom(others).factor;
+    expect(slownessFrom([...others, ...said(one)]).factor / before).toBeCloseTo(moved, 9);
+    // Of all of them it is the one that the others believe least, wherever it stands.
+    expect(slownessFrom([...said(one), ...others]).factor / before).toBeCloseTo(moved, 9);
+  });
+});
+
+/** Touches as one writes them down: '1.2 grey'. */
+function said(...words: readonly string[]): readonly Touch[] {
+  return words.map((one) => {
+    const [dried, found] = one.split(' ');
+    return { dried: Number(dried), found: found as Found };
+  });
+}
+
 describe('what touch checks say about a clock', () => {
   it('is nothing where nobody touched anything', () => {
     const { factor, low, high } = slownessFrom([]);

@@ -5,6 +5,7 @@ import { DEFECTS, isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
 import type { CoatEntry, Entry } from './entry';
+import { hoursTaken } from './hoursTaken';
 import { whoDid } from './whoDid';
 
 const MINUTE_MS = 60_000;
@@ -61,6 +62,8 @@ export interface Prefill extends Mark {
 
 /** Scraped, sanded or wiped before the next coat. */
 export interface Between extends Sanding {
+  /** Person-hours, where somebody timed it. */
+  readonly took?: number;
   readonly how: Extract<Entry, { kind: 'between' }>['payload']['how'];
 }
 
@@ -255,7 +258,15 @@ function applied(state: Folding, entry: Entry): Folding {
       };
     case 'between': {
       const { how, classes, faces } = entry.payload;
-      const between: Between = { ...mark, how, classes, faces, after: state.applied.length };
+      const took = hoursTaken(entry);
+      const between: Between = {
+        ...mark,
+        how,
+        classes,
+        faces,
+        after: state.applied.length,
+        ...(took !== undefined && { took: took * mark.who.length }),
+      };
       return { ...state, betweens: [...state.betweens, between] };
     }
     case 'prefilled': {

@@ -6,7 +6,8 @@ const methods = new LRUCache<string, Method>({ max: 300 });
 
 /** `resolveMethod`, for what is asked again and again: the same choices are the same method, of which much is known. */
 export function cachedMethod(house: MethodHouse, room?: Pick<Room, 'finish' | 'method'>): Method {
-  const key = JSON.stringify([house.unit, house.method, house.shrinkage, room?.method, room?.finish?.level]);
+  const { unit, method, shrinkage, scraping } = house;
+  const key = JSON.stringify([unit, method, shrinkage, scraping, room?.method, room?.finish?.level]);
   const known = methods.get(key) ?? resolveMethod(house, room);
   methods.set(key, known);
   return known;

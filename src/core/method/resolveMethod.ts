@@ -5,6 +5,7 @@ import type { Level } from '../room/level';
 import { type Choices, type MethodClass, USUAL_CHOICES } from '../room/methodAnswers';
 import type { ClassMethod, MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
+import type { Scraping } from '../work/usualRates';
 import type { CoatedClass, MudProduct } from './coat';
 
 /** How one class is treated: an answer to every question, and what was found of its joints; mm. */
@@ -18,8 +19,11 @@ export interface ClassChoices extends Choices {
 /** The part of wet mud that is lost when it hardens, where it is another than usual. */
 export type Shrinkage = Readonly<Partial<Record<MudProduct, number>>>;
 
-/** A house as far as its method matters, with what is known of the mud that its crew buys. */
-export type MethodHouse = Pick<HouseHead, 'unit' | 'method'> & { readonly shrinkage?: Shrinkage };
+/** A house as far as its method matters, with what is known of the mud that its crew buys and of how clean it works. */
+export type MethodHouse = Pick<HouseHead, 'unit' | 'method'> & {
+  readonly shrinkage?: Shrinkage;
+  readonly scraping?: Scraping;
+};
 
 /** A method with every choice made, for a house or a room. */
 export interface Method {
@@ -29,6 +33,8 @@ export interface Method {
   readonly classes: Readonly<Record<MethodClass, ClassChoices>>;
   /** Of the muds that are bought, where it is another than usual. */
   readonly shrinkage?: Shrinkage | undefined;
+  /** Whether the crew leaves clean or dirty work to scrape, as its log says; dirty where it says nothing. */
+  readonly scraping?: Scraping | undefined;
 }
 
 const USUAL_SETTING_MINUTES = 45;
@@ -38,7 +44,7 @@ const USUAL_SETTING_MINUTES = 45;
  * the usual answer to each question.
  */
 export function resolveMethod(
-  { unit, method, shrinkage }: MethodHouse,
+  { unit, method, shrinkage, scraping }: MethodHouse,
   room?: Pick<Room, 'finish' | 'method'>,
 ): Method {
   const classOf = (kind: MethodClass): ClassChoices => {
@@ -56,6 +62,7 @@ export function resolveMethod(
   };
   return {
     ...(shrinkage && { shrinkage }),
+    ...(scraping && { scraping }),
     level: room?.finish?.level ?? method.level,
     all: resolved([room?.method, method], unit),
     classes: {

@@ -1,4 +1,5 @@
-import type { CoatEntry, Entry } from '../log/entry';
+import type { CoatEntry } from '../log/entry';
+import { hoursTaken } from '../log/hoursTaken';
 import type { RoomState } from '../log/stateOf';
 import { whoDid } from '../log/whoDid';
 import { groupBy } from '../measure/groupBy';
@@ -13,7 +14,6 @@ import { amountCovered } from '../standing/coveredBy';
 import { rateOfCoat } from '../work/rateOfCoat';
 import { partOfTask, setUpFactor, smallHours, type Task } from '../work/tasksOf';
 
-const HOUR_MS = 3_600_000;
 const MINUTES = 60;
 
 /**
@@ -42,7 +42,7 @@ function evidenceInRoom(
     const parts = entries.flatMap((entry) => plannedFor(entry, room) ?? []);
     const usual = parts.reduce((sum, part) => sum + part.usual, 0);
     if (usual === 0) return [];
-    const took = withoutRounding(hoursOf(first) * people.length, usual, people.length);
+    const took = withoutRounding(((first && hoursTaken(first)) ?? 0) * people.length, usual, people.length);
     return [...groupBy(parts, ({ rate }) => rate)].map(([rate, own]): Evidence => {
       const part = own.reduce((sum, one) => sum + one.usual, 0);
       return { people, rate, usual: part, took: (took * part) / usual, weight: part / usual };
@@ -95,10 +95,3 @@ function besideIn(
 /** Clocks and plans count whole minutes: what is longer than usual by less than one took as long as usual. */
 const withoutRounding = (took: number, usual: number, people: number): number =>
   took > usual ? Math.max(usual, took - people / MINUTES) : took;
-
-function hoursOf(entry: Entry | undefined): number {
-  if (!entry || !('begun' in entry.payload)) return 0;
-  const { begun, ended, paused = 0 } = entry.payload;
-  if (begun === undefined || ended === undefined) return 0;
-  return (Date.parse(ended) - Date.parse(begun)) / HOUR_MS - paused / MINUTES;
-}

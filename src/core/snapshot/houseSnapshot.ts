@@ -13,6 +13,7 @@ import { cachedMethod } from '../method/cachedMethod';
 import type { JointsWithMore } from '../method/extraCoat';
 import { type Method, type MethodHouse, methodOfRoom, type Shrinkage } from '../method/resolveMethod';
 import { roomCoats, withJointsMore } from '../method/roomCoats';
+import { isTimedScraping, learnScraping } from '../readiness/learnScraping';
 import { piecesToMend } from '../readiness/mending';
 import { prefillOf } from '../readiness/prefillOf';
 import type { RoomAir, RoomCoating, RoomRecord, RoomTakeOff } from '../readiness/roomParts';
@@ -25,6 +26,7 @@ import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { jointFindings } from '../standing/jointFindings';
 import { sealedOf } from '../standing/sealed';
 import { coatHours, tasksOf } from '../work/tasksOf';
+import type { Scraping } from '../work/usualRates';
 
 const MINUTE_MS = 60_000;
 
@@ -71,12 +73,12 @@ export function houseSnapshot(
   catalogue: Catalogue = NO_CATALOGUE,
   former?: HouseSnapshot,
 ): HouseSnapshot {
-  const house = asBought(head, shrinkageOf(catalogue));
+  const house = withLearned(head, shrinkageOf(catalogue), scrapingIn(rooms, states, takenOff));
   const shared = cachedMethod(house);
   const before = new Map(former?.rooms.map((snapshot) => [snapshot.room, snapshot]));
   const snapshots = rooms.map((room): RoomSnapshot => {
     const kept = before.get(room);
-    if (kept && kept.state === (states.get(room.id) ?? NOTHING_YET)) return kept;
+    if (kept && former?.house === house && kept.state === (states.get(room.id) ?? NOTHING_YET)) return kept;
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, cachedMethod);
@@ -142,10 +144,27 @@ export function houseSnapshot(
 export const minuteOf = ({ at }: RoomSnapshot, instant: number): number =>
   Math.max(at, Math.floor(instant / MINUTE_MS) * MINUTE_MS);
 
-/** A house with what its crew's mud loses when it hardens. */
-const asBought = memoizeLast((head: HouseHead, shrinkage: Shrinkage | undefined): HouseHead & MethodHouse =>
-  shrinkage ? { ...head, shrinkage } : head,
+/** A house with what its crew's mud loses when it hardens, and how clean it works. */
+const withLearned = memoizeLast(
+  (head: HouseHead, shrinkage: Shrinkage | undefined, scraping: Scraping): HouseHead & MethodHouse =>
+    shrinkage || scraping === 'clean'
+      ? { ...head, ...(shrinkage && { shrinkage }), ...(scraping === 'clean' && { scraping }) }
+      : head,
 );
+
+/** What a house's log says of its scraping; only rooms in which somebody timed it are looked at. */
+function scrapingIn(
+  rooms: readonly Room[],
+  states: ReadonlyMap<string, RoomState>,
+  takenOff: (room: Room) => TakenOff | undefined,
+): Scraping {
+  return learnScraping(
+    rooms.flatMap((room) => {
+      const betweens = states.get(room.id)?.betweens.filter(isTimedScraping) ?? [];
+      return betweens.length === 0 ? [] : [{ betweens, pieces: takenOff(room)?.pieces ?? [] }];
+    }),
+  );
+}
 
 /** What is told of a room that cannot be worked out. */
 const TOO_LARGE: RoomStanding = {

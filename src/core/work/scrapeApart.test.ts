@@ -14,7 +14,10 @@ import { UNTOUCHED, type WorkRoom } from './workRoom';
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
 const { tally } = takeOff(room, house);
 
-function workRoom(more: Partial<WorkRoom> = {}, choices: { between?: 'scrape' | 'sand' } = {}): WorkRoom {
+function workRoom(
+  more: Partial<WorkRoom> = {},
+  choices: { between?: 'scrape' | 'sand' | 'spot' | 'sponge' } = {},
+): WorkRoom {
   const method = resolveMethod({ unit: 'in', method: { level: 4, ...choices } });
   return { ...UNTOUCHED, id: 'a', tally, method, coats: roomCoats(tally, method), ...more };
 }
@@ -63,6 +66,18 @@ describe('scraping before a round, handed out by itself', () => {
     expect(scrapingIn(scraped)).toEqual([]);
     expect(scrapeApart(scraped, FILL)).toEqual(scraped);
     expect(hours(scraped)).toBeLessThan(hours(workOf(workRoom())));
+  });
+
+  it('is offered only where the method scrapes', () => {
+    for (const between of ['sand', 'spot', 'sponge'] as const)
+      expect(scrapingIn(workOf(workRoom({}, { between })))).toEqual([]);
+  });
+
+  it('takes a clean crew 3,300 ft in an hour', () => {
+    const dirty = workRoom();
+    const clean = workRoom({ method: { ...dirty.method, scraping: 'clean' } });
+    const alone = (room: WorkRoom) => (find(scrapeApart(workOf(room), FILL), 'between.fill')?.hours ?? 0) - ROOM_HOURS;
+    expect(alone(clean) / alone(dirty)).toBeCloseTo(600 / 3300, 1);
   });
 
   it('goes by what the method asks for between coats', () => {

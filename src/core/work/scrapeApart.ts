@@ -27,9 +27,11 @@ export function scrapeApart(items: readonly WorkItem[], ids: ReadonlySet<string>
   });
 }
 
-/** What can be done by itself before the rounds of some items. */
+/** What can be scraped by itself before the rounds of some items; what is sanded or spotted goes with its coat. */
 export const scrapingIn = (items: readonly WorkItem[]): readonly WorkItem[] =>
-  scrapeApart(items, new Set(items.flatMap((item) => betweenId(item) ?? []))).filter(({ kind }) => kind === 'between');
+  scrapeApart(items, new Set(items.flatMap((item) => (item.scrapes ? (betweenId(item) ?? []) : [])))).filter(
+    ({ kind }) => kind === 'between',
+  );
 
 /** The id of what comes before the round of an item: that of its room, with another work. */
 function betweenId({ id, work, pass }: WorkItem): string | undefined {

@@ -111,7 +111,11 @@ export function coatHours(coat: RoomCoat, method: Method): number {
 /** Person-hours of what is scraped, sanded or spotted on the coat below before this one goes over it. */
 export function betweenHours(coat: RoomCoat, coats: readonly RoomCoat[], method: Method): number {
   if (coat.class === 'surface' || coat.class === 'fasteners' || coat.key === 'tape') return 0;
-  return amountOf(coat) / betweenRate(coat.class, choicesFor(method, coat.class).between) / sidesOf(coat, coats);
+  return (
+    amountOf(coat) /
+    betweenRate(coat.class, choicesFor(method, coat.class).between, method.scraping) /
+    sidesOf(coat, coats)
+  );
 }
 
 /** Coats of an angle's sides are scraped side by side: half of the work each. */

@@ -39,6 +39,8 @@ export interface WorkItem {
   readonly hours: number;
   /** What of these is scraping, sanding or wiping before the coats go on; see `scrapeApart`. */
   readonly between: number;
+  /** Whether it is scraping, which somebody else can be sent to do before. */
+  readonly scrapes: boolean;
   /** At what people differ: the class and the coat. */
   readonly rate: string;
   /** Two for a box: one runs it, one wipes. */

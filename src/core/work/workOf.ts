@@ -2,7 +2,7 @@ import { type WetMud, wetMudOf } from '../drying/wetMud';
 import { groupBy } from '../measure/groupBy';
 import type { Coat, CoatId } from '../method/coat';
 import { amountsToSand } from '../method/finalSanding';
-import type { Method } from '../method/resolveMethod';
+import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import { waitsForFirm } from '../method/sequence';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
@@ -41,6 +41,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
     room: room.id,
     people: 1,
     between: 0,
+    scrapes: false,
     tool: undefined,
     from: undefined,
     run: undefined,
@@ -107,6 +108,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
       part: parts / group.coats.length,
       hours: left.reduce((all, coat) => all + hoursOf.all(coat) * room.left(coat).part, 0),
       between: left.reduce((all, coat) => all + before(coat) * room.left(coat).part, 0),
+      scrapes: left.some((coat) => choicesFor(method, coat.class).between === 'scrape'),
       ...inBlocks(left, group, hoursOf, room),
       rate: rateOfCoat(group.coats[0]),
       people: left.some(({ tool }) => tool.kind === 'box') ? 2 : 1,

@@ -1,8 +1,14 @@
 'use client';
 
+import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useLog } from '@/client/useLog';
+import { useTimer } from '@/client/useTimer';
 import type { BETWEEN_COATS } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
+import type { BetweenPass } from '@/core/work/pass';
+import { TimeOfJob } from './TimeOfJob';
+import { NO_HOURS, timedRun } from './timedRun';
 
 type How = (typeof BETWEEN_COATS)[number];
 
@@ -22,7 +28,9 @@ export function BeforeCoat({
   words,
   done,
   marks,
+  alone,
   now,
+  timeZone,
   works,
 }: {
   readonly room: string;
@@ -34,10 +42,25 @@ export function BeforeCoat({
   readonly done: string | undefined;
   /** What is known to be there to scrape, in words. */
   readonly marks: readonly string[];
+  /** Where it is the whole job: its time is worth knowing. */
+  readonly alone: BetweenPass | undefined;
   readonly now: number;
+  readonly timeZone: string;
   readonly works: boolean;
 }) {
   const log = useLog(now);
+  const { id: house } = useHouse();
+  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${alone}`);
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const say = async () => {
+    const at = log.serverNow();
+    const run = alone ? timedRun(timer, typed, at) : {};
+    if (!run) return setProblem(NO_HOURS);
+    setProblem(undefined);
+    const payload = { how, classes: [...classes], ...(how === 'sand' ? { grit: 100 } : {}), ...run };
+    if (await log.write([{ kind: 'between', room, payload }], { at })) keep(undefined);
+  };
   return (
     <div className="space-y-2">
       <p className="font-medium">
@@ -46,21 +69,20 @@ export function BeforeCoat({
       {marks.length > 0 && (
         <p className="text-sm font-semibold text-warning">Not covered before it is scraped: {marks.join('; ')}.</p>
       )}
+      {works && !done && alone && (
+        <TimeOfJob
+          timer={timer}
+          keep={keep}
+          typed={typed}
+          setTyped={setTyped}
+          problem={problem}
+          now={now}
+          serverNow={log.serverNow}
+          timeZone={timeZone}
+        />
+      )}
       {works && !done && (
-        <button
-          type="button"
-          className="btn btn-lg w-full"
-          disabled={log.busy}
-          onClick={() =>
-            void log.write([
-              {
-                kind: 'between',
-                room,
-                payload: { how, classes: [...classes], ...(how === 'sand' ? { grit: 100 } : {}) },
-              },
-            ])
-          }
-        >
+        <button type="button" className="btn btn-lg w-full" disabled={log.busy} onClick={() => void say()}>
           {DONE_WORDS[how]}
         </button>
       )}

@@ -150,7 +150,9 @@ export function CurrentJob({
           words={`${BETWEEN_WORDS[between].name.toLowerCase()}: ${BETWEEN_WORDS[between].what}`}
           done={before.done && timeOf(Date.parse(before.done.at), timeZone)}
           marks={before.marks.map((item) => itemWords(item, room.room, unit))}
+          alone={isBetween(task.pass) ? task.pass : undefined}
           now={now}
+          timeZone={timeZone}
           works={works}
         />
       )}

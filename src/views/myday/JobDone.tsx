@@ -3,7 +3,7 @@
 import { useMemo, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { type Said, useLog } from '@/client/useLog';
-import { pausedUntil, useTimer } from '@/client/useTimer';
+import { useTimer } from '@/client/useTimer';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
@@ -18,14 +18,9 @@ import { timeOf } from '@/words/when';
 import { BatchClock } from './BatchClock';
 import { goesOn, JobPicture, jobPieces } from './JobPicture';
 import type { CoatToLog } from './jobCoats';
-import { hoursTyped, TimeOfJob } from './TimeOfJob';
+import { TimeOfJob } from './TimeOfJob';
+import { NO_HOURS, type Run, timedRun } from './timedRun';
 
-/** From when to when somebody worked, as an entry says it. */
-interface Run {
-  readonly begun?: string;
-  readonly ended?: string;
-  readonly paused?: number;
-}
 /** What was said to be done, when, and what was known of the house by then. */
 interface Press {
   readonly at: number;
@@ -135,19 +130,9 @@ export function JobDone({
               },
             }),
           );
-  /** From when to when, by the clock that was started here or by the hours that were typed. */
-  const runUntil = (done: number): Run | undefined => {
-    if (timer) {
-      const paused = Math.round(pausedUntil(timer, done) / MINUTE_MS);
-      return { begun: iso(Math.min(timer.begun, done)), ended: iso(done), ...(paused > 0 ? { paused } : {}) };
-    }
-    if (typed.trim() === '') return {};
-    const hours = hoursTyped(typed);
-    return hours === undefined ? undefined : { begun: iso(done - hours * 60 * MINUTE_MS), ended: iso(done) };
-  };
   const send = async (press: Press, mixed?: Mixed) => {
-    const run = runUntil(press.at);
-    if (!run) return setProblem('such as 1.5 or 1:30');
+    const run = timedRun(timer, typed, press.at);
+    if (!run) return setProblem(NO_HOURS);
     setProblem(undefined);
     if (!(await log.write(said(press, run, mixed), { at: press.at }))) return;
     setPressed(undefined);

@@ -76,12 +76,3 @@ export function TimeOfJob({
     </div>
   );
 }
-
-/** Hours as they are typed: 1.5, 1,5, 1:30; undefined for what is none. */
-export function hoursTyped(text: string): number | undefined {
-  const clock = /^(\d{1,2}):([0-5]\d)$/.exec(text.trim());
-  if (clock) return Number(clock[1]) + Number(clock[2]) / 60;
-  const decimal = /^(\d{1,2}(?:[.,]\d{1,2})?)\s*h?$/.exec(text.trim());
-  const hours = decimal ? Number(decimal[1]?.replace(',', '.')) : 0;
-  return hours > 0 && hours <= 24 ? hours : undefined;
-}

@@ -17,13 +17,13 @@ export default async function CoatsPage({ params }: { readonly params: Promise<{
   const visit = await visitHouse(house);
   const { person, snapshot, version, roomVersions, inside = ASSUMED_AIR } = visit;
   const kept = await keptMethods(visit);
-  const { unit, method, shrinkage } = snapshot.house;
+  const { unit, method, shrinkage, scraping } = snapshot.house;
   return (
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
       <CoatsView
         version={version}
-        house={{ unit, method, ...(shrinkage && { shrinkage }) }}
+        house={{ unit, method, ...(shrinkage && { shrinkage }), ...(scraping && { scraping }) }}
         rooms={coatsRooms(snapshot, roomVersions)}
         air={inside}
         // How fast people are is the lead's to know, also of all of them together.
