@@ -1,12 +1,16 @@
+import fc from 'fast-check';
 import { readHouse } from '@/core/house/readHouse';
 import type { House } from '@/core/house/schema';
 import { newEntrySchema } from '@/core/log/entry';
 import { randomFrom } from '@/core/plan/improve';
 import { withIds } from '@/core/room/ids';
 import { problemText } from '@/core/room/problem';
+import type { Room } from '@/core/room/schema';
 import { EntryRecorder, type RuledHouse } from '@/core/rules/recordEntries';
 import { editedRooms, ruledHouse } from '@/core/rules/ruledHouse';
 import { type HouseSnapshot, houseSnapshot, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
+import { anyChoices } from '../houses/anyChoices';
+import { anyRoom } from '../houses/anyRoom';
 import { fileRoom, houseFile } from '../houses/fileRooms';
 import { MARIT, TOBIN } from '../houses/logEntry';
 
@@ -46,13 +50,15 @@ export interface Step {
 interface Drawn {
   readonly level: number;
   readonly method: object;
+  /** The den is a room of any kind instead. */
+  readonly shape: Room | undefined;
   readonly length: number;
   readonly beaded: boolean;
   readonly raised: boolean;
 }
 
-/** A den of some length and a closet beside it, as they are drawn now. */
-function houseOf({ level, method, length, beaded, raised }: Drawn): House {
+/** A den of some length, or of any kind, and a closet beside it, as they are drawn now. */
+function houseOf({ level, method, shape, length, beaded, raised }: Drawn): House {
   const room = (id: string, wide: number, deep: number, more: object) => {
     const corners = [
       [0, 0],
@@ -62,15 +68,27 @@ function houseOf({ level, method, length, beaded, raised }: Drawn): House {
     ];
     return fileRoom({ id, name: id, outline: corners, openings: [DOOR], ...more });
   };
-  const den = room('den', length, 120, {
-    openings: beaded ? [DOOR, BEADED] : [DOOR],
-    ...(raised && { finish: { level: 5 } }),
-  });
+  const finish = raised && { finish: { level: 5 } };
+  const den = shape
+    ? {
+        ...shape,
+        id: 'den',
+        name: 'den',
+        height: shape.height + (length - LENGTH) / 8,
+        ...finish,
+        ...(beaded && { openings: [] }),
+      }
+    : room('den', length, 120, { openings: beaded ? [DOOR, BEADED] : [DOOR], ...finish });
   const head = { hang: { ceiling: 'along' }, method: { level, ...method } };
   const reading = readHouse({ ...houseFile({}, head), rooms: [den, room('closet', 60, 48, {})] });
   if (!reading.ok) throw new Error(reading.problems.map(problemText).join('; '));
   return reading.house;
 }
+
+const LENGTH = 144;
+/** The same for the same seed. */
+const drawnBy = <Value>(any: fc.Arbitrary<Value>, seed: number): Value =>
+  fc.sample(any, { seed, numRuns: 1 })[0] as Value;
 
 /**
  * A house through days of work: coats whole and in parts, touch checks, sanding, checks, defects, holds, entries taken back and
@@ -81,10 +99,14 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
   const often = (share: number) => random() < share;
   const one = <Value>(of: readonly Value[]): Value => of[Math.floor(random() * of.length)] as Value;
   const air = one(AIRS);
+  let [at, count, mixedUp] = [START, 0, false];
+  const isAny = seed % 2 === 0;
+  const method = () => (isAny && often(0.5) ? drawnBy(anyChoices(), seed + count) : one(METHODS));
   let drawn: Drawn = {
     level: one([0, 1, 1, 2, 3, 3, 4, 4, 4, 4, 4, 5, 5]),
-    method: one(METHODS),
-    length: 144,
+    method: method(),
+    shape: isAny ? drawnBy(anyRoom, seed) : undefined,
+    length: LENGTH,
     beaded: often(0.3),
     raised: false,
   };
@@ -96,14 +118,13 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
   );
   const recorder = new EntryRecorder();
   const done: string[] = [];
-  let [at, count, mixedUp] = [START, 0, false];
   const stand = () => houseSnapshot(house.head, house.rooms, recorder.log.states(), house.airOf, at, house.takenOff);
   let snapshot = stand();
 
   const edit = (): string => {
     const change = one<[string, Partial<Drawn>]>([
       ['level', { level: one([3, 4, 5]) }],
-      ['method', { method: one(METHODS) }],
+      ['method', { method: method() }],
       ['longer', { length: drawn.length + 24 }],
       ['beaded', { beaded: !drawn.beaded }],
       ['raised', { raised: !drawn.raised }],
@@ -135,13 +156,19 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
     if (roll < 0.5) return coat(room, say);
     if (roll < 0.55) return say('sanded', often(0.3) ? { classes: [one(room.coats)?.class ?? 'flat'] } : {});
     if (roll < 0.6) return say('checked', { level: room.level, ...(often(0.3) && { faces: [one(room.faces).id] }) });
-    if (roll < 0.63) return say('sealed');
+    if (roll < 0.63) return say('sealed', often(0.4) ? { faces: facesOf(room, often(0.5)) } : {});
     if (roll < 0.67) return say('handedOver');
     if (roll < 0.75) {
       const kind = often(0.6) ? one(room.coats)?.class : undefined;
       return say('touched', { found: one(['white', 'grey', 'patchy']), ...(kind && { class: kind }) });
     }
-    if (roll < 0.8) return say('item', { defect: one(DEFECTS), ...(often(0.6) && { face: one(room.faces).id }) });
+    if (roll < 0.77) return say('item', { defect: one(DEFECTS), ...(often(0.6) && { face: one(room.faces).id }) });
+    if (roll < 0.8) {
+      const piece = one(room.pieces.filter(({ class: kind }) => kind === 'butt' || kind === 'flat'));
+      return piece
+        ? say('item', { defect: 'crown', piece: piece.id, knife: laid(one([0.1, 0.15, 0.18, 0.25])) })
+        : say('released');
+    }
     if (roll < 0.85) {
       const open = room.state.items.find(({ closed }) => !closed);
       return open ? say('itemClosed', { item: open.id }) : say('released');
@@ -210,6 +237,13 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
     yield { words, at, house, snapshot, mixedUp };
   }
 }
+
+/** A 12 in knife that rocks on the middle of a joint of 24 in and lifts by so many inches. */
+const laid = (lift: number) => ({
+  length: 12 * 25.4,
+  width: 24 * 25.4,
+  seen: { kind: 'rocks', lift: lift * 25.4, pivot: 6 * 25.4 },
+});
 
 const dayAt = (at: number): string => new Date(at).toISOString().slice(0, 10);
 

@@ -177,11 +177,11 @@ function lateFor(room: RoomSnapshot, clock: RoomSnapshot['clock'], wetUntil: num
 }
 
 /** Coats that the room's method asks for and that are not on everywhere, found from the pieces and not from the coats' sums. */
-function openOf({ pieces, method, room, applied, coats }: RoomSnapshot): readonly string[] {
+function openOf({ pieces, method, room, applied, coats, more }: RoomSnapshot): readonly string[] {
   const on = new Map(
     applied.stretches.flatMap((stretch) => stretch.pieces.map(({ id }) => [id, stretch.coats] as const)),
   );
-  const asked = coatPieces(pieces, method, room.finish);
+  const asked = coatPieces(pieces, method, room.finish, more);
   return coats.flatMap(({ id }) => {
     const isOpen = asked
       .get(id)
@@ -207,8 +207,16 @@ function goodsFaults({ rooms, load }: HouseSnapshot, mixedUp: boolean): readonly
     ['mesh', load.mesh.net],
     ...load.mud.map(({ product, net: litres }) => [product, litres] as const),
   ]);
+  // What was taped over and never filled is neither used nor needed.
+  const tapedOver = rooms
+    .filter(({ applied }) => applied.coats.size > 0)
+    .flatMap(({ tasks, prefill }) =>
+      tasks.flatMap(({ small }) => small).map((own) => ({ ...own, left: 1 - prefill.done })),
+    )
+    .reduce((sum, { kind, litres, left }) => (kind === 'prefill' ? sum + litres * left : sum), 0);
   const faults: string[] = [];
-  for (const [good, whole] of net) {
+  for (const [good, all] of net) {
+    const whole = good === 'setting' ? all - tapedOver : all;
     const left = still.get(good) ?? 0;
     if (left > whole + 1e-3) faults.push(`${good}: ${left} is still needed of ${whole}`);
     const together = left + (used.get(good) ?? 0);

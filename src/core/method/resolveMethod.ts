@@ -5,7 +5,6 @@ import type { Level } from '../room/level';
 import { type Choices, type MethodClass, USUAL_CHOICES } from '../room/methodAnswers';
 import type { ClassMethod, MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
-import type { Scraping } from '../work/usualRates';
 import type { CoatedClass, MudProduct } from './coat';
 
 /** How one class is treated: an answer to every question, and what was found of its joints; mm. */
@@ -18,6 +17,9 @@ export interface ClassChoices extends Choices {
 
 /** The part of wet mud that is lost when it hardens, where it is another than usual. */
 export type Shrinkage = Readonly<Partial<Record<MudProduct, number>>>;
+
+/** Whether a crew leaves few burrs and lap marks to scrape, or many. */
+export type Scraping = 'clean' | 'dirty';
 
 /** A house as far as its method matters, with what is known of the mud that its crew buys and of how clean it works. */
 export type MethodHouse = Pick<HouseHead, 'unit' | 'method'> & {

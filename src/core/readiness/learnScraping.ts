@@ -1,7 +1,8 @@
 import type { Piece } from '../joints/pieces';
 import type { Between } from '../log/stateOf';
 import { MM_PER_FOOT } from '../measure/unit';
-import { SCRAPED_PER_HOUR, type Scraping } from '../work/usualRates';
+import type { Scraping } from '../method/resolveMethod';
+import { SCRAPED_PER_HOUR } from '../work/usualRates';
 
 /** The usual rate counts as much as one run that somebody timed. */
 const USUAL_RUNS = 1;

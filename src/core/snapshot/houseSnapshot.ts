@@ -11,7 +11,7 @@ import { type LoadList, loadList } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
 import type { JointsWithMore } from '../method/extraCoat';
-import { type Method, type MethodHouse, methodOfRoom, type Shrinkage } from '../method/resolveMethod';
+import { type Method, type MethodHouse, methodOfRoom, type Scraping, type Shrinkage } from '../method/resolveMethod';
 import { roomCoats, withJointsMore } from '../method/roomCoats';
 import { isTimedScraping, learnScraping } from '../readiness/learnScraping';
 import { piecesToMend } from '../readiness/mending';
@@ -26,7 +26,6 @@ import { heldFaces, waitingFaces } from '../standing/heldFaces';
 import { jointFindings } from '../standing/jointFindings';
 import { sealedOf } from '../standing/sealed';
 import { coatHours, tasksOf } from '../work/tasksOf';
-import type { Scraping } from '../work/usualRates';
 
 const MINUTE_MS = 60_000;
 

@@ -2,7 +2,7 @@ import { CLASS_TRAITS, isAngle } from '../joints/classTraits';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { DefectKind } from '../method/defects';
-import type { ClassChoices } from '../method/resolveMethod';
+import type { ClassChoices, Scraping } from '../method/resolveMethod';
 import type { SmallWorkKind } from '../method/smallWork';
 
 /**
@@ -201,8 +201,7 @@ function boxRate(kind: CoatedClass, byHand: number): number {
  * Feet of joint that one person scrapes in an hour: 15–20 minutes for a floor of 1,000 ft that was left clean; hours where burrs and
  * lap marks are everywhere, which is what is reckoned with until a crew's log says otherwise. Common practice, no source.
  */
-export const SCRAPED_PER_HOUR = { clean: 3300, dirty: 600 } as const;
-export type Scraping = keyof typeof SCRAPED_PER_HOUR;
+export const SCRAPED_PER_HOUR: Readonly<Record<Scraping, number>> = { clean: 3300, dirty: 600 };
 
 /** Feet in an hour of what is done between two coats. Common practice, no source. */
 export function betweenRate(

@@ -35,11 +35,12 @@ export function topicCards(
       'Two work together: one runs, one wipes and stays close, for a skim firms sooner than a bed.',
       'The setting is on the card of each coat: lower leaves more. Check it with a blade after the first run.',
       'One lap mark a flat, and that is scraped: else the box rides up on it the next time.',
-      `Unbacked butts are boxed on both sides and centred the same day with a ${inches('12 in', '300 mm')} knife.`,
+      `Unbacked butts are boxed on both sides and centred with a ${inches('12 in', '300 mm')} knife once they are stiff: the same day, at least two hours later.`,
     ]),
     topic('order', 'What may be crossed', [
-      `A butt, a bead or an angle firms for ${firm} min before anything is run over it, setting mud until it is set.`,
-      'In a small room it may be crossed sooner; the cut line is mended with the next coat.',
+      'Taping: nobody waits. Beads first where the method sets them before tape, then butts, flats, angles, screws.',
+      `In later coats butts, beads, flats and angles that meet wait ${firm} min for each other, whichever came first; setting mud until it is set.`,
+      'In a small room they may be crossed sooner; the cut line is mended with the next coat.',
     ]),
     topic('sanding', 'Sanding', [
       `The pole keeps ${inches('1/2 to 1 in', '12 to 25 mm')} off an inside corner; a fine sponge does the rest, ${sponge === 'last' ? 'when the pole is through' : 'before the pole comes'}. Along the joint, or 10 to 20° off it.`,
