@@ -3,6 +3,7 @@ import type { Piece } from '../joints/pieces';
 import type { OpenItem, Prefill, RoomState } from '../log/stateOf';
 import { isPrefilled } from '../method/defects';
 import { GAPPED, prefillLitres } from '../method/smallWork';
+import type { AppliedCoats } from '../standing/appliedCoats';
 import { acceptanceOf } from '../standing/heldFaces';
 
 /** What of a room is filled before the tape, and how far that is. */
@@ -55,6 +56,15 @@ export function prefillOf(
     firmAt,
   };
 }
+
+/** Returns the part of the gaps of a room at which nothing is left to do, 0–1: nobody fills under tape that is on. */
+export const prefillDone = ({
+  applied,
+  prefill,
+}: {
+  readonly applied: Pick<AppliedCoats, 'coats'>;
+  readonly prefill: Pick<PrefillStanding, 'done'>;
+}): number => (applied.coats.size > 0 ? 1 : prefill.done);
 
 /** The gaps that are guessed on faces at which nobody looked, mm by face. */
 function guessedOn(acceptances: RoomState['acceptances'], pieces: readonly Piece[]): ReadonlyMap<string, number> {

@@ -294,3 +294,17 @@ describe('a class is sanded', () => {
     });
   });
 });
+
+describe('a room whose joints are all covered with trim', () => {
+  const method = { level: 1, classes: { flat: { hard: 'trim' }, angle: { hard: 'trim' } } };
+  const taped = [coat(0, 'flat.tape'), coat(0, 'angle.tape')];
+  it.each([
+    ['is wet while its tape dries', taped, 2, 'wet'],
+    ['is looked at then: there is nothing to sand', taped, 60, 'check'],
+    ['is handed over when it met its level', [...taped, [60, 'checked', { level: 1 }]], 61, 'handOver'],
+  ] as const)('%s', (_words, sent, hours, kind) => {
+    const { room, refused } = recordedRoom(sent as readonly Sent[], hours, { head: { method } });
+    expect(refused.filter(Boolean)).toEqual([]);
+    expect(room.standing.now.kind).toBe(kind);
+  });
+});

@@ -293,7 +293,7 @@ function finishing(
   sealer: WetSealer | undefined,
 ): RoomNow {
   // No dust beside fresh sealer.
-  if (!done.sanded) return sealer ?? { kind: 'sand' };
+  if (!done.isSanded) return sealer ?? { kind: 'sand' };
   if (!done.checked) return { kind: 'check' };
   const isSealed = sealed.whole !== undefined || sealedArea(tally, coats, method) === 0;
   // What is still open is closed by the sealer.

@@ -3,6 +3,7 @@ import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
 import { dueItems, mendsIn } from '../readiness/mending';
+import { prefillDone } from '../readiness/prefillOf';
 import { scrapedFor } from '../readiness/scrapedFor';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand } from '../standing/leftToSand';
@@ -131,8 +132,7 @@ const workOfSmall = ({ kind, round }: SmallWork): string => (kind === 'prefill' 
 export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
   const { applied, done } = snapshot;
   if (task.pass === 'mend') return dueItems(snapshot).length === 0 ? 1 : 0;
-  // Nobody fills under tape that is on.
-  if (task.pass === 'prefill') return applied.coats.size > 0 ? 1 : snapshot.prefill.done;
+  if (task.pass === 'prefill') return prefillDone(snapshot);
   if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, snapshot)) ? 1 : 0;
   if (task.pass === 'sand') return sandedPart(snapshot);
   if (task.pass === 'check') return done.checked ? 1 : 0;
@@ -176,4 +176,4 @@ export function hoursDone(handed: Omit<HandedPass<RoomSnapshot>, 'people' | 'day
 
 /** The part of some small work that is done, 0–1. */
 export const doneOfSmall = (work: SmallWork, room: RoomSnapshot): number =>
-  work.kind === 'prefill' ? room.prefill.done : smallDone([work], room);
+  work.kind === 'prefill' ? prefillDone(room) : smallDone([work], room);

@@ -10,6 +10,8 @@ import type { AppliedCoats, Stretch } from './appliedCoats';
 
 /** The pieces of a room that are sanded and the faces that are signed off, as far as all of their coats are on. */
 export interface Finished {
+  /** Nothing is left to be sanded, also where nothing ever was. */
+  readonly isSanded: boolean;
   /** When the last of it was sanded; undefined while something is not. */
   readonly sanded: Mark | undefined;
   readonly sandedPieces: ReadonlySet<string>;
@@ -26,9 +28,9 @@ export interface Finished {
  */
 export const finished = memoizeLast(
   (state: RoomState, applied: AppliedCoats, method: Method, finish: Room['finish']): Finished => {
-    if (state.sandings.length === 0 && state.checks.length === 0) return NOTHING;
     const asked = applied.stretches.filter(({ coats }) => coats.length > 0);
     if (asked.length === 0) return NOTHING;
+    if (state.sandings.length === 0 && state.checks.length === 0 && !asked.every(isTrimmed)) return NOTHING;
     const lastCoat = lastCoats(state.applied, applied.stretches);
     /** The number of the first coat that would undo what was said. */
     const since = ({ id }: Piece) => (lastCoat.get(id) ?? -1) + 1;
@@ -48,6 +50,7 @@ export const finished = memoizeLast(
     const lastCheck = isChecked ? state.checks.at(-1) : undefined;
     const levels = [...checkedFaces.values()].map(({ level }) => level).toSorted((a, b) => a - b);
     return {
+      isSanded,
       sanded: isSanded ? state.sandings.at(-1) : undefined,
       sandedPieces,
       checked:
@@ -58,6 +61,7 @@ export const finished = memoizeLast(
 );
 
 const NOTHING: Finished = {
+  isSanded: false,
   sanded: undefined,
   sandedPieces: new Set(),
   checked: undefined,
@@ -72,6 +76,9 @@ export const facesToSign = ({ stretches }: Pick<AppliedCoats, 'stretches'>): rea
 /** Whether every coat that pieces get is on. */
 export const isComplete = ({ coats }: Pick<Stretch, 'coats'>): boolean => coats.every(({ share }) => share === 1);
 
+/** Whether pieces are covered with trim, under which nobody sands. */
+const isTrimmed = ({ coats }: Pick<Stretch, 'coats'>): boolean => coats.some(({ coat }) => coat.trimmed);
+
 const facesOfStretch = ({ pieces }: Stretch): readonly string[] => pieces.map(({ face }) => face);
 
 /** Pieces that are sanded: by an entry, or with the skim that lies over them. */
@@ -84,8 +91,7 @@ function sandedIn(
   const bySaid = (piece: Piece) => sandings.some((sanding) => sanding.after >= since(piece) && isOf(sanding, piece));
   const sanded = new Set<string>();
   for (const stretch of complete) {
-    const isTrimmed = stretch.coats.some(({ coat }) => coat.trimmed);
-    for (const piece of stretch.pieces) if (isTrimmed || bySaid(piece)) sanded.add(piece.id);
+    for (const piece of stretch.pieces) if (isTrimmed(stretch) || bySaid(piece)) sanded.add(piece.id);
   }
   const skimmed = new Set(
     complete.flatMap((stretch) =>

@@ -1,5 +1,6 @@
 import type { Wares } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
+import { prefillDone } from '../readiness/prefillOf';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { sealedShare } from '../standing/sealed';
 import { asUsed, DONE_WITH_COATS, type GoodsTaken, goodsOfCoat, sealerOf } from './goodsTaken';
@@ -22,14 +23,12 @@ export function stillNeeded(
 }
 
 function leftIn(room: RoomSnapshot, wares: Pick<Wares, 'coverage'>): GoodsTaken {
-  const { coats, applied, tasks, prefill, standing } = room;
+  const { coats, applied, tasks, standing } = room;
   if (standing.now.kind === 'done') return [];
-  // Nobody fills under tape that is on.
-  const gaps =
-    applied.coats.size > 0 ? [] : tasks.flatMap((task) => task.small).filter(({ kind }) => kind === 'prefill');
+  const gaps = tasks.flatMap((task) => task.small).filter(({ kind }) => kind === 'prefill');
   return [
     ...coats.flatMap((coat) => goodsOfCoat(coat, 1 - (applied.coats.get(coat.id)?.share ?? 0), room, DONE_WITH_COATS)),
-    ...gaps.map(({ mud, litres }) => [mud, litres * (1 - prefill.done)] as const),
+    ...gaps.map(({ mud, litres }) => [mud, litres * (1 - prefillDone(room))] as const),
     ...(room.sealed.whole
       ? []
       : [['sealer', sealerOf(room, wares) * (1 - sealedShare(room.sealed, room.pieces))] as const]),
