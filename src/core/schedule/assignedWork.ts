@@ -130,7 +130,7 @@ const workOfSmall = ({ kind, round }: SmallWork): string => (kind === 'prefill' 
 
 /** The part of a handed pass that is done, 0–1. */
 export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
-  const { applied, done } = snapshot;
+  const { done } = snapshot;
   if (task.pass === 'mend') return dueItems(snapshot).length === 0 ? 1 : 0;
   if (task.pass === 'prefill') return prefillDone(snapshot);
   if (isBetween(task.pass)) return task.coats.every((coat) => isScraped(coat, snapshot)) ? 1 : 0;
