@@ -1,14 +1,10 @@
 'use client';
 
-import { useState } from 'react';
-import { useHouse } from '@/client/HouseContext';
 import { useLog } from '@/client/useLog';
-import { useTimer } from '@/client/useTimer';
 import type { BETWEEN_COATS } from '@/core/log/choices';
 import type { CoatedClass } from '@/core/method/coat';
 import type { BetweenPass } from '@/core/work/pass';
-import { TimeOfJob } from './TimeOfJob';
-import { NO_HOURS, timedRun } from './timedRun';
+import { useJobTime } from './useJobTime';
 
 type How = (typeof BETWEEN_COATS)[number];
 
@@ -49,17 +45,13 @@ export function BeforeCoat({
   readonly works: boolean;
 }) {
   const log = useLog(now);
-  const { id: house } = useHouse();
-  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${alone}`);
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const time = useJobTime(room, `${alone}`, log, now, timeZone);
   const say = async () => {
     const at = log.serverNow();
-    const run = alone ? timedRun(timer, typed, at) : {};
-    if (!run) return setProblem(NO_HOURS);
-    setProblem(undefined);
+    const run = alone ? time.until(at) : {};
+    if (!run) return;
     const payload = { how, classes: [...classes], ...(how === 'sand' ? { grit: 100 } : {}), ...run };
-    if (await log.write([{ kind: 'between', room, payload }], { at })) keep(undefined);
+    if (await log.write([{ kind: 'between', room, payload }], { at })) time.forget();
   };
   return (
     <div className="space-y-2">
@@ -69,18 +61,7 @@ export function BeforeCoat({
       {marks.length > 0 && (
         <p className="text-sm font-semibold text-warning">Not covered before it is scraped: {marks.join('; ')}.</p>
       )}
-      {works && !done && alone && (
-        <TimeOfJob
-          timer={timer}
-          keep={keep}
-          typed={typed}
-          setTyped={setTyped}
-          problem={problem}
-          now={now}
-          serverNow={log.serverNow}
-          timeZone={timeZone}
-        />
-      )}
+      {works && !done && alone && time.field}
       {works && !done && (
         <button type="button" className="btn btn-lg w-full" disabled={log.busy} onClick={() => void say()}>
           {DONE_WORDS[how]}

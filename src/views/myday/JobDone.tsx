@@ -1,9 +1,7 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { useHouse } from '@/client/HouseContext';
 import { type Said, useLog } from '@/client/useLog';
-import { useTimer } from '@/client/useTimer';
 import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
@@ -18,8 +16,8 @@ import { timeOf } from '@/words/when';
 import { BatchClock } from './BatchClock';
 import { goesOn, JobPicture, jobPieces } from './JobPicture';
 import type { CoatToLog } from './jobCoats';
-import { TimeOfJob } from './TimeOfJob';
-import { NO_HOURS, type Run, timedRun } from './timedRun';
+import type { Run } from './timedRun';
+import { useJobTime } from './useJobTime';
 
 /** What was said to be done, when, and what was known of the house by then. */
 interface Press {
@@ -88,10 +86,7 @@ export function JobDone({
   readonly timeZone: string;
 }) {
   const log = useLog(now);
-  const { id: house } = useHouse();
-  const { timer, keep } = useTimer(`oak-run ${house} ${room} ${workOn(pass, block)}`);
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const time = useJobTime(room, workOn(pass, block), log, now, timeZone);
   // Fixed when Done was pressed, so that pressing again after a lost answer sends the same entries.
   const [pressed, setPressed] = useState<Press>();
   const [tapped, setTapped] = useState<ReadonlySet<string>>(new Set());
@@ -131,14 +126,12 @@ export function JobDone({
             }),
           );
   const send = async (press: Press, mixed?: Mixed) => {
-    const run = timedRun(timer, typed, press.at);
-    if (!run) return setProblem(NO_HOURS);
-    setProblem(undefined);
+    const run = time.until(press.at);
+    if (!run) return;
     if (!(await log.write(said(press, run, mixed), { at: press.at }))) return;
     setPressed(undefined);
     setTapped(new Set());
-    setTyped('');
-    keep(undefined);
+    time.forget();
   };
   const press = (some: readonly CoatToLog[]) => {
     const isAgain = pressed && isSame(pressed.coats, some);
@@ -175,16 +168,7 @@ export function JobDone({
           ...crew.filter((person) => person.id !== me).map(({ id, name }) => [id, name] as const),
         ]}
       />
-      <TimeOfJob
-        timer={timer}
-        keep={keep}
-        typed={typed}
-        setTyped={setTyped}
-        problem={problem}
-        now={now}
-        serverNow={log.serverNow}
-        timeZone={timeZone}
-      />
+      {time.field}
       {asked === undefined ? (
         // Within reach of a thumb, however long the card is.
         <div className="sticky bottom-0 z-10 -mx-5 space-y-2 border-t border-base-300 bg-sheet px-5 py-3">
