@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { flatPiece } from '../../../tests/houses/flatPiece';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
 import type { Touched } from '../log/stateOf';
@@ -6,20 +7,10 @@ import { usualMethod } from '../method/resolveMethod';
 import { appliedCoats, NO_MARKS } from './appliedCoats';
 
 const METHOD = usualMethod(4);
-const piece = (id: string, amount: number, more: Partial<Piece> = {}): Piece => ({
-  id,
-  class: 'flat',
-  face: id.split('@')[1] ?? '',
-  faces: [id.split('@')[1] ?? ''],
-  amount,
-  crosses: [],
-  lies: undefined,
-  ...more,
-});
 /** Two flats of one wall, one of another. */
-const LOW = piece('w0#v1219.0@w0', 3000);
-const HIGH = piece('w0#v2438.0@w0', 1000);
-const OTHER = piece('w1#v1219.0@w1', 6000);
+const LOW = flatPiece('w0#v1219.0@w0', 3000);
+const HIGH = flatPiece('w0#v2438.0@w0', 1000);
+const OTHER = flatPiece('w1#v1219.0@w1', 6000);
 const HOUR = 3_600_000;
 
 function coat(payload: object, hours = 1): CoatEntry {
@@ -132,9 +123,9 @@ describe('pieces that nothing tells apart', () => {
   });
 
   it('know what lies beside and across them, whichever comes first in the room', () => {
-    const butt = piece('w0#u1219.0@w0', 500, { class: 'butt', crosses: [LOW.id, HIGH.id] });
+    const butt = flatPiece('w0#u1219.0@w0', 500, { class: 'butt', crosses: [LOW.id, HIGH.id] });
     const [low, high] = [LOW, HIGH].map((flat) => ({ ...flat, crosses: [butt.id] }));
-    const sides = ['w0', 'w1'].map((face) => piece(`w0~w1#0@${face}`, 2400, { class: 'angle' }));
+    const sides = ['w0', 'w1'].map((face) => flatPiece(`w0~w1#0@${face}`, 2400, { class: 'angle' }));
     for (const all of [
       [low as Piece, high as Piece, butt, OTHER, ...sides],
       [...sides, OTHER, butt, high as Piece, low as Piece],

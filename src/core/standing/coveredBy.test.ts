@@ -1,33 +1,23 @@
 import { describe, expect, it } from 'vitest';
-import type { Piece } from '../joints/pieces';
+import { flatPiece } from '../../../tests/houses/flatPiece';
 import { resolveMethod, usualMethod } from '../method/resolveMethod';
 import type { MethodChoices } from '../room/methodSchema';
 import { amountCovered, coveredBy, putOnBy } from './coveredBy';
 
 const METHOD = usualMethod(4);
-const piece = (id: string, amount: number, more: Partial<Piece> = {}): Piece => ({
-  id,
-  class: 'flat',
-  face: id.split('@')[1] ?? '',
-  faces: [id.split('@')[1] ?? ''],
-  amount,
-  crosses: [],
-  lies: undefined,
-  ...more,
-});
-const FLAT = piece('w0#v1219.0@w0', 3000.04);
-const OTHER = piece('w1#v1219.0@w1', 2000);
-const LEFT = piece('w0~w1#0@w0', 2400, {
+const FLAT = flatPiece('w0#v1219.0@w0', 3000.04);
+const OTHER = flatPiece('w1#v1219.0@w1', 2000);
+const LEFT = flatPiece('w0~w1#0@w0', 2400, {
   class: 'angle',
   faces: ['w0', 'w1'],
   lies: { left: true, first: true, ceilingFirst: true },
 });
-const RIGHT = piece('w0~w1#0@w1', 2400, {
+const RIGHT = flatPiece('w0~w1#0@w1', 2400, {
   class: 'angle',
   faces: ['w0', 'w1'],
   lies: { left: false, first: false, ceilingFirst: false },
 });
-const SURFACE = piece('surface@w0', 8_000_000.4, { class: 'surface' });
+const SURFACE = flatPiece('surface@w0', 8_000_000.4, { class: 'surface' });
 const PIECES = [FLAT, OTHER, LEFT, RIGHT, SURFACE];
 const said = (more: object) => ({ class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' }, ...more }) as never;
 const on = (more: object) => {
