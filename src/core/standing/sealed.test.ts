@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { coat, EVERY_COAT, hoursIn, recordedRoom, type Sent } from '../../../tests/houses/recordedRoom';
+import { demoHouse } from '../../db/demo/demoHouse';
 import { handOverOf } from '../inspect/handOver';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import { usedIn } from '../stock/stock';
@@ -46,6 +47,88 @@ describe('from when a face may be painted', () => {
     const from = paintFrom(sent);
     expect(from.w0).toBeUndefined();
     expect(from.w1).toBeUndefined();
+  });
+});
+
+describe('the bath and the coat closet of the demo', () => {
+  const demo = (id: string) => {
+    const room = demoHouse().rooms.find((own) => own.id === id);
+    return { room: { ...room, id: 'room' } };
+  };
+  const coats = ['flat', 'angle', 'fasteners', 'butt', 'bead'] as const;
+  /** Every coat that a room gets, in rounds a day and more apart, then sanded and checked. */
+  const doneIn = (id: string): readonly Sent[] => {
+    const { coats: asked } = recordedRoom([], 0, demo(id)).room;
+    const rounds = ['tape', 'fill', 'finish'];
+    return [
+      ...rounds.flatMap((_, round) =>
+        asked
+          .filter(({ class: kind }) => coats.some((own) => own === kind))
+          .filter((own) => asked.filter((other) => other.class === own.class).indexOf(own) === round)
+          .map(({ id: of }) => coat(40 * round, of)),
+      ),
+      [120, 'sanded'],
+      [121, 'checked', { level: 4 }],
+    ];
+  };
+  /** Square inches. */
+  const painted = (id: string) =>
+    Object.fromEntries(
+      recordedRoom([], 0, demo(id)).room.pieces.flatMap(({ class: kind, face, amount }) =>
+        kind === 'surface' && /^[wc]\d+$/.test(face) ? [[face, Math.round(amount / 25.4 ** 2)]] : [],
+      ),
+    );
+
+  it('are sealed where they are painted: nothing under tile', () => {
+    // 90 × 120 × 96 in. A door of 28 × 80; tile of 60 × 72; a window of 24 × 30 and tile of 36 × 72 that ends behind it, 3 × 18 in.
+    expect(painted('bath')).toEqual({
+      w0: 90 * 96 - 28 * 80,
+      w1: 120 * 96 - 60 * 72,
+      w2: 90 * 96 - 24 * 30 - 36 * 72 + 3 * 18,
+      w3: 120 * 96,
+      c0: 90 * 120,
+    });
+    // 90 × 55 × 96 in, one door of 28 × 80 in the short wall.
+    expect(painted('coat-closet')).toEqual({
+      w0: 90 * 96,
+      w1: 55 * 96 - 28 * 80,
+      w2: 90 * 96,
+      w3: 55 * 96,
+      c0: 90 * 55,
+    });
+  });
+
+  it.each(['bath', 'coat-closet'])('%s: checked, sealed in two goes, dry, handed over, painted', (id) => {
+    const recordedAt = (hours: number, ...more: readonly Sent[]) =>
+      recordedRoom([...doneIn(id), ...more], hours, demo(id));
+    const now = (hours: number, ...more: readonly Sent[]) => recordedAt(hours, ...more).room.standing.now;
+    expect(recordedAt(122).refused.filter(Boolean)).toEqual([]);
+    expect(now(122).kind).toBe('seal');
+    const first: Sent = [122, 'sealed', { faces: ['w0'] }];
+    const rest: Sent = [124, 'sealed', {}];
+    expect(now(123.5, first).kind).toBe('seal');
+    // An hour at 70 °F and 50 %.
+    const wet = now(124.5, first, rest);
+    expect(wet).toMatchObject({ kind: 'wet', sealer: true });
+    expect(wet.kind === 'wet' && (wet.allBy - hoursIn(0)) / 3_600_000).toBeCloseTo(125, 2);
+    expect(recordedAt(124.6, first, rest, [124.5, 'handedOver']).refused.at(-1)?.why).toBeDefined();
+    expect(now(125.1, first, rest).kind).toBe('handOver');
+    const { room, refused } = recordedAt(126, first, rest, [125.1, 'handedOver']);
+    expect(refused.at(-1)).toBeUndefined();
+    expect(room.standing.now.kind).toBe('done');
+    const from = new Set(
+      handOverOf(room).faces.map(({ paintFrom: at }) => Math.round((Date.parse(at ?? '') - hoursIn(0)) / 36_000) / 100),
+    );
+    // All of it was sealed again with the rest.
+    expect([...from]).toEqual([125]);
+  });
+
+  it('refuse sealer on what is behind tile', () => {
+    const tiled = {
+      room: { ...demo('bath').room, zones: [{ wall: 1, from: 0, to: 120, bottom: 0, top: 96, cover: 'tile' }] },
+    };
+    const { refused } = recordedRoom([[1, 'sealed', { faces: ['w1'] }]], 2, tiled);
+    expect(refused[0]?.why).toBe('nothingToSeal');
   });
 });
 
