@@ -67,7 +67,7 @@ test('a coat is logged on the ceiling only, for a pair, with begun and ended', a
   await page.getByRole('button', { name: 'Done there' }).click();
   // One of two courses of seams lies on the ceiling, the others on the walls.
   await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done/);
-  const done = page.getByRole('listitem').filter({ hasText: 'Rope store: tape on flats, ceiling' });
+  const done = page.getByRole('listitem').filter({ hasText: 'Rope store: tape coat on flats, ceiling' });
   await expect(done).toContainText('Tobin and Ines');
 
   await flats.click();
@@ -115,7 +115,7 @@ test('a coat is logged on the joints that are tapped, and goes on there by itsel
   await expect(page.getByText(`1 of ${all}, 12 ft`)).toBeVisible();
   await page.getByRole('button', { name: 'Done there' }).click();
   await expect(flats).toHaveAccessibleName(/Go: tape coat, \d\d % done/);
-  await expect(page.getByText('Rope store: tape on flats, 1 piece')).toBeVisible();
+  await expect(page.getByText('Rope store: tape coat on flats, 1 piece')).toBeVisible();
   await visit(page, `${house}/hand-over/rope-store`);
   await expect(page.getByRole('row', { name: /^Flats.*Tape coat/ })).toContainText('All-purpose, green lid, batch B7');
   // Two days later that seam can have its fill, though nothing else was taped.
@@ -198,7 +198,7 @@ test('an entry whose answer was lost is recorded once', async ({ page, house, si
   await expect.poll(() => tries).toBeGreaterThan(2);
   await expect(page.getByRole('status').filter({ hasText: 'unsent' })).toHaveCount(0);
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/50 % done/);
-  await expect(page.getByText('Oil store: tape on flats, half')).toHaveCount(1);
+  await expect(page.getByText('Oil store: tape coat on flats, half')).toHaveCount(1);
 });
 
 test('a drier room is ready sooner: the air that is recorded moves the clock', async ({ page, house, signIn }) => {

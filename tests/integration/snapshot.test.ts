@@ -195,6 +195,17 @@ describe('what pages make of the snapshot', () => {
     expect(day?.cells[0]?.coats.map(({ phase }) => phase)).toEqual(['dry', 'part', 'planned']);
   });
 
+  it('numbers what is run next in a room through its rounds', () => {
+    const bunk = boardRows(snapshot, now, 'America/New_York').find(({ id }) => id === 'bunk-room');
+    // Its bead still comes in the tape round; then screws, flats and angles are filled.
+    expect(bunk?.cells.map((cell) => [cell.class, cell.order])).toEqual([
+      ['flat', 3],
+      ['angle', 4],
+      ['bead', 1],
+      ['fasteners', 2],
+    ]);
+  });
+
   it('makes the row of a room once a minute while nothing of it changes, and anew when something does', () => {
     const made = boardRows(snapshot, now, 'America/New_York');
     for (const [index, row] of boardRows(snapshot, now + 59_999, 'America/New_York').entries())

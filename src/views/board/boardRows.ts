@@ -9,7 +9,7 @@ import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { ExtraCoat } from '@/core/method/extraCoat';
 import type { Method } from '@/core/method/resolveMethod';
-import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
+import { nextSteps } from '@/core/readiness/nextSteps';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
@@ -116,11 +116,14 @@ const boardRow = memoizeLast(
 
 /** The place of each class in what is run next in its room, where several are: 1 comes first. */
 function orderIn({ standing, method }: RoomSnapshot): ReadonlyMap<CoatedClass, number> {
-  const [first, ...others] = nextSteps(standing, method);
-  const round = [first, ...others].flatMap((step) => (step && step.coat.round === first?.coat.round ? [step] : []));
-  const groups = groupsInOrder(round.map(({ coat }) => coat));
-  if (groups.length < 2) return new Map();
-  return new Map(round.map(({ coat }) => [coat.class, 1 + groups.indexOf(CLASS_TRAITS[coat.class].run)]));
+  const steps = nextSteps(standing, method).map(({ coat }) => ({
+    kind: coat.class,
+    run: `${coat.round} ${CLASS_TRAITS[coat.class].run}`,
+  }));
+  const runs = [...new Set(steps.map(({ run }) => run))];
+  if (runs.length < 2) return new Map();
+  // A class that is run twice has the number of the first time.
+  return new Map(steps.toReversed().map(({ kind, run }) => [kind, 1 + runs.indexOf(run)]));
 }
 
 /** Nobody fills under tape that is on. */
