@@ -60,14 +60,14 @@ test('what must not be covered stands before the coat, and is gone once it is me
   const now = page.getByRole('region', { name: 'Now' });
   const first = now.getByText('First mend what must not be covered:');
   const bubble = now.getByRole('list', { name: 'Open items of Day room' });
-  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on flats');
+  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on fasteners, flats');
   await expect(bubble).toContainText('Bubble, loose tape, wall 1');
   const coats = await now.getByText(/ft of flats with the/).boundingBox();
   for (const before of [first, bubble]) expect((await before.boundingBox())?.y).toBeLessThan(coats?.y ?? 0);
   await bubble.getByRole('button', { name: /^Mended: Bubble/ }).click();
   await expect(first).toHaveCount(0);
   await expect(bubble).toHaveCount(0);
-  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on flats');
+  await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on fasteners, flats');
 });
 
 test('done with setting mud asks when it was mixed; what is wrong is noted on the way', async ({
@@ -87,7 +87,9 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   await signIn(phone, 'Ines');
   await visit(phone, `${house}/my-day`);
   const job = phone.getByRole('region', { name: 'Now' });
-  await expect(job.getByRole('heading', { level: 2 })).toContainText('Tape coat');
+  await expect(job.getByRole('heading', { level: 2 })).toContainText(
+    'Set and first fill on corner bead, tape coat on flats',
+  );
   await job.getByRole('button', { name: 'Something is wrong in Boot room' }).click();
   await phone.getByRole('dialog').getByLabel('In words, if you want').fill('Corner torn behind the door');
   await phone.getByRole('dialog').getByRole('button', { name: 'Note it' }).click();

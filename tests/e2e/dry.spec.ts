@@ -201,7 +201,7 @@ test('a fan makes a room ready sooner, and is taken away again', async ({ page, 
   await signIn(page, 'Petra');
   await visit(page, `${house}/dry?room=net-loft`);
   const panel = page.getByRole('region', { name: 'Net loft, drying' });
-  const water = panel.getByRole('row', { name: /^Corner bead: first fill/ });
+  const water = panel.getByRole('row', { name: /^Corner bead: set and first fill/ });
   const ready = panel.getByText(/all dry in/);
   await expect(ready).toBeVisible();
   await expect(water).toContainText('%');
@@ -315,7 +315,7 @@ test('a bead that was forgotten catches up with setting mud', async ({ page, hou
     .getByRole('listitem')
     .filter({ hasText: 'Bunk room' });
   await expect(offer).toContainText(
-    /Corner bead: the room waits for this. The first fill in 45 min setting mud wins \d+ h/,
+    /Corner bead, set and first fill: This is holding up the room. 45-minute mud saves \d+ h.*, a fan \d+ h/,
   );
   await offer.getByRole('link', { name: 'Log it on the board' }).click();
   await page
@@ -326,7 +326,9 @@ test('a bead that was forgotten catches up with setting mud', async ({ page, hou
   await expect(page.getByLabel('Mud')).toHaveValue('45');
   await page.getByRole('button', { name: 'All done' }).click();
   await expect(
-    page.getByRole('region', { name: 'Bunk room' }).getByRole('button', { name: /^Corner bead: First fill wet/ }),
+    page
+      .getByRole('region', { name: 'Bunk room' })
+      .getByRole('button', { name: /^Corner bead: Set and first fill wet/ }),
   ).toBeVisible();
   moveClock(2);
   await page.reload();

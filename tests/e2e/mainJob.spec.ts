@@ -37,7 +37,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await hand(lead, house, 'Tape: everything');
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Tobin');
-  await done(phone, house, /Tape coat on flats, inside angles and fasteners/);
+  await done(phone, house, /Tape coat on flats and inside angles, first fill on fasteners/);
 
   // Readiness counts down: wet now, still wet at night, ready the next day.
   const flats = lead.getByRole('button', { name: /^Flats:/ });
@@ -54,10 +54,10 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
 
   // Fill, then finish with the second sides of the angles, each after a day.
   await hand(lead, house, 'Fill: everything');
-  await done(phone, house, /Fill coat on flats, inside angles and fasteners/);
+  await done(phone, house, /Fill coat on fasteners, flats and inside angles/);
   moveClock(48);
   await hand(lead, house, 'Finish: everything');
-  await done(phone, house, /Finish coat on flats, inside angles and fasteners/);
+  await done(phone, house, /^Finish coat on fasteners/);
   moveClock(72);
   await hand(lead, house, 'Sand');
   await done(phone, house, /Sand the room/);
@@ -74,6 +74,14 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
   await expect(lead.getByText('Go: seal')).toBeVisible();
+  await lead.getByLabel('Dries by its label (hours)').fill('2');
+  await lead.getByRole('button', { name: 'Chart room is sealed' }).click();
+  // Not before the sealer is dry.
+  await visit(lead, `${house}/hand-over/chart-room`);
+  await expect(lead.getByRole('article')).toContainText('Chart room');
+  await expect(lead.getByRole('button', { name: 'Handed over to the painters' })).toHaveCount(0);
+  moveClock(75);
+  await lead.reload();
   await visit(lead, `${house}/hand-over`);
   await lead.getByRole('link', { name: 'Page of Chart room' }).click();
   await lead.getByRole('button', { name: 'Handed over to the painters' }).click();
