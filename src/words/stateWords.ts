@@ -97,9 +97,12 @@ export const passWords = (pass: Pass, block?: Block): string =>
  * @example jobOrderWords(task, undefined)  // 'tape: beads, butts, flats, angles, fasteners, factory edges, three-ways'
  */
 export function jobOrderWords({ pass, coats, small }: Pick<Task, 'pass' | 'coats' | 'small'>, block?: Block): string {
+  const beside = pass === 'prefill' ? [] : small;
   const kinds = [
+    // Gaps are filled before any tape.
+    ...(beside.some(({ kind }) => kind === 'prefill') ? [SMALL_WORK_WORDS.prefill] : []),
     ...groupsInOrder(coats).map((group) => (pass === 'tape' && group === 'bead' ? 'set beads' : GROUP_NAMES[group])),
-    ...distinct(pass === 'prefill' ? [] : small.map(({ kind }) => SMALL_WORK_WORDS[kind])).values,
+    ...distinct(beside.flatMap(({ kind }) => (kind === 'prefill' ? [] : [SMALL_WORK_WORDS[kind]]))).values,
   ];
   return kinds.length === 0 ? passWords(pass, block) : `${passWords(pass, block)}: ${kinds.join(', ')}`;
 }

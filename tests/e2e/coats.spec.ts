@@ -186,11 +186,11 @@ test('the section follows its sliders, and what they show is taken over', async 
   await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Cut it back and tape it again');
   await section.getByLabel('How far the ends stand proud').fill('1.5');
   await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wider by');
-  await section.getByLabel('Width of the last coat').fill(String(32 * 25.4));
+  await section.getByLabel('Width of the last coat').fill(String(36 * 25.4));
   await expect(section.getByRole('list', { name: 'Advice' })).toContainText('Wide enough');
   await section.getByRole('button', { name: 'Finish butts so' }).click();
   await page.getByRole('tab', { name: 'Coat ladder' }).click();
-  await expect(page.getByText(/16 in knife/)).toBeVisible();
+  await expect(page.getByText(/18 in knife/)).toBeVisible();
 });
 
 test('the knife check says what was found, and refuses what is no length', async ({ page, signIn, house }) => {

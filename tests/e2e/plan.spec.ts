@@ -345,8 +345,10 @@ test('prints the wall’s list and a sheet for everybody', async ({ page, house,
   await openPlan(page, house);
   await expect(page.getByRole('region', { name: 'Handed out' })).toBeHidden();
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('region', { name: 'Handed out' })).toContainText('Bunk room: fill');
-  await expect(page.getByRole('region', { name: 'List of Petra' })).toContainText('Bunk room: fill');
+  await expect(page.getByRole('region', { name: 'Handed out' })).toContainText(
+    'Bunk room, fill: fasteners, flats, beads, angles',
+  );
+  await expect(page.getByRole('region', { name: 'List of Petra' })).toContainText('Bunk room, fill: fasteners, flats');
   await expect(page.getByRole('region', { name: 'List of Petra' })).not.toContainText('Boot room');
   await expect(week(page)).toBeHidden();
 });
