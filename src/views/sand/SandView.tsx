@@ -151,7 +151,7 @@ function RoomCard({
           : {})}
       />
       {works && (
-        <div className="flex flex-wrap items-start gap-3">
+        <div className="flex flex-wrap items-end gap-3">
           {standing.now.kind === 'seal' && <SealButton now={now} room={{ id, name }} />}
           <ProblemButton now={now} room={{ id, name }} />
           <AddPhotos now={now} room={{ id, name }} />
