@@ -9,6 +9,7 @@ import { placesIn } from '@/core/room/ids';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { coatName } from '@/words/coatWords';
 import { faceWords } from '@/words/faceWords';
+import { percent } from '@/words/percent';
 import { CLASS_NAMES } from '@/words/stateWords';
 
 /** The tables that a house is told as. */
@@ -84,7 +85,7 @@ const roomRows = (rooms: readonly RoomSnapshot[], unit: LengthUnit): (string | n
     ...JOINT_CLASSES.map((kind) => fromMm(tally.classes[kind].length, unit)),
     tally.fasteners,
     tally.threeWays,
-    Math.round(progress * 100),
+    percent(progress),
   ]);
 
 const PIECE_FIELDS = (unit: LengthUnit): string[] => [

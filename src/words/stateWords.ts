@@ -13,6 +13,7 @@ import type { Pass } from '../core/work/pass';
 import type { Task } from '../core/work/tasksOf';
 import { coatName } from './coatWords';
 import { roughLength } from './lengthWords';
+import { percent } from './percent';
 import { spanWords, untilWords } from './when';
 
 /** What a class is called, one and many. */
@@ -143,15 +144,14 @@ const MINUTE_MS = 60_000;
 
 /** How much of a class can go on, where it is not all: some of it is on, or waits, or is ahead of the rest. */
 function partWords({ share, ready }: Extract<ClassNow, { kind: 'go' }>): { readonly detail?: string } {
-  const percent = (part: number) => `${Math.max(1, Math.round(part * 100))} %`;
   const [first, ...ahead] = ready;
   const said = [
     ...(first?.pieces && first.part < 1
-      ? [`on ${percent(first.part)} of it`]
+      ? [`on ${percent(first.part)} % of it`]
       : share > 0
-        ? [`${percent(share)} done`]
+        ? [`${percent(share)} % done`]
         : []),
-    ...ahead.map(({ coat, part }) => `${coatName(coat).toLowerCase()} on ${percent(part)}`),
+    ...ahead.map(({ coat, part }) => `${coatName(coat).toLowerCase()} on ${percent(part)} %`),
   ];
   return said.length > 0 ? { detail: said.join(', ') } : {};
 }

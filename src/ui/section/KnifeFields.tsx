@@ -3,9 +3,9 @@ import { TextField } from '../TextField';
 import type { useKnife } from './useKnife';
 
 const SEEN = [
-  ['rocks', 'It rocks: pressed at one end, the other lifts'],
-  ['light', 'It lies still, light shows under its middle'],
-  ['ends', 'Held level, light shows under both ends'],
+  ['rocks', 'It rocks: the other end lifts'],
+  ['light', 'Still, light under its middle'],
+  ['ends', 'Level, light under both ends'],
   ['flat', 'No rock, no light'],
 ] as const;
 

@@ -4,6 +4,7 @@ import { USUAL_CHOICES } from '@/core/room/methodAnswers';
 import { handedPasses } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { roughLength } from '@/words/lengthWords';
+import { percent } from '@/words/percent';
 import { plural } from '@/words/plural';
 import type { StationFact, StationPath } from './stations';
 
@@ -40,7 +41,7 @@ export function stationFacts(
       )}`,
     },
     run: { text: `${plural(passes, 'pass', 'passes')} today` },
-    board: { text: `${Math.round(snapshot.progress * 100)} % coated` },
+    board: { text: `${percent(snapshot.progress)} % coated` },
     dry: { text: wet === 0 ? 'nothing wet' : `${plural(wet, 'room')} wet` },
     sand: {
       text:

@@ -10,6 +10,7 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
 import { useKey } from '@/ui/useKey';
 import { useLater } from '@/ui/useLater';
+import { percent } from '@/words/percent';
 import { CLASS_NAMES } from '@/words/stateWords';
 import { instantWords } from '@/words/when';
 import type { BoardCell, RecentEntry } from './boardRows';
@@ -117,7 +118,7 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
             <header className="flex items-center justify-between gap-2 px-3 py-2 md:flex-col md:items-start md:justify-center md:gap-0">
               <h2 className="text-base">{row.name}</h2>
               <div className="flex w-full flex-wrap items-center gap-x-2 text-sm text-muted max-md:w-auto">
-                {row.tooLarge ? 'too large to work out' : `${Math.round(row.progress * 100)} %`}
+                {row.tooLarge ? 'too large to work out' : `${percent(row.progress)} %`}
                 {role === 'lead' && <HoldButton row={row} timeZone={timeZone} busy={log.busy} write={log.write} />}
                 {mayLog && row.prefill && (
                   <PrefillButton

@@ -1,6 +1,7 @@
 import { useHouse } from '@/client/HouseContext';
 import { PageLink } from '@/ui/PageLink';
 import { boxAround } from '@/ui/room/pagePlace';
+import { percent } from '@/words/percent';
 import type { PlanRoom } from './houseRows';
 
 /** The shapes of the states, as characters so that they stand in line with their words. */
@@ -69,12 +70,12 @@ function RoomOfPlan({
   const lines = wrap(name, (x1 - x0) / (text * 0.58));
   const centre = (x0 + x1) / 2;
   const top = (y0 + y1) / 2 - ((lines.length - 1) * text) / 2;
-  const percent = `${Math.round(progress * 100)} % coated`;
+  const coated = `${percent(progress)} % coated`;
   // Only an outline that is no upright box cuts its fill.
   const isBox = points.every(([x, y]) => (x === x0 || x === x1) && (y === y0 || y === y1));
   const clip = `plan-${id}`;
   return (
-    <PageLink href={href} aria-label={[`${name}: ${words.title}`, words.detail, percent].filter(Boolean).join(', ')}>
+    <PageLink href={href} aria-label={[`${name}: ${words.title}`, words.detail, coated].filter(Boolean).join(', ')}>
       {!isBox && (
         <clipPath id={clip}>
           <polygon points={points.join(' ')} />
