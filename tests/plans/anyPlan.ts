@@ -134,7 +134,7 @@ export function anyPlan(seed: number): AnyPlan {
       id,
       ...kind,
       left: ({ id: coat }) => left.get(coat) ?? { part: 1, from: undefined, sandAt: undefined },
-      begun: kind.coats.some((coat) => coat.key === 'tape' && (left.get(coat.id)?.part ?? 1) < 1),
+      prefilled: kind.coats.some((coat) => coat.key === 'tape' && (left.get(coat.id)?.part ?? 1) < 1) ? 1 : 0,
       scraped: () => scraped,
       slowness: () => slowness,
       mend: mend(),

@@ -53,28 +53,30 @@ export function effortOfMud({
   readonly lies?: Lies;
   readonly slowness?: number;
 }): number {
-  const effort = effortOf(thickness, substrate) * slowness;
-  if (lies === undefined) return effort;
-  return Math.max(OVERNIGHT * slowness, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
+  return asItLies(effortOf(thickness, substrate), lies, slowness);
 }
 
-/** A setting fill of 1/2 in is sanded about a day after it went on, in the air in which a tape coat takes 17 h. Common practice, no source. */
+function asItLies(effort: number, lies: Lies | undefined, slowness: number): number {
+  if (lies === undefined) return effort * slowness;
+  return Math.max(OVERNIGHT, effort) * slowness * (lies === 'corner' ? CORNER_FACTOR : 1);
+}
+
+/** A setting fill of 1/2 in can be sanded about a day after it went on, where a tape coat takes 17 h. Common practice, no source. */
 const SET_HOURS = 24;
 const SET_THICKNESS_MM = MM_PER_INCH / 2;
-/** What sets keeps its pores open: its water leaves with the square root of its thickness. Common practice, no source. */
+/** Setting mud dries faster than drying mud: its hours grow with the square root of its thickness. Common practice, no source. */
 const SET_EXPONENT = 0.5;
 
 /**
- * Returns the effort of setting mud until it may be sanded, once it has set: most of its water is bound, and the rest leaves an open body.
+ * Returns how much longer setting mud takes than a usual tape coat until it can be sanded, in any air. Never longer than drying mud as
+ * thick: most of its water is bound when it sets.
  *
  * @example effortOfSet({ thickness: 12.7, substrate: 'board' }) * 17  // 24 h
  */
 export function effortOfSet(mud: Parameters<typeof effortOfMud>[0]): number {
   const { thickness, substrate, lies, slowness = 1 } = mud;
   const set = (SET_HOURS / USUAL_COAT_HOURS) * (thickness / SET_THICKNESS_MM) ** SET_EXPONENT;
-  const effort = Math.min(set, effortOf(thickness)) * SUBSTRATE_FACTOR[substrate] * slowness;
-  if (lies === undefined) return effort;
-  return Math.max(OVERNIGHT * slowness, effort) * (lies === 'corner' ? CORNER_FACTOR : 1);
+  return asItLies(Math.min(set, effortOf(thickness)) * SUBSTRATE_FACTOR[substrate], lies, slowness);
 }
 
 /**

@@ -1,6 +1,5 @@
-import type { Air } from '../air/air';
 import { type AirClock, airClock } from '../air/airClock';
-import { FAN_SPEED } from '../air/fan';
+import { withFan } from '../air/fan';
 import { milestones } from '../drying/milestones';
 import { wetMudOf } from '../drying/wetMud';
 import { COAT_KEYS, type Coat, type CoatedClass } from '../method/coat';
@@ -49,7 +48,7 @@ export function catchUps({ standing, method, clock }: RoomSnapshot, now: number)
     const won = (at: number) => (dried - at) / HOUR_MS;
     // A thin pass loses its water before it has set.
     const sets = !settled.troubles.includes('driesBeforeItSets') && won(settled[next]) >= LEAST_WON_HOURS;
-    const fanHours = won(milestones(wet, withFan(clock.air, now))[next]);
+    const fanHours = won(milestones(wet, withFanFrom(clock.air, now))[next]);
     if (!sets && fanHours < LEAST_WON_HOURS) return [];
     return [
       {
@@ -63,13 +62,12 @@ export function catchUps({ standing, method, clock }: RoomSnapshot, now: number)
 }
 
 /** The air of a room with a fan in it from now on. */
-function withFan({ steps }: AirClock, now: number): AirClock {
-  const air = (own: Air): Air => ({ ...own, speed: Math.max(FAN_SPEED, own.speed ?? 0) });
+function withFanFrom({ steps }: AirClock, now: number): AirClock {
   const before = steps.filter(({ from }) => from <= now);
   return airClock([
     ...before,
-    ...before.slice(-1).map((step) => ({ from: now, air: air(step.air) })),
-    ...steps.filter(({ from }) => from > now).map((step) => ({ from: step.from, air: air(step.air) })),
+    ...before.slice(-1).map((step) => ({ from: now, air: withFan(step.air) })),
+    ...steps.filter(({ from }) => from > now).map((step) => ({ from: step.from, air: withFan(step.air) })),
   ]);
 }
 

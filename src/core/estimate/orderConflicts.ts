@@ -1,4 +1,3 @@
-import { tapedLength } from '../joints/tally';
 import { MM_PER_FOOT } from '../measure/unit';
 import { coatsFor } from '../method/coatsFor';
 import { choicesFor } from '../method/resolveMethod';
@@ -63,6 +62,7 @@ export function taperOnASmallJob({ method, tally, kinds }: Looked): readonly Fou
     tapers.flatMap((kind) => (kind === 'fasteners' ? [] : [[kind, tally.classes[kind].length / MM_PER_FOOT]])),
   );
   const { wins, least } = taperPays(feet, otherwise);
+  const tape = Object.values(feet).reduce((sum, own) => sum + own, 0) * MM_PER_FOOT;
   if (tapers.length === 0 || wins >= 0) return [];
   return [
     {
@@ -70,7 +70,7 @@ export function taperOnASmallJob({ method, tally, kinds }: Looked): readonly Fou
       severity: 'doubtful',
       question: 'laying',
       class: undefined,
-      why: { rule: 'tooSmallForTaper', tape: tapedLength(tally), least: least * MM_PER_FOOT },
+      why: { rule: 'tooSmallForTaper', tape, least: least * MM_PER_FOOT },
       mend: { choices: { laying: otherwise } },
     },
   ];

@@ -8,7 +8,7 @@ import { bevelledMethod } from '../section/sectionFor';
 import { coatHours } from '../work/tasksOf';
 import { cutBackHours } from '../work/usualRates';
 
-/** What can be done with a joint that stands too high to float. */
+/** A way to deal with a joint that is too high to float. */
 export interface WayOut {
   readonly kind: 'float' | 'cutBack' | 'backer' | 'newBoard';
   /** Person-hours and wet litres for the joint. */
@@ -21,8 +21,8 @@ const BACKER_FT_PER_HOUR = 6;
 const NEW_BOARD_FT_PER_HOUR = 4;
 
 /**
- * Prices what can be done with a butt that stands too high: floating it on all the same, cutting it back and taping it again, a backer
- * behind it, or a new board; each with the coats that follow.
+ * Prices the ways to deal with a butt that is too high to float: float it anyway, cut it back and tape it again, put a backer behind it,
+ * or change the board; each with the coats that follow.
  *
  * @param length of the joint, mm
  * @param now how wide it is finished, mm

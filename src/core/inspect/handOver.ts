@@ -4,8 +4,10 @@ import { sealerDryAt } from '../drying/sealer';
 import type { CoatEntry } from '../log/entry';
 import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
 import { whoDid } from '../log/whoDid';
+import { seals } from '../materials/loadList';
 import { COATED_CLASSES, type CoatedClass, type CoatId, type CoatKey, type Side } from '../method/coat';
-import type { RoomCoat } from '../method/roomCoats';
+import { coatsFor } from '../method/coatsFor';
+import { methodOn, type RoomCoat } from '../method/roomCoats';
 import type { RoomNow } from '../readiness/whatNow';
 import type { Level } from '../room/level';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
@@ -21,7 +23,7 @@ export interface RanCoat extends Mark {
   readonly amount: number | undefined;
   /** The coats that the room's method asks for now and that it counts for; of none it stays what was done. */
   readonly counts: readonly CoatId[];
-  /** Whether some of what it lies on is still there. */
+  /** Whether any joint that it was put on still exists. */
   readonly isThere: boolean;
   /** 0–1, of what it was said to be on. */
   readonly part: number;
@@ -150,11 +152,12 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
   };
 }
 
-/** When a face may be painted: once it is checked, and its sealer is dry where the method seals it. */
-function paintFrom(face: string, { done, sealed, method, air }: RoomSnapshot): string | undefined {
+/** When a face may be painted: once it is checked, and its sealer is dry where the method seals it and no skim does that. */
+function paintFrom(face: string, { done, sealed, method, room, air }: RoomSnapshot): string | undefined {
   const checked = done.checkedFaces.get(face);
   if (!checked) return undefined;
-  if (method.all.last !== 'seal' || method.level < 3) return checked.at;
+  const isSkimmed = coatsFor('surface', methodOn([face], method, room.finish)).length > 0;
+  if (!seals(method) || isSkimmed) return checked.at;
   const sealing = sealed.faces.get(face);
   if (!sealing) return undefined;
   const dryAt = sealerDryAt(sealing, air);

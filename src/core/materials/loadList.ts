@@ -165,9 +165,12 @@ export function mudOf(coat: RoomCoat, method: Method): number {
   return (coat.class === 'surface' ? (per * coat.amount) / 1e6 : (per * coat.amount) / 1000) + more;
 }
 
-/** The surface that is sealed: what is painted, from level 3 on, where the method says so and no skim does it; mm². */
-export function sealedArea(tally: Tally, coats: readonly RoomCoat[], { level, all }: Method): number {
-  if (all.last !== 'seal' || level < 3) return 0;
+/** Returns whether what is painted is sealed: from level 3 on, where the method says so. */
+export const seals = ({ level, all }: Method): boolean => all.last === 'seal' && level >= 3;
+
+/** The surface that is sealed: what is painted, where the method seals and no skim does it; mm². */
+export function sealedArea(tally: Tally, coats: readonly RoomCoat[], method: Method): number {
+  if (!seals(method)) return 0;
   const skimmed = coats.reduce((sum, { key, amount }) => (key === 'skim' ? sum + amount : sum), 0);
   return Math.max(0, tally.paintedArea - skimmed);
 }

@@ -1,5 +1,5 @@
 import { CLASS_TRAITS, isCrossed, type RunGroup } from '../joints/classTraits';
-import type { CoatedClass, CoatKey } from './coat';
+import { COAT_KEYS, type Coat, type CoatedClass, type CoatKey } from './coat';
 import type { ClassChoices } from './resolveMethod';
 
 /** In the tape round: butts, flats, angles, screws; beads before them or after. Common practice, no source. */
@@ -37,6 +37,15 @@ export const placeInSequence = (
   round: CoatKey,
   choices: Pick<ClassChoices, 'order' | 'beads'>,
 ): number => sequenceOf(round, choices).indexOf(CLASS_TRAITS[kind].run);
+
+/** More than a sequence is long. */
+const ROUND = 100;
+
+/** Returns the place of a coat among all coats of its room: round by round, and in each by its sequence. */
+export const placeInRoom = (
+  { class: kind, round }: Pick<Coat, 'class' | 'round'>,
+  choices: Pick<ClassChoices, 'order' | 'beads'>,
+): number => COAT_KEYS.indexOf(round) * ROUND + placeInSequence(kind, round, choices);
 
 /**
  * Returns whether a kind that is run in a round waits until another one that it meets is firm. Nobody waits within the tape round,

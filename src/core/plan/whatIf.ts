@@ -1,5 +1,5 @@
 import { airWithVapour, vapourPressure } from '../air/air';
-import { FAN_SPEED } from '../air/fan';
+import { withFan } from '../air/fan';
 import { SKILLS, type WorkItem } from '../work/workItem';
 import { type HousePlan, planHouse } from './planHouse';
 import type { PlanInput, PlanRoom } from './planInput';
@@ -78,7 +78,7 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
     case 'fan':
       return (
         room && {
-          input: withAir(input, room.id, (air) => ({ ...air, speed: Math.max(FAN_SPEED, air.speed ?? 0) })),
+          input: withAir(input, room.id, withFan),
           about: room.name,
           rooms: [room],
         }

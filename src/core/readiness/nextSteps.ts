@@ -1,7 +1,7 @@
 import { CLASS_TRAITS } from '../joints/classTraits';
-import { COAT_KEYS, type Coat } from '../method/coat';
+import type { Coat } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
-import { placeInSequence } from '../method/sequence';
+import { placeInRoom } from '../method/sequence';
 import type { ReadyCoat, RoomStanding } from './whatNow';
 
 /** A coat that is run next in a room: now, or once the joint that it crosses is firm. */
@@ -34,15 +34,9 @@ export function inSequence<One>(
   coatOf: (one: One) => Coat,
   { all: choices }: Method,
 ): readonly One[] {
-  const place = (one: One) => {
-    const { class: kind, round } = coatOf(one);
-    return COAT_KEYS.indexOf(round) * ROUND + placeInSequence(kind, round, choices);
-  };
+  const place = (one: One) => placeInRoom(coatOf(one), choices);
   return all.toSorted((a, b) => place(a) - place(b));
 }
-
-/** More than a sequence is long. */
-const ROUND = 100;
 
 /** Returns the groups of some coats, each once, in their order. */
 export const groupsInOrder = (coats: readonly Pick<Coat, 'class'>[]) => [

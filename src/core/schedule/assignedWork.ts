@@ -156,7 +156,7 @@ function smallDone(small: readonly SmallWork[], room: RoomSnapshot): number {
 function sandedPart({ pieces, method, room, done }: RoomSnapshot): number {
   const toSand = [...leftToSand(pieces, method, room.finish, done)];
   const hours = (of: 'all' | 'left') => toSand.reduce((sum, [kind, own]) => sum + sandHours(kind, own[of]), 0);
-  return hours('left') <= 0 ? (done.sanded || hours('all') <= 0 ? 1 : 0) : 1 - hours('left') / hours('all');
+  return hours('left') <= 0 ? (done.isSanded || hours('all') <= 0 ? 1 : 0) : 1 - hours('left') / hours('all');
 }
 
 /** The same by the hours of each coat and of the small work: of a pass whose angles are left much is left. */

@@ -5,6 +5,7 @@ import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
 import { kindOfCoat } from '../readiness/coatClock';
 import { mendsIn } from '../readiness/mending';
+import { prefillDone } from '../readiness/prefillOf';
 import { scrapedFor } from '../readiness/scrapedFor';
 import { stretchClock } from '../readiness/stretchClock';
 import { stretchNow } from '../readiness/stretchNow';
@@ -166,15 +167,14 @@ function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
     method,
     coats,
     left: ({ id }) => left.get(id) ?? UNTOUCHED.left(),
-    begun: coats.some(({ id, key }) => key === 'tape' && applied.coats.has(id)),
     scraped: (coat) => scrapedFor(state, coat) !== undefined,
     slowness: (coat) => clock.slowness.get(kindOfCoat(coat)) ?? 1,
     mend: mendsIn(snapshot),
     gaps: snapshot.prefill.found,
-    prefilled: snapshot.prefill.done,
+    prefilled: prefillDone(snapshot),
     prefillFirmAt: firmAt !== undefined && firmAt > now ? firmAt : undefined,
     finish: room.finish,
-    sandLeft: done.sanded ? 0 : sandLeftOf(snapshot),
+    sandLeft: sandLeftOf(snapshot),
     checked: done.checked !== undefined,
     sealed: snapshot.sealed.whole !== undefined,
   };

@@ -1,7 +1,8 @@
+import { sealerDryAt } from '../drying/sealer';
 import { heldAt } from '../log/stateOf';
 import type { HouseSnapshot } from './houseSnapshot';
 
-/** When the next wet coat of a house becomes ready or the next held room is free, ms since 1970; undefined when nothing changes by itself. */
+/** When the next wet coat or sealer of a house becomes ready or the next held room is free, ms since 1970; undefined when nothing changes by itself. */
 export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number): number | undefined {
   const free = rooms.flatMap(({ state }) => {
     const until = heldAt(state, now)?.until;
@@ -14,9 +15,9 @@ export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number)
       ),
     ),
   );
-  const sealed = rooms.flatMap(({ standing: { now: own } }) =>
-    own.kind === 'wet' && own.sealer && Number.isFinite(own.until) ? [own.until, own.allBy] : [],
-  );
-  const instants = [...ready, ...free, ...sealed.filter((at) => at > now)];
+  const sealed = rooms
+    .flatMap((room) => [...room.sealed.faces.values()].map((sealing) => sealerDryAt(sealing, room.air)))
+    .filter((at) => at > now && Number.isFinite(at));
+  const instants = [...ready, ...free, ...sealed];
   return instants.length > 0 ? Math.min(...instants) : undefined;
 }

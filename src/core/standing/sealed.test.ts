@@ -3,6 +3,7 @@ import { coat, EVERY_COAT, hoursIn, recordedRoom, type Sent } from '../../../tes
 import { demoHouse } from '../../db/demo/demoHouse';
 import { handOverOf } from '../inspect/handOver';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
+import { nextChange } from '../snapshot/nextChange';
 import { usedIn } from '../stock/stock';
 import { stillNeeded } from '../supply/stillNeeded';
 
@@ -40,6 +41,17 @@ describe('from when a face may be painted', () => {
     expect(paintFrom(DONE, { head })).toEqual({ w0: 121, w1: 121, w2: 121, w3: 121, c0: 121 });
     const some: readonly Sent[] = [...EVERY_COAT, [120, 'sanded'], [121, 'checked', { level: 4, faces: ['w0'] }]];
     expect(paintFrom(some, { head })).toMatchObject({ w0: 121, w1: undefined });
+  });
+
+  it('is when it was checked where a skim does what sealer does', () => {
+    const skim = coat(120, 'surface.skim');
+    const sent: readonly Sent[] = [...EVERY_COAT, skim, [160, 'sanded'], [161, 'checked', { level: 5 }]];
+    const head = { method: { level: 5 } };
+    const from = Object.fromEntries(
+      handOverOf(roomOf(sent, 170, { head })).faces.map(({ face, paintFrom: at }) => [face, at]),
+    );
+    expect(new Set(Object.values(from))).toEqual(new Set([new Date(hoursIn(161)).toISOString()]));
+    expect(roomOf(sent, 170, { head }).standing.now.kind).toBe('handOver');
   });
 
   it('is open again once mud goes on', () => {
@@ -121,6 +133,15 @@ describe('the bath and the coat closet of the demo', () => {
     );
     // All of it was sealed again with the rest.
     expect([...from]).toEqual([125]);
+  });
+
+  it('are told again when each of their faces is dry, though others are still to be sealed', () => {
+    const sent: readonly Sent[] = [...doneIn('bath'), [122, 'sealed', { faces: ['w0'] }]];
+    const at = hoursIn(122.5);
+    const { room } = recordedRoom(sent, 122.5, demo('bath'));
+    expect(room.standing.now.kind).toBe('seal');
+    expect(((nextChange({ rooms: [room] }, at) ?? 0) - hoursIn(0)) / 3_600_000).toBeCloseTo(123, 2);
+    expect(nextChange({ rooms: [room] }, hoursIn(123.1))).toBeUndefined();
   });
 
   it('refuse sealer on what is behind tile', () => {

@@ -1,10 +1,10 @@
 import { CLASS_TRAITS, type RunGroup } from '../joints/classTraits';
 import { groupBy } from '../measure/groupBy';
 import { MM_PER_INCH } from '../measure/unit';
-import { COAT_KEYS, type Coat } from '../method/coat';
+import type { Coat } from '../method/coat';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
-import { placeInSequence } from '../method/sequence';
+import { placeInRoom } from '../method/sequence';
 import type { Skill } from './workItem';
 import { workOfCoat } from './workName';
 
@@ -24,7 +24,7 @@ export function groupsOf(coats: readonly RoomCoat[], method: Method): readonly G
     .flatMap(([work, own]): readonly Group[] => {
       const [first, ...others] = own;
       if (!first) return [];
-      const place = COAT_KEYS.indexOf(first.round) * 10 + placeInSequence(first.class, first.round, method.all);
+      const place = placeInRoom(first, method.all);
       return [
         {
           work,

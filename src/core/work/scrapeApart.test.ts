@@ -137,7 +137,7 @@ describe('what is wrong, as work', () => {
   it('opens sanding and the walk again where everything was signed off, for the mended places alone', () => {
     const done = {
       left: () => ({ part: 0, from: undefined, sandAt: undefined }),
-      begun: true,
+      prefilled: 1,
       sandLeft: 0,
       checked: true,
       sealed: true,

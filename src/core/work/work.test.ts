@@ -83,7 +83,7 @@ describe('the work of a room', () => {
     expect(whole).toBeGreaterThan(coatHours(fill, own.method));
     const done = workRoom(
       {},
-      { left: () => ({ part: 0, from: undefined, sandAt: 5 }), begun: true, sandLeft: 0, checked: true },
+      { left: () => ({ part: 0, from: undefined, sandAt: 5 }), prefilled: 1, sandLeft: 0, checked: true },
     );
     expect(workOf(done).map(({ work }) => work)).toEqual(['seal']);
     expect(named(workRoom({}, { left: done.left })).get('sand')).toMatchObject({ from: 5, after: [] });
@@ -95,7 +95,7 @@ describe('the work of a room', () => {
       {},
       {
         left: ({ id }) => ({ part: id === 'flat.finish' ? 1 : 0, from: undefined, sandAt: undefined }),
-        begun: true,
+        prefilled: 1,
         sandLeft: 0.2,
         checked: true,
         sealed: true,

@@ -53,7 +53,7 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
 
   const gaps = small.find(({ kind }) => kind === 'prefill');
   const unfilled = 1 - (room.prefilled ?? 0);
-  const prefill = gaps && !room.begun && unfilled > 0 ? `${room.id}/prefill` : undefined;
+  const prefill = gaps && unfilled > 0 ? `${room.id}/prefill` : undefined;
   if (gaps && prefill)
     add({
       ...base,

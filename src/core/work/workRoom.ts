@@ -32,8 +32,6 @@ export interface WorkRoom {
   readonly finish?: Room['finish'];
   readonly coats: readonly RoomCoat[];
   readonly left: (coat: Coat) => CoatLeft;
-  /** Whether some tape is on: then nothing is pre-filled any more. */
-  readonly begun: boolean;
   /** Whether what lies under a coat was scraped, sanded or wiped for it. */
   readonly scraped: (coat: Coat) => boolean;
   /** How much longer than by the tables a coat takes to dry in this room. */
@@ -54,7 +52,6 @@ export interface WorkRoom {
 /** A room of which nothing was run yet. */
 export const UNTOUCHED = {
   left: () => ({ part: 1, from: undefined, sandAt: undefined }),
-  begun: false,
   scraped: () => false,
   slowness: () => 1,
   mend: [],

@@ -10,6 +10,7 @@ import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import type { ExtraCoat } from '@/core/method/extraCoat';
 import type { Method } from '@/core/method/resolveMethod';
 import { nextSteps } from '@/core/readiness/nextSteps';
+import { prefillDone } from '@/core/readiness/prefillOf';
 import type { ClassNow, CoatStanding } from '@/core/readiness/whatNow';
 import { placesIn } from '@/core/room/ids';
 import type { Level } from '@/core/room/level';
@@ -126,11 +127,11 @@ function orderIn({ standing, method }: RoomSnapshot): ReadonlyMap<CoatedClass, n
   return new Map(steps.toReversed().map(({ kind, run }) => [kind, 1 + runs.indexOf(run)]));
 }
 
-/** Nobody fills under tape that is on. */
-function prefillOf({ tasks, prefill, applied, method }: RoomSnapshot): Pick<BoardRow, 'prefill'> {
+function prefillOf(room: RoomSnapshot): Pick<BoardRow, 'prefill'> {
+  const { tasks, prefill, method } = room;
   const whole = tasks.flatMap(({ small }) => small).find(({ kind }) => kind === 'prefill')?.amount ?? 0;
-  const length = rounded(whole * (1 - prefill.done));
-  if (length === 0 || applied.coats.size > 0) return {};
+  const length = rounded(whole * (1 - prefillDone(room)));
+  if (length === 0) return {};
   return { prefill: { length, found: prefill.found !== undefined, minutes: method.all.settingMinutes } };
 }
 

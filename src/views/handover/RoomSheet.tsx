@@ -12,6 +12,7 @@ import { itemWords } from '@/words/defectWords';
 import { faceWords } from '@/words/faceWords';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { namesIn } from '@/words/names';
+import { percent } from '@/words/percent';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/words/stateWords';
 import { instantWords, roundedUp } from '@/words/when';
 
@@ -102,7 +103,7 @@ export function RoomSheet({
                     {coat.key === 'tape' && isJoint(coat.class) ? `, ${roughLength(coat.amount, house.unit)}` : ''}
                   </td>
                   <td>{coatName(coat)}</td>
-                  <td>{coat.share > 0 ? `${Math.round(coat.share * 100)} %` : 'not yet'}</td>
+                  <td>{coat.share > 0 ? `${percent(coat.share)} %` : 'not yet'}</td>
                   <td>
                     {facts.coats
                       .filter(({ counts }) => counts.includes(coat.id))

@@ -122,7 +122,7 @@ function goNote({ standing, method }: RoomSnapshot): string {
   if (standing.now.kind === 'fix') return 'fix what is wrong first';
   if (standing.now.kind === 'sand') return 'dry: sand';
   if (standing.now.kind === 'check') return 'sanded: check in light';
-  if (standing.now.kind === 'seal') return 'checked: seal, or hand over';
+  if (standing.now.kind === 'seal') return 'checked: seal';
   if (standing.now.kind === 'handOver') return 'ready: hand over';
   const byRound = groupBy(
     nextSteps(standing, method).flatMap(({ ready }) => ready?.coat ?? []),

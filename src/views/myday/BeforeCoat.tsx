@@ -45,7 +45,7 @@ export function BeforeCoat({
   readonly works: boolean;
 }) {
   const log = useLog(now);
-  const time = useJobTime(room, `${alone}`, log, now, timeZone);
+  const time = useJobTime(room, alone ?? 'between', log, now, timeZone);
   const say = async () => {
     const at = log.serverNow();
     const run = alone ? time.until(at) : {};

@@ -36,7 +36,7 @@ export function BetterBoards({
     <section aria-label="Boards that would help" className="space-y-1 border-t border-base-300 pt-3">
       <h3 className="font-semibold">Boards that would help</h3>
       {answers.length === 0 ? (
-        <p className="text-muted">None: what is planned is as good as any.</p>
+        <p className="text-muted">No other board would save time or waste here.</p>
       ) : (
         <ul className="divide-y divide-base-300">
           {answers.map((answer) => (
