@@ -1,15 +1,28 @@
-import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
+import { aroundAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { HousePlan } from '@/core/plan/planHouse';
 import { planHouse } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { inFirm } from '@/db/firm';
-import { dropHousePlan, readHousePlan } from '@/db/housePlans';
+import { dropHousePlan, readHousePlan, type StoredPlan } from '@/db/housePlans';
 import { addHouse } from '@/db/houses';
 import type { Member } from '@/db/people';
 import { currentPlan } from '@/server/plans/currentPlan';
 import { oneRoomSnapshot } from '../houses/oneRoomSnapshot';
 import { asTestFirm, newFirm } from './asTestFirm';
+
+type Read = () => Promise<StoredPlan | undefined>;
+const reading = vi.hoisted((): { slow: ((read: Read) => Promise<StoredPlan | undefined>) | undefined } => ({
+  slow: undefined,
+}));
+vi.mock('@/db/housePlans', async (original) => {
+  const real = await original<typeof import('@/db/housePlans')>();
+  const readHousePlan: typeof real.readHousePlan = (...asked) => {
+    const read = () => real.readHousePlan(...asked);
+    return reading.slow ? reading.slow(read) : read();
+  };
+  return { ...real, readHousePlan };
+});
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const { inputWith } = oneRoomSnapshot("A 12' x 10' x 8', door 32x80 wall 1 bead", NOW);
@@ -62,6 +75,26 @@ describe('the plan of a house', () => {
     const early = { ...input, from: (plans[0]?.start ?? 0) - 600_000 };
     const still = await ask(early, () => (made += 1));
     expect(still?.assignments).toEqual(JSON.parse(JSON.stringify(plans[0]?.assignments)));
+    expect(made).toBe(1);
+  });
+
+  it('is made once where a second one reads that there is none, and is told so only after it was saved', async () => {
+    await inFirm(lead.firm, () => dropHousePlan(house));
+    let made = 0;
+    let first: Promise<HousePlan | undefined> | undefined;
+    let reads = 0;
+    reading.slow = async (read) => {
+      reads += 1;
+      const isSecond = reads === 2;
+      const found = await read();
+      if (isSecond) await first;
+      return found;
+    };
+    first = ask(input, () => (made += 1));
+    const second = ask(input, () => (made += 1));
+    const finishes = (await Promise.all([first, second])).map((plan) => plan?.finish);
+    reading.slow = undefined;
+    expect(new Set(finishes).size).toBe(1);
     expect(made).toBe(1);
   });
 

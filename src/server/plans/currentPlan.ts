@@ -2,13 +2,13 @@ import { createHash } from 'node:crypto';
 import type { HouseOptions, HousePlan } from '../../core/plan/planHouse';
 import type { PlanInput } from '../../core/plan/planInput';
 import { firm } from '../../db/firm';
-import { type PlanScope, readHousePlan, type StoredPlan, saveHousePlan } from '../../db/housePlans';
+import { type PlanScope, readHousePlan, saveHousePlan } from '../../db/housePlans';
 import { planWorker } from './planWorker';
 
 /** Where only time went by, little is searched: what was to begin by now begins a little later. */
 const SLIPPED_EFFORT = 30_000;
 
-/** Plans that are being made, by what they are made from. */
+/** Plans that are being read or made, by what they are made from. */
 const making = new Map<string, Promise<HousePlan | undefined>>();
 
 /**
@@ -25,20 +25,21 @@ export async function currentPlan(
   plan: (question: { input: PlanInput; options: HouseOptions }) => Promise<HousePlan | undefined> = planWorker,
 ): Promise<HousePlan | undefined> {
   const question = questionOf(input);
-  const stored = await readHousePlan(house, scope);
-  if (stored?.question === question && holds(stored.plan, input.from)) return stored.plan;
   const key = `${firm()} ${house} ${scope} ${question} ${input.from}`;
+  // Looked up before anything is read: whoever reads the database later finds what was saved meanwhile.
   const known = making.get(key);
   if (known) return known;
-  const made = make(stored).finally(() => making.delete(key));
+  const made = readOrMake().finally(() => making.delete(key));
   making.set(key, made);
   return made;
 
-  async function make(former: StoredPlan | undefined): Promise<HousePlan | undefined> {
-    const isSlipped = former?.question === question;
+  async function readOrMake(): Promise<HousePlan | undefined> {
+    const former = await readHousePlan(house, scope);
+    const isSame = former?.question === question;
+    if (isSame && holds(former.plan, input.from)) return former.plan;
     const found = await plan({
       input,
-      options: { ...(former ? { former: former.plan } : {}), ...(isSlipped ? { effort: SLIPPED_EFFORT } : {}) },
+      options: { ...(former ? { former: former.plan } : {}), ...(isSame ? { effort: SLIPPED_EFFORT } : {}) },
     });
     return found && saveHousePlan(house, scope, { question, plan: found }, former);
   }
