@@ -49,11 +49,55 @@ const STEPS: Readonly<Record<keyof CostParts, { readonly per: number; readonly m
   waste: { per: 0.001, most: 2 ** 20 },
 };
 
+/** What one step of each part weighs in a whole cost; nothing where it is not ranked. */
+type Weights = Readonly<Record<keyof CostParts, number>>;
+
+function weightsOf(ranking: Ranking): Weights {
+  const weights = { ...NO_COST };
+  let weight = 1;
+  for (const part of ranking.toReversed()) {
+    weights[part] = weight;
+    weight *= STEPS[part].most;
+  }
+  return weights;
+}
+
 /** The ranked parts as one whole number: sums compare as the parts would, rank by rank, and equal costs are equal. */
-export function wholeCost(ranking: Ranking, parts: CostParts): number {
-  let cost = 0;
-  for (const part of ranking) cost = cost * STEPS[part].most + Math.round(parts[part] * STEPS[part].per);
-  return cost;
+export const wholeCost = (weights: Weights, { work, corners, stagger, sheets, waste }: CostParts): number =>
+  weights.work * Math.round(work * STEPS.work.per) +
+  weights.corners * corners +
+  weights.stagger * stagger +
+  weights.sheets * Math.round(sheets * STEPS.sheets.per) +
+  weights.waste * Math.round(waste * STEPS.waste.per);
+
+/** A ranking, parted where neighbouring courses begin to matter to each other: at the stagger of their butts. */
+export interface Parted {
+  readonly ranking: Ranking;
+  /** What comes before the stagger; each course pays it alone. */
+  readonly alone: Ranking;
+  readonly before: Weights;
+  /** One butt too close to its neighbour, among the ranks from the stagger on. */
+  readonly perStagger: number;
+  readonly after: Weights;
+}
+
+/** What each aim puts first, parted. */
+export const PARTED: Readonly<Record<HangPlan['aim'], Parted>> = {
+  joints: parted(RANKINGS.joints),
+  boards: parted(RANKINGS.boards),
+  waste: parted(RANKINGS.waste),
+};
+
+function parted(ranking: Ranking): Parted {
+  const at = ranking.indexOf('stagger');
+  const alone = ranking.slice(0, at);
+  return {
+    ranking,
+    alone,
+    before: weightsOf(alone),
+    perStagger: weightsOf(ranking.slice(at)).stagger,
+    after: weightsOf(ranking.slice(at + 1)),
+  };
 }
 
 /** Negative when `a` is cheaper. */

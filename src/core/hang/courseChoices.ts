@@ -3,7 +3,7 @@ import { TOLERANCE_MM } from '../measure/unit';
 import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
-import { type CostParts, NO_COST, type Ranking, wholeCost } from './cost';
+import { type CostParts, NO_COST, type Parted, wholeCost } from './cost';
 import type { Course } from './courses';
 import { finishedAcross, type Strip, stretchesOf } from './strip';
 
@@ -40,23 +40,21 @@ export function courseChoices(
   course: Course,
   plan: HangPlan,
   prices: JointPrices,
-  ranking: Ranking,
+  { ranking, before, after }: Parted,
   alone = true,
 ): CourseChoices {
   const longest = Math.max(...course.stock.lengths);
   const buttAt = cachedButtCost(strip, course, prices);
   const breadth = course.t1 - course.t0;
-  const staggerAt = ranking.indexOf('stagger');
-  const [before, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt + 1)];
   const costs = {
     butt: (at: number) => wholeCost(before, buttAt(at)),
-    piece: before[0] === 'work' ? () => 0 : (length: number) => wholeCost(before, pieceCost(course, breadth, length)),
+    piece: ranking[0] === 'work' ? () => 0 : (length: number) => wholeCost(before, pieceCost(course, breadth, length)),
   };
   // Upright boards run with the framing; their butts land on blocking, taken at the same spacing.
   let ways: readonly Omit<Choice, 'after'>[] = [{ butts: [], pieces: [] }];
   for (const stretch of stretchesOf(strip, course)) {
     // A single board breaks nothing; only where waste comes first may two short ones do better.
-    const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && before[0] !== 'waste';
+    const single = stretch.to - stretch.from <= longest + TOLERANCE_MM && ranking[0] !== 'waste';
     const sets = single ? [[]] : cheapestButts(stretch, longest, plan.framing, costs);
     ways = withStretch(ways, sets, stretch);
   }
@@ -114,19 +112,21 @@ export function boardsOf(
   isBacked: (at: number) => boolean,
   isBevelled: (at: number) => boolean = () => false,
 ): readonly Board[] {
-  return pieces.map(({ from, to }) => ({
-    course: index,
-    u0: long === 'u' ? from : course.t0,
-    u1: long === 'u' ? to : course.t1,
-    v0: long === 'u' ? course.t0 : from,
-    v1: long === 'u' ? course.t1 : to,
-    long: long,
-    backed: isBacked(to),
-    ...(isBevelled(to) && { bevelled: true }),
-    lowEdge: course.lowEdge,
-    highEdge: course.highEdge,
-    stock: course.stock,
-  }));
+  return pieces.map(({ from, to }) => {
+    const board: Board = {
+      course: index,
+      u0: long === 'u' ? from : course.t0,
+      u1: long === 'u' ? to : course.t1,
+      v0: long === 'u' ? course.t0 : from,
+      v1: long === 'u' ? course.t1 : to,
+      long,
+      backed: isBacked(to),
+      lowEdge: course.lowEdge,
+      highEdge: course.highEdge,
+      stock: course.stock,
+    };
+    return isBevelled(to) ? { ...board, bevelled: true } : board;
+  });
 }
 
 /** A stretch between its butts. */
@@ -159,6 +159,10 @@ function pieceCost(course: Course, breadth: number, length: number): CostParts {
 
 /** Many choices share their butts; each place is looked at once. */
 function cachedButtCost(strip: Strip, course: Course, prices: JointPrices): (at: number) => CostParts {
+  if (strip.plain) {
+    const anywhere = { ...NO_COST, work: prices.butt * finishedAcross(strip, course, 0) };
+    return () => anywhere;
+  }
   const known = new Map<number, CostParts>();
   return (at) => {
     let cost = known.get(at);

@@ -43,23 +43,42 @@ export function hangFace(
   const box = boxOf(face.loops);
   const narrow = Math.min(box.u1 - box.u0, box.v1 - box.v0) < widest - TOLERANCE_MM;
   const directions: readonly ('u' | 'v')[] = narrow ? [box.u1 - box.u0 >= box.v1 - box.v0 ? 'u' : 'v'] : hanging.long;
-  const aimsAtWork = RANKINGS[plan.aim][0] === 'work';
-  let best: Hanging | undefined;
-  for (const long of directions) {
-    const strip = stripOf(face, long);
-    for (const net of netsOf(strip, plan, hanging.searchStart)) {
-      if (best && aimsAtWork && leastSeams(strip, net, prices) > (best.cost[0] ?? 0) + 1) continue;
-      const laid = layCourses(strip, net, plan, prices);
-      if (!best || compareCosts(laid.cost, best.cost) < 0) best = laid;
-    }
-  }
+  const best = cheapestOf(
+    directions.flatMap((long) => {
+      const strip = stripOf(face, long);
+      return netsOf(strip, plan, hanging.searchStart).map((net) => ({ strip, net }));
+    }),
+    plan,
+    prices,
+  );
   if (hanging.byLegs && !narrow) {
     const legs = hangLegs(face, plan, prices);
-    if (legs && (!best || compareCosts(legs.cost, best.cost) < 0)) return legs.boards();
+    if (legs && compareCosts(legs.cost, best.cost) < 0) return legs.boards();
   }
-  if (!best) throw new RangeError('a face takes at least one course');
   const boards = best.boards();
   return face.mirrored ? boards.map((board) => mirroredBoard(board, face.width)) : boards;
+}
+
+interface Way {
+  readonly strip: Strip;
+  readonly net: CourseNet;
+}
+
+/** The cheapest of several ways, the first of those that cost the same. What costs too much by its seams alone is not laid. */
+function cheapestOf(ways: readonly Way[], plan: HangPlan, prices: JointPrices): Hanging {
+  const [only] = ways;
+  if (only && ways.length === 1) return layCourses(only.strip, only.net, plan, prices);
+  const least = ways.map((way) => (RANKINGS[plan.aim][0] === 'work' ? leastWork(way, prices) : 0));
+  const cheapestFirst = ways.map((_, index) => index).sort((a, b) => (least[a] ?? 0) - (least[b] ?? 0));
+  let best: { readonly laid: Hanging; readonly index: number } | undefined;
+  for (const index of cheapestFirst) {
+    const way = ways[index];
+    if (!way || (best && (least[index] ?? 0) > (best.laid.cost[0] ?? 0) + 1)) break;
+    const laid = layCourses(way.strip, way.net, plan, prices);
+    if (!best || (compareCosts(laid.cost, best.laid.cost) || index - best.index) < 0) best = { laid, index };
+  }
+  if (!best) throw new RangeError('a face takes at least one course');
+  return best.laid;
 }
 
 /** The ways to lay courses over a strip: from its start; where it may be searched also from its end, and after rips. */
@@ -91,10 +110,18 @@ function firstRips({ loops, breadth }: Strip, { boards }: HangPlan): readonly nu
     .slice(0, MOST_STARTS);
 }
 
-/** What the seams of a net cost at least; the butts come on top. */
-function leastSeams(strip: Strip, net: CourseNet, prices: JointPrices): number {
+/** What the joints of a net cost at least: its seams, and on a plain rectangle no fewer butts than its boards are short of. */
+function leastWork({ strip, net }: Way, prices: JointPrices): number {
   if (net.from.some((courses) => courses.length > 1)) return 0;
-  return net.lines.slice(1, -1).reduce((sum, line) => sum + prices.flat * finishedAlong(strip, line), 0);
+  const seams = net.lines.slice(1, -1).reduce((sum, line) => sum + prices.flat * finishedAlong(strip, line), 0);
+  if (!strip.plain) return seams;
+  const length = strip.length.to - strip.length.from - TOLERANCE_MM;
+  return net.from.reduce((sum, courses) => {
+    const [laid] = courses;
+    if (!laid) return sum;
+    const { t0, t1, stock } = laid.course;
+    return sum + prices.butt * (t1 - t0) * (Math.ceil(length / Math.max(...stock.lengths)) - 1);
+  }, seams);
 }
 
 /** Back from the mirror image in which the face was hung. */

@@ -49,21 +49,20 @@ function hangFaces(faces: readonly Face[], plan: HangPlan, prices: JointPrices):
 }
 
 function hangingOf(face: Face, plan: HangPlan): FaceHanging {
-  const whole = { searchStart: false, byLegs: false };
   switch (face.kind) {
     case 'wall':
     case 'column':
-      return { ...whole, long: [plan.walls === 'across' ? 'u' : 'v'] };
-    case 'ceiling':
-      return {
-        ...whole,
-        long: plan.ceiling === 'auto' ? ['u', 'v'] : [plan.ceiling === 'along' ? 'u' : 'v'],
-        searchStart: true,
-      };
+      return { long: [plan.walls === 'across' ? 'u' : 'v'], searchStart: false, byLegs: false };
+    case 'ceiling': {
+      const long = plan.ceiling === 'auto' ? BOTH_WAYS : ([plan.ceiling === 'along' ? 'u' : 'v'] as const);
+      return { long, searchStart: true, byLegs: false };
+    }
     case 'soffit':
-      return { ...whole, long: ['u', 'v'], byLegs: true };
+      return { long: BOTH_WAYS, searchStart: false, byLegs: true };
     case 'niche':
     case 'return':
-      return { ...whole, long: ['u'] };
+      return { long: ['u'], searchStart: false, byLegs: false };
   }
 }
+
+const BOTH_WAYS = ['u', 'v'] as const;

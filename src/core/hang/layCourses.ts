@@ -1,16 +1,7 @@
 import { TOLERANCE_MM } from '../measure/unit';
 import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
-import {
-  addParts,
-  type CostParts,
-  compareCosts,
-  NO_COST,
-  RANKINGS,
-  type RankedCost,
-  rankedCost,
-  wholeCost,
-} from './cost';
+import { addParts, type CostParts, compareCosts, NO_COST, PARTED, RANKINGS, type RankedCost, rankedCost } from './cost';
 import { boardsOf, type Choice, type CourseChoices, courseChoices } from './courseChoices';
 import type { Course, CourseNet } from './courses';
 import { finishedAlong, type Strip } from './strip';
@@ -50,11 +41,8 @@ interface Step {
  * layered shortest path over each course's choices finds the least of those.
  */
 export function layCourses(strip: Strip, net: CourseNet, plan: HangPlan, prices: JointPrices): Hanging {
-  const ranking = RANKINGS[plan.aim];
-  const staggerAt = ranking.indexOf('stagger');
-  const [alone, after] = [ranking.slice(0, staggerAt), ranking.slice(staggerAt)];
+  const { alone, perStagger } = PARTED[plan.aim];
   const least = STAGGER_BAYS * plan.framing - TOLERANCE_MM;
-  const perStagger = wholeCost(after, { ...NO_COST, stagger: 1 });
   const thin = thinned(laidCourses(strip, net, plan, prices), (parts) => rankedCost(alone, parts));
 
   const reached: Step[][] = net.lines.map(() => []);
@@ -89,7 +77,7 @@ function laidCourses(
     // Where neither opening, slope nor zone tells them apart, courses of one stock and breadth have the same choices.
     const alike = strip.plain ? known.find((other) => isAlike(other.course, course)) : undefined;
     if (alike) return alike.ways;
-    const ways = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim], alone);
+    const ways = courseChoices(strip, course, plan, prices, PARTED[plan.aim], alone);
     known.push({ course, ways });
     return ways;
   };
@@ -99,7 +87,9 @@ function laidCourses(
     return courses.map(({ course, to }) => {
       const ways = waysOf(course);
       const [any] = ways.choices;
-      const parts = !any || alone ? NO_COST : ways.partsOf(any);
+      // Where no other course may lie, nothing is chosen by what this one costs.
+      if (!any || alone) return { course, to, ways, seam, parts: NO_COST };
+      const parts = ways.partsOf(any);
       return { course, to, ways, seam, parts: { ...parts, work: parts.work + seam } };
     });
   });
@@ -157,9 +147,9 @@ function hangingOf(last: Step, strip: Strip, plan: HangPlan, least: number): Han
   const steps: Step[] = [];
   for (let step: Step | undefined = last; step; step = step.before) {
     const { laid, choice, before } = step;
-    const own = laid.ways.partsOf(choice);
+    const { work, corners, sheets, waste } = laid.ways.partsOf(choice);
     const stagger = before ? tooClose(before.choice.butts, choice.butts, least) : 0;
-    parts = addParts(parts, { ...own, work: own.work + laid.seam, stagger });
+    parts = addParts(parts, { work: work + laid.seam, corners, stagger, sheets, waste });
     steps.push(step);
   }
   return {

@@ -4,7 +4,7 @@ import type { Loop, Point } from '../measure/vector';
 import type { Face } from '../room/faces/face';
 import type { HangPlan } from '../room/resolveHang';
 import type { EdgeKind, JointPrices } from './board';
-import { addParts, type CostParts, compareCosts, NO_COST, RANKINGS, rankedCost } from './cost';
+import { addParts, type CostParts, compareCosts, NO_COST, PARTED, RANKINGS, rankedCost } from './cost';
 import { boardsOf, courseChoices } from './courseChoices';
 import type { Course } from './courses';
 import type { Hanging } from './layCourses';
@@ -165,12 +165,13 @@ function hangStrips(strips: readonly LegStrip[], plan: HangPlan, prices: JointPr
         ],
       ],
       breadth: { from: t0, to: t1 },
+      length: { from: s0, to: s1 },
       plain: true,
       holes: [],
       hidden: undefined,
       known: nothingKnown(),
     };
-    const { choices, partsOf } = courseChoices(strip, course, plan, prices, RANKINGS[plan.aim]);
+    const { choices, partsOf } = courseChoices(strip, course, plan, prices, PARTED[plan.aim]);
     const choice = choices.reduce((best, other) => (other.after < best.after ? other : best));
     parts = addParts(parts, partsOf(choice));
     return boardsOf(choice.pieces, strip, course, index, () => plan.backed);

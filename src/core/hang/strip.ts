@@ -1,6 +1,6 @@
 import { type Axis, chordsAt, reachIn } from '../measure/chords';
 import { boxOf, isUprightBox } from '../measure/polygon';
-import { lengthWithin, type Span, subtractSpans, totalLength } from '../measure/span';
+import { lengthWithin, overlapOf, type Span, subtractSpans, totalLength } from '../measure/span';
 import type { Loop, Point } from '../measure/vector';
 import { hiddenOn } from '../room/faces/covered';
 import type { Face } from '../room/faces/face';
@@ -13,6 +13,8 @@ export interface Strip {
   readonly loops: readonly Loop[];
   /** How far it reaches across the courses. */
   readonly breadth: Span;
+  /** How far it reaches along them. */
+  readonly length: Span;
   /** Whether the face is nothing but an upright rectangle, finished all over: every place across it is like every other. */
   readonly plain: boolean;
   /** The boxes around openings, whose corners butts keep away from. */
@@ -48,6 +50,7 @@ export function stripOf(face: Face, long: Axis): Strip {
     long,
     loops,
     breadth: { from: box.v0, to: box.v1 },
+    length: { from: box.u0, to: box.u1 },
     plain: !covered && isUprightBox(loops),
     holes,
     hidden: covered ? (from, to) => hiddenOn(face, onFace(from), onFace(to)).all : undefined,
@@ -64,7 +67,10 @@ function turnedLoops(face: Face, long: Axis, flip: (u: number) => number): reado
 }
 
 /** The stretches of a course that hang together, whatever openings and slopes leave. */
-export const stretchesOf = ({ loops }: Strip, { t0, t1 }: Course): readonly Span[] => reachIn(loops, 'v', t0, t1);
+export function stretchesOf({ plain, loops, breadth, length }: Strip, { t0, t1 }: Course): readonly Span[] {
+  if (plain) return overlapOf({ from: t0, to: t1 }, breadth) ? [length] : [];
+  return reachIn(loops, 'v', t0, t1);
+}
 
 /** How much joint would be finished on a line across a course: where board lies on both sides and no zone hides it; mm. */
 export function finishedAcross(strip: Strip, { t0, t1 }: Course, s: number): number {

@@ -38,8 +38,8 @@ function jointsAt(
   const { edges, shared, inside, square } = corner;
   const [a, b] = edges;
   const edge = `${a.face.id}~${b.face.id}`;
-  const names = [edge, `${b.face.id}~${a.face.id}`, b.face.id, a.face.id];
-  const profile = inside ? undefined : profileOfEdge(beads, names, square);
+  const names = () => [edge, `${b.face.id}~${a.face.id}`, b.face.id, a.face.id];
+  const profile = inside ? undefined : profileOfEdge(beads, names(), square);
   if (profile === 'none') return [];
   const kind = profile === 'L' || profile === 'J' ? 'trim' : classOf(corner);
   const rise = Math.abs(a.direction[2]);

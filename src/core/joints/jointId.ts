@@ -8,8 +8,10 @@ export const seamId = (face: string, across: Axis, at: number, from: number): st
   `${face}#${across}${mm(at)}.${mm(from)}`;
 
 /** The id of a joint between two faces, from its place on one of them: where along their line, or where on the face; mm. */
-export const edgeId = (a: string, b: string, place: number | Point): string =>
-  `${[a, b].sort().join('~')}#${[place].flat().map(mm).join('.')}`;
+export function edgeId(a: string, b: string, place: number | Point): string {
+  const edge = a < b ? `${a}~${b}` : `${b}~${a}`;
+  return typeof place === 'number' ? `${edge}#${mm(place)}` : `${edge}#${mm(place[0])}.${mm(place[1])}`;
+}
 
 /** The id of a trim along a stretch of a free edge, which may have several; mm. */
 export const trimId = (edge: string, [u, v]: Point): string => `${edge}.trim#${mm(u)}.${mm(v)}`;

@@ -55,79 +55,83 @@ export function piecesOf(
   const faces = new Map(hungFaces.map(({ face }) => [face.id, face]));
   const walls = hungFaces.filter(({ face }) => face.kind === 'wall').map(({ face }) => face.id);
   const first = new Set(firstWalls(walls.length).map((wall) => walls[wall]));
-  const coated = joints.filter(({ tapedOnly }) => !tapedOnly);
-  const crossed = crossedBy(coated);
-  return [
-    ...coated.flatMap((joint) => sidesOf(joint, faces, first, crossed)),
-    ...hungFaces.flatMap(({ face }): readonly Piece[] => {
-      const spotted = spottedOn.get(face.id) ?? 0;
-      const painted = paintedAreaOf(face);
-      const own = { face: face.id, faces: [face.id], crosses: [], lies: undefined };
-      return [
-        ...(spotted > 0 ? [{ ...own, id: `fasteners@${face.id}`, class: 'fasteners' as const, amount: spotted }] : []),
-        ...(painted > 0 ? [{ ...own, id: `surface@${face.id}`, class: 'surface' as const, amount: painted }] : []),
-      ];
-    }),
-  ];
+  const pieces = sidesOf(
+    joints.filter(({ tapedOnly }) => !tapedOnly),
+    faces,
+    first,
+  );
+  for (const { face } of hungFaces) {
+    const spotted = spottedOn.get(face.id) ?? 0;
+    const painted = paintedAreaOf(face);
+    if (spotted > 0) pieces.push(onWholeFace('fasteners', face.id, spotted));
+    if (painted > 0) pieces.push(onWholeFace('surface', face.id, painted));
+  }
+  return pieces;
 }
 
-function sidesOf(
-  joint: Joint,
-  faces: ReadonlyMap<string, Face>,
-  first: ReadonlySet<string | undefined>,
-  crossed: ReadonlyMap<FaceLine, readonly string[]>,
-): readonly Piece[] {
-  const ids = [...new Set(joint.lines.map(({ face }) => face))];
-  const [a, b] = ids;
-  return ids.map((face) => ({
-    id: pieceId(joint, face),
-    class: joint.class,
-    face,
-    faces: ids,
-    amount: joint.length,
-    crosses: joint.lines.filter((line) => line.face === face).flatMap((line) => crossed.get(line) ?? []),
-    lies:
-      isAngle(joint.class) && a !== undefined && b !== undefined ? liesOn(joint, face === a, faces, first) : undefined,
-  }));
-}
+const onWholeFace = (kind: 'fasteners' | 'surface', face: string, amount: number): Piece => ({
+  id: `${kind}@${face}`,
+  class: kind,
+  face,
+  faces: [face],
+  amount,
+  crosses: [],
+  lies: undefined,
+});
 
 /** The id of what a coat lies on: the joint and the face. */
 export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${id}@${face}`;
 
+/** One straight line of a piece on its face, and what the piece crosses as it is found. */
 interface RunLine {
   readonly line: FaceLine;
-  readonly id: string;
   readonly run: RunGroup;
+  readonly id: string;
+  readonly crosses: string[];
 }
 
-/** For every line of a joint on a face, the pieces that it meets there and that are run apart from it. */
-function crossedBy(joints: readonly Joint[]): ReadonlyMap<FaceLine, readonly string[]> {
+/** The sides of all joints, each with what it crosses on its face. */
+function sidesOf(
+  joints: readonly Joint[],
+  faces: ReadonlyMap<string, Face>,
+  first: ReadonlySet<string | undefined>,
+): Piece[] {
+  const pieces: Piece[] = [];
   const onFaces = new Map<string, RunLine[]>();
   for (const joint of joints) {
     const { run } = CLASS_TRAITS[joint.class];
-    for (const line of joint.lines) {
-      const known = onFaces.get(line.face);
-      const own = { line, id: pieceId(joint, line.face), run };
-      if (known) known.push(own);
-      else onFaces.set(line.face, [own]);
+    const ids = facesOf(joint);
+    for (const face of ids) {
+      const [id, crosses]: [string, string[]] = [pieceId(joint, face), []];
+      const lies = isAngle(joint.class) && ids.length > 1 ? liesOn(joint, face === ids[0], faces, first) : undefined;
+      pieces.push({ id, class: joint.class, face, faces: ids, amount: joint.length, crosses, lies });
+      const lines = onFaces.get(face) ?? [];
+      if (lines.length === 0) onFaces.set(face, lines);
+      for (const line of joint.lines) if (line.face === face) lines.push({ line, run, id, crosses });
     }
   }
-  const crossed = new Map<FaceLine, string[]>();
-  const add = (line: FaceLine, id: string) => {
-    const known = crossed.get(line);
-    if (!known) crossed.set(line, [id]);
-    else if (!known.includes(id)) known.push(id);
-  };
-  for (const lines of onFaces.values()) {
-    for (const one of lines) {
-      for (const other of lines) {
-        if (!isCrossed(one.run, other.run) || !endsOn(one.line, other.line)) continue;
-        add(one.line, other.id);
-        add(other.line, one.id);
-      }
+  for (const lines of onFaces.values()) cross(lines);
+  return pieces;
+}
+
+function facesOf({ lines }: Joint): readonly string[] {
+  const faces: string[] = [];
+  for (const { face } of lines) if (!faces.includes(face)) faces.push(face);
+  return faces;
+}
+
+/** Finds which lines of one face meet and are run apart. */
+function cross(lines: readonly RunLine[]): void {
+  // Plain loops: this runs for every two lines of a face.
+  for (const [index, one] of lines.entries()) {
+    for (let at = 0; at < index; at += 1) {
+      const other = lines[at];
+      if (!other || !isCrossed(one.run, other.run)) continue;
+      if (!endsOn(one.line, other.line) && !endsOn(other.line, one.line)) continue;
+      if (!one.crosses.includes(other.id)) one.crosses.push(other.id);
+      if (!other.crosses.includes(one.id)) other.crosses.push(one.id);
     }
   }
-  return crossed;
 }
 
 const endsOn = ({ from, to }: FaceLine, line: FaceLine): boolean =>

@@ -1,6 +1,7 @@
 import type { Board, EdgeKind } from '../hang/board';
 import type { HungFace } from '../hang/hangRoom';
 import { type Axis, chordsAt } from '../measure/chords';
+import { groupBy } from '../measure/groupBy';
 import { overlaps, type Span } from '../measure/span';
 import { TOLERANCE_MM } from '../measure/unit';
 import type { Point } from '../measure/vector';
@@ -26,7 +27,7 @@ interface BoardSide extends Span {
 export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
   const joints: Joint[] = [];
   if (boards.length < 2) return joints;
-  for (const sides of sidesByLine(boards).values()) {
+  for (const sides of sidesByLine(boards)) {
     const [first] = sides;
     if (!first) continue;
     const { across, at } = first;
@@ -40,7 +41,7 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
         const pieces = piecesBeside({ from: 0, to: whole.to - whole.from }, hidden);
         for (const piece of pieces) {
           const [from, to] = [point(whole.from + piece.from), point(whole.from + piece.to)];
-          joints.push({
+          const joint: Joint = {
             id: seamId(face.id, across, at, whole.from + piece.from),
             edge: undefined,
             class: run.class,
@@ -48,12 +49,12 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
             run: 'seam',
             inside: false,
             profile: undefined,
-            ...(run.bevelled && { bevelled: true }),
             tapedOnly: piece.tapedOnly,
             lines: [{ face: face.id, from, to }],
             ends: [inRoom(face, from), inRoom(face, to)],
             factoryEdge: NO_FACTORY_EDGE,
-          });
+          };
+          joints.push(run.bevelled ? { ...joint, bevelled: true } : joint);
         }
       }
     }
@@ -61,17 +62,10 @@ export function seamsOf({ face, boards }: HungFace): readonly Joint[] {
   return joints;
 }
 
-function sidesByLine(boards: readonly Board[]): ReadonlyMap<string, readonly BoardSide[]> {
-  const lines = new Map<string, BoardSide[]>();
-  for (const board of boards) {
-    for (const side of sidesOf(board)) {
-      const key = `${side.across} ${Math.round(side.at / TOLERANCE_MM / 2)}`;
-      const line = lines.get(key);
-      if (line) line.push(side);
-      else lines.set(key, [side]);
-    }
-  }
-  return lines;
+function sidesByLine(boards: readonly Board[]): Iterable<readonly BoardSide[]> {
+  // Lines that stand at even numbers, lines that lie at odd ones.
+  const lineOf = ({ across, at }: BoardSide) => 2 * Math.round(at / TOLERANCE_MM / 2) + (across === 'u' ? 0 : 1);
+  return groupBy(boards.flatMap(sidesOf), lineOf).values();
 }
 
 function sidesOf(board: Board): readonly BoardSide[] {

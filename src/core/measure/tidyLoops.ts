@@ -12,7 +12,7 @@ export function tidyLoops(loops: readonly Loop[], tolerance = TOLERANCE_MM): rea
   const points: Point[] = [];
   const indexOf = (point: Point): number => {
     const found = points.findIndex(
-      ([x, y]) => Math.abs(x - point[0]) <= tolerance && Math.abs(y - point[1]) <= tolerance,
+      (other) => Math.abs(other[0] - point[0]) <= tolerance && Math.abs(other[1] - point[1]) <= tolerance,
     );
     return found >= 0 ? found : points.push(point) - 1;
   };
@@ -47,12 +47,13 @@ function pointsBetween(points: readonly Point[], from: number, to: number, toler
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
   const length = Math.hypot(dx, dy);
   const on: { index: number; along: number }[] = [];
-  points.forEach(([x, y], index) => {
-    if (index === from || index === to) return;
-    const along = ((x - a[0]) * dx + (y - a[1]) * dy) / length;
-    const aside = Math.abs((x - a[0]) * dy - (y - a[1]) * dx) / length;
-    if (aside <= tolerance && along > tolerance && along < length - tolerance) on.push({ index, along });
+  points.forEach((point, index) => {
+    const [x, y] = [point[0] - a[0], point[1] - a[1]];
+    const along = (x * dx + y * dy) / length;
+    if (along <= tolerance || along >= length - tolerance) return;
+    if (Math.abs(x * dy - y * dx) / length <= tolerance) on.push({ index, along });
   });
+  if (on.length === 0) return [to];
   on.sort((one, other) => one.along - other.along);
   return [...on.map(({ index }) => index), to];
 }

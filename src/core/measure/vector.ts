@@ -19,8 +19,11 @@ export const unit = (a: Vector): Vector => times(a, 1 / lengthOf(a));
 
 /** The area of a polygon from its corners; positive when it runs clockwise on a page whose y points down. */
 export function signedArea(points: Loop): number {
-  return points.reduce((sum, [x, y], index) => {
-    const [nextX, nextY] = points[(index + 1) % points.length] ?? [x, y];
-    return sum + (x * nextY - nextX * y) / 2;
-  }, 0);
+  let twice = 0;
+  let last = points[points.length - 1];
+  for (const point of points) {
+    if (last) twice += last[0] * point[1] - point[0] * last[1];
+    last = point;
+  }
+  return twice / 2;
 }

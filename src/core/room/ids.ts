@@ -29,8 +29,8 @@ const callings = (room: Parted): readonly (readonly [place: string, id: string])
  * @example namesIn(room)('w1.o0.head')  // 'w1.o4.head', where the first opening is o4
  */
 export function namesIn(room: Parted): (place: string) => string {
-  const names = new Map(callings(room));
-  return (place) => renamed(place, names);
+  const names = new Map(callings(room).filter(([place, id]) => place !== id));
+  return names.size === 0 ? (place) => place : (place) => renamed(place, names);
 }
 
 /** The other way round: by number, what is called by id. */

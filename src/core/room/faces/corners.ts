@@ -36,8 +36,9 @@ export function cornersOf(faces: readonly Face[]): readonly Corner[] {
   const corners: Corner[] = [];
   for (const edges of edgesByLine(faces)) {
     for (const [index, a] of edges.entries()) {
-      for (const b of edges.slice(index + 1)) {
-        if (a.face === b.face) continue;
+      for (let later = index + 1; later < edges.length; later += 1) {
+        const b = edges[later];
+        if (!b || a.face === b.face) continue;
         const shared = overlapOf(a, b);
         const angle = shared && angleBetween(a, b);
         if (shared && angle) corners.push({ edges: [a, b], shared, ...angle });
@@ -53,7 +54,7 @@ function edgesByLine(faces: readonly Face[]): readonly (readonly RoomEdge[])[] {
   for (const face of faces) {
     for (const edge of straightEdges(face)) {
       const roomEdge = edgeInRoom(face, edge);
-      const line = lines.find(([first]) => first && inOneLine(first, roomEdge));
+      const line = lines.find((edges) => edges[0] && inOneLine(edges[0], roomEdge));
       if (line) line.push(roomEdge);
       else lines.push([roomEdge]);
     }
@@ -81,14 +82,14 @@ export function isNear(a: Vector, b: Vector, distance: number): boolean {
 function edgeInRoom(face: Face, edge: SpaceEdge): RoomEdge {
   const [start, end] = edge.ends;
   const direction = pointingForward(unit(minus(end, start)));
-  const stops = [dot(start, direction), dot(end, direction)];
+  const [one, other] = [dot(start, direction), dot(end, direction)];
   return {
     face,
     edge,
     direction,
-    foot: minus(start, times(direction, dot(start, direction))),
-    from: Math.min(...stops),
-    to: Math.max(...stops),
+    foot: minus(start, times(direction, one)),
+    from: Math.min(one, other),
+    to: Math.max(one, other),
   };
 }
 

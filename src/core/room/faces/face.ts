@@ -97,11 +97,14 @@ export function edgesOf(face: Face): readonly SpaceEdge[] {
   if (face.bent) return face.bent;
   const edges: SpaceEdge[] = [];
   for (const loop of face.loops) {
+    const corners = loop.map((point) => inRoom(face, point));
     for (const [index, from] of loop.entries()) {
-      const to = loop[(index + 1) % loop.length] ?? from;
+      const next = (index + 1) % loop.length;
+      const [to, start, end] = [loop[next], corners[index], corners[next]];
+      if (!to || !start || !end) continue;
       // Loops keep the board on their right.
       const inward = unit(add(times(face.u, from[1] - to[1]), times(face.v, to[0] - from[0])));
-      edges.push({ ends: [inRoom(face, from), inRoom(face, to)], inward, normal: face.normal, from, to });
+      edges.push({ ends: [start, end], inward, normal: face.normal, from, to });
     }
   }
   return edges;
