@@ -36,6 +36,8 @@ export function refusalWords(refusal: EntryRefusal, { room, people, now, timeZon
       return `This joint is no longer in ${room}. Reload the page and touch the one that is there.`;
     case 'nothingOn':
       return `No mud was on this in ${room} at ${instantWords(refusal.at, timeZone)}. Log the coat first, or check the clock of this device.`;
+    case 'nothingToCenter':
+      return `No boxed butts wait to be centered in ${room}.`;
     case 'sameCoat':
       return `The ${PASS_NAMES[refusal.key].toLowerCase()} coat on ${CLASS_NAMES[refusal.class].toLowerCase()} is on already and wet until ${untilWords(refusal.until, now, timeZone)}. Same coat again, or the next one?`;
   }

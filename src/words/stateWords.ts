@@ -9,7 +9,7 @@ import { groupsInOrder } from '../core/readiness/nextSteps';
 import type { ClassNow, RoomNow, Stuck } from '../core/readiness/whatNow';
 import type { EdgeProfile } from '../core/room/kinds';
 import type { Block } from '../core/work/block';
-import type { Pass } from '../core/work/pass';
+import { CENTRING, type Pass } from '../core/work/pass';
 import type { Task } from '../core/work/tasksOf';
 import { coatName } from './coatWords';
 import { roughLength } from './lengthWords';
@@ -59,7 +59,7 @@ export const SMALL_NAMES: Readonly<Record<SmallWorkKind, string>> = {
   prefill: 'Gaps to pre-fill',
   factoryEdge: 'Factory edges in angles',
   threeWay: 'Three-ways to point',
-  centring: 'Boxed butts to centre',
+  centring: 'Boxed butts to center',
 };
 
 /** How much small work there is: 14 ft, or 8 for three-ways. */
@@ -80,6 +80,7 @@ export const PASS_NAMES: Readonly<Record<Pass, string>> = {
   'between.finish': 'Scrape before finish',
   'between.extra': 'Scrape before the extra coat',
   'between.sides': 'Scrape before the last sides',
+  centring: 'Center the butts',
   mend: 'Mend',
   sand: 'Sand',
   check: 'Check',
@@ -98,7 +99,7 @@ export const passWords = (pass: Pass, block?: Block): string =>
  * @example jobOrderWords(task, undefined)  // 'tape: beads, butts, flats, angles, fasteners, factory edges, three-ways'
  */
 export function jobOrderWords({ pass, coats, small }: Pick<Task, 'pass' | 'coats' | 'small'>, block?: Block): string {
-  const beside = pass === 'prefill' ? [] : small;
+  const beside = pass === 'prefill' || pass === CENTRING ? [] : small;
   const kinds = [
     // Gaps are filled before any tape.
     ...(beside.some(({ kind }) => kind === 'prefill') ? [SMALL_WORK_WORDS.prefill] : []),

@@ -293,3 +293,51 @@ test('where several firms work with one server, each signs in at its own', async
   await expect(page).toHaveURL(/\/signin$/);
   await expect(page.getByLabel('Firm')).toHaveCount(0);
 });
+
+test('boxed butts are centered once they are stiff, from the phone, and that is taken back on the board', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  await query(
+    `UPDATE houses SET head = jsonb_set(head, '{method}', head->'method' || '{"tools": "boxes", "order": "boxes"}') WHERE '/h/' || id = $1`,
+    site.database,
+    [house],
+  );
+  await signIn(page, 'Marit');
+  const [petra] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Petra'", site.database);
+  const given = { work: 'fill', people: [petra?.id], day: '2031-05-06' };
+  const assigned = {
+    id: crypto.randomUUID(),
+    at: '2031-05-06T16:30:00Z',
+    room: 'hall',
+    kind: 'assigned',
+    payload: given,
+  };
+  const data = { house: house.split('/').at(-1), entries: [assigned] };
+  expect((await page.request.post('/api/entries', { data })).ok()).toBe(true);
+  await visit(page, `${house}/board`);
+  const hall = page.getByRole('region', { name: 'Hall', exact: true });
+  const done = page.getByRole('button', { name: 'Done: butts centered in Hall' });
+  await expect(done).toBeVisible();
+  const phone = await browser.newPage({ viewport: { width: 360, height: 740 } });
+  await signIn(phone, 'Petra');
+  await visit(phone, `${house}/my-day`);
+  const job = phone.getByRole('region', { name: 'Now' }).filter({ hasText: 'Center the butts' });
+  await phone.screenshot({ path: '/tmp/e2e-phone.png', fullPage: true });
+  await untilTaken(phone, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
+  await phone.reload();
+  await expect(job).toHaveCount(0);
+  await expect(phone.getByRole('main')).not.toContainText('center the butts');
+
+  await page.reload();
+  await expect(hall).toBeVisible();
+  await expect(done).toHaveCount(0);
+  await untilTaken(page, '/api/entries', () =>
+    page.getByRole('button', { name: 'Take back Hall: butts centered' }).click(),
+  );
+  await untilTaken(page, '/api/entries', () => done.click());
+  await expect(page.getByRole('button', { name: 'Take back Hall: butts centered' })).toBeVisible();
+});

@@ -175,7 +175,8 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
     }
     if (roll < 0.88) return say('held', { why: 'electrician' });
     if (roll < 0.9) return say('released');
-    if (roll < 0.92) return say('accepted', { found: 'good' });
+    if (roll < 0.91) return say('accepted', { found: 'good' });
+    if (roll < 0.92) return say('centered', { round: one(['fill', 'finish']) });
     if (roll < 0.94 && done.length > 0) return send(null, 'void', { target: one(done) });
     if (roll < 0.97)
       return say('assigned', {
@@ -188,6 +189,8 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
   /** What a crew would do. */
   const next = (room: RoomSnapshot, say: (kind: string, payload?: object) => string): string => {
     const open = room.state.items.find(({ closed }) => !closed);
+    const [boxed] = room.uncentered;
+    if (boxed && boxed.from <= at && often(0.5)) return say('centered', { round: boxed.round });
     switch (room.standing.now.kind) {
       case 'sand':
         return say('sanded');

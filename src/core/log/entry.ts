@@ -9,6 +9,7 @@ import { HUNG, LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
 import { liftEntry } from './liftEntry';
 import {
   betweenPayload,
+  centeredPayload,
   coatPayload,
   drawn,
   itemPayload,
@@ -79,6 +80,10 @@ const sentEntry = z.discriminatedUnion('kind', [
       path: ['payload', 'mixedAt'],
       error: 'must lie in the day before it was filled',
     })
+    .refine(inOrder, ORDER)
+    .refine(byThen, BY_THEN),
+  z
+    .strictObject({ ...inRoom, kind: z.literal('centered'), payload: centeredPayload })
     .refine(inOrder, ORDER)
     .refine(byThen, BY_THEN),
   z
@@ -274,6 +279,7 @@ export const FINISHER_KINDS: readonly EntryKind[] = [
   'sanded',
   'prefilled',
   'between',
+  'centered',
   'sealed',
   'fan',
   'touched',

@@ -171,6 +171,9 @@ export const prefilledPayload = z.strictObject({
   ...run,
 });
 
+/** Boxed butts were run over with a wide knife, where the box leaves a crest: those of a round. */
+export const centeredPayload = z.strictObject({ round: z.enum(COAT_KEYS), ...run });
+
 /** Scraped, sanded or wiped between two coats: what of a room, all of it where it does not say. */
 export const betweenPayload = z.strictObject({
   how: z.enum(BETWEEN_COATS),

@@ -1,6 +1,6 @@
 import type { FanFrom } from '../air/roomAir';
 import type { Found } from '../drying/touch';
-import { type CoatedClass, FIRM_MINUTES } from '../method/coat';
+import { type CoatedClass, type CoatKey, FIRM_MINUTES } from '../method/coat';
 import { DEFECTS, isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
 import { type Block, workOn } from '../work/block';
@@ -67,6 +67,11 @@ export interface Between extends Sanding {
   readonly how: Extract<Entry, { kind: 'between' }>['payload']['how'];
 }
 
+/** The boxed butts of a round were centered. */
+export interface Centering extends Mark {
+  readonly round: CoatKey;
+}
+
 /** How faces, or all of them, were found before they were taped. */
 export interface Acceptance extends Mark {
   readonly faces: readonly string[] | undefined;
@@ -128,6 +133,8 @@ export interface RoomState {
   readonly betweens: readonly Between[];
   /** What was filled before the tape, in order of time. */
   readonly prefills: readonly Prefill[];
+  /** Which boxed butts were centered, in order of time. */
+  readonly centerings: readonly Centering[];
   /** How its faces were found before tape, in order of time. */
   readonly acceptances: readonly Acceptance[];
   /** Who signed for the room as it is. */
@@ -153,6 +160,7 @@ export const NOTHING_YET: RoomState = {
   checks: [],
   betweens: [],
   prefills: [],
+  centerings: [],
   acceptances: [],
   signatures: [],
   sealings: [],
@@ -283,6 +291,8 @@ function applied(state: Folding, entry: Entry): Folding {
         items: state.items.map((own) => (mended.includes(own) ? { ...own, closed } : own)),
       };
     }
+    case 'centered':
+      return { ...state, centerings: [...state.centerings, { ...mark, round: entry.payload.round }] };
     case 'accepted': {
       const { faces, found } = entry.payload;
       return { ...state, acceptances: [...state.acceptances, { ...mark, faces, found }] };

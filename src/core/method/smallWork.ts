@@ -106,11 +106,14 @@ function inAngles({ factoryEdgeInAngle: { one, both }, threeWays }: Tally, coats
 /** The first flush takes most of the mud, the second what it lost by shrinking and wiping. Common practice, no source. */
 const IN_TAPE_PASS = 0.6;
 
+/** Returns whether a coat is an unbacked butt that is boxed on both sides, whose middle is run by hand once that is stiff. */
+export const isCentered = (coat: RoomCoat, method: Method): boolean =>
+  isBoxedButt(coat) && choicesFor(method, coat.class).centring !== 'none';
+
 /** A box leaves an unbacked butt as two strips: its middle is run by hand. */
 const centring = (coats: readonly RoomCoat[], method: Method): readonly SmallWork[] =>
   coats
-    .filter(isBoxedButt)
-    .filter(({ class: kind }) => choicesFor(method, kind).centring !== 'none')
+    .filter((coat) => isCentered(coat, method))
     .map(({ round, amount, mud }) => ({
       kind: 'centring',
       round,

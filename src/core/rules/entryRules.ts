@@ -3,6 +3,7 @@ import { type NotSigned, whyNotHandedOver, whyNotSigned } from '../inspect/signO
 import { isAngle } from '../joints/classTraits';
 import type { NewEntry } from '../log/entry';
 import type { CoatedClass, CoatKey } from '../method/coat';
+import { isCentered } from '../method/smallWork';
 import type { RoomNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { paintedFaces } from '../standing/sealed';
@@ -20,6 +21,8 @@ export type EntryRefusal =
   | { readonly why: 'nothingOn'; readonly at: number }
   /** Only what is painted is sealed. */
   | { readonly why: 'nothingToSeal' }
+  /** Only boxed butts are centered, after they were boxed. */
+  | { readonly why: 'nothingToCenter' }
   /** A knife is laid across joints in one plane. */
   | { readonly why: 'noKnife'; readonly class: CoatedClass }
   /** Asks for `repeat`: the same coat logged again, or the next one. */
@@ -34,6 +37,7 @@ export const RULED_KINDS: ReadonlySet<NewEntry['kind']> = new Set([
   'touched',
   'item',
   'sealed',
+  'centered',
   'coat',
   'stock',
 ]);
@@ -82,6 +86,8 @@ export function refusalOf(
       const painted = new Set(paintedFaces(room.pieces));
       return (entry.payload.faces ?? []).every((face) => painted.has(face)) ? undefined : { why: 'nothingToSeal' };
     }
+    case 'centered':
+      return isBoxedBy(at, entry.payload.round, room) ? undefined : { why: 'nothingToCenter' };
     case 'coat':
       return wetSameCoat(entry, room);
     default:
@@ -100,6 +106,15 @@ function overCounted(
   );
   return payload.amount > came * COUNT_SLACK ? { why: 'overCounted' } : undefined;
 }
+
+/** Whether butts that are boxed in a round, and centered, were on at an instant. */
+const isBoxedBy = (at: number, round: CoatKey, { coats, method, applied }: RoomSnapshot): boolean =>
+  coats.some(
+    (coat) =>
+      coat.round === round &&
+      isCentered(coat, method) &&
+      applied.coats.get(coat.id)?.applications.some((on) => Date.parse(on.at) <= at),
+  );
 
 /** A touch check is made on a coat: on joints that are there, after it went on. */
 function untouchable(

@@ -10,7 +10,7 @@ import { leftToSand } from '../standing/leftToSand';
 import { BLOCKS, type Block } from '../work/block';
 import { checkHours, sandHours, sealHours } from '../work/closing';
 import type { HandedPass } from '../work/dayListOf';
-import { betweenBefore, isBetween, type Pass, roundAfter } from '../work/pass';
+import { betweenBefore, CENTRING, isBetween, type Pass, roundAfter } from '../work/pass';
 import { betweenHours, partOfTask, setUpFactor, smallHours, type Task } from '../work/tasksOf';
 import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
@@ -62,8 +62,13 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
     for (const work of task.small.filter(isApart))
       partOf(handedIn(room.state, 'prefill', task.pass), 'prefill')?.small.push(work);
     for (const coat of task.coats) addCoat(coat, task.pass);
-    for (const work of task.small.filter((own) => !isApart(own) && own.kind !== 'factoryEdge'))
-      partFor(workOfSmall(work), task.pass)?.small.push(work);
+    for (const work of task.small.filter((own) => !isApart(own) && own.kind !== 'factoryEdge')) {
+      const given = handedIn(room.state, workOfSmall(work), task.pass);
+      partOf(given, task.pass)?.small.push(work);
+      const uncentered = work.kind === 'centring' ? partUncentered(work, room) : 0;
+      // Its mud is what is left in the pan.
+      if (uncentered > 0) partOf(given, CENTRING)?.small.push({ ...work, amount: work.amount * uncentered, litres: 0 });
+    }
     if (task.coats.length === 0) partFor(task.pass, task.pass);
     const before = betweenBefore(task.pass);
     if (before) partFor(before, before)?.coats.push(...task.coats.filter((coat) => hoursBefore(coat, room) > 0));
@@ -102,6 +107,8 @@ function taskOf(part: Pick<Part, 'pass' | 'coats' | 'small'>, room: RoomSnapshot
       return plain(sealHours(tally, room.coats, method));
     case 'prefill':
       return partOfTask(part, room.coats, method, factorOf('tape'));
+    case CENTRING:
+      return partOfTask(part, room.coats, method, factorOf(small[0]?.round ?? 'fill'));
     case 'sand':
       return whole ?? plain(0);
     default: {
@@ -137,6 +144,8 @@ export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSn
   if (task.pass === 'sand') return sandedPart(snapshot);
   if (task.pass === 'check') return done.checked ? 1 : 0;
   if (task.pass === 'seal') return snapshot.sealed.whole || snapshot.standing.now.kind === 'done' ? 1 : 0;
+  // What is centered is no job any more.
+  if (task.pass === CENTRING) return 0;
   if (task.coats.length === 0) return smallDone(task.small, snapshot);
   const shares = task.coats.map(({ id }) => coatDone(snapshot, id, block));
   return shares.reduce((sum, share) => sum + share, 0) / shares.length;
@@ -151,6 +160,10 @@ function smallDone(small: readonly SmallWork[], room: RoomSnapshot): number {
     0,
   );
 }
+
+/** The part of the boxed butts of a round that are on and still to be centered, 0–1. */
+const partUncentered = ({ round }: SmallWork, { uncentered }: RoomSnapshot): number =>
+  uncentered.find((boxed) => boxed.round === round)?.part ?? 0;
 
 /** The part of the sanding of a room that is done by hours, 0–1. */
 function sandedPart({ pieces, method, room, done }: RoomSnapshot): number {

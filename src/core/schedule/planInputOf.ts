@@ -173,6 +173,11 @@ function workRoomOf(snapshot: RoomSnapshot, now: number): WorkRoom {
     gaps: snapshot.prefill.found,
     prefilled: prefillDone(snapshot),
     prefillFirmAt: firmAt !== undefined && firmAt > now ? firmAt : undefined,
+    uncentered: snapshot.uncentered.map(({ round, part, from }) => ({
+      round,
+      part,
+      from: from > now ? Math.min(LAST_INSTANT, from) : undefined,
+    })),
     finish: room.finish,
     sandLeft: sandLeftOf(snapshot),
     checked: done.checked !== undefined,

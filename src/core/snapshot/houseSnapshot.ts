@@ -18,6 +18,7 @@ import { piecesToMend } from '../readiness/mending';
 import { prefillOf } from '../readiness/prefillOf';
 import type { RoomAir, RoomCoating, RoomRecord, RoomTakeOff } from '../readiness/roomParts';
 import { cachedDryingClock, learnDrying } from '../readiness/touchChecks';
+import { type Uncentered, uncenteredOf } from '../readiness/uncentered';
 import { type RoomStanding, whatNow } from '../readiness/whatNow';
 import type { Room } from '../room/schema';
 import { cachedCoats } from '../standing/appliedCoats';
@@ -34,6 +35,8 @@ export interface RoomSnapshot extends RoomTakeOff, RoomCoating, RoomRecord, Room
   /** When it was worked out, ms since 1970: until something of it changes, or changes by itself, it stays the same. */
   readonly at: number;
   readonly standing: RoomStanding;
+  /** Boxed butts that are still to be centered. */
+  readonly uncentered: readonly Uncentered[];
   /** Hours of coating, all of them and those that are run. */
   readonly hours: { readonly whole: number; readonly ran: number };
   /** The part of the coating that is done, by hours, 0–1. */
@@ -122,6 +125,7 @@ export function houseSnapshot(
       air,
       learned,
       clock,
+      uncentered: uncenteredOf({ coats, method, applied, state, clock }, now),
       standing: worked ? whatNow(todo, clock, now) : TOO_LARGE,
       hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,

@@ -2,7 +2,7 @@ import { sealerDryAt } from '../drying/sealer';
 import { heldAt } from '../log/stateOf';
 import type { HouseSnapshot } from './houseSnapshot';
 
-/** When the next wet coat or sealer of a house becomes ready or the next held room is free, ms since 1970; undefined when nothing changes by itself. */
+/** When the next wet coat or sealer of a house becomes ready or the next held room is free, or boxed butts may be centered, ms since 1970; undefined when nothing changes by itself. */
 export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number): number | undefined {
   const free = rooms.flatMap(({ state }) => {
     const until = heldAt(state, now)?.until;
@@ -18,6 +18,9 @@ export function nextChange({ rooms }: Pick<HouseSnapshot, 'rooms'>, now: number)
   const sealed = rooms
     .flatMap((room) => [...room.sealed.faces.values()].map((sealing) => sealerDryAt(sealing, room.air)))
     .filter((at) => at > now && Number.isFinite(at));
-  const instants = [...ready, ...free, ...sealed];
+  const centered = rooms
+    .flatMap(({ uncentered }) => uncentered.flatMap(({ from, until }) => [from, until]))
+    .filter((at) => at > now && Number.isFinite(at));
+  const instants = [...ready, ...free, ...sealed, ...centered];
   return instants.length > 0 ? Math.min(...instants) : undefined;
 }

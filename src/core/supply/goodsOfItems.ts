@@ -19,7 +19,7 @@ export function goodsOfItems(
 }
 
 function goodsOf(item: WorkItem, snapshot: RoomSnapshot, wares: Pick<Wares, 'of' | 'coverage'>): GoodsTaken {
-  const { coats, applied, tasks } = snapshot;
+  const { coats, applied, tasks, uncentered } = snapshot;
   const taken = new Map<Good, number>();
   const add = (good: Good, amount: number) => {
     if (amount > 0) taken.set(good, (taken.get(good) ?? 0) + amount * wares.of[good].use);
@@ -31,7 +31,9 @@ function goodsOf(item: WorkItem, snapshot: RoomSnapshot, wares: Pick<Wares, 'of'
   if (item.kind === 'seal') add('sealer', sealerOf(snapshot, wares));
   for (const { kind, round, mud, litres } of tasks.flatMap(({ small }) => small)) {
     const isOwn = kind === item.kind && (kind === 'prefill' || round === item.pass);
-    if (isOwn) add(mud, litres * item.part);
+    // Butts that are on are centered with what is left in the pan.
+    const onAlready = kind === 'centring' ? (uncentered.find((boxed) => boxed.round === round)?.part ?? 0) : 0;
+    if (isOwn) add(mud, litres * (item.part - onAlready));
   }
   return [...taken];
 }

@@ -9,7 +9,9 @@ export type BetweenPass = (typeof BETWEEN_PASSES)[number];
  * the lamp, sealing.
  */
 export const PASSES = ['prefill', ...COAT_KEYS, ...BETWEEN_PASSES, 'mend', 'sand', 'check', 'seal'] as const;
-export type Pass = (typeof PASSES)[number];
+export type Pass = (typeof PASSES)[number] | typeof CENTRING;
+/** Centering boxed butts, which is handed out with the round in which they are boxed, and left over when that is on. */
+export const CENTRING = 'centring';
 
 /** What comes before a round by itself; nothing before the tape, nor before a skim, which goes over all of it. */
 export const betweenBefore = (round: Pass): BetweenPass | undefined =>

@@ -145,18 +145,21 @@ export function workOf(room: WorkRoom): readonly WorkItem[] {
 
 /** Three-ways and centring that are left, each as work of its own, once what they go with is on. */
 function besideCoats(
-  { id, coats, left, method }: WorkRoom,
+  { id, coats, left, method, uncentered = [] }: WorkRoom,
   small: readonly SmallWork[],
-  open: readonly Group[],
+  openGroups: readonly Group[],
   muds: ReadonlyMap<CoatId, WetMud>,
 ) {
   const apart = small.filter(({ kind }) => kind === 'threeWay' || kind === 'centring');
   return [...groupBy(apart, ({ kind, round }) => `${kind}.${round}`)].flatMap(([work, own]) => {
     const [{ kind, round }] = own as [SmallWork, ...SmallWork[]];
     const isBeside = (coat: RoomCoat) => own.some((one) => shareOfSmall(one, coat, coats) > 0);
-    const groups = open.filter((group) => group.coats.some(isBeside));
-    const part = coats.reduce((sum, coat) => sum + shareOfSmall(own[0] as SmallWork, coat, coats) * left(coat).part, 0);
-    if (groups.length === 0 || part <= 0) return [];
+    const groups = openGroups.filter((group) => group.coats.some(isBeside));
+    const isCentring = kind === 'centring';
+    const on = isCentring ? uncentered.find((boxed) => boxed.round === round) : undefined;
+    const off = coats.reduce((sum, coat) => sum + shareOfSmall(own[0] as SmallWork, coat, coats) * left(coat).part, 0);
+    const part = Math.min(1, off + (on?.part ?? 0));
+    if (part <= 0) return [];
     const wet = mudsOf(
       groups.flatMap((group) => group.coats.filter((coat) => left(coat).part > 0)),
       muds,
@@ -167,9 +170,8 @@ function besideCoats(
       muds: until === 'ended' ? [] : wet,
     });
     // Once the room is boxed and the sides have stiffened; not over an angle that is soft.
-    const isCentring = kind === 'centring';
     const until = !isCentring ? 'ended' : method.classes.butt.centring === 'nextDay' ? 'recoat' : 'stiff';
-    const boxed = isCentring ? open.filter((group) => group.pass === round && !groups.includes(group)) : [];
+    const boxed = isCentring ? openGroups.filter((group) => group.pass === round && !groups.includes(group)) : [];
     return [
       {
         work,
@@ -177,6 +179,7 @@ function besideCoats(
         pass: round,
         coats: [],
         part,
+        from: on?.from,
         hours: part * own.reduce((sum, one) => sum + smallHours(one), 0),
         rate: kind,
         skill: isCentring ? ('coat' as const) : ('angles' as const),

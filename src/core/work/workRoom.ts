@@ -1,5 +1,5 @@
 import type { Tally } from '../joints/tally';
-import type { Coat } from '../method/coat';
+import type { Coat, CoatKey } from '../method/coat';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';
 import type { Room } from '../room/schema';
@@ -41,6 +41,12 @@ export interface WorkRoom {
   /** The part of the pre-filling that is done, 0–1, and when it is firm, ms since 1970. */
   readonly prefilled?: number;
   readonly prefillFirmAt?: number | undefined;
+  /** Boxed butts that are on and still to be centered: the part of their round, 0–1, and from when, ms since 1970. */
+  readonly uncentered?: readonly {
+    readonly round: CoatKey;
+    readonly part: number;
+    readonly from: number | undefined;
+  }[];
   /** What is wrong and has to be mended by itself; see `dueItems`. */
   readonly mend: readonly Mend[];
   /** Person-hours of sanding that are left at the end, without walking in; undefined where nothing is sanded yet. */

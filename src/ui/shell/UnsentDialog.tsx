@@ -84,6 +84,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   sanded: 'Sanded',
   prefilled: 'Pre-filled',
   between: 'Scraped or sanded',
+  centered: 'Butts centered',
   sealed: 'Sealed',
   checked: 'Checked',
   handedOver: 'Handed over',

@@ -14,6 +14,7 @@ import { percent } from '@/words/percent';
 import { CLASS_NAMES } from '@/words/stateWords';
 import { instantWords } from '@/words/when';
 import type { BoardCell, RecentEntry } from './boardRows';
+import { CenterButton } from './CenterButton';
 import { LogDialog } from './LogDialog';
 import type { Logged } from './logged';
 import { PrefillButton } from './PrefillButton';
@@ -129,6 +130,16 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
                     message={log.message}
                     write={log.write}
                     serverNow={log.serverNow}
+                  />
+                )}
+                {mayLog && row.center && (
+                  <CenterButton
+                    row={row}
+                    center={row.center}
+                    now={now}
+                    timeZone={timeZone}
+                    busy={log.busy}
+                    write={log.write}
                   />
                 )}
               </div>

@@ -38,6 +38,8 @@ export interface BoardRow {
   readonly over: boolean;
   /** The gaps that are to be filled before its tape, mm, found or guessed, and the label of the setting mud. */
   readonly prefill?: { readonly length: number; readonly found: boolean; readonly minutes: number };
+  /** Boxed butts that are on and still to be centered, and when their sides are stiff; ms since 1970. */
+  readonly center?: { readonly round: CoatKey; readonly from: number };
   /** Its faces that are coated. */
   readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
@@ -99,6 +101,7 @@ const boardRow = memoizeLast(
       held: heldAt(state, instant)?.why,
       over: state.handedOver !== undefined,
       ...prefillOf(snapshot),
+      ...centerOf(snapshot),
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
@@ -133,6 +136,11 @@ function prefillOf(room: RoomSnapshot): Pick<BoardRow, 'prefill'> {
   const length = rounded(whole * (1 - prefillDone(room)));
   if (length === 0) return {};
   return { prefill: { length, found: prefill.found !== undefined, minutes: method.all.settingMinutes } };
+}
+
+function centerOf({ uncentered }: RoomSnapshot): Pick<BoardRow, 'center'> {
+  const [first] = uncentered;
+  return first && Number.isFinite(first.from) ? { center: { round: first.round, from: first.from } } : {};
 }
 
 function extraOf(kind: CoatedClass, { more, pieces }: RoomSnapshot): Pick<BoardCell, 'extra'> {
@@ -207,6 +215,7 @@ function amountsOf(coats: RoomSnapshot['coats']): ReadonlyMap<CoatedClass, numbe
 const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
   'coat',
   'prefilled',
+  'centered',
   'sanded',
   'sealed',
   'checked',
@@ -253,6 +262,8 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       return `${entry.payload.class ? CLASS_NAMES[entry.payload.class].toLowerCase() : 'all'} found ${entry.payload.found}`;
     case 'prefilled':
       return `pre-filled${entry.payload.faces ? `, ${facesWords(entry.payload.faces, room)}` : ''}`;
+    case 'centered':
+      return 'butts centered';
     case 'sanded':
     case 'sealed':
       return entry.kind;

@@ -10,13 +10,13 @@ import { groupsInOrder, nextSteps } from '@/core/readiness/nextSteps';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
-import { isBetween } from '@/core/work/pass';
+import { CENTRING, isBetween } from '@/core/work/pass';
 import { smallHours, type Task } from '@/core/work/tasksOf';
 import { PageLink } from '@/ui/PageLink';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { BETWEEN_WORDS, coatsWords, listWords, setBacks } from '@/words/coatWords';
+import { BETWEEN_WORDS, coatsWords, listWords, longKnife, setBacks } from '@/words/coatWords';
 import { itemWords } from '@/words/defectWords';
 import { deepFillWords } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
@@ -176,6 +176,15 @@ export function CurrentJob({
             </p>
           </li>
         )}
+        {task.pass === CENTRING && (
+          <li>
+            {task.small.map((work) => smallAmount(work, unit)).join(', ')}, with a {longKnife(unit)}
+            <p className="text-sm font-normal">
+              One pass down the middle, over the crest between the two box strips; the sides are stiff and stay as they
+              are.
+            </p>
+          </li>
+        )}
         {task.pass === 'check' && <li>Lamp along every wall, then the ceiling; mark what shows</li>}
         {task.pass === 'seal' && (
           <li>
@@ -201,7 +210,7 @@ export function CurrentJob({
         )}
       </ul>
       {task.pass === 'tape' && coats.length > 0 && <p className="text-sm">{setBacks(unit)}</p>}
-      {task.small.length > 0 && !fills && (
+      {task.small.length > 0 && !fills && task.pass !== CENTRING && (
         <p className="text-sm">Beside it: {listWords(task.small.map((work) => smallWorkWords(work, unit)))}.</p>
       )}
       {pan.litres > 0 && !scrapes && minutes === undefined && (
@@ -228,6 +237,7 @@ export function CurrentJob({
           pass={task.pass}
           block={block}
           coats={coats.map((ready) => coatToLog(ready, room))}
+          centers={task.pass === CENTRING ? task.small[0]?.round : undefined}
           halves={block ? undefined : halvesOf(coats, room)}
           setting={
             minutes === undefined
@@ -264,6 +274,7 @@ export function CurrentJob({
 const BESIDE_COATS = {
   prefill: { title: 'Pre-fill the gaps' },
   mend: { title: 'Mend what is wrong' },
+  centring: { title: 'Center the butts' },
   sand: { title: 'Sand the room' },
   check: { title: 'Check the room under the lamp' },
   seal: { title: 'Seal the room' },

@@ -6,6 +6,7 @@ import type { WetMud } from '@/core/drying/wetMud';
 import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import type { LengthUnit } from '@/core/measure/unit';
+import type { CoatKey } from '@/core/method/coat';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/pass';
 import { SameCoat } from '@/ui/entries/SameCoat';
@@ -57,6 +58,7 @@ export function JobDone({
   pass,
   block,
   coats,
+  centers,
   halves,
   setting,
   people,
@@ -71,6 +73,8 @@ export function JobDone({
   readonly pass: Pass;
   readonly block: Block | undefined;
   readonly coats: readonly CoatToLog[];
+  /** The round of which boxed butts are centered; undefined for all other work. */
+  readonly centers: CoatKey | undefined;
   readonly halves: Readonly<Record<Block, readonly CoatToLog[]>> | undefined;
   /** Where the pass takes setting mud: its label, how much of it one uses up in time (litres), and the batch in use. */
   readonly setting: { readonly minutes: number; readonly most: number; readonly batch: Batch | undefined } | undefined;
@@ -98,33 +102,35 @@ export function JobDone({
   const said = ({ coats: some, seen: known }: Press, run: Run, mixed?: Mixed): readonly Said[] =>
     pass === 'sand' || pass === 'seal'
       ? [{ kind: pass === 'sand' ? 'sanded' : 'sealed', room, payload: { ...run, ...together } }]
-      : pass === 'prefill' && setting
-        ? [
-            {
-              kind: 'prefilled',
-              room,
-              payload: { mud: { kind: 'setting', minutes: setting.minutes }, ...mixed, ...run, ...together },
-            },
-          ]
-        : some.map(
-            ({ coat, pieces, wet }): Said => ({
-              kind: 'coat',
-              room,
-              payload: {
-                class: coat.class,
-                key: coat.key,
-                ...(coat.side ? { side: coat.side } : {}),
-                part: 1,
-                ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
-                ...wet,
-                ...(wet.mud.kind === 'setting' ? mixed : {}),
-                tool: toolWords(coat, unit),
-                ...run,
-                ...together,
-                seen: known,
+      : centers
+        ? [{ kind: 'centered', room, payload: { round: centers, ...run, ...together } }]
+        : pass === 'prefill' && setting
+          ? [
+              {
+                kind: 'prefilled',
+                room,
+                payload: { mud: { kind: 'setting', minutes: setting.minutes }, ...mixed, ...run, ...together },
               },
-            }),
-          );
+            ]
+          : some.map(
+              ({ coat, pieces, wet }): Said => ({
+                kind: 'coat',
+                room,
+                payload: {
+                  class: coat.class,
+                  key: coat.key,
+                  ...(coat.side ? { side: coat.side } : {}),
+                  part: 1,
+                  ...(pieces ? { pieces: pieces.map((id) => ({ id })) } : {}),
+                  ...wet,
+                  ...(wet.mud.kind === 'setting' ? mixed : {}),
+                  tool: toolWords(coat, unit),
+                  ...run,
+                  ...together,
+                  seen: known,
+                },
+              }),
+            );
   const send = async (press: Press, mixed?: Mixed) => {
     const run = time.until(press.at);
     if (!run) return;

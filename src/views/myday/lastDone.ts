@@ -11,7 +11,7 @@ export interface LastDone {
   readonly left: number;
 }
 
-const DONE: ReadonlySet<Entry['kind']> = new Set(['coat', 'prefilled', 'sanded', 'sealed']);
+const DONE: ReadonlySet<Entry['kind']> = new Set(['coat', 'prefilled', 'centered', 'sanded', 'sealed']);
 const MINUTE_MS = 60_000;
 /** More is not said with one press. */
 const MOST = 20;
@@ -29,6 +29,8 @@ export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: stri
       ? PASS_NAMES[last.payload.key].toLowerCase()
       : last.kind === 'prefilled'
         ? 'pre-fill'
-        : last.kind;
+        : last.kind === 'centered'
+          ? 'butts centered'
+          : last.kind;
   return { entries: together.map(({ id }) => id), words: `${room}, ${what}`, left };
 }

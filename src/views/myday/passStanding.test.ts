@@ -1,7 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { NO_CATALOGUE, waresOf } from '@/core/materials/catalogue';
 import { handedPasses } from '@/core/schedule/assignedWork';
+import { openWork } from '@/core/schedule/planInputOf';
+import { goodsOfItems } from '@/core/supply/goodsOfItems';
 import { logEntry as entry, TOBIN } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
+import { coat, hoursIn, recordedRoom, type Sent } from '../../../tests/houses/recordedRoom';
 import { passStanding } from './passStanding';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
@@ -38,5 +42,43 @@ describe('a pass of which something must not be covered', () => {
     const { standing: rest } = fillOfFlats(1);
     expect(rest.kind === 'go' ? rest.coats.map(({ pieces }) => pieces?.length) : rest).toEqual([flats - 1]);
     expect(fillOfFlats(flats).standing).toEqual({ kind: 'go', coats: [] });
+  });
+});
+
+describe('boxed butts that were handed out with their round', () => {
+  const room = {
+    outline: [
+      [0, 0],
+      [240, 0],
+      [240, 144],
+      [0, 144],
+    ],
+  };
+  const head = { method: { level: 4, tools: 'boxes', order: 'boxes' } };
+  const sent: readonly Sent[] = [
+    coat(0, 'butt.tape'),
+    coat(0, 'flat.tape'),
+    [39, 'assigned', { work: 'fill', people: [TOBIN], day: '2031-05-06' }],
+    coat(40, 'butt.fill'),
+  ];
+  const centringAt = (hours: number, more: readonly Sent[] = []) =>
+    handedPasses([recordedRoom([...sent, ...more], hours, { room, head }).room]).filter(
+      ({ task }) => task.pass === 'centring',
+    );
+
+  it('are a job of their own: stiff two hours after they were boxed, then to be centered, then gone', () => {
+    const [waiting] = centringAt(41);
+    expect(waiting).toMatchObject({ people: [TOBIN], day: '2031-05-06' });
+    expect(waiting && passStanding(waiting)).toMatchObject({ kind: 'wet' });
+    const [ready] = centringAt(42.5);
+    expect(ready && passStanding(ready)).toEqual({ kind: 'go', coats: [] });
+    expect(centringAt(43, [[42.5, 'centered', { round: 'fill' }]])).toEqual([]);
+  });
+
+  it('take as long on the list as in the plan, and no mud but what is left in the pan', () => {
+    const { room: own } = recordedRoom(sent, 41, { room, head });
+    const planned = openWork(own, hoursIn(41)).find(({ work }) => work === 'centring.fill');
+    expect(centringAt(41)[0]?.task.hours).toBeCloseTo(planned?.hours ?? 0, 9);
+    expect(goodsOfItems(own, waresOf(NO_CATALOGUE, 'in'), hoursIn(41)).get('room/centring.fill')).toEqual([]);
   });
 });

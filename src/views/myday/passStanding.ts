@@ -7,7 +7,7 @@ import { blocksIn, type RoomBlocks } from '@/core/schedule/roomBlocks';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { Block } from '@/core/work/block';
 import type { HandedPass } from '@/core/work/dayListOf';
-import { isBetween } from '@/core/work/pass';
+import { CENTRING, isBetween } from '@/core/work/pass';
 import { stuckWords } from '@/words/stateWords';
 
 /** Whether a pass can be worked on now: which of its coats, or until when or why not. Where there is only something to mend, none. */
@@ -26,6 +26,10 @@ export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): P
     return standing.now.kind === 'stuck'
       ? { kind: 'stuck', why: stuckWords(standing.now.why) }
       : { kind: 'go', coats: [] };
+  if (task.pass === CENTRING) {
+    const boxed = room.uncentered.find(({ round }) => round === task.small[0]?.round);
+    return boxed && boxed.from > room.at ? { kind: 'wet', until: boxed.from } : { kind: 'go', coats: [] };
+  }
   if (task.pass === 'sand') {
     // Who is sent to sand fixes what is wrong before.
     if (standing.now.kind === 'sand' || standing.now.kind === 'fix') return { kind: 'go', coats: [] };
