@@ -54,7 +54,7 @@ export function AwayHeader({
           </button>
         )}
         {seen && (
-          <nav aria-label="Without a connection" className="flex gap-2">
+          <nav aria-label="Without a connection" className="flex flex-wrap gap-2">
             {AWAY_STATIONS.map((path) => (
               <a
                 key={path}
