@@ -46,11 +46,13 @@ export async function findCalendar(token: string): Promise<Member | undefined> {
   return row;
 }
 
-/** Houses in which something is handed out for a day or a later one. */
-export async function housesWithWork(from: string): Promise<readonly string[]> {
+/** Returns the houses, by name, in which something was ever handed to a person. */
+export async function housesWithWork(person: string): Promise<readonly string[]> {
   const rows = await models().sequelize.query<{ id: string }>(
-    `SELECT DISTINCT house_id AS id FROM entries WHERE firm = $1 AND kind = 'assigned' AND payload ->> 'day' >= $2`,
-    { type: QueryTypes.SELECT, bind: [firm(), from] },
+    `SELECT id FROM houses WHERE firm = $1 AND id IN (
+       SELECT house_id FROM entries WHERE firm = $1 AND kind = 'assigned' AND payload -> 'people' @> to_jsonb($2::text)
+     ) ORDER BY head ->> 'name', id`,
+    { type: QueryTypes.SELECT, bind: [firm(), person] },
   );
   return rows.map(({ id }) => id);
 }

@@ -18,7 +18,8 @@ const DAY_MS = 24 * HOUR_MS;
 const PAST_DAYS = 7;
 
 /**
- * The calendar of whom this secret address was given: what is handed to them, in all houses, one after the other each day.
+ * The calendar of whom this secret address was given: what is handed to them, in all houses, one after the other each day; what is
+ * not done by its day stands on today.
  *
  * @param nameOf what a pass is called
  */
@@ -26,25 +27,24 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
   const person = await findCalendar(token);
   if (!person) return refuse(404, 'There is no such calendar.');
   const events = await inFirm(person.firm, async () => {
-    const [houses, { crew }] = await Promise.all([
-      housesWithWork(dayOf(now() - PAST_DAYS * DAY_MS, 'UTC')),
-      readCrew(),
-    ]);
+    const [houses, { crew }] = await Promise.all([housesWithWork(person.id), readCrew()]);
     const snapshots = await Promise.all(houses.map((house) => loadSnapshot(house)));
+    // One day is one day, in however many houses.
+    const ends = new Map<string, number>();
     return snapshots.flatMap(({ id, snapshot, timeZone }) => {
-      const ends = new Map<string, number>();
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
-      const assigned = assignedDays(snapshot.rooms);
+      const assigned = assignedDays(snapshot.rooms, dayOf(now(), timeZone));
       return assigned.handed
         .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
         .map((handed): EventAttributes => {
-          const { room, task, day, people, block } = handed;
+          const { room, task, day, people, block, leftFrom } = handed;
           const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
           const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
           ends.set(day, end);
           const done = passDone(handed) === 1;
           return {
-            uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${day}@oak-tally`,
+            // What is left from an earlier day moves on from day to day.
+            uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${leftFrom ?? day}@oak-tally`,
             title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
             location: snapshot.house.name,
             start: arrayOf(start),

@@ -40,6 +40,10 @@ export function timeOf(instant: number, timeZone: string): string {
 /** To the next five minutes: nobody's mud is dry to the minute. */
 export const roundedUp = (instant: number): number => Math.ceil(instant / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
 
+/** Of a job that is left from an earlier day, at the end of its name: , left from Fri 27 Nov. */
+export const leftWords = ({ leftFrom }: { readonly leftFrom?: string | undefined }): string =>
+  leftFrom === undefined ? '' : `, left from ${dayWords(leftFrom)}`;
+
 /** When something will be, as short as it is clear: 9:10, tomorrow 6:00, Thu 14:00, 3 Dec. */
 export function untilWords(instant: number, now: number, timeZone: string): string {
   if (!Number.isFinite(instant)) return 'the air is drier';

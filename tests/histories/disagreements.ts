@@ -8,7 +8,7 @@ import type { Good } from '@/core/materials/goods';
 import { dayOf } from '@/core/measure/dayOf';
 import type { PlanInput } from '@/core/plan/planInput';
 import { assignedDays } from '@/core/schedule/assignedDays';
-import { passDone } from '@/core/schedule/assignedWork';
+import { handedPasses, passDone } from '@/core/schedule/assignedWork';
 import { planInputOf } from '@/core/schedule/planInputOf';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { coatPieces } from '@/core/standing/coatPieces';
@@ -234,12 +234,23 @@ function dayFaults(
   today: ReturnType<typeof houseRows>['today'],
   at: number,
 ): readonly string[] {
-  const days = assignedDays(rooms);
+  const now = dayOf(at, ZONE);
+  const days = assignedDays(rooms, now);
+  const given = handedPasses(rooms, '0000-01-01');
   return CREW.flatMap(({ id, name }) => {
-    const list = days.dayOf(id, dayOf(at, ZONE));
+    const list = days.dayOf(id, now);
+    const open = given.filter(
+      (pass) =>
+        pass.people.includes(id) && pass.day <= now && passDone(pass) < 1 && pass.room.standing.now.kind !== 'done',
+    );
+    const lost = open.filter(
+      ({ room, task, block }) =>
+        !list.passes.some((own) => own.room === room && own.task.pass === task.pass && own.block === block),
+    );
     const own = today.find((row) => row.id === id);
     const isDone = list.passes.every((pass) => passDone(pass) === 1);
     return [
+      ...lost.map(({ room, task }) => `${name}: ${task.pass} in ${room.room.id} is not done, and on no list`),
       ...((own?.left ?? 0) === list.left ? [] : [`${name}: House says ${own?.left} h, My day ${list.left} h`]),
       ...(list.left > list.hours + EPSILON ? [`${name}: more is left than was given`] : []),
       ...(isDone && list.left > EPSILON ? [`${name}: all is done, and ${list.left} h are left`] : []),

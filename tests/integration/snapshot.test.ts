@@ -228,7 +228,7 @@ describe('what pages make of the snapshot', () => {
   });
 
   it('knows which of a person’s passes can go, wait, or are stuck', () => {
-    const handed = handedPasses(snapshot.rooms);
+    const handed = handedPasses(snapshot.rooms, '2031-05-06');
     const standing = (id: string, pass: string) => {
       const found = handed.find((candidate) => candidate.room.room.id === id && candidate.task.pass === pass);
       return found && passStanding(found);

@@ -92,7 +92,11 @@ describe.each(SWEEP)('the demo in the database $words', ({ at }) => {
       'seal',
       'stuck',
     ]);
-    const { passes } = dayListOf(handedPasses(snapshot.rooms), people.Petra, dayOf(at, SWEEP_ZONE));
+    const { passes } = dayListOf(
+      handedPasses(snapshot.rooms, dayOf(at, SWEEP_ZONE)),
+      people.Petra,
+      dayOf(at, SWEEP_ZONE),
+    );
     const open = passes.filter((handed) => passDone(handed) < 1);
     expect(open.map(({ room, task }) => `${room.room.id} ${task.pass}`)).toEqual(['bunk-room fill', 'bath sand']);
   });

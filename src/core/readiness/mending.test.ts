@@ -69,9 +69,9 @@ describe('what is mended by itself', () => {
     const entries = [...coated(['tape']), bubble, torn, hand('mend', [INES])];
     expect(hoursOf(entries, 'mend')).toBeCloseTo((MEND_MINUTES.bubble + MEND_MINUTES.torn) / 60, 9);
     expect(hoursOf([...entries, mended(torn)], 'mend')).toBeCloseTo(MEND_MINUTES.bubble / 60, 9);
-    const [pass] = handedPasses(snapshotWith(entries).rooms);
+    const [pass] = handedPasses(snapshotWith(entries).rooms, '2031-05-06');
     expect(pass).toMatchObject({ people: [INES], task: { pass: 'mend' } });
-    const after = handedPasses(snapshotWith([...entries, mended(bubble), mended(torn)]).rooms);
+    const after = handedPasses(snapshotWith([...entries, mended(bubble), mended(torn)]).rooms, '2031-05-06');
     expect([pass, ...after].map((own) => own && passDone(own))).toEqual([0, 1]);
   });
 });
@@ -171,7 +171,11 @@ describe('scraping that somebody is sent to do', () => {
   it('is on a list beside that of whom runs the coats, and done by its own entry', () => {
     const given = [...taped, hand('fill', [TOBIN])];
     const list = (entries: readonly Entry[]) =>
-      handedPasses(snapshotWith(entries).rooms).map((own) => [own.task.pass, own.people[0], passDone(own)]);
+      handedPasses(snapshotWith(entries).rooms, '2031-05-06').map((own) => [
+        own.task.pass,
+        own.people[0],
+        passDone(own),
+      ]);
     const apart = [...given, hand('between.fill', [INES])];
     expect(list(given)).toEqual([['fill', TOBIN, 0]]);
     expect(list(apart)).toEqual(
@@ -182,7 +186,7 @@ describe('scraping that somebody is sent to do', () => {
     );
     expect(list([...apart, scraped])).toContainEqual(['between.fill', INES, 1]);
     const hours = (entries: readonly Entry[], pass: string) =>
-      handedPasses(snapshotWith(entries).rooms).find(({ task }) => task.pass === pass)?.task.hours ?? 0;
+      handedPasses(snapshotWith(entries).rooms, '2031-05-06').find(({ task }) => task.pass === pass)?.task.hours ?? 0;
     expect(hours(apart, 'fill')).toBeLessThan(hours(given, 'fill'));
     expect(hours(apart, 'fill') + hours(apart, 'between.fill')).toBeCloseTo(hours(given, 'fill') + ROOM_HOURS, 9);
   });

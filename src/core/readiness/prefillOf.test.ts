@@ -107,7 +107,7 @@ describe('pre-filling before the tape', () => {
     const hand = (work: string) =>
       entry({ kind: 'assigned', at: NOW - 99 * MINUTE_MS, payload: { work, people: [INES], day: '2031-05-06' } });
     const list = (entries: readonly Entry[]) =>
-      handedPasses(snapshotWith(entries).rooms).map((own) => [own.task.pass, passDone(own)] as const);
+      handedPasses(snapshotWith(entries).rooms, '2031-05-06').map((own) => [own.task.pass, passDone(own)] as const);
     expect(list([hand('prefill')])).toEqual([['prefill', 0]]);
     expect(list([hand('prefill'), filled(undefined)])).toEqual([['prefill', 1]]);
     expect(list([hand('tape'), looked(), gap('w0', 900)])).toEqual([
@@ -115,7 +115,7 @@ describe('pre-filling before the tape', () => {
       ['tape', 0],
     ]);
     // What is only guessed is done with the tape.
-    const [tape, ...more] = handedPasses(snapshotWith([hand('tape')]).rooms);
+    const [tape, ...more] = handedPasses(snapshotWith([hand('tape')]).rooms, '2031-05-06');
     expect(more).toEqual([]);
     expect(tape?.task.small.map(({ kind }) => kind)).toContain('prefill');
   });

@@ -11,7 +11,7 @@ export interface AssignedDays {
   readonly paces: Paces;
   /** Returns what a person has on a day (YYYY-MM-DD), and what is left of it. */
   dayOf(person: string, day: string): DayList<RoomSnapshot>;
-  /** Returns the hours that a person has of a job. */
+  /** Returns the hours that a person has of a job; of one that is left from an earlier day those that are left. */
   hoursOf(handed: HandedPass<RoomSnapshot>, person: string): number;
 }
 
@@ -19,15 +19,16 @@ export interface AssignedDays {
  * Returns the days of everybody in a house: what House, My day, the printed lists and the calendar say of them.
  *
  * @param rooms what the house knows; from what was logged in it people's paces are learned
+ * @param today YYYY-MM-DD: what is left from earlier days is on its list
  */
-export function assignedDays(rooms: readonly RoomSnapshot[]): AssignedDays {
-  const handed = handedPasses(rooms);
+export function assignedDays(rooms: readonly RoomSnapshot[], today: string): AssignedDays {
+  const handed = handedPasses(rooms, today);
   const paces = learn(evidenceIn(rooms));
   const paceOf = (person: string) => (rate: string) => paces[person]?.[rate]?.pace ?? 1;
   return {
     handed,
     paces,
     dayOf: (person, day) => dayListOf(handed, person, day, paceOf(person), hoursDone),
-    hoursOf: (pass, person) => hoursOfPass(pass, paceOf(person)),
+    hoursOf: (pass, person) => hoursOfPass(pass, paceOf(person)) * (pass.leftFrom ? 1 - hoursDone(pass) : 1),
   };
 }

@@ -16,9 +16,21 @@ import { ROOM_HOURS } from '../work/usualRates';
 import { workOfCoat } from '../work/workName';
 import { blocksIn } from './roomBlocks';
 
-/** Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. */
-export const handedPasses = (rooms: readonly RoomSnapshot[]): readonly HandedPass<RoomSnapshot>[] =>
-  rooms.flatMap((room) => (room.state.handed === 0 ? [] : handedInRoom(room)));
+/**
+ * Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. What was
+ * handed out for an earlier day and is not done is left for today.
+ *
+ * @param today YYYY-MM-DD
+ */
+export const handedPasses = (rooms: readonly RoomSnapshot[], today: string): readonly HandedPass<RoomSnapshot>[] =>
+  rooms.flatMap((room) =>
+    room.state.handed === 0
+      ? []
+      : handedInRoom(room).map((handed) => {
+          const isLeft = handed.day < today && room.standing.now.kind !== 'done' && passDone(handed) < 1;
+          return isLeft ? { ...handed, day: today, leftFrom: handed.day } : handed;
+        }),
+  );
 
 interface Part {
   readonly pass: Pass;

@@ -83,7 +83,7 @@ describe('work that is handed out by the walls and the ceiling', () => {
 
   it('is on the lists of both, each with their own part, and done where it is on', () => {
     const snapshot = snapshotWith([hand('tape', [TOBIN]), hand('tape.flat@ceiling', [INES]), taped([ceiling])]);
-    const handed = handedPasses(snapshot.rooms);
+    const handed = handedPasses(snapshot.rooms, '2031-05-06');
     const feet = (person: string) =>
       handed
         .filter(({ people }) => people[0] === person)

@@ -49,12 +49,13 @@ describe('what to bring for a day', () => {
     expect(paper).toBeLessThan(load.tape.net * 1.1);
   });
 
-  it('is less by what is on, and nothing where it is done or another day', () => {
+  it('is less by what is on, nothing where it is done, and of an earlier day what was not', () => {
     const [whole] = amounts([hand('tape.flat', '2031-05-07')]);
     const [half] = amounts([coated('flat', 'tape', 0.5), hand('tape.flat', '2031-05-07')]);
     expect(half?.[1].get('paper')).toBeCloseTo((whole?.[1].get('paper') ?? 0) / 2, 6);
     expect(amounts([coated('flat', 'tape'), hand('tape.flat', '2031-05-07')])).toEqual([]);
-    expect(amounts([hand('tape.flat', '2031-05-05')])).toEqual([]);
+    expect(amounts([hand('tape.flat', '2031-05-05')])).toEqual([['2031-05-06', whole?.[1]]]);
+    expect(amounts([coated('flat', 'tape'), hand('tape.flat', '2031-05-05')])).toEqual([]);
   });
 
   it('is of the walls what the walls lack, whatever is on the ceiling', () => {

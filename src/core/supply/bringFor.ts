@@ -29,7 +29,7 @@ export function bringFrom(
   wares: Pick<Wares, 'of' | 'coverage'>,
 ): readonly DayLoad[] {
   const days = new Map<string, OfDay>();
-  for (const handed of handedPasses(rooms)) {
+  for (const handed of handedPasses(rooms, from)) {
     const { room, task, day, block } = handed;
     const done = passDone(handed);
     if (day < from || done >= 1) continue;

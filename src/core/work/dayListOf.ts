@@ -8,11 +8,13 @@ export interface HandedPass<Room> {
   readonly task: Task;
   readonly people: readonly string[];
   readonly day: string;
+  /** The earlier day for which it was handed out, where it is not done yet: until then it is left on the list of every day. */
+  readonly leftFrom?: string | undefined;
   /** Only what lies on the walls, or on the ceiling. */
   readonly block?: Block | undefined;
 }
 
-/** What one person has for one day: the passes in the order of the house, and the hours with mixing and cleaning. */
+/** What one person has for one day: what is left from earlier days, then the rest in the order of the house; hours with mixing and cleaning. */
 export interface DayList<Room> {
   readonly passes: readonly HandedPass<Room>[];
   readonly hours: number;
@@ -33,12 +35,19 @@ export function dayListOf<Room>(
   paceOf: (rate: string) => number = () => 1,
   doneOf: (pass: HandedPass<Room>) => number = () => 0,
 ): DayList<Room> {
-  const passes = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
+  const own = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
+  const since = ({ leftFrom }: HandedPass<Room>) => leftFrom ?? day;
+  const passes = own.toSorted((a, b) => since(a).localeCompare(since(b)));
   const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
     return dayHours(passes.reduce((hours, pass) => hours + of(pass), 0));
   };
-  return { passes, hours: sum(hoursOf), left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))) };
+  // Of what is left from earlier days only the rest is of this day.
+  return {
+    passes,
+    hours: sum((pass) => hoursOf(pass) * (pass.leftFrom ? 1 - doneOf(pass) : 1)),
+    left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))),
+  };
 }
 
 /** Returns the hours of a day with some work: mixing and cleaning are included; 0 without work. */

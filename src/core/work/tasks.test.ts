@@ -98,6 +98,15 @@ describe('the list of a day', () => {
     expect(leftWith({ a: 1, b: 1 })).toMatchObject({ left: 0, hours: leftWith({}).hours });
   });
 
+  it('begins with what is left from earlier days, of which only the rest is of this day', () => {
+    const left = [...handed, { room: 'e', task: tape, people: ['tobin'], day: '2031-05-06', leftFrom: '2031-05-05' }];
+    const older = [...left, { room: 'f', task: tape, people: ['tobin'], day: '2031-05-06', leftFrom: '2031-05-02' }];
+    const list = dayListOf<string>(older, 'tobin', '2031-05-06', undefined, ({ room }) => (room === 'e' ? 0.5 : 0));
+    expect(list.passes.map(({ room }) => room)).toEqual(['f', 'e', 'a', 'b']);
+    expect(list.hours).toBeCloseTo(2.5 * tape.hours + fill.hours + 0.5, 9);
+    expect(list.left).toBeCloseTo(list.hours, 9);
+  });
+
   it('of somebody who is free is empty and takes no time', () => {
     expect(dayListOf(handed, 'ines', '2031-05-07')).toEqual({ passes: [], hours: 0, left: 0 });
   });

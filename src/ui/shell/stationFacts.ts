@@ -18,7 +18,7 @@ export function stationFacts(
   const count = (pick: (room: (typeof rooms)[number]) => boolean) => rooms.filter(pick).length;
   const floors = new Set(rooms.map(({ room }) => room.floor)).size;
   const today = dayOf(now, timeZone);
-  const passes = handedPasses(rooms).filter(({ day }) => day === today).length;
+  const passes = handedPasses(rooms, today).filter(({ day }) => day === today).length;
   const wet = count(({ standing }) => standing.wetUntil !== undefined);
   const stuck = count(({ standing }) => standing.now.kind === 'stuck');
   const toSand = count(({ standing }) => standing.now.kind === 'sand');

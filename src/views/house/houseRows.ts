@@ -8,7 +8,7 @@ import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot'
 import { floorPlanOutlines } from '@/ui/room/floorPlanOutlines';
 import { itemWords } from '@/words/defectWords';
 import { GROUP_NAMES, PASS_NAMES, roomWords, type StateWords, stuckWords } from '@/words/stateWords';
-import { untilWords } from '@/words/when';
+import { leftWords, untilWords } from '@/words/when';
 
 /** A room of the floor plan: its outline where it stands, mm, and how far it is. */
 export interface PlanRoom {
@@ -158,13 +158,13 @@ function todayRows(
   timeZone: string,
 ): HouseRows['today'] {
   const today = dayOf(now, timeZone);
-  const days = assignedDays(snapshot.rooms);
+  const days = assignedDays(snapshot.rooms, today);
   return people.flatMap(({ id, name }) => {
     const { passes, left } = days.dayOf(id, today);
     if (passes.length === 0) return [];
     const rows = passes.map((pass) => ({
-      key: `${pass.room.room.id} ${pass.task.pass}`,
-      words: `${pass.room.room.name}: ${PASS_NAMES[pass.task.pass].toLowerCase()}`,
+      key: `${pass.room.room.id} ${pass.task.pass} ${pass.block} ${pass.leftFrom}`,
+      words: `${pass.room.room.name}: ${PASS_NAMES[pass.task.pass].toLowerCase()}${leftWords(pass)}`,
       state: roomWords(pass.room.standing.now, now, timeZone).title,
       isDone: passDone(pass) === 1,
     }));

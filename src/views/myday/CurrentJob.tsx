@@ -22,7 +22,7 @@ import { deepFillWords } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
 import { sandWords } from '@/words/sandWords';
 import { BLOCK_NAMES, CLASS_NAMES, smallAmount } from '@/words/stateWords';
-import { timeOf } from '@/words/when';
+import { dayWords, timeOf } from '@/words/when';
 import { BeforeCoat } from './BeforeCoat';
 import { ClassGlyph, CoatLine } from './CoatLine';
 import { FirmIn } from './FirmIn';
@@ -47,6 +47,7 @@ export function CurrentJob({
   crew,
   seen,
   block,
+  leftFrom,
   batches,
   meanwhile,
   now,
@@ -68,6 +69,8 @@ export function CurrentJob({
   readonly seen: number;
   /** Only what lies there. */
   readonly block: Block | undefined;
+  /** The earlier day for which it was handed out. */
+  readonly leftFrom: string | undefined;
   /** Setting mud that this person mixed and may be using, the last one first. */
   readonly batches: readonly Batch[];
   /** Another job that can go while this one firms. */
@@ -119,6 +122,7 @@ export function CurrentJob({
         <p className="text-muted">
           Now, {name}
           {block && `: ${BLOCK_NAMES[block]} only`}
+          {leftFrom && <b>, left from {dayWords(leftFrom)}</b>}
         </p>
         <h2 className="text-2xl">
           {isBesideCoats(beside)

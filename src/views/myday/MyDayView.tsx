@@ -53,7 +53,7 @@ export function MyDayView({
 }) {
   const today = dayOf(now, timeZone);
   const wayOf = wayOfRooms(snapshot);
-  const days = assignedDays(snapshot.rooms);
+  const days = assignedDays(snapshot.rooms, today);
   const list = days.dayOf(person.id, today);
   const paces = days.paces[person.id];
   const open = list.passes
@@ -92,6 +92,7 @@ export function MyDayView({
           crew={crew}
           seen={seen}
           block={current.handed.block}
+          leftFrom={current.handed.leftFrom}
           batches={batches}
           meanwhile={
             meanwhile &&
@@ -125,6 +126,7 @@ export function MyDayView({
                 </span>
                 <span className="text-sm text-muted">
                   {taskAmounts(handed.task, handed.room, snapshot.house.unit).join(', ')}
+                  {handed.leftFrom && <b className="block">left from {dayWords(handed.leftFrom)}</b>}
                 </span>
               </span>
               <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />
@@ -149,8 +151,8 @@ export function MyDayView({
   );
 }
 
-const keyOf = ({ room, task, people, block }: Handed): string =>
-  `${room.room.id} ${task.pass} ${people.join(' ')} ${block}`;
+const keyOf = ({ room, task, people, block, leftFrom }: Handed): string =>
+  `${room.room.id} ${task.pass} ${people.join(' ')} ${block} ${leftFrom}`;
 
 const doneWords = ({ room, task, block }: Handed): string => `${room.room.name} ${passWords(task.pass, block)}`;
 

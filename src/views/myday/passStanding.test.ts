@@ -29,7 +29,7 @@ function fillOfFlats(bubbles: number) {
     .map(({ id }) => entry({ kind: 'item', at: NOW - DAY_MS, payload: { defect: 'bubble', piece: id } }));
   const given = { work: 'fill.flat', people: [TOBIN], day: '2031-05-06' };
   const handed = entry({ kind: 'assigned', at: NOW - DAY_MS, payload: given, role: 'lead' });
-  const [pass] = handedPasses(snapshotWith([...taped, ...wrong, handed]).rooms);
+  const [pass] = handedPasses(snapshotWith([...taped, ...wrong, handed]).rooms, '2031-05-06');
   if (!pass) throw new Error('it is handed out');
   return { flats: flats.length, standing: passStanding(pass) };
 }
@@ -62,7 +62,7 @@ describe('boxed butts that were handed out with their round', () => {
     coat(40, 'butt.fill'),
   ];
   const centringAt = (hours: number, more: readonly Sent[] = []) =>
-    handedPasses([recordedRoom([...sent, ...more], hours, { room, head }).room]).filter(
+    handedPasses([recordedRoom([...sent, ...more], hours, { room, head }).room], '2031-05-06').filter(
       ({ task }) => task.pass === 'centring',
     );
 

@@ -3,7 +3,7 @@ import type { AssignedDays } from '@/core/schedule/assignedDays';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { DayList } from '@/core/work/dayListOf';
 import { jobOrderWords } from '@/words/stateWords';
-import { dayWords, spanWords } from '@/words/when';
+import { dayWords, leftWords, spanWords } from '@/words/when';
 
 interface HandedProps {
   readonly assigned: AssignedDays;
@@ -69,10 +69,11 @@ function listFor(assigned: AssignedDays, person: Person, day: string) {
 function Passes({ list }: { readonly list: DayList<RoomSnapshot> }) {
   return (
     <ul>
-      {list.passes.map(({ room, task, people, block }) => (
-        <li key={`${room.room.id} ${task.pass} ${people.join(' ')} ${block}`}>
+      {list.passes.map(({ room, task, people, block, leftFrom }) => (
+        <li key={`${room.room.id} ${task.pass} ${people.join(' ')} ${block} ${leftFrom}`}>
           {room.room.name}, {jobOrderWords(task, block)}
           {people.length > 1 ? ', by two' : ''}
+          {leftWords({ leftFrom })}
         </li>
       ))}
     </ul>

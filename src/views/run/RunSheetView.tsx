@@ -33,8 +33,8 @@ export function RunSheetView({
 }) {
   const crew = people.filter(isOfCrew);
   const days = Array.from({ length: DAYS_PRINTED }, (_, index) => dayAfter(now, index, timeZone));
-  const assigned = assignedDays(snapshot.rooms);
   const today = dayOf(now, timeZone);
+  const assigned = assignedDays(snapshot.rooms, today);
   const done = Object.fromEntries(
     crew.map(({ id }) => [
       id,

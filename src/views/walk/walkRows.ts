@@ -59,7 +59,7 @@ export function walkRows(
 ): readonly WalkRow[] {
   const today = dayOf(now, timeZone);
   const handed = groupBy(
-    handedPasses(rooms).filter((pass) => pass.day === today && passDone(pass) < 1),
+    handedPasses(rooms, today).filter((pass) => pass.day === today && passDone(pass) < 1),
     ({ room }) => room.room.id,
   );
   const isToday = ({ at }: Touched) => dayOf(Date.parse(at), timeZone) === today;
