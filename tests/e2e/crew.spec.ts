@@ -325,8 +325,12 @@ test('boxed butts are centered once they are stiff, from the phone, and that is 
   const phone = await browser.newPage({ viewport: { width: 360, height: 740 } });
   await signIn(phone, 'Petra');
   await visit(phone, `${house}/my-day`);
-  const job = phone.getByRole('region', { name: 'Now' }).filter({ hasText: 'Center the butts' });
-  await phone.screenshot({ path: '/tmp/e2e-phone.png', fullPage: true });
+  // What is left from Saturday comes first.
+  const now = phone.getByRole('region', { name: 'Now' });
+  await expect(now).toContainText('left from Sat 3 May');
+  await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
+  await phone.reload();
+  const job = now.filter({ hasText: 'Center the butts' });
   await untilTaken(phone, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
   await phone.reload();
   await expect(job).toHaveCount(0);
@@ -340,4 +344,48 @@ test('boxed butts are centered once they are stiff, from the phone, and that is 
   );
   await untilTaken(page, '/api/entries', () => done.click());
   await expect(page.getByRole('button', { name: 'Take back Hall: butts centered' })).toBeVisible();
+});
+
+test('what was not done yesterday is left for today, in whichever house, and signing in leads to it', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const [petra] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Petra'", site.database);
+  const given = { work: 'sand', people: [petra?.id], day: '2031-05-05' };
+  const entry = {
+    id: crypto.randomUUID(),
+    at: '2031-05-05T11:00:00Z',
+    room: 'boot-room',
+    kind: 'assigned',
+    payload: given,
+  };
+  const data = { house: house.split('/').at(-1), entries: [entry] };
+  expect((await page.request.post('/api/entries', { data })).ok()).toBe(true);
+
+  const phone = await browser.newPage({ viewport: { width: 360, height: 740 } });
+  await signIn(phone, 'Petra');
+  await visit(phone, `${house}/board`);
+  await expect.poll(() => phone.evaluate(() => document.cookie)).toContain('oak-last');
+  await phone.goto('/');
+  await expect(phone).toHaveURL(`${house}/my-day`);
+  const first = phone.getByRole('region', { name: 'Now' });
+  await expect(first).toContainText('left from Sat 3 May');
+  await expect(phone.getByRole('list', { name: 'Then' })).toContainText('left from Mon 5 May');
+  await phone.screenshot({ path: '/tmp/e2e-left.png', fullPage: true });
+  await phone.getByRole('link', { name: 'Go on in Gannet Point, plot 6' }).click();
+  await expect(phone.getByRole('main')).toContainText('My dayGannet Point, plot 6');
+  await phone.close();
+
+  // House and the run sheet say the same.
+  await visit(page, house);
+  await expect(page.getByText('Boot room: sand, left from Mon 5 May')).toBeVisible();
+  // A lead is where they were.
+  await visit(page, `${house}/dry`);
+  await expect.poll(() => page.evaluate(() => document.cookie)).toContain('dry');
+  await page.goto('/');
+  await expect(page).toHaveURL(`${house}/dry`);
 });

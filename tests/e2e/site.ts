@@ -96,7 +96,12 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     site.sessions.clear();
   },
   signIn: async ({ site }, use) => use((page, name) => signIn(page, site, name)),
-  house: async ({ site }, use, { testId }) => use(`/h/${await copyHouse(site.database, `Copy for ${testId}`)}`),
+  house: async ({ site }, use, { testId }) => {
+    const id = await copyHouse(site.database, `Copy for ${testId}`);
+    await use(`/h/${id}`);
+    // People have work in all houses: what is handed out here is in nobody's way afterwards.
+    await query('DELETE FROM houses WHERE id = $1', site.database, [id]);
+  },
 });
 
 /** The instant that the tests' clock shows at first, less so many minutes, as entries and readings write it. */

@@ -26,6 +26,7 @@ const MyDay = ({ house: { id, me, people, timeZone, hasCalendar, entries }, snap
     person={me}
     now={now}
     timeZone={timeZone}
+    elsewhere={[]}
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
     last={lastDone(log, snapshot.rooms, me.id, now)}

@@ -15,6 +15,13 @@ export interface AssignedDays {
   hoursOf(handed: HandedPass<RoomSnapshot>, person: string): number;
 }
 
+/** What is left of a person's day in one house. */
+export interface HouseToday {
+  readonly id: string;
+  readonly name: string;
+  readonly passes: readonly HandedPass<RoomSnapshot>[];
+}
+
 /**
  * Returns the days of everybody in a house: what House, My day, the printed lists and the calendar say of them.
  *

@@ -3,7 +3,7 @@ import type { Batch } from '@/core/log/batch';
 import type { Person } from '@/core/log/person';
 import { dayOf } from '@/core/measure/dayOf';
 import type { Paces } from '@/core/rates/learn';
-import { assignedDays } from '@/core/schedule/assignedDays';
+import { assignedDays, type HouseToday } from '@/core/schedule/assignedDays';
 import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import type { DayList } from '@/core/work/dayListOf';
@@ -13,6 +13,7 @@ import { StateMark } from '@/ui/state/StateMark';
 import { firmWords, GROUP_NAMES, PASS_NAMES, passWords } from '@/words/stateWords';
 import { dayWords, spanWords, untilWords } from '@/words/when';
 import { CurrentJob } from './CurrentJob';
+import { ElsewhereToday } from './ElsewhereToday';
 import { taskAmounts } from './jobWords';
 import type { LastDone } from './lastDone';
 import { MyCalendar } from './MyCalendar';
@@ -28,6 +29,7 @@ export function MyDayView({
   person,
   now,
   timeZone,
+  elsewhere,
   works,
   hasCalendar,
   last,
@@ -40,6 +42,8 @@ export function MyDayView({
   readonly person: { readonly id: string; readonly name: string };
   readonly now: number;
   readonly timeZone: string;
+  /** The other houses in which this person has something left today; none where that is not known. */
+  readonly elsewhere: readonly HouseToday[];
   readonly works: boolean;
   readonly hasCalendar: boolean;
   /** What was done within the last minute. */
@@ -68,6 +72,7 @@ export function MyDayView({
     <main className="gloves mx-auto w-full max-w-xl flex-1 space-y-4 p-4">
       <header>
         <h1>My day</h1>
+        <p className="text-xl font-bold">{snapshot.house.name}</p>
         <p className="text-muted">
           {dayWords(today)}: {open.length} {open.length === 1 ? 'job' : 'jobs'} left
           {list.left > 0 && `, about ${spanWords(list.left)}`}
@@ -77,7 +82,8 @@ export function MyDayView({
       {works && last && <TakeBack done={last} now={now} />}
       {list.passes.length === 0 && (
         <p className="sheet p-6 text-center text-lg">
-          Nothing is handed to you for today, {person.name}. The lead hands out work on the run sheet.
+          Nothing is handed to you {elsewhere.length > 0 ? 'here ' : ''}for today, {person.name}.
+          {elsewhere.length > 0 ? '' : ' The lead hands out work on the run sheet.'}
         </p>
       )}
       {current && (
@@ -134,6 +140,9 @@ export function MyDayView({
           ))}
         </ul>
       )}
+      {elsewhere.map((house) => (
+        <ElsewhereToday key={house.id} house={house} />
+      ))}
       {works && <MyCalendar has={hasCalendar} />}
       {own && (
         <details className="text-sm text-muted">

@@ -8,6 +8,7 @@ import { LiveMark } from '@/ui/live/LiveMark';
 import { Header } from '@/ui/shell/Header';
 import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
+import { RememberPlace } from '@/ui/shell/RememberPlace';
 import { stationFacts } from '@/ui/shell/stationFacts';
 import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
 import { airWords } from '@/words/airWords';
@@ -48,6 +49,7 @@ export default async function HouseLayout({
       {mayAct(person, 'finisher') && (
         <KeepSeen house={house} news={[mark.seq, mark.rooms, Math.floor(now / AIR_EVERY_MS)].join(' ')} />
       )}
+      <RememberPlace person={person.id} />
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
     </HouseFrame>

@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { batchesOf, MIXED } from '@/core/log/batch';
 import { mayAct } from '@/server/mayAct';
+import { myHousesToday } from '@/server/myHouses';
 import { hasOwnCalendar, visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
@@ -14,6 +15,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
   const { house } = await params;
   const visit = await visitHouse(house);
   const { person, people, snapshot, log, now, timeZone } = visit;
+  const elsewhere = (await myHousesToday(person)).filter(({ id }) => id !== visit.id);
   return (
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
@@ -23,6 +25,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         person={person}
         now={now}
         timeZone={timeZone}
+        elsewhere={elsewhere}
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
         last={lastDone(log, snapshot.rooms, person.id, now)}
