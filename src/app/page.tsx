@@ -1,8 +1,7 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { LAST_PLACE, placeOf } from '@/contract/lastPlace';
-import { myHousesToday } from '@/server/myHouses';
-import { visitHouses } from '@/server/visit';
+import { visitHouses, visitOwnDay } from '@/server/visit';
 
 /**
  * Opens what somebody looked at last on this device, else the first house, or the list of houses when there is none; a finisher starts
@@ -16,7 +15,7 @@ export default async function Home() {
   const [first] = houses;
   if (!first) redirect('/houses');
   if (person.role !== 'finisher') redirect(`/h/${first.id}`);
-  const today = await myHousesToday(person);
+  const today = await visitOwnDay();
   const own = today.find(({ id }) => id === lastHouse?.id) ?? today[0] ?? lastHouse ?? first;
   redirect(`/h/${own.id}/my-day`);
 }

@@ -5,6 +5,7 @@ import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
+import type { HouseToday } from '../core/schedule/assignedDays';
 import { memberOf } from '../core/schedule/memberOf';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
@@ -24,6 +25,7 @@ import { hungOtherwise } from './hungOtherwise';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
+import { myHousesToday } from './myHouses';
 import { currentSession, requirePerson } from './session';
 
 /** A house with who looks at it. */
@@ -52,6 +54,12 @@ export async function visitHouses() {
   const person = await requirePerson();
   const houses = await loggedPage(person, () => inFirm(person.firm, () => listHouses(person)));
   return { person, houses, now: now() };
+}
+
+/** The houses in which who is signed in has something left to do today; whoever is not of the crew has nothing. */
+export async function visitOwnDay(): Promise<readonly HouseToday[]> {
+  const person = await requirePerson();
+  return mayAct(person, 'finisher') ? loggedPage(person, () => myHousesToday(person)) : [];
 }
 
 /**

@@ -375,6 +375,10 @@ test('what was not done yesterday is left for today, in whichever house, and sig
   const first = phone.getByRole('region', { name: 'Now' });
   await expect(first).toContainText('left from Sat 3 May');
   await expect(phone.getByRole('list', { name: 'Then' })).toContainText('left from Mon 5 May');
+  // Another one may be done first.
+  await phone.getByRole('link', { name: 'Do first: Bath, sand' }).click();
+  await expect(first).toContainText('Now, BathSand the room');
+  await expect(phone.getByRole('list', { name: 'Then' })).toContainText('left from Sat 3 May');
   await phone.screenshot({ path: '/tmp/e2e-left.png', fullPage: true });
   await phone.getByRole('link', { name: 'Go on in Gannet Point, plot 6' }).click();
   await expect(phone.getByRole('main')).toContainText('My dayGannet Point, plot 6');

@@ -27,6 +27,7 @@ const MyDay = ({ house: { id, me, people, timeZone, hasCalendar, entries }, snap
     now={now}
     timeZone={timeZone}
     elsewhere={[]}
+    first={new URLSearchParams(window.location.search).get('first') ?? undefined}
     works={me.role !== 'viewer'}
     hasCalendar={hasCalendar}
     last={lastDone(log, snapshot.rooms, me.id, now)}

@@ -6,6 +6,7 @@ import type { Paces } from '@/core/rates/learn';
 import { assignedDays, type HouseToday } from '@/core/schedule/assignedDays';
 import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
+import { workOn } from '@/core/work/block';
 import type { DayList } from '@/core/work/dayListOf';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
@@ -30,6 +31,7 @@ export function MyDayView({
   now,
   timeZone,
   elsewhere,
+  first,
   works,
   hasCalendar,
   last,
@@ -44,6 +46,8 @@ export function MyDayView({
   readonly timeZone: string;
   /** The other houses in which this person has something left today; none where that is not known. */
   readonly elsewhere: readonly HouseToday[];
+  /** The job that was tapped to be done first, see `jobOf`. */
+  readonly first: string | undefined;
   readonly works: boolean;
   readonly hasCalendar: boolean;
   /** What was done within the last minute. */
@@ -63,7 +67,8 @@ export function MyDayView({
   const open = list.passes
     .filter((handed) => passDone(handed) < 1)
     .map((handed) => ({ handed, standing: passStanding(handed) }));
-  const current = open.find(({ standing }) => standing.kind === 'go');
+  const ready = open.filter(({ standing }) => standing.kind === 'go');
+  const current = ready.find(({ handed }) => jobOf(handed) === first) ?? ready[0];
   const rest = open.filter((job) => job !== current);
   const meanwhile = rest.find(({ standing }) => standing.kind === 'go');
   const own = paces && paceWords(paces);
@@ -135,7 +140,18 @@ export function MyDayView({
                   {handed.leftFrom && <b className="block">left from {dayWords(handed.leftFrom)}</b>}
                 </span>
               </span>
-              <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />
+              <span className="flex flex-col items-end gap-1">
+                <StateMark words={standingWords(standing, now, timeZone)} className="text-sm" />
+                {standing.kind === 'go' && (
+                  <a
+                    href={`?${new URLSearchParams({ first: jobOf(handed) })}`}
+                    className="btn"
+                    aria-label={`Do first: ${handed.room.room.name}, ${passWords(handed.task.pass, handed.block)}`}
+                  >
+                    Do first
+                  </a>
+                )}
+              </span>
             </li>
           ))}
         </ul>
@@ -162,6 +178,9 @@ export function MyDayView({
 
 const keyOf = ({ room, task, people, block, leftFrom }: Handed): string =>
   `${room.room.id} ${task.pass} ${people.join(' ')} ${block} ${leftFrom}`;
+
+/** What a job is called in the address of the page. */
+const jobOf = ({ room, task, block }: Handed): string => `${room.room.id} ${workOn(task.pass, block)}`;
 
 const doneWords = ({ room, task, block }: Handed): string => `${room.room.name} ${passWords(task.pass, block)}`;
 

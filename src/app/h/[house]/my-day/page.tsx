@@ -1,8 +1,7 @@
 import type { Metadata } from 'next';
 import { batchesOf, MIXED } from '@/core/log/batch';
 import { mayAct } from '@/server/mayAct';
-import { myHousesToday } from '@/server/myHouses';
-import { hasOwnCalendar, visitHouse } from '@/server/visit';
+import { hasOwnCalendar, visitHouse, visitOwnDay } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { crewOf } from '@/views/board/boardRows';
@@ -11,11 +10,17 @@ import { MyDayView } from '@/views/myday/MyDayView';
 
 export const metadata: Metadata = { title: 'My day' };
 
-export default async function MyDayPage({ params }: { readonly params: Promise<{ house: string }> }) {
-  const { house } = await params;
+export default async function MyDayPage({
+  params,
+  searchParams,
+}: {
+  readonly params: Promise<{ house: string }>;
+  readonly searchParams: Promise<{ readonly first?: string | string[] }>;
+}) {
+  const [{ house }, { first }] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
   const { person, people, snapshot, log, now, timeZone } = visit;
-  const elsewhere = (await myHousesToday(person)).filter(({ id }) => id !== visit.id);
+  const elsewhere = (await visitOwnDay()).filter(({ id }) => id !== visit.id);
   return (
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
@@ -26,6 +31,7 @@ export default async function MyDayPage({ params }: { readonly params: Promise<{
         now={now}
         timeZone={timeZone}
         elsewhere={elsewhere}
+        first={typeof first === 'string' ? first : undefined}
         works={mayAct(person, 'finisher')}
         hasCalendar={await hasOwnCalendar(visit)}
         last={lastDone(log, snapshot.rooms, person.id, now)}
