@@ -342,3 +342,20 @@ test('workers run in a browser whose device answers by itself: the plan is made'
   expect(wrong).toEqual([]);
   await desk.close();
 });
+
+test('what a phone shows by itself fits it, however narrow it is', async ({ browser, away }) => {
+  const phone = await browser.newContext(PHONE);
+  const page = await openAndKeep(phone, 'Petra', away);
+  await away.stop();
+  for (const path of ['my-day', 'board', 'walk', 'guide']) {
+    await page.goto(`${away.house}/${path}`);
+    await noConnection(page);
+    for (const width of [360, 390, 412, 430]) {
+      await page.setViewportSize({ width, height: 740 });
+      expect(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at ${width}`).toBe(width);
+      if (path !== 'my-day') continue;
+      const done = await jobNow(page).getByRole('button', { name: 'Done', exact: true }).boundingBox();
+      expect((done?.x ?? width) + (done?.width ?? 0)).toBeLessThanOrEqual(width);
+    }
+  }
+});

@@ -327,7 +327,7 @@ test('boxed butts are centered once they are stiff, from the phone, and that is 
   await visit(phone, `${house}/my-day`);
   // What is left from Saturday comes first.
   const now = phone.getByRole('region', { name: 'Now' });
-  await expect(now).toContainText('left from Sat 3 May');
+  await expect(now).toContainText('Left from Sat 3 May');
   await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   await phone.reload();
   const job = now.filter({ hasText: 'Center the butts' });
@@ -373,7 +373,7 @@ test('what was not done yesterday is left for today, in whichever house, and sig
   await phone.goto('/');
   await expect(phone).toHaveURL(`${house}/my-day`);
   const first = phone.getByRole('region', { name: 'Now' });
-  await expect(first).toContainText('left from Sat 3 May');
+  await expect(first).toContainText('Left from Sat 3 May');
   await expect(phone.getByRole('list', { name: 'Then' })).toContainText('left from Mon 5 May');
   // Another one may be done first.
   await phone.getByRole('link', { name: 'Do first: Bath, sand' }).click();

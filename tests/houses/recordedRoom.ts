@@ -50,7 +50,11 @@ export function recordedRoom(
     readonly air?: Air;
     readonly edit?: { readonly at: number; readonly room?: object; readonly head?: object };
   } = {},
-): { readonly room: RoomSnapshot; readonly refused: readonly (Refusal | undefined)[] } {
+): {
+  readonly room: RoomSnapshot;
+  readonly refused: readonly (Refusal | undefined)[];
+  readonly log: EntryRecorder['log'];
+} {
   const first = readRoom(room, head).house;
   const before = ruledHouse(
     first,
@@ -82,5 +86,5 @@ export function recordedRoom(
   );
   const [own] = rooms;
   if (!own) throw new Error('the house has its room');
-  return { room: own, refused };
+  return { room: own, refused, log: recorder.log };
 }

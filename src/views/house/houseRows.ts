@@ -168,6 +168,17 @@ function todayRows(
       state: roomWords(pass.room.standing.now, now, timeZone).title,
       isDone: passDone(pass) === 1,
     }));
-    return [{ id, name, left, passes: rows }];
+    // Jobs that read alike stand once.
+    const alike = [...groupBy(rows, ({ words, isDone }) => `${words} ${isDone}`).values()];
+    return [
+      {
+        id,
+        name,
+        left,
+        passes: alike.flatMap(([row, ...more]) =>
+          row ? [{ ...row, words: more.length > 0 ? `${row.words} ×${more.length + 1}` : row.words }] : [],
+        ),
+      },
+    ];
   });
 }

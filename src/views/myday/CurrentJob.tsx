@@ -122,7 +122,6 @@ export function CurrentJob({
         <p className="text-muted">
           Now, {name}
           {block && `: ${BLOCK_NAMES[block]} only`}
-          {leftFrom && <b>, left from {dayWords(leftFrom)}</b>}
         </p>
         <h2 className="text-2xl">
           {isBesideCoats(beside)
@@ -134,6 +133,7 @@ export function CurrentJob({
                   (kind) => CLASS_NAMES[kind],
                 )}
         </h2>
+        {leftFrom && <p className="font-bold">Left from {dayWords(leftFrom)}</p>}
       </div>
       {room.room.note && (
         <p className="rounded-lg bg-base-200 p-3">

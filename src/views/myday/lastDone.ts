@@ -1,7 +1,9 @@
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
+import { blocksIn } from '@/core/schedule/roomBlocks';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { PASS_NAMES } from '@/words/stateWords';
+import { BLOCKS, type Block } from '@/core/work/block';
+import { BLOCK_NAMES, PASS_NAMES } from '@/words/stateWords';
 
 /** What somebody said last with one press, while it is taken back with another one. */
 export interface LastDone {
@@ -23,7 +25,7 @@ export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: stri
   const left = last ? Date.parse(last.at) + MINUTE_MS - now : 0;
   if (!last || left <= 0) return undefined;
   const together = mine.filter(({ room, at }) => room === last.room && at === last.at);
-  const room = rooms.find((own) => own.room.id === last.room)?.room.name ?? 'a room';
+  const room = rooms.find((own) => own.room.id === last.room);
   const what =
     last.kind === 'coat'
       ? PASS_NAMES[last.payload.key].toLowerCase()
@@ -32,5 +34,25 @@ export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: stri
         : last.kind === 'centered'
           ? 'butts centered'
           : last.kind;
-  return { entries: together.map(({ id }) => id), words: `${room}, ${what}`, left };
+  const where = room ? whereOn(together, room) : '';
+  return { entries: together.map(({ id }) => id), words: `${room?.room.name ?? 'a room'}, ${what}${where}`, left };
+}
+
+/** On what of a room some coats were put, where not on all of it: its walls, its ceiling, or a part. */
+function whereOn(entries: readonly Entry[], room: RoomSnapshot): string {
+  const coats = entries.flatMap((entry) => (entry.kind === 'coat' ? [entry.payload] : []));
+  if (coats.every(({ pieces, faces, part }) => !pieces && !faces && part === 1)) return '';
+  const on = new Set(
+    coats.flatMap((coat) => (coat.on ?? []).flatMap(({ id, amount, of }) => (amount === of ? [id] : []))),
+  );
+  const blocks = blocksIn(room);
+  const asked = (block: Block) =>
+    coats.flatMap(({ class: kind, key, side }) => {
+      const coat = room.coats.find((own) => own.class === kind && own.key === key && own.side === side);
+      return (coat && blocks?.coat(coat.id, block)?.pieces) ?? [];
+    });
+  const whole = BLOCKS.filter((block) => asked(block).length > 0 && asked(block).every(({ id }) => on.has(id)));
+  const begun = BLOCKS.filter((block) => asked(block).some(({ id }) => on.has(id)));
+  const [only] = whole;
+  return only && whole.length === 1 && begun.length === 1 ? `, ${BLOCK_NAMES[only]}` : ', in part';
 }

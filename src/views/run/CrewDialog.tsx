@@ -8,17 +8,8 @@ import { SKILLS, type Skill } from '@/core/work/workItem';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { paceWords } from './paceWords';
-import { toolWords } from './planWords';
+import { SKILL_WORDS, toolWords } from './planWords';
 
-const SKILL_WORDS: Readonly<Record<Skill, string>> = {
-  tape: 'tape',
-  coat: 'coat',
-  box: 'box',
-  angles: 'angles',
-  sand: 'sand',
-  check: 'check',
-  seal: 'seal',
-};
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** How the crew works: who does what for how long, who is away, on which days, and which tools are few. */

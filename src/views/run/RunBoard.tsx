@@ -17,6 +17,7 @@ import { CrewDialog } from './CrewDialog';
 import { DayBoard } from './DayBoard';
 import { type Drying, dryingOf } from './dryingOf';
 import { HandOutDialog } from './HandOutDialog';
+import { NobodyCan } from './NobodyCan';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
 import { type PlanCard, planCards } from './planCards';
@@ -163,6 +164,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           {handOut.message}
         </p>
       )}
+      {input && plan && <NobodyCan plan={plan} input={input} showCrew={mayHand ? () => setPanel('crew') : undefined} />}
       {input && plan && (
         <DndContext sensors={sensors} accessibility={{ screenReaderInstructions: BY_KEYS }} {...handlers}>
           {shownDay === undefined ? (

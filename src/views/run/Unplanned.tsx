@@ -8,7 +8,9 @@ export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly 
   const names = plan.last.flatMap((id) => input.rooms.find((room) => room.id === id)?.name ?? []);
   const late = input.rooms.flatMap((room) => (lateBy(room, roomEnd(room, plan, input)) > 0 ? [room.name] : []));
   const partly = input.rooms.filter(({ heldFaces = 0 }) => heldFaces > 0);
-  if (plan.leftOut.length + names.length + late.length + partly.length === 0) return null;
+  // What nobody can do stands above the plan, see `NobodyCan`.
+  const leftOut = plan.leftOut.filter(({ why }) => why !== 'nobody');
+  if (leftOut.length + names.length + late.length + partly.length === 0) return null;
   return (
     <section className="sheet space-y-2 p-4" aria-label="Not as it should be">
       {late.length > 0 && (
@@ -27,13 +29,13 @@ export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly 
           {partly.map(({ name, heldFaces = 0 }) => `${name} (${heldFaces})`).join(', ')}
         </p>
       )}
-      {plan.leftOut.length > 0 && (
+      {leftOut.length > 0 && (
         <details>
           <summary>
-            <strong>{plan.leftOut.length} in no plan</strong>
+            <strong>{leftOut.length} in no plan</strong>
           </summary>
           <ul className="mt-1 text-sm">
-            {plan.leftOut.map(({ item, why }) => (
+            {leftOut.map(({ item, why }) => (
               <li key={item}>
                 {itemWords(
                   input.items.find(({ id }) => id === item),

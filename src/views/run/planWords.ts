@@ -2,7 +2,7 @@ import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { halfOf } from '@/core/work/splitItems';
-import type { WorkItem, WorkKind } from '@/core/work/workItem';
+import type { Skill, WorkItem, WorkKind } from '@/core/work/workItem';
 import { bladeWords } from '@/words/lengthWords';
 import { BLOCK_NAMES, GROUP_NAMES, PASS_NAMES } from '@/words/stateWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/words/when';
@@ -111,6 +111,17 @@ export const whoWords = (people: readonly string[], input: PlanInput): string =>
 
 /** Finish Thu 4 Dec, 14:00. */
 export const finishWords = (at: number, input: PlanInput): string => instantWords(at, input.timeZone);
+
+/** What somebody can do. */
+export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
+  tape: 'tape',
+  coat: 'coat',
+  box: 'box',
+  angles: 'angles',
+  sand: 'sand',
+  check: 'check',
+  seal: 'seal',
+};
 
 /** Why something is in no plan. */
 export const LEFT_OUT = {

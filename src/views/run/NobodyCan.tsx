@@ -1,0 +1,41 @@
+import type { HousePlan } from '@/core/plan/planHouse';
+import type { PlanInput } from '@/core/plan/planInput';
+import { SKILLS } from '@/core/work/workItem';
+import { PageLink } from '@/ui/PageLink';
+import { listWords } from '@/words/coatWords';
+import { SKILL_WORDS } from './planWords';
+
+/** What nobody of the crew does, above the plan that is without it, and the way to who does. */
+export function NobodyCan({
+  plan,
+  input,
+  showCrew,
+}: {
+  readonly plan: HousePlan;
+  readonly input: PlanInput;
+  /** Undefined for those who may not change the crew. */
+  readonly showCrew: (() => void) | undefined;
+}) {
+  const left = new Set(plan.leftOut.flatMap(({ item, why }) => (why === 'nobody' ? [item] : [])));
+  if (left.size === 0) return null;
+  const skills = SKILLS.filter((skill) => input.items.some((item) => left.has(item.id) && item.skill === skill));
+  return (
+    <section className="sheet flex flex-wrap items-center gap-3 p-4" aria-label="Nobody can do this">
+      <p className="flex-1">
+        <strong>Nobody on the crew can {listWords(skills.map((skill) => SKILL_WORDS[skill]))}.</strong>{' '}
+        {left.size === 1 ? '1 job is' : `${left.size} jobs are`} in no plan, and the finish is without{' '}
+        {left.size === 1 ? 'it' : 'them'}.
+      </p>
+      {showCrew && (
+        <>
+          <button type="button" className="btn btn-primary" onClick={showCrew}>
+            Say who can
+          </button>
+          <PageLink href="/houses" className="btn">
+            Add people
+          </PageLink>
+        </>
+      )}
+    </section>
+  );
+}
