@@ -1,6 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { QueryTypes } from 'sequelize';
 import type { Role } from '../core/log/person';
+import { dayOf } from '../core/measure/dayOf';
 import { acrossFirms, firm } from './firm';
 import { models } from './models';
 import type { Member } from './people';
@@ -46,13 +47,18 @@ export async function findCalendar(token: string): Promise<Member | undefined> {
   return row;
 }
 
-/** Returns the houses, by name, in which something was ever handed to a person. */
-export async function housesWithWork(person: string): Promise<readonly string[]> {
+/** In houses in which nobody was given anything for longer, nothing is looked for that is left. */
+const LEFT_DAYS = 60;
+const DAY_MS = 86_400_000;
+
+/** Returns the houses, by name, in which something was handed to a person for the last two months, or later. */
+export async function housesWithWork(person: string, now: number): Promise<readonly string[]> {
   const rows = await models().sequelize.query<{ id: string }>(
     `SELECT id FROM houses WHERE firm = $1 AND id IN (
        SELECT house_id FROM entries WHERE firm = $1 AND kind = 'assigned' AND payload -> 'people' @> to_jsonb($2::text)
+         AND payload ->> 'day' >= $3
      ) ORDER BY head ->> 'name', id`,
-    { type: QueryTypes.SELECT, bind: [firm(), person] },
+    { type: QueryTypes.SELECT, bind: [firm(), person, dayOf(now - LEFT_DAYS * DAY_MS, 'UTC')] },
   );
   return rows.map(({ id }) => id);
 }

@@ -27,7 +27,7 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
   const person = await findCalendar(token);
   if (!person) return refuse(404, 'There is no such calendar.');
   const events = await inFirm(person.firm, async () => {
-    const [houses, { crew }] = await Promise.all([housesWithWork(person.id), readCrew()]);
+    const [houses, { crew }] = await Promise.all([housesWithWork(person.id, now()), readCrew()]);
     const snapshots = await Promise.all(houses.map((house) => loadSnapshot(house)));
     // One day is one day, in however many houses.
     const ends = new Map<string, number>();

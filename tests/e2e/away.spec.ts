@@ -75,7 +75,8 @@ async function couldDoWithout(): Promise<boolean> {
   open.close();
   return count > 0;
 }
-const noConnection = (page: Page) => expect(page.getByText('No connection')).toBeVisible();
+const noConnection = (page: Page) =>
+  expect(page.getByRole('status').filter({ hasText: 'No connection' })).toBeVisible();
 const unsent = (page: Page) => page.getByRole('button', { name: / unsent/ });
 /** Tells a page that the connection is back; one that found out by itself is shown anew just then. */
 const isBack = (page: Page) =>

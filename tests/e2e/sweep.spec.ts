@@ -14,7 +14,7 @@ for (const { words, hours } of SWEEP_DAYS) {
         await signIn(page, 'Petra');
         const myDay = await (await page.request.get(`${house}/my-day`)).text();
         expect(myDay.replaceAll('<!-- -->', '')).toContain(
-          `${format(new TZDate(at, SWEEP_ZONE), 'EEE d MMM')}: 2 jobs left`,
+          `${format(new TZDate(at, SWEEP_ZONE), 'EEE d MMM')}: 3 jobs left`,
         );
         const item = {
           id: randomUUID(),
@@ -40,6 +40,10 @@ for (const { words, hours } of SWEEP_DAYS) {
         const now = page.getByRole('region', { name: 'Now' });
         await expect(now).toContainText('Bunk room');
         await isLive(page);
+        // What was left from days before comes first.
+        await expect(now).toContainText('Left from');
+        await now.getByRole('button', { name: 'Done', exact: true }).click();
+        await expect(now).toContainText('Fill coat');
         await now.getByRole('button', { name: 'Done', exact: true }).click();
         // What went on is wet now, and the next job is shown.
         await expect(now).toContainText('Now, Bath');

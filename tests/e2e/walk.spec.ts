@@ -61,6 +61,9 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   await visit(page, `${house}/my-day`);
   await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
   const job = page.getByRole('region', { name: 'Now' });
+  // A job of three coats, with one press.
+  await page.getByRole('link', { name: 'Do first: Bunk room, fill' }).click();
+  await expect(job).toContainText('Fill coat');
   const title = job.getByRole('heading', { level: 2 });
   const before = await title.textContent();
   // Two presses at most: this is one.

@@ -98,8 +98,9 @@ describe('handing out', () => {
     await within(() => setRemoved(other, 'bath', new Date(AT)));
     const days = await within(() => daysElsewhere(house, '2031-05-08'));
     expect(Object.fromEntries(days)).toEqual({ [tobin]: ['2031-05-09'] });
-    expect(await within(() => housesWithWork(tobin))).toContain(other);
-    expect(await within(() => housesWithWork(randomUUID()))).toEqual([]);
+    expect(await within(() => housesWithWork(tobin, Date.parse(AT)))).toContain(other);
+    expect(await within(() => housesWithWork(tobin, Date.parse('2031-09-01T00:00:00Z')))).toEqual([]);
+    expect(await within(() => housesWithWork(randomUUID(), Date.parse(AT)))).toEqual([]);
   });
 });
 
