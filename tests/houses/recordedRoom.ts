@@ -24,6 +24,16 @@ export const EVERY_COAT: readonly Sent[] = [
   ...['flat.finish', 'angle.fill.second', 'fasteners.finish'].map((of) => coat(80, of)),
 ];
 
+/** A room, 20 ft by 12 ft: a butt in every course of its long walls. */
+export const WITH_BUTTS = {
+  outline: [
+    [0, 0],
+    [240, 0],
+    [240, 144],
+    [0, 144],
+  ],
+};
+
 /** A coat by its name: `angle.fill.first`. */
 export function coat(hours: number, of: string, more: object = {}): Sent {
   const [kind, key, side] = of.split('.');

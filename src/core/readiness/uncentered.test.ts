@@ -1,20 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { coat, hoursIn, recordedRoom, type Sent } from '../../../tests/houses/recordedRoom';
+import { coat, hoursIn, recordedRoom, type Sent, WITH_BUTTS } from '../../../tests/houses/recordedRoom';
 import { openWork } from '../schedule/planInputOf';
 import { nextChange } from '../snapshot/nextChange';
 
-/** 20 ft by 12 ft: a butt in every course of the long walls. */
-const room = {
-  outline: [
-    [0, 0],
-    [240, 0],
-    [240, 144],
-    [0, 144],
-  ],
-};
 const headWith = (choices: object = {}) => ({ method: { level: 4, tools: 'boxes', order: 'boxes', ...choices } });
 const boxed = (sent: readonly Sent[], hours: number, choices?: object, air = { temperature: 21.1, humidity: 50 }) =>
-  recordedRoom(sent, hours, { room, head: headWith(choices), air });
+  recordedRoom(sent, hours, { room: WITH_BUTTS, head: headWith(choices), air });
 const TAPED = [coat(0, 'butt.tape'), coat(0, 'flat.tape')];
 const FILLED = [...TAPED, coat(40, 'butt.fill')];
 const CENTERED: Sent = [42.5, 'centered', { round: 'fill' }];

@@ -5,7 +5,7 @@ import { openWork } from '@/core/schedule/planInputOf';
 import { goodsOfItems } from '@/core/supply/goodsOfItems';
 import { logEntry as entry, TOBIN } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
-import { coat, hoursIn, recordedRoom, type Sent } from '../../../tests/houses/recordedRoom';
+import { coat, hoursIn, recordedRoom, type Sent, WITH_BUTTS } from '../../../tests/houses/recordedRoom';
 import { passStanding } from './passStanding';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
@@ -46,14 +46,6 @@ describe('a pass of which something must not be covered', () => {
 });
 
 describe('boxed butts that were handed out with their round', () => {
-  const room = {
-    outline: [
-      [0, 0],
-      [240, 0],
-      [240, 144],
-      [0, 144],
-    ],
-  };
   const head = { method: { level: 4, tools: 'boxes', order: 'boxes' } };
   const sent: readonly Sent[] = [
     coat(0, 'butt.tape'),
@@ -62,7 +54,7 @@ describe('boxed butts that were handed out with their round', () => {
     coat(40, 'butt.fill'),
   ];
   const centringAt = (hours: number, more: readonly Sent[] = []) =>
-    handedPasses([recordedRoom([...sent, ...more], hours, { room, head }).room], '2031-05-06').filter(
+    handedPasses([recordedRoom([...sent, ...more], hours, { room: WITH_BUTTS, head }).room], '2031-05-06').filter(
       ({ task }) => task.pass === 'centring',
     );
 
@@ -76,7 +68,7 @@ describe('boxed butts that were handed out with their round', () => {
   });
 
   it('take as long on the list as in the plan, and no mud but what is left in the pan', () => {
-    const { room: own } = recordedRoom(sent, 41, { room, head });
+    const { room: own } = recordedRoom(sent, 41, { room: WITH_BUTTS, head });
     const planned = openWork(own, hoursIn(41)).find(({ work }) => work === 'centring.fill');
     expect(centringAt(41)[0]?.task.hours).toBeCloseTo(planned?.hours ?? 0, 9);
     expect(goodsOfItems(own, waresOf(NO_CATALOGUE, 'in'), hoursIn(41)).get('room/centring.fill')).toEqual([]);
