@@ -1,7 +1,7 @@
 /** The cookie that says which page of a house was looked at last. */
 export const LAST_PLACE = 'oak-last';
 
-const PLACE = /^\/h\/([0-9a-f-]{36})(\/[a-z-]+){0,2}$/;
+const PLACE = /^\/h\/([0-9a-f-]{36})(\/[\w-]+){0,2}$/;
 
 /** Returns what the cookie says of a person's page. */
 export const lastPlace = (person: string, path: string): string => encodeURIComponent(`${person} ${path}`);

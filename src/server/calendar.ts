@@ -34,25 +34,29 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
     return snapshots.flatMap(({ id, snapshot, timeZone }) => {
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
       const assigned = assignedDays(snapshot.rooms, dayOf(now(), timeZone));
-      return assigned.handed
-        .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
-        .map((handed): EventAttributes => {
-          const { room, task, day, people, block, leftFrom } = handed;
-          const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
-          const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
-          ends.set(day, end);
-          const done = passDone(handed) === 1;
-          return {
-            // What is left from an earlier day moves on from day to day.
-            uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${leftFrom ?? day}@oak-tally`,
-            title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
-            location: snapshot.house.name,
-            start: arrayOf(start),
-            startInputType: 'utc',
-            end: arrayOf(end),
-            endInputType: 'utc',
-          };
-        });
+      return (
+        assigned.handed
+          .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
+          // As on My day: what is left from earlier days comes first.
+          .toSorted((a, b) => (a.leftFrom ?? a.day).localeCompare(b.leftFrom ?? b.day))
+          .map((handed): EventAttributes => {
+            const { room, task, day, people, block, leftFrom } = handed;
+            const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
+            const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
+            ends.set(day, end);
+            const done = passDone(handed) === 1;
+            return {
+              // What is left from an earlier day moves on from day to day.
+              uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${leftFrom ?? day}@oak-tally`,
+              title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
+              location: snapshot.house.name,
+              start: arrayOf(start),
+              startInputType: 'utc',
+              end: arrayOf(end),
+              endInputType: 'utc',
+            };
+          })
+      );
     });
   });
   const { value, error } = createEvents(events, { productId: 'oak-tally', calName: `Oak Tally, ${person.name}` });

@@ -253,8 +253,12 @@ test('a list is read by a calendar until its address is ended', async ({
   const text = await (await calendar.get(new URL(address).pathname)).text();
   expect(text).toMatch(/^BEGIN:VCALENDAR/);
   expect(text).toContain('SUMMARY:Bunk room: fill');
-  // Seven in New York in May.
-  expect(text).toContain('DTSTART:20310506T110000Z');
+  // Seven in New York in May; what is left from Saturday comes first, and nothing begins before the one before has ended.
+  expect(text).toMatch(/SUMMARY:Bunk room: tape\r?\n(?:(?!END:VEVENT)[\s\S])*DTSTART:20310506T110000Z/);
+  const times = (of: 'DTSTART' | 'DTEND') =>
+    [...text.matchAll(new RegExp(`${of}:(20310506T\\d+Z)`, 'g'))].map(([, time = '']) => time);
+  expect(times('DTSTART').length).toBeGreaterThan(2);
+  expect(times('DTSTART').toSorted().slice(1)).toEqual(times('DTEND').toSorted().slice(0, -1));
   expect(text).not.toContain('Boot room');
   await page.getByRole('button', { name: 'End it' }).click();
   await expect(page.getByRole('button', { name: 'Make an address' })).toBeVisible();

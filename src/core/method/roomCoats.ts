@@ -43,11 +43,19 @@ export function roomCoats(tally: Tally, method: Method, finish?: Room['finish'])
 }
 
 /**
- * Returns the coats of a room with what single joints get beyond their class: a coat of their own, or mud that the last one takes along.
+ * Returns the coats of a room that is taken off with what single joints get beyond their class: a coat of their own, or mud that the last
+ * one takes along.
  *
  * @param more by piece, see `jointFindings`
  */
-export function withJointsMore(
+export const coatsWithMore = (
+  { tally, pieces }: { readonly tally: Tally; readonly pieces: readonly Pick<Piece, 'id' | 'class' | 'amount'>[] },
+  method: Method,
+  finish: Room['finish'],
+  more: JointsWithMore,
+): readonly RoomCoat[] => withJointsMore(roomCoats(tally, method, finish), pieces, more);
+
+function withJointsMore(
   coats: readonly RoomCoat[],
   pieces: readonly Pick<Piece, 'id' | 'class' | 'amount'>[],
   more: JointsWithMore,

@@ -12,7 +12,7 @@ import { memoizeLast } from '../measure/memoizeLast';
 import { cachedMethod } from '../method/cachedMethod';
 import type { JointsWithMore } from '../method/extraCoat';
 import { type Method, type MethodHouse, methodOfRoom, type Scraping, type Shrinkage } from '../method/resolveMethod';
-import { roomCoats, withJointsMore } from '../method/roomCoats';
+import { coatsWithMore } from '../method/roomCoats';
 import { isTimedScraping, learnScraping } from '../readiness/learnScraping';
 import { piecesToMend } from '../readiness/mending';
 import { prefillOf } from '../readiness/prefillOf';
@@ -189,7 +189,7 @@ const cachedPlan = memoizeLast(
     gapLitres: number | undefined,
     more: JointsWithMore,
   ) => {
-    const coats = withJointsMore(roomCoats(tally, method, finish), pieces, more);
+    const coats = coatsWithMore({ tally, pieces }, method, finish, more);
     const tasks = tasksOf(tally, coats, method, finish, { gaps, litres: gapLitres });
     return { coats, tasks, hours: coats.map((coat) => coatHours(coat, method)) };
   },

@@ -1,5 +1,5 @@
 import type { TakenOff } from '../joints/takeOff';
-import { roomCoats, withJointsMore } from '../method/roomCoats';
+import { coatsWithMore } from '../method/roomCoats';
 import type { Room } from '../room/schema';
 import { appliedCoats } from '../standing/appliedCoats';
 import { jointFindings } from '../standing/jointFindings';
@@ -32,7 +32,7 @@ export function withRooms(snapshot: HouseSnapshot, others: ReadonlyMap<string, O
         pieces: taken.pieces,
         faces: taken.faces,
         more,
-        coats: withJointsMore(roomCoats(taken.tally, method, room.finish), taken.pieces, more),
+        coats: coatsWithMore(taken, method, room.finish, more),
         applied: appliedCoats(taken.pieces, method, state.applied, room.finish, {
           held,
           toMend,

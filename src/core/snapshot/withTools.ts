@@ -1,6 +1,6 @@
 import { cachedMethod } from '../method/cachedMethod';
 import { methodOfRoom } from '../method/resolveMethod';
-import { roomCoats, withJointsMore } from '../method/roomCoats';
+import { coatsWithMore } from '../method/roomCoats';
 import type { AnswerTo } from '../room/methodAnswers';
 import { appliedCoats } from '../standing/appliedCoats';
 import type { HouseSnapshot, RoomSnapshot } from './houseSnapshot';
@@ -23,7 +23,7 @@ export function withTools(snapshot: HouseSnapshot, tools: Tools): HouseSnapshot 
       return {
         ...room,
         method,
-        coats: withJointsMore(roomCoats(room.tally, method, room.room.finish), room.pieces, room.more),
+        coats: coatsWithMore(room, method, room.room.finish, room.more),
         applied: appliedCoats(room.pieces, method, room.state.applied, room.room.finish, {
           held: room.held,
           toMend: room.toMend,
