@@ -1,7 +1,7 @@
 'use client';
 
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
-import { useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import type { Said } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
@@ -13,7 +13,6 @@ import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { changeWords, dayAfter } from '@/words/when';
 import { CardDialog } from './CardDialog';
-import { CrewDialog } from './CrewDialog';
 import { DayBoard } from './DayBoard';
 import { type Drying, dryingOf } from './dryingOf';
 import { HandOutDialog } from './HandOutDialog';
@@ -26,8 +25,11 @@ import { Unplanned } from './Unplanned';
 import { useDraggedCard } from './useDraggedCard';
 import { useHandOut } from './useHandOut';
 import { WeekBoard } from './WeekBoard';
-import { WhatIfDialog } from './WhatIfDialog';
 import { WhatMoved } from './WhatMoved';
+
+// What is opened now and then is fetched then.
+const CrewDialog = lazy(async () => ({ default: (await import('./CrewDialog')).CrewDialog }));
+const WhatIfDialog = lazy(async () => ({ default: (await import('./WhatIfDialog')).WhatIfDialog }));
 
 export interface RunBoardProps {
   /** Of what the page shows: another one is fetched anew. */
@@ -212,21 +214,23 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           close={() => setOpen(undefined)}
         />
       )}
-      {panel === 'crew' && ground && (
-        <CrewDialog ground={ground} unit={unit} close={() => setPanel(undefined)} changed={standing.fetchAnew} />
-      )}
-      {panel === 'whatIf' && input && plan && (
-        <WhatIfDialog
-          input={input}
-          plan={plan}
-          together={together}
-          hourCost={ground?.crew.hourCost}
-          busy={command.busy || handOut.busy}
-          message={command.message ?? handOut.message}
-          take={(price) => void takeWhatIf(price)}
-          close={() => setPanel(undefined)}
-        />
-      )}
+      <Suspense fallback={null}>
+        {panel === 'crew' && ground && (
+          <CrewDialog ground={ground} unit={unit} close={() => setPanel(undefined)} changed={standing.fetchAnew} />
+        )}
+        {panel === 'whatIf' && input && plan && (
+          <WhatIfDialog
+            input={input}
+            plan={plan}
+            together={together}
+            hourCost={ground?.crew.hourCost}
+            busy={command.busy || handOut.busy}
+            message={command.message ?? handOut.message}
+            take={(price) => void takeWhatIf(price)}
+            close={() => setPanel(undefined)}
+          />
+        )}
+      </Suspense>
       {panel === 'many' && input && (
         <HandOutDialog
           input={input}
