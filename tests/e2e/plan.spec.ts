@@ -206,6 +206,7 @@ test('what if is priced by planning again, and its dialogs are free of axe viola
   for (const name of ['Crew and tools', 'What if', 'Hand out several']) {
     await page.getByRole('button', { name, exact: true }).click();
     const dialog = page.getByRole('dialog');
+    await expect(dialog).toBeVisible();
     if (name === 'What if') {
       await expect(dialog.getByRole('row')).toHaveCount(9);
       // An hour costs 40.

@@ -11,6 +11,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import type { Handed } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
+import { Opening } from '@/ui/Opening';
 import { changeWords, dayAfter } from '@/words/when';
 import { CardDialog } from './CardDialog';
 import { DayBoard } from './DayBoard';
@@ -214,7 +215,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           close={() => setOpen(undefined)}
         />
       )}
-      <Suspense fallback={null}>
+      <Suspense fallback={<Opening />}>
         {panel === 'crew' && ground && (
           <CrewDialog ground={ground} unit={unit} close={() => setPanel(undefined)} changed={standing.fetchAnew} />
         )}
