@@ -1,14 +1,13 @@
-/** The cookie that says which page of a house was looked at last. */
+/** Name of the cookie with the last page of a house that a person opened on this device. */
 export const LAST_PLACE = 'oak-last';
 
 const PLACE = /^\/h\/([0-9a-f-]{36})(\/[\w-]+){0,2}$/;
 
-/** Returns what the cookie says of a person's page. */
+/** Returns the cookie's value for a person and a path. */
 export const lastPlace = (person: string, path: string): string => encodeURIComponent(`${person} ${path}`);
 
 /**
- * Reads which page a person looked at last on a device, and of which house; undefined where somebody else looked, or it is no
- * page of a house.
+ * Reads the house and the path from the cookie. Returns undefined if it belongs to another person or is not a page of a house.
  *
  * @example placeOf(`${ann} /h/${house}/board`, ann)  // { house, path: `/h/${house}/board` }
  */

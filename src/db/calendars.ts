@@ -47,11 +47,11 @@ export async function findCalendar(token: string): Promise<Member | undefined> {
   return row;
 }
 
-/** In houses in which nobody was given anything for longer, nothing is looked for that is left. */
+/** Unfinished work that was assigned for an earlier day than this is not looked for in other houses. */
 const LEFT_DAYS = 60;
 const DAY_MS = 86_400_000;
 
-/** Returns the houses, by name, in which something was handed to a person for the last two months, or later. */
+/** Returns the ids of the houses in which a person was assigned work for a day in the last two months or later, sorted by name. */
 export async function housesWithWork(person: string, now: number): Promise<readonly string[]> {
   const rows = await models().sequelize.query<{ id: string }>(
     `SELECT id FROM houses WHERE firm = $1 AND id IN (

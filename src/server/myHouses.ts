@@ -1,21 +1,26 @@
 import { dayOf } from '../core/measure/dayOf';
-import { assignedDays, type HouseToday } from '../core/schedule/assignedDays';
-import { passDone } from '../core/schedule/assignedWork';
+import type { HouseToday } from '../core/schedule/assignedDays';
+import { handedPasses, passDone } from '../core/schedule/assignedWork';
+import { dayListOf } from '../core/work/dayListOf';
 import { housesWithWork } from '../db/calendars';
 import { now } from '../db/clock';
 import { inFirm } from '../db/firm';
 import type { Member } from '../db/people';
 import { loadSnapshot } from './loadSnapshot';
 
-/** Returns the houses, by name, in which a person has something left to do today. */
-export const myHousesToday = ({ id: person, firm }: Member): Promise<readonly HouseToday[]> =>
+/**
+ * Returns a person's open jobs today by house, sorted by the house's name.
+ *
+ * @param except id of a house to leave out
+ */
+export const myHousesToday = ({ id: person, firm }: Member, except?: string): Promise<readonly HouseToday[]> =>
   inFirm(firm, async () => {
-    const houses = await Promise.all((await housesWithWork(person, now())).map((house) => loadSnapshot(house)));
+    const others = (await housesWithWork(person, now())).filter((house) => house !== except);
+    const houses = await Promise.all(others.map((house) => loadSnapshot(house)));
     return houses.flatMap(({ id, snapshot, timeZone, now: at }): readonly HouseToday[] => {
       const today = dayOf(at, timeZone);
-      const passes = assignedDays(snapshot.rooms, today)
-        .dayOf(person, today)
-        .passes.filter((handed) => passDone(handed) < 1);
+      const assigned = dayListOf(handedPasses(snapshot.rooms, today), person, today);
+      const passes = assigned.passes.filter((handed) => passDone(handed) < 1);
       return passes.length > 0 ? [{ id, name: snapshot.house.name, passes }] : [];
     });
   });

@@ -56,10 +56,14 @@ export async function visitHouses() {
   return { person, houses, now: now() };
 }
 
-/** The houses in which who is signed in has something left to do today; whoever is not of the crew has nothing. */
-export async function visitOwnDay(): Promise<readonly HouseToday[]> {
+/**
+ * Returns the signed-in person's open jobs today by house; none for viewers.
+ *
+ * @param except id of a house to leave out
+ */
+export async function visitOwnDay(except?: string): Promise<readonly HouseToday[]> {
   const person = await requirePerson();
-  return mayAct(person, 'finisher') ? loggedPage(person, () => myHousesToday(person)) : [];
+  return mayAct(person, 'finisher') ? loggedPage(person, () => myHousesToday(person, except)) : [];
 }
 
 /**

@@ -40,7 +40,7 @@ export function timeOf(instant: number, timeZone: string): string {
 /** To the next five minutes: nobody's mud is dry to the minute. */
 export const roundedUp = (instant: number): number => Math.ceil(instant / (5 * MINUTE_MS)) * 5 * MINUTE_MS;
 
-/** Of a job that is left from an earlier day, at the end of its name: , left from Fri 27 Nov. */
+/** Returns the end of a job's name where it was assigned for an earlier day: `, left from Fri 27 Nov`. */
 export const leftWords = ({ leftFrom }: { readonly leftFrom?: string | undefined }): string =>
   leftFrom === undefined ? '' : `, left from ${dayWords(leftFrom)}`;
 

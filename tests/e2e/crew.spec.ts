@@ -23,7 +23,7 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
   await signIn(phone, 'Signe');
   await visit(phone, '/');
   await expect(phone).toHaveURL(/\/my-day$/);
-  await expect(phone.getByText('Nothing is handed to you for today, Signe.')).toBeVisible();
+  await expect(phone.getByText('Nothing is assigned to you for today, Signe.')).toBeVisible();
   await phone.getByRole('button', { name: /^Sign out/ }).click();
   await expect(phone).toHaveURL(/\/signin$/);
   await visit(phone, '/');
@@ -324,7 +324,7 @@ test('boxed butts are centered once they are stiff, from the phone, and that is 
   await giveToPetra(page, site.database, house, { room: 'hall', work: 'fill', day: '2031-05-06' });
   await visit(page, `${house}/board`);
   const hall = page.getByRole('region', { name: 'Hall', exact: true });
-  const done = page.getByRole('button', { name: 'Done: butts centered in Hall' });
+  const done = page.getByRole('button', { name: 'Log centered butts in Hall' });
   await expect(done).toBeVisible();
   const phone = await browser.newPage({ viewport: { width: 360, height: 740 } });
   await signIn(phone, 'Petra');
@@ -373,7 +373,7 @@ test('what was not done yesterday is left for today, in whichever house, and sig
   await phone.getByRole('link', { name: 'Do first: Bath, sand' }).click();
   await expect(first).toContainText('Now, BathSand the room');
   await expect(phone.getByRole('list', { name: 'Then' })).toContainText('left from Sat 3 May');
-  await phone.getByRole('link', { name: 'Go on in Gannet Point, plot 6' }).click();
+  await phone.getByRole('link', { name: 'Open Gannet Point, plot 6' }).click();
   await expect(phone.getByRole('main')).toContainText('My dayGannet Point, plot 6');
   await phone.close();
 

@@ -165,8 +165,8 @@ test('the crew says who does what, and a plan without anybody who can says so', 
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(dialog).toBeHidden();
   const left = page.getByRole('region', { name: 'Nobody can do this' });
-  await expect(left).toContainText(/Nobody on the crew can seal\. \d+ jobs are in no plan/);
-  await left.getByRole('button', { name: 'Say who can' }).click();
+  await expect(left).toContainText(/Nobody on the crew can seal\. \d+ jobs are not in the plan/);
+  await left.getByRole('button', { name: 'Edit crew skills' }).click();
   await dialog.getByRole('group', { name: 'What Tobin does' }).getByLabel('seal').check();
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(left).toHaveCount(0);

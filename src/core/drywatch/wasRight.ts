@@ -2,7 +2,7 @@ import type { Found, Slowness } from '../drying/touch';
 import type { CoatKind } from '../readiness/coatClock';
 import type { HouseSnapshot } from '../snapshot/houseSnapshot';
 
-/** How often the predicted drying times agreed with touch checks. */
+/** The number of touch checks, and of those that agreed with the predicted drying times. */
 export interface Right {
   readonly touches: number;
   /** As the tables had it, and with what was learned in the room since. */

@@ -49,7 +49,7 @@ const STEPS: Readonly<Record<keyof CostParts, { readonly per: number; readonly m
   waste: { per: 0.001, most: 2 ** 20 },
 };
 
-/** What one step of each part weighs in a whole cost; nothing where it is not ranked. */
+/** The weight of one unit of each part in a whole cost; 0 for parts that are not ranked. */
 type Weights = Readonly<Record<keyof CostParts, number>>;
 
 function weightsOf(ranking: Ranking): Weights {
@@ -70,25 +70,26 @@ export const wholeCost = (weights: Weights, { work, corners, stagger, sheets, wa
   weights.sheets * Math.round(sheets * STEPS.sheets.per) +
   weights.waste * Math.round(waste * STEPS.waste.per);
 
-/** A ranking, parted where neighbouring courses begin to matter to each other: at the stagger of their butts. */
-export interface Parted {
+/** A ranking, split at the stagger: from there on the cost of a course depends on the course beside it. */
+export interface SplitRanking {
   readonly ranking: Ranking;
-  /** What comes before the stagger; each course pays it alone. */
+  /** The parts that are ranked before the stagger: a course costs the same in them beside any other. */
   readonly alone: Ranking;
+  /** Their weights. */
   readonly before: Weights;
-  /** One butt too close to its neighbour, among the ranks from the stagger on. */
+  /** The cost of one butt that is too close to a butt of the next course. */
   readonly perStagger: number;
   readonly after: Weights;
 }
 
-/** What each aim puts first, parted. */
-export const PARTED: Readonly<Record<HangPlan['aim'], Parted>> = {
-  joints: parted(RANKINGS.joints),
-  boards: parted(RANKINGS.boards),
-  waste: parted(RANKINGS.waste),
+/** The ranking of each aim, split at the stagger. */
+export const SPLIT_RANKINGS: Readonly<Record<HangPlan['aim'], SplitRanking>> = {
+  joints: splitAtStagger(RANKINGS.joints),
+  boards: splitAtStagger(RANKINGS.boards),
+  waste: splitAtStagger(RANKINGS.waste),
 };
 
-function parted(ranking: Ranking): Parted {
+function splitAtStagger(ranking: Ranking): SplitRanking {
   const at = ranking.indexOf('stagger');
   const alone = ranking.slice(0, at);
   return {

@@ -3,7 +3,7 @@ import { TOLERANCE_MM } from '../measure/unit';
 import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
 import { cheapestButts } from './buttSets';
-import { type CostParts, NO_COST, type Parted, wholeCost } from './cost';
+import { type CostParts, NO_COST, type SplitRanking, wholeCost } from './cost';
 import type { Course } from './courses';
 import { finishedAcross, type Strip, stretchesOf } from './strip';
 
@@ -40,7 +40,7 @@ export function courseChoices(
   course: Course,
   plan: HangPlan,
   prices: JointPrices,
-  { ranking, before, after }: Parted,
+  { ranking, before, after }: SplitRanking,
   alone = true,
 ): CourseChoices {
   const longest = Math.max(...course.stock.lengths);

@@ -59,12 +59,13 @@ export function hangFace(
   return face.mirrored ? boards.map((board) => mirroredBoard(board, face.width)) : boards;
 }
 
+/** One way to lay courses over a face. */
 interface Way {
   readonly strip: Strip;
   readonly net: CourseNet;
 }
 
-/** The cheapest of several ways, the first of those that cost the same. What costs too much by its seams alone is not laid. */
+/** Returns the cheapest way, the first one where costs are equal. A way whose lower bound is above the best cost is not laid. */
 function cheapestOf(ways: readonly Way[], plan: HangPlan, prices: JointPrices): Hanging {
   const [only] = ways;
   if (only && ways.length === 1) return layCourses(only.strip, only.net, plan, prices);
@@ -110,7 +111,7 @@ function firstRips({ loops, breadth }: Strip, { boards }: HangPlan): readonly nu
     .slice(0, MOST_STARTS);
 }
 
-/** What the joints of a net cost at least: its seams, and on a plain rectangle no fewer butts than its boards are short of. */
+/** Returns a lower bound of the joint cost of a net: all of its seams and, on a plain rectangle, the fewest butts that its longest boards allow. */
 function leastWork({ strip, net }: Way, prices: JointPrices): number {
   if (net.from.some((courses) => courses.length > 1)) return 0;
   const seams = net.lines.slice(1, -1).reduce((sum, line) => sum + prices.flat * finishedAlong(strip, line), 0);

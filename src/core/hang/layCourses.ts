@@ -1,7 +1,16 @@
 import { TOLERANCE_MM } from '../measure/unit';
 import type { HangPlan } from '../room/resolveHang';
 import type { Board, JointPrices } from './board';
-import { addParts, type CostParts, compareCosts, NO_COST, PARTED, RANKINGS, type RankedCost, rankedCost } from './cost';
+import {
+  addParts,
+  type CostParts,
+  compareCosts,
+  NO_COST,
+  RANKINGS,
+  type RankedCost,
+  rankedCost,
+  SPLIT_RANKINGS,
+} from './cost';
 import { boardsOf, type Choice, type CourseChoices, courseChoices } from './courseChoices';
 import type { Course, CourseNet } from './courses';
 import { finishedAlong, type Strip } from './strip';
@@ -41,7 +50,7 @@ interface Step {
  * layered shortest path over each course's choices finds the least of those.
  */
 export function layCourses(strip: Strip, net: CourseNet, plan: HangPlan, prices: JointPrices): Hanging {
-  const { alone, perStagger } = PARTED[plan.aim];
+  const { alone, perStagger } = SPLIT_RANKINGS[plan.aim];
   const least = STAGGER_BAYS * plan.framing - TOLERANCE_MM;
   const thin = thinned(laidCourses(strip, net, plan, prices), (parts) => rankedCost(alone, parts));
 
@@ -77,7 +86,7 @@ function laidCourses(
     // Where neither opening, slope nor zone tells them apart, courses of one stock and breadth have the same choices.
     const alike = strip.plain ? known.find((other) => isAlike(other.course, course)) : undefined;
     if (alike) return alike.ways;
-    const ways = courseChoices(strip, course, plan, prices, PARTED[plan.aim], alone);
+    const ways = courseChoices(strip, course, plan, prices, SPLIT_RANKINGS[plan.aim], alone);
     known.push({ course, ways });
     return ways;
   };

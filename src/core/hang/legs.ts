@@ -4,7 +4,7 @@ import type { Loop, Point } from '../measure/vector';
 import type { Face } from '../room/faces/face';
 import type { HangPlan } from '../room/resolveHang';
 import type { EdgeKind, JointPrices } from './board';
-import { addParts, type CostParts, compareCosts, NO_COST, PARTED, RANKINGS, rankedCost } from './cost';
+import { addParts, type CostParts, compareCosts, NO_COST, RANKINGS, rankedCost, SPLIT_RANKINGS } from './cost';
 import { boardsOf, courseChoices } from './courseChoices';
 import type { Course } from './courses';
 import type { Hanging } from './layCourses';
@@ -171,7 +171,7 @@ function hangStrips(strips: readonly LegStrip[], plan: HangPlan, prices: JointPr
       hidden: undefined,
       known: nothingKnown(),
     };
-    const { choices, partsOf } = courseChoices(strip, course, plan, prices, PARTED[plan.aim]);
+    const { choices, partsOf } = courseChoices(strip, course, plan, prices, SPLIT_RANKINGS[plan.aim]);
     const choice = choices.reduce((best, other) => (other.after < best.after ? other : best));
     parts = addParts(parts, partsOf(choice));
     return boardsOf(choice.pieces, strip, course, index, () => plan.backed);

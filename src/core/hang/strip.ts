@@ -13,7 +13,7 @@ export interface Strip {
   readonly loops: readonly Loop[];
   /** How far it reaches across the courses. */
   readonly breadth: Span;
-  /** How far it reaches along them. */
+  /** Its extent along the courses; mm. */
   readonly length: Span;
   /** Whether the face is nothing but an upright rectangle, finished all over: every place across it is like every other. */
   readonly plain: boolean;

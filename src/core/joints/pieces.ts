@@ -82,7 +82,7 @@ const onWholeFace = (kind: 'fasteners' | 'surface', face: string, amount: number
 /** The id of what a coat lies on: the joint and the face. */
 export const pieceId = ({ id }: Pick<Joint, 'id'>, face: string): string => `${id}@${face}`;
 
-/** One straight line of a piece on its face, and what the piece crosses as it is found. */
+/** One straight line of a piece on its face, with the list of pieces that the piece crosses. */
 interface RunLine {
   readonly line: FaceLine;
   readonly run: RunGroup;

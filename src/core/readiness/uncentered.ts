@@ -15,11 +15,11 @@ export interface Uncentered {
   readonly part: number;
   /** When all of their sides are stiff, or dry where the method says the next day; ms since 1970. */
   readonly from: number;
-  /** From then on it is too late: the crest is left to the next coat. */
+  /** When it is too late: the next coat has to take the crest down. */
   readonly until: number;
 }
 
-/** What of a room says it. */
+/** The parts of a room that `uncenteredOf` reads. */
 interface Boxed {
   readonly coats: readonly RoomCoat[];
   readonly method: Method;
@@ -52,6 +52,12 @@ export function uncenteredOf(room: Boxed, now: number): readonly Uncentered[] {
   }
   return [...rounds.values()];
 }
+
+/** Returns the boxed butts of one round that are still to be centered; undefined where there are none. */
+export const uncenteredIn = (
+  { uncentered }: { readonly uncentered: readonly Uncentered[] },
+  round: CoatKey | undefined,
+): Uncentered | undefined => uncentered.find((boxed) => boxed.round === round);
 
 function uncenteredOn(
   stretch: Stretch,

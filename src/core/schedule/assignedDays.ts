@@ -15,7 +15,7 @@ export interface AssignedDays {
   hoursOf(handed: HandedPass<RoomSnapshot>, person: string): number;
 }
 
-/** What is left of a person's day in one house. */
+/** A person's open jobs today in one house. */
 export interface HouseToday {
   readonly id: string;
   readonly name: string;

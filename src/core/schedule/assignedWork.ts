@@ -5,6 +5,7 @@ import { type SmallWork, shareOfSmall } from '../method/smallWork';
 import { dueItems, mendsIn } from '../readiness/mending';
 import { prefillDone } from '../readiness/prefillOf';
 import { scrapedFor } from '../readiness/scrapedFor';
+import { uncenteredIn } from '../readiness/uncentered';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand } from '../standing/leftToSand';
 import { BLOCKS, type Block } from '../work/block';
@@ -17,8 +18,8 @@ import { workOfCoat } from '../work/workName';
 import { blocksIn } from './roomBlocks';
 
 /**
- * Everything that has been handed to somebody, in the order of the house: of each pass what the same people have on a day. What was
- * handed out for an earlier day and is not done is left for today.
+ * Returns all assigned work in the order of the house, one entry per pass, people and day. Work assigned for an earlier day that is not
+ * done is moved to today.
  *
  * @param today YYYY-MM-DD
  */
@@ -77,9 +78,9 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
     for (const work of task.small.filter((own) => !isApart(own) && own.kind !== 'factoryEdge')) {
       const given = handedIn(room.state, workOfSmall(work), task.pass);
       partOf(given, task.pass)?.small.push(work);
-      const uncentered = work.kind === 'centring' ? partUncentered(work, room) : 0;
+      const boxed = work.kind === 'centring' ? uncenteredIn(room, work.round) : undefined;
       // Its mud is what is left in the pan.
-      if (uncentered > 0) partOf(given, CENTRING)?.small.push({ ...work, amount: work.amount * uncentered, litres: 0 });
+      if (boxed) partOf(given, CENTRING)?.small.push({ ...work, amount: work.amount * boxed.part, litres: 0 });
     }
     if (task.coats.length === 0) partFor(task.pass, task.pass);
     const before = betweenBefore(task.pass);
@@ -172,10 +173,6 @@ function smallDone(small: readonly SmallWork[], room: RoomSnapshot): number {
     0,
   );
 }
-
-/** The part of the boxed butts of a round that are on and still to be centered, 0–1. */
-const partUncentered = ({ round }: SmallWork, { uncentered }: RoomSnapshot): number =>
-  uncentered.find((boxed) => boxed.round === round)?.part ?? 0;
 
 /** The part of the sanding of a room that is done by hours, 0–1. */
 function sandedPart({ pieces, method, room, done }: RoomSnapshot): number {

@@ -1,5 +1,6 @@
 import type { Wares } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
+import { uncenteredIn } from '../readiness/uncentered';
 import { openWork } from '../schedule/planInputOf';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import type { WorkItem } from '../work/workItem';
@@ -19,7 +20,7 @@ export function goodsOfItems(
 }
 
 function goodsOf(item: WorkItem, snapshot: RoomSnapshot, wares: Pick<Wares, 'of' | 'coverage'>): GoodsTaken {
-  const { coats, applied, tasks, uncentered } = snapshot;
+  const { coats, applied, tasks } = snapshot;
   const taken = new Map<Good, number>();
   const add = (good: Good, amount: number) => {
     if (amount > 0) taken.set(good, (taken.get(good) ?? 0) + amount * wares.of[good].use);
@@ -32,7 +33,7 @@ function goodsOf(item: WorkItem, snapshot: RoomSnapshot, wares: Pick<Wares, 'of'
   for (const { kind, round, mud, litres } of tasks.flatMap(({ small }) => small)) {
     const isOwn = kind === item.kind && (kind === 'prefill' || round === item.pass);
     // Butts that are on are centered with what is left in the pan.
-    const onAlready = kind === 'centring' ? (uncentered.find((boxed) => boxed.round === round)?.part ?? 0) : 0;
+    const onAlready = kind === 'centring' ? (uncenteredIn(snapshot, round)?.part ?? 0) : 0;
     if (isOwn) add(mud, litres * (item.part - onAlready));
   }
   return [...taken];

@@ -8,13 +8,13 @@ export interface HandedPass<Room> {
   readonly task: Task;
   readonly people: readonly string[];
   readonly day: string;
-  /** The earlier day for which it was handed out, where it is not done yet: until then it is left on the list of every day. */
+  /** The earlier day that it was assigned for, where it is not done yet. */
   readonly leftFrom?: string | undefined;
   /** Only what lies on the walls, or on the ceiling. */
   readonly block?: Block | undefined;
 }
 
-/** What one person has for one day: what is left from earlier days, then the rest in the order of the house; hours with mixing and cleaning. */
+/** One person's jobs for one day: unfinished ones from earlier days, then the others in the order of the house. Hours include mixing and cleaning. */
 export interface DayList<Room> {
   readonly passes: readonly HandedPass<Room>[];
   readonly hours: number;

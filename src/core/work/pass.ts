@@ -10,7 +10,7 @@ export type BetweenPass = (typeof BETWEEN_PASSES)[number];
  */
 export const PASSES = ['prefill', ...COAT_KEYS, ...BETWEEN_PASSES, 'mend', 'sand', 'check', 'seal'] as const;
 export type Pass = (typeof PASSES)[number] | typeof CENTRING;
-/** Centering boxed butts, which is handed out with the round in which they are boxed, and left over when that is on. */
+/** Centering boxed butts: assigned with its round, and a job of its own once the butts of that round are on. */
 export const CENTRING = 'centring';
 
 /** What comes before a round by itself; nothing before the tape, nor before a skim, which goes over all of it. */

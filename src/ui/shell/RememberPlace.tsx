@@ -6,7 +6,7 @@ import { LAST_PLACE, lastPlace } from '@/contract/lastPlace';
 
 const MONTH_S = 30 * 86_400;
 
-/** Notes on this device which page a person looked at last: after signing in they are there again. */
+/** Saves the current page in a cookie, so that a lead opens it again after signing in. */
 export function RememberPlace({ person }: { readonly person: string }) {
   const path = usePathname();
   useEffect(() => {

@@ -2,7 +2,7 @@ import type { useLog } from '@/client/useLog';
 import { untilWords } from '@/words/when';
 import type { BoardRow } from './boardRows';
 
-/** Boxed butts that wait to be centered: until when they stiffen, then one press says that it is done. */
+/** Shows when boxed butts can be centered; from then on one press logs that they are. */
 export function CenterButton({
   row,
   center: { round, from },
@@ -23,9 +23,9 @@ export function CenterButton({
       className="btn btn-ghost btn-sm -ml-1 px-1 text-muted"
       disabled={busy}
       onClick={() => void write([{ kind: 'centered', room: row.id, payload: { round } }])}
-      aria-label={`Done: butts centered in ${row.name}`}
+      aria-label={`Log centered butts in ${row.name}`}
     >
-      Done: butts centered
+      Log centered butts
     </button>
   );
 }

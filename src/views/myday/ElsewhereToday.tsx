@@ -3,7 +3,7 @@ import { PageLink } from '@/ui/PageLink';
 import { passWords } from '@/words/stateWords';
 import { leftWords } from '@/words/when';
 
-/** What a person has today in another house, and the way there. */
+/** Lists a person's open jobs in another house, with a link to My day there. */
 export function ElsewhereToday({ house }: { readonly house: HouseToday }) {
   return (
     <section className="sheet space-y-3 p-5" aria-label={`Today in ${house.name}`}>
@@ -15,7 +15,7 @@ export function ElsewhereToday({ house }: { readonly house: HouseToday }) {
         })}
       </ul>
       <PageLink href={`/h/${house.id}/my-day`} className="btn btn-xl h-auto w-full py-4 text-lg">
-        Go on in {house.name}
+        Open {house.name}
       </PageLink>
     </section>
   );

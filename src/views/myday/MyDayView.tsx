@@ -44,9 +44,9 @@ export function MyDayView({
   readonly person: { readonly id: string; readonly name: string };
   readonly now: number;
   readonly timeZone: string;
-  /** The other houses in which this person has something left today; none where that is not known. */
+  /** This person's open jobs in other houses; empty without a server. */
   readonly elsewhere: readonly HouseToday[];
-  /** The job that was tapped to be done first, see `jobOf`. */
+  /** The job to show first, see `jobOf`; undefined for the usual order. */
   readonly first: string | undefined;
   readonly works: boolean;
   readonly hasCalendar: boolean;
@@ -87,8 +87,8 @@ export function MyDayView({
       {works && last && <TakeBack done={last} now={now} />}
       {list.passes.length === 0 && (
         <p className="sheet p-6 text-center text-lg">
-          Nothing is handed to you {elsewhere.length > 0 ? 'here ' : ''}for today, {person.name}.
-          {elsewhere.length > 0 ? '' : ' The lead hands out work on the run sheet.'}
+          Nothing is assigned to you {elsewhere.length > 0 ? 'here ' : ''}for today, {person.name}.
+          {elsewhere.length > 0 ? '' : ' The lead assigns work on the run sheet.'}
         </p>
       )}
       {current && (
@@ -179,7 +179,7 @@ export function MyDayView({
 const keyOf = ({ room, task, people, block, leftFrom }: Handed): string =>
   `${room.room.id} ${task.pass} ${people.join(' ')} ${block} ${leftFrom}`;
 
-/** What a job is called in the address of the page. */
+/** Identifies a job in the URL of the page. */
 const jobOf = ({ room, task, block }: Handed): string => `${room.room.id} ${workOn(task.pass, block)}`;
 
 const doneWords = ({ room, task, block }: Handed): string => `${room.room.name} ${passWords(task.pass, block)}`;

@@ -38,7 +38,7 @@ export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: stri
   return { entries: together.map(({ id }) => id), words: `${room?.room.name ?? 'a room'}, ${what}${where}`, left };
 }
 
-/** On what of a room some coats were put, where not on all of it: its walls, its ceiling, or a part. */
+/** Returns the part of a room that some coats cover: its walls, its ceiling or *in part*; empty for all of it. */
 function whereOn(entries: readonly Entry[], room: RoomSnapshot): string {
   const coats = entries.flatMap((entry) => (entry.kind === 'coat' ? [entry.payload] : []));
   if (coats.every(({ pieces, faces, part }) => !pieces && !faces && part === 1)) return '';

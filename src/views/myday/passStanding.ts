@@ -2,6 +2,7 @@ import { amountOf } from '@/core/joints/pieces';
 import type { Coat } from '@/core/method/coat';
 import { inSequence } from '@/core/readiness/nextSteps';
 import { scrapedFor } from '@/core/readiness/scrapedFor';
+import { uncenteredIn } from '@/core/readiness/uncentered';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
 import { blocksIn, type RoomBlocks } from '@/core/schedule/roomBlocks';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
@@ -27,7 +28,7 @@ export function passStanding({ room, task, block }: HandedPass<RoomSnapshot>): P
       ? { kind: 'stuck', why: stuckWords(standing.now.why) }
       : { kind: 'go', coats: [] };
   if (task.pass === CENTRING) {
-    const boxed = room.uncentered.find(({ round }) => round === task.small[0]?.round);
+    const boxed = uncenteredIn(room, task.small[0]?.round);
     return boxed && boxed.from > room.at ? { kind: 'wet', until: boxed.from } : { kind: 'go', coats: [] };
   }
   if (task.pass === 'sand') {

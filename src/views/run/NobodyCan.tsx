@@ -5,7 +5,7 @@ import { PageLink } from '@/ui/PageLink';
 import { listWords } from '@/words/coatWords';
 import { SKILL_WORDS } from './planWords';
 
-/** What nobody of the crew does, above the plan that is without it, and the way to who does. */
+/** Warns above the plan about jobs that nobody on the crew has the skill for. */
 export function NobodyCan({
   plan,
   input,
@@ -23,13 +23,12 @@ export function NobodyCan({
     <section className="sheet flex flex-wrap items-center gap-3 p-4" aria-label="Nobody can do this">
       <p className="flex-1">
         <strong>Nobody on the crew can {listWords(skills.map((skill) => SKILL_WORDS[skill]))}.</strong>{' '}
-        {left.size === 1 ? '1 job is' : `${left.size} jobs are`} in no plan, and the finish is without{' '}
-        {left.size === 1 ? 'it' : 'them'}.
+        {left.size === 1 ? '1 job is' : `${left.size} jobs are`} not in the plan or in the finish date.
       </p>
       {showCrew && (
         <>
           <button type="button" className="btn btn-primary" onClick={showCrew}>
-            Say who can
+            Edit crew skills
           </button>
           <PageLink href="/houses" className="btn">
             Add people

@@ -112,7 +112,7 @@ export const whoWords = (people: readonly string[], input: PlanInput): string =>
 /** Finish Thu 4 Dec, 14:00. */
 export const finishWords = (at: number, input: PlanInput): string => instantWords(at, input.timeZone);
 
-/** What somebody can do. */
+/** Names the skills of the crew. */
 export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
   tape: 'tape',
   coat: 'coat',

@@ -20,7 +20,7 @@ export default async function MyDayPage({
   const [{ house }, { first }] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
   const { person, people, snapshot, log, now, timeZone } = visit;
-  const elsewhere = (await visitOwnDay()).filter(({ id }) => id !== visit.id);
+  const elsewhere = await visitOwnDay(visit.id);
   return (
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
