@@ -2,12 +2,12 @@
 
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import type { Repeat } from '@/core/log/choices';
+import type { Asks } from '@/contract/asks';
 import type { NewEntry } from '@/core/log/entry';
 import { isAwayPath } from './away/stations';
 import { useHouse } from './HouseContext';
 import type { UnsentPhoto } from './outbox/deviceStore';
-import { withRepeat } from './outbox/outbox';
+import { type Answer, withAnswer } from './outbox/outbox';
 import { sayToServer } from './outbox/theOutbox';
 import { useServerClock } from './useServerClock';
 
@@ -28,14 +28,16 @@ export interface Circumstances {
 /** Entries that the server has a question about, and the question. */
 interface Asked {
   readonly words: string;
+  readonly asks: Asks;
   readonly said: readonly Said[];
   readonly circumstances: Circumstances;
 }
 
-/** A question of the server, with what sends the answer. */
-export interface CoatQuestion {
+/** A question about a coat, with what sends the answer. */
+export interface AskedCoat {
   readonly words: string;
-  readonly answer: (repeat: Repeat) => Promise<boolean>;
+  readonly asks: Asks;
+  readonly answer: (answer: Answer) => Promise<boolean>;
 }
 
 /** Clocks that differ by less are right. */
@@ -93,7 +95,8 @@ export function useLog(clock: number) {
         return true;
       case 'refused':
         setUnsent(undefined);
-        if (answer.asks) setAsked({ words: answer.why, said, circumstances: { at: happened, house, photos } });
+        if (answer.asks)
+          setAsked({ words: answer.why, asks: answer.asks, said, circumstances: { at: happened, house, photos } });
         else setMessage(answer.why);
         return false;
       case 'signedOut':
@@ -106,12 +109,21 @@ export function useLog(clock: number) {
         return false;
     }
   }
-  /** Sends again what the server asked back about: the same coat, or the next one. */
-  const answer = (repeat: Repeat): Promise<boolean> =>
-    asked ? write(withRepeat(asked.said, repeat), asked.circumstances) : Promise.resolve(false);
-  const question = asked && { words: asked.words, answer };
-  return { write, serverNow, busy: sending || pending, message, question };
+  const answer = (given: Answer): Promise<boolean> =>
+    asked ? write(withAnswer(asked.said, asked.asks, given, closing), asked.circumstances) : Promise.resolve(false);
+  const question: AskedCoat | undefined = asked && { words: asked.words, asks: asked.asks, answer };
+  /** Asks before anything is sent what the server would ask. */
+  const ask = (words: string, asks: Asks, said: readonly Said[], circumstances: Circumstances) =>
+    setAsked({ words, asks, said, circumstances });
+  return { write, ask, serverNow, busy: sending || pending, message, question };
 }
+
+/** The entry that a problem is fixed, beside the coat that would cover it. */
+export const closing = (item: string, { room }: Said): Said => ({
+  kind: 'itemClosed',
+  room: room ?? '',
+  payload: { item },
+});
 
 /** What the clock of this device says, where it is off by more than a little. */
 function offClock(serverNow: number): { readonly deviceAt?: string } {

@@ -1,5 +1,7 @@
+import type { Asks } from '../contract/asks';
 import type { NewEntry } from '../core/log/entry';
 import { type EntryRefusal, RULED_KINDS, refusalOf } from '../core/rules/entryRules';
+import type { RoomSnapshot } from '../core/snapshot/houseSnapshot';
 import { movedIn, STOCK } from '../core/stock/stock';
 import { findHouse } from '../db/houses';
 import { refusalWords } from '../words/ruleWords';
@@ -16,16 +18,30 @@ export async function checkEntryRules(house: string, entries: readonly NewEntry[
   const { snapshot, log, people, timeZone, now } = await loadSnapshot(house);
   const moves = ruled.some(({ kind }) => kind === 'stock') ? movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)) : [];
   const rooms = new Map(snapshot.rooms.map((room) => [room.room.id, room]));
+  /** A problem that is fixed in the same breath is not covered. */
+  const fixed = new Set(entries.flatMap((entry) => (entry.kind === 'itemClosed' ? [entry.payload.item] : [])));
+  const under = new Map<string, EntryRefusal & { readonly why: 'fixFirst' }>();
+  const refused = (refusal: EntryRefusal, room: RoomSnapshot | undefined): Response => {
+    const ground = { room, unit: snapshot.house.unit, people, now, timeZone };
+    return refuse(409, refusalWords(refusal, ground), undefined, asksBack(refusal));
+  };
   for (const entry of ruled) {
     if (log.has(entry.id)) continue;
     const room = entry.room === null ? undefined : rooms.get(entry.room);
     const refusal = refusalOf(entry, room, moves);
-    if (!refusal) continue;
-    const words = refusalWords(refusal, { room: room?.room.name ?? '', people, now, timeZone });
-    return refuse(409, words, undefined, codeOf(refusal));
+    if (refusal && refusal.why !== 'fixFirst') return refused(refusal, room);
+    const items = refusal?.items.filter((item) => !fixed.has(item)) ?? [];
+    if (!room || items.length === 0) continue;
+    const known = under.get(room.room.id)?.items ?? [];
+    under.set(room.room.id, { why: 'fixFirst', items: [...new Set([...known, ...items])] });
   }
+  // All of a room in one question.
+  for (const [room, refusal] of under) return refused(refusal, rooms.get(room));
   return undefined;
 }
 
-/** What a page may ask back. */
-const codeOf = ({ why }: EntryRefusal): string | undefined => (why === 'sameCoat' ? why : undefined);
+/** The question that a page may ask back. */
+function asksBack(refusal: EntryRefusal): Asks | undefined {
+  if (refusal.why === 'fixFirst') return { fixFirst: refusal.items };
+  return refusal.why === 'sameCoat' ? refusal.why : undefined;
+}

@@ -1,7 +1,7 @@
 /**
  * A refusal as JSON: what a script or a form can show as it is.
  *
- * @param code for a page that asks back
+ * @param asks what a page may ask back, see `Asks`
  */
-export const refuse = (status: number, message: string, problems?: object, code?: string): Response =>
-  Response.json({ message, ...(problems ? { problems } : {}), ...(code ? { code } : {}) }, { status });
+export const refuse = (status: number, message: string, problems?: object, asks?: string | object): Response =>
+  Response.json({ message, ...(problems ? { problems } : {}), ...(asks ? { asks } : {}) }, { status });

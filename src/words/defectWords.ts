@@ -150,6 +150,17 @@ export function itemWords(
   return text === undefined ? what : what === '' ? text : `${what}: ${text}`;
 }
 
+/** The question before a coat covers what must be fixed first. */
+export function fixFirstWords(
+  ids: readonly string[],
+  items: readonly OpenItem[],
+  room: Room,
+  unit: LengthUnit,
+): string {
+  const own = items.filter(({ id }) => ids.includes(id));
+  return `Fix before covering in ${room.name}: ${own.map((item) => itemWords(item, room, unit)).join('; ')}. Is it fixed now?`;
+}
+
 /** What a knife found, within a sentence: 1/8 in high, 30 in wide over all. */
 function knifeWords({ kind, height, width, cutBack }: KnifeFinding, unit: LengthUnit): string {
   const deep = `${smallWords(height, unit)} ${kind === 'hump' ? 'high' : 'deep'}`;

@@ -1,3 +1,5 @@
+import { listWords } from './coatWords';
+
 /** What a face is called on the page: `w1` is wall 2, `n0.back` niche 1, back. */
 export function faceWords(id: string, ceilings = 1): string {
   const wall = /^w(\d+)$/.exec(id);
@@ -13,6 +15,27 @@ export function faceWords(id: string, ceilings = 1): string {
   return side
     ? `${body}, side ${Number(side[1]) + 1}`
     : `${body}, ${(part[3] ?? '').replace(/^(\d+)\.(.*)/, (_, n: string, name: string) => `box ${Number(n) + 1} ${name}`)}`;
+}
+
+interface NamedFace {
+  readonly id: string;
+  readonly place: string;
+}
+
+/** Returns the faces of a room with their names, by id. */
+export const faceNames = (faces: readonly NamedFace[]): ReadonlyMap<string, string> => {
+  const ceilings = faces.filter(({ place }) => /^c\d+$/.test(place)).length;
+  return new Map(faces.map(({ id, place }) => [id, faceWords(place, ceilings)]));
+};
+
+/**
+ * Returns some faces of a room as one says them.
+ *
+ * @example listFaces(['w1', 'c0'], faces)  // 'wall 2 and ceiling'
+ */
+export function listFaces(ids: readonly string[], faces: readonly NamedFace[]): string {
+  const names = faceNames(faces);
+  return listWords(ids.flatMap((id) => names.get(id) ?? []));
 }
 
 /** The body that a small face belongs to: `n0` for `n0.back`; walls and ceilings stand for themselves. */

@@ -35,7 +35,7 @@ const METHODS = [
   { cover: 'skim', tape: 'mesh' },
   { acceptance: 'walk', between: 'scrape' },
 ];
-const DEFECTS = ['hollow', 'streak', 'furred', 'showThrough'] as const;
+const DEFECTS = ['hollow', 'streak', 'furred', 'showThrough', 'crack', 'bubble'] as const;
 
 /** What happened last: what was sent, whether it was recorded, and what the house is like since. */
 export interface Step {
@@ -144,6 +144,11 @@ export function* anyHistory(seed: number, steps: number): Generator<Step> {
     const refusal = recorder.record({ entry: parsed.data, by: often(0.5) ? MARIT : TOBIN, role: 'lead' }, house);
     if (refusal?.why === 'sameCoat') mixedUp = true;
     if (refusal?.why === 'sameCoat') return send(room, kind, { ...payload, repeat: one(['same', 'next']) });
+    if (refusal?.why === 'fixFirst' && often(0.7)) {
+      for (const item of refusal.items) if (often(0.9)) send(room, 'itemClosed', { item });
+      const { items } = refusal;
+      return send(room, kind, { ...payload, covers: { items, why: 'agreed' } });
+    }
     if (!refusal) done.push(id);
     if (!refusal && kind === 'void') mixedUp = true;
     return refusal ? `${words}: refused ${refusal.why}` : words;

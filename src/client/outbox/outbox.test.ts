@@ -8,6 +8,7 @@ import {
   sendUnsent,
   type UnsentGroup,
   type VersionedEntry,
+  withAnswer,
 } from './outbox';
 
 const NOBODY_ELSE = <Value>(run: () => Promise<Value>) => run();
@@ -204,5 +205,36 @@ describe('whatever happens on the way', () => {
     }
     // Histories of every kind were among them.
     expect(Math.min(counts.died, counts.lost, counts.refused)).toBeGreaterThan(1000);
+  });
+});
+
+describe('the answer to a question about coats', () => {
+  const coat: NewEntry = {
+    id: 'c',
+    room: 'hall',
+    at: '2031-05-06T11:00:00.000Z',
+    kind: 'coat',
+    payload: { class: 'flat', key: 'fill', part: 1, mud: { kind: 'drying' } },
+  };
+  const close = (item: string, { room, at }: NewEntry): NewEntry => ({
+    id: `closed ${item}`,
+    room: room ?? '',
+    at,
+    kind: 'itemClosed',
+    payload: { item },
+  });
+  const asks = { fixFirst: ['one', 'two'] };
+  it('says of every coat that it is the same, or the next', () => {
+    const [first] = withAnswer([coat, entry('e')], 'sameCoat', { repeat: 'next' }, close);
+    expect(first?.payload).toEqual({ ...coat.payload, repeat: 'next' });
+  });
+  it('closes what is fixed before the coat goes over it', () => {
+    expect(withAnswer([coat], asks, { fixed: true }, close)).toEqual([close('one', coat), close('two', coat), coat]);
+  });
+  it('keeps why a coat covers what is not fixed', () => {
+    expect(withAnswer([entry('e'), coat], asks, { why: 'agreed' }, close)).toEqual([
+      entry('e'),
+      { ...coat, payload: { ...coat.payload, covers: { items: ['one', 'two'], why: 'agreed' } } },
+    ]);
   });
 });

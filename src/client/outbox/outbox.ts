@@ -1,3 +1,4 @@
+import type { Asks } from '@/contract/asks';
 import type { Repeat } from '@/core/log/choices';
 import type { NewEntry } from '@/core/log/entry';
 
@@ -26,15 +27,28 @@ export interface OutboxStore {
   readonly refuse: (id: string, why: string, asks?: Asks) => Promise<void>;
 }
 
-/** The same coat was logged while it is wet: the server asks whether it is that one again, or the next. */
-export type Asks = 'sameCoat';
+/** The answer: the same coat or the next one; the problems are fixed; or why they are covered. */
+export type Answer = { readonly repeat: Repeat } | { readonly fixed: true } | { readonly why: string };
 
-/** Entries with the answer: each coat is the same one again, or the next. */
-export const withRepeat = <One extends { readonly kind: NewEntry['kind']; readonly payload: object }>(
+type Unstamped = { readonly kind: NewEntry['kind']; readonly room: string | null; readonly payload: object };
+
+/**
+ * Returns entries with the answer to a question about them.
+ *
+ * @param close makes the entry that a problem is fixed, beside the coat that asked for it
+ */
+export function withAnswer<One extends Unstamped>(
   entries: readonly One[],
-  repeat: Repeat,
-): readonly One[] =>
-  entries.map((entry) => (entry.kind === 'coat' ? { ...entry, payload: { ...entry.payload, repeat } } : entry));
+  asks: Asks,
+  answer: Answer,
+  close: (item: string, coat: One) => One,
+): readonly One[] {
+  const items = asks === 'sameCoat' ? [] : asks.fixFirst;
+  const coat = entries.find(({ kind }) => kind === 'coat');
+  if ('fixed' in answer) return coat ? [...items.map((item) => close(item, coat)), ...entries] : entries;
+  const more = 'repeat' in answer ? answer : { covers: { items, why: answer.why } };
+  return entries.map((entry) => (entry.kind === 'coat' ? { ...entry, payload: { ...entry.payload, ...more } } : entry));
+}
 
 /** An entry as it is sent. */
 export type VersionedEntry = Omit<NewEntry, 'version'> & { readonly version: number };

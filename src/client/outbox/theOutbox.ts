@@ -1,9 +1,17 @@
-import type { Repeat } from '@/core/log/choices';
+import type { Asks } from '@/contract/asks';
 import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post } from '../sendCommand';
 import { addUnsent, deviceStore, type UnsentPhoto, unsentPhoto } from './deviceStore';
-import { type SendingEnd, type Sent, sendUnsent, type UnsentGroup, type VersionedEntry, withRepeat } from './outbox';
+import {
+  type Answer,
+  type SendingEnd,
+  type Sent,
+  sendUnsent,
+  type UnsentGroup,
+  type VersionedEntry,
+  withAnswer,
+} from './outbox';
 
 /** What waits on this device, as pages show it. */
 export interface OutboxState {
@@ -111,10 +119,19 @@ export async function sendNow(): Promise<SendingEnd> {
 }
 
 /** Sends a group again with the answer to what the server asked back. */
-export async function answerUnsent(group: UnsentGroup, repeat: Repeat): Promise<void> {
-  const { refused: _refused, asks: _asks, ...rest } = group;
+export async function answerUnsent(group: UnsentGroup, answer: Answer): Promise<void> {
+  const { refused: _refused, asks, ...rest } = group;
+  if (!asks) return;
+  const entries = withAnswer<NewEntry>(rest.entries, asks, answer, (item, { room, at, deviceAt }) => ({
+    id: crypto.randomUUID(),
+    kind: 'itemClosed',
+    room: room ?? '',
+    at,
+    ...(deviceAt && { deviceAt }),
+    payload: { item },
+  }));
   await deviceStore.remove([group.id]);
-  await addUnsent({ ...rest, entries: withRepeat(rest.entries, repeat) }, []);
+  await addUnsent({ ...rest, entries }, []);
   await sendNow();
 }
 
@@ -171,8 +188,7 @@ async function sendPhoto(house: string, id: string, bytes: ArrayBuffer): Promise
 async function answerOf(response: Response): Promise<Sent> {
   if (response.ok) return { kind: 'recorded' };
   if (response.status === 401) return { kind: 'signedOut' };
-  const { message, code }: { message?: string; code?: string } = await response.json().catch(() => ({}));
-  const asks = code === 'sameCoat' ? code : undefined;
+  const { message, asks }: { message?: string; asks?: Asks } = await response.json().catch(() => ({}));
   // Only an answer of ours says that nothing was recorded.
   return response.status < 500 && message !== undefined ? { kind: 'refused', why: message, asks } : { kind: 'away' };
 }

@@ -11,6 +11,7 @@ import { methodOn, type RoomCoat } from '../method/roomCoats';
 import type { RoomNow } from '../readiness/whatNow';
 import type { Level } from '../room/level';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { isOnGone } from '../standing/alikePieces';
 import { amountCovered } from '../standing/coveredBy';
 import { facesToSign } from '../standing/finished';
 
@@ -84,7 +85,7 @@ const FIRST_DAY_MS = 24 * 3_600_000;
 export function handOverOf(snapshot: RoomSnapshot): HandOver {
   const { room, level, state, done, applied, faces, pieces, tally, standing } = snapshot;
   const more = new Set(applied.more);
-  const there = new Set(pieces.map(({ id }) => id));
+  const there = new Map(pieces.map((piece) => [piece.id, piece]));
   const toSign = new Set(facesToSign(applied));
   return {
     id: room.id,
@@ -125,7 +126,12 @@ export function handOverOf(snapshot: RoomSnapshot): HandOver {
           counts: more.has(entry)
             ? []
             : [...applied.coats].flatMap(([id, own]) => (own.applications.includes(entry) ? [id] : [])),
-          isThere: !on || on.some((piece) => there.has(piece.id)),
+          isThere:
+            !on ||
+            on.some(({ id }) => {
+              const piece = there.get(id);
+              return piece !== undefined && !isOnGone(piece, entry.gone ?? []);
+            }),
           part,
           mud,
           product,

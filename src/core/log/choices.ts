@@ -7,6 +7,12 @@ export const SANDED_WITH = ['pole', 'sponge', 'vacuum', 'wet'] as const;
 /** How a face was found before it is taped. */
 export const HUNG = ['good', 'held'] as const;
 
+/**
+ * The boards of faces on which something was on when their joints moved: nobody said yet why; they are new and their joints start over; or they
+ * are the same and were measured again.
+ */
+export const BOARDS_ARE = ['moved', 'new', 'same'] as const;
+
 /** In which light a face was looked at. */
 export const LIGHTS_OF_CHECK = ['lamp', 'daylight'] as const;
 

@@ -5,7 +5,7 @@ import { daySchema, instantSchema } from '../measure/instant';
 import { COATED_CLASSES, type MudProduct } from '../method/coat';
 import { levelSchema } from '../room/levelSchema';
 import { WORK_NAMES } from '../work/workName';
-import { HUNG, LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
+import { BOARDS_ARE, HUNG, LIGHTS_OF_CHECK, SIGN_AS, STOCK_WHAT } from './choices';
 import { liftEntry } from './liftEntry';
 import {
   betweenPayload,
@@ -105,6 +105,12 @@ const sentEntry = z.discriminatedUnion('kind', [
     ...inRoom,
     kind: z.literal('accepted'),
     payload: z.strictObject({ faces: someFaces, found: z.enum(HUNG) }),
+  }),
+  /** The joints of faces moved under coats, and whether new boards are why. */
+  z.strictObject({
+    ...inRoom,
+    kind: z.literal('boards'),
+    payload: z.strictObject({ faces: someFaces.unwrap(), are: z.enum(BOARDS_ARE) }),
   }),
   /** Somebody signed for a room on the screen: what they drew, in thousandths of its width and height. */
   z.strictObject({
@@ -271,7 +277,10 @@ export type Entry = Recorded<NewEntry> & {
   readonly role: Role;
   readonly recordedAt: string;
 };
-export type CoatEntry = Extract<Entry, { kind: 'coat' }>;
+export type CoatEntry = Extract<Entry, { kind: 'coat' }> & {
+  /** The faces whose boards were taken away since: nothing of the coat is there any more. */
+  readonly gone?: readonly string[];
+};
 
 /** Entries that a finisher may write; a lead may write all. A finisher voids only what is their own. */
 export const FINISHER_KINDS: readonly EntryKind[] = [

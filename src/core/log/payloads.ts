@@ -59,6 +59,13 @@ export const coatPayload = z.strictObject({
   part: z.number().gt(0, 'must be greater than 0').max(1, 'must be at most the whole, 1').default(1),
   /** Where the same coat was on and wet: whether this is that one, logged again, or the next one. */
   repeat: z.enum(REPEATS).optional(),
+  /** Problems that had to be fixed first and are covered all the same, and why. */
+  covers: z
+    .strictObject({
+      items: z.array(uuid('must be an item')).min(1, 'need at least one').max(50, 'are too many').refine(noTwice),
+      why: someText,
+    })
+    .optional(),
   pieces: z
     .array(pieceSchema)
     .min(1, 'need at least one')

@@ -23,12 +23,16 @@ export interface OpenItem extends Mark, Omit<ItemPayload, 'photos'> {
   /** How many coats had been put on by then. */
   readonly after: number;
   readonly closed: Closed | undefined;
+  /** The coat that went over it before it was fixed: by whom, when and why. */
+  readonly covered?: Mark & { readonly why: string };
 }
 interface Closed extends Mark {
   readonly minutes: number | undefined;
   readonly photos: readonly string[];
   /** Whether it was filled with the gaps of its room, before the tape. */
   readonly prefilled?: true;
+  /** Whether it went with the boards on which it was. */
+  readonly rehung?: true;
   /** Whether the extra coat that its knife check asked for went over it. */
   readonly coated?: true;
 }
@@ -75,7 +79,13 @@ export interface Centering extends Mark {
 /** How faces, or all of them, were found before they were taped. */
 export interface Acceptance extends Mark {
   readonly faces: readonly string[] | undefined;
-  readonly found: Extract<Entry, { kind: 'accepted' }>['payload']['found'];
+  /** Undefined where new boards hang since, which nobody has looked at. */
+  readonly found: Extract<Entry, { kind: 'accepted' }>['payload']['found'] | undefined;
+}
+
+/** New boards were hung on faces: all of their joints start over. */
+export interface Rehung extends Mark {
+  readonly faces: readonly string[];
 }
 
 /** Sealer was put on some faces, or on all that are painted. */
@@ -121,6 +131,9 @@ export interface RoomState {
   readonly assignments: ReadonlyMap<string, Assigned>;
   /** How often something was. */
   readonly handed: number;
+  /** Faces whose joints moved under coats, and nobody has said whether their boards are new. */
+  readonly movedFaces: readonly string[];
+  readonly rehung: readonly Rehung[];
   readonly items: readonly OpenItem[];
   /** In order of time. */
   readonly photos: readonly Photo[];
@@ -151,6 +164,8 @@ export interface RoomState {
 
 export const NOTHING_YET: RoomState = {
   applied: [],
+  movedFaces: [],
+  rehung: [],
   assignments: new Map(),
   handed: 0,
   items: [],
@@ -243,12 +258,8 @@ function applied(state: Folding, entry: Entry): Folding {
   if (entry.kind === 'coat') {
     state.applied.push(entry);
     const { signatures, sealings, handedOver, items } = state;
-    const coated = items.filter((item) => isExtraOver(entry, item));
-    const closed: Closed = { at: entry.at, who: whoDid(entry), minutes: undefined, photos: [], coated: true };
-    const own =
-      coated.length > 0
-        ? { ...state, items: items.map((item) => (coated.includes(item) ? { ...item, closed } : item)) }
-        : state;
+    const after = items.some((item) => !item.closed) ? items.map((item) => underCoat(item, entry)) : items;
+    const own = after.some((item, index) => item !== items[index]) ? { ...state, items: after } : state;
     // New mud on a room that was handed over opens it again.
     return signatures.length > 0 || sealings.length > 0 || handedOver
       ? { ...own, signatures: [], sealings: [], handedOver: undefined }
@@ -297,6 +308,8 @@ function applied(state: Folding, entry: Entry): Folding {
       const { faces, found } = entry.payload;
       return { ...state, acceptances: [...state.acceptances, { ...mark, faces, found }] };
     }
+    case 'boards':
+      return withBoards(state, entry.payload, mark);
     case 'sealed': {
       const closed: Closed = { ...mark, minutes: undefined, photos: [] };
       const { faces, product, dryHours } = entry.payload;
@@ -374,6 +387,39 @@ function applied(state: Folding, entry: Entry): Folding {
     case 'void':
       return state;
   }
+}
+
+/** Returns a room whose boards moved on faces: as it was, or with nothing on those faces where the boards are new. */
+function withBoards(
+  state: Folding,
+  { faces, are }: Extract<Entry, { kind: 'boards' }>['payload'],
+  mark: Mark,
+): Folding {
+  const others = state.movedFaces.filter((face) => !faces.includes(face));
+  if (are === 'moved') return { ...state, movedFaces: [...others, ...faces] };
+  if (are === 'same') return { ...state, movedFaces: others };
+  const closed: Closed = { ...mark, minutes: undefined, photos: [], rehung: true };
+  const isGone = (item: OpenItem) => !item.closed && item.face !== undefined && faces.includes(item.face);
+  return {
+    ...state,
+    movedFaces: others,
+    rehung: [...state.rehung, { ...mark, faces }],
+    applied: state.applied.map((entry) => ({ ...entry, gone: [...(entry.gone ?? []), ...faces] })),
+    acceptances: [...state.acceptances, { ...mark, faces, found: undefined }],
+    items: state.items.map((item) => (isGone(item) ? { ...item, closed } : item)),
+    signatures: [],
+    sealings: [],
+    handedOver: undefined,
+  };
+}
+
+/** Returns an item as it stands after a coat: closed by the extra coat that it asked for, or covered before it was fixed. */
+function underCoat(item: OpenItem, entry: CoatEntry): OpenItem {
+  if (item.closed) return item;
+  const mark: Mark = { at: entry.at, who: whoDid(entry) };
+  if (isExtraOver(entry, item)) return { ...item, closed: { ...mark, minutes: undefined, photos: [], coated: true } };
+  const { covers } = entry.payload;
+  return covers?.items.includes(item.id) ? { ...item, covered: { ...mark, why: covers.why } } : item;
 }
 
 /** Whether a coat is the extra one that a knife check on its joint asked for. */

@@ -20,8 +20,9 @@ type Wrong = Pick<
 
 /** A joint that a knife check found too high to float is cut back before anything goes over it. */
 const isCutBack = ({ knife }: OpenItem): boolean => knife !== undefined && findingOf(knife).cutBack;
+/** What somebody covered all the same holds up nothing any more. */
 const isMendedNow = (item: OpenItem): boolean =>
-  (item.defect !== undefined && DEFECTS[item.defect].mend === 'now') || isCutBack(item);
+  !item.covered && ((item.defect !== undefined && DEFECTS[item.defect].mend === 'now') || isCutBack(item));
 
 /** What is open in a room and is neither left to the pre-fill that is to come, nor to the hanger. */
 const ownItems = (items: readonly OpenItem[], prefills: boolean, held: ReadonlySet<string>): readonly OpenItem[] =>
@@ -78,7 +79,7 @@ export function dueItems(room: Wrong): readonly OpenItem[] {
   const isSealed = room.sealed.whole !== undefined || sealedArea(room.tally, room.coats, room.method) === 0;
   return open.filter((item) => {
     const mend = item.defect === undefined ? 'next' : DEFECTS[item.defect].mend;
-    return isMendedNow(item) || ((mend === 'next' || isSealed) && isOn(classOf(item)));
+    return isMendedNow(item) || ((mend !== 'seal' || isSealed) && isOn(classOf(item)));
   });
 }
 
@@ -89,6 +90,28 @@ export function mendedBefore(room: Wrong, kinds: readonly CoatedClass[]): readon
     const kind = classOf(item);
     return isMendedNow(item) && (kind === undefined || kinds.includes(kind));
   });
+}
+
+/**
+ * Returns the open items that a coat on some pieces would cover before they are fixed. An item that names no piece lies anywhere on
+ * its face, or in its room, where its kind occurs.
+ *
+ * @param kind of the coat
+ * @param on the pieces that it covers
+ */
+export function itemsUnder(room: Wrong, kind: CoatedClass, on: readonly Piece[]): readonly OpenItem[] {
+  const pieces = new Set(on.map(({ id }) => id));
+  const faces = new Set(on.map(({ face }) => face));
+  const isUnder = (item: OpenItem): boolean => {
+    if (item.piece === undefined)
+      return (
+        (item.defect === undefined || (DEFECTS[item.defect].on?.includes(kind) ?? true)) &&
+        (item.face === undefined || faces.has(item.face))
+      );
+    return pieces.has(item.piece) || lyingUnder(item, room.pieces).some(({ id }) => pieces.has(id));
+  };
+  // A gap is under the tape, whether the pre-fill was to take it or not.
+  return ownItems(room.state.items, false, room.held).filter((item) => isMendedNow(item) && isUnder(item));
 }
 
 /** The same as work: how long it takes, what it lies on and what it leaves wet. */

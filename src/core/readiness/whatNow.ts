@@ -172,7 +172,7 @@ function classStanding(
   return {
     class: kind,
     coats: standings,
-    now: classNow(own, standings, nows, blocked),
+    now: classNow(own, standings, nows, blocked, room.done.sandedPieces),
     changesAt: waits.length > 0 ? Math.min(...waits) : undefined,
     wetUntil: latestOf(stretches.map((stretch) => wetUntilOf(stretch, room))),
   };
@@ -216,8 +216,9 @@ function classNow(
   standings: readonly CoatStanding[],
   nows: readonly StretchStanding[],
   blocked: Stuck | undefined,
+  sanded: ReadonlySet<string>,
 ): ClassNow {
-  const ready = readyCoats(own, nows);
+  const ready = readyCoats(own, nows, sanded);
   const [first] = ready;
   if (first) {
     if (blocked !== undefined) return { kind: 'stuck', coat: first.coat, why: blocked };
@@ -238,7 +239,11 @@ const NOT_ACCEPTED: Stuck = { kind: 'notAccepted' };
 const JOINTS_FIRST: Stuck = { kind: 'joints' };
 const MEND_FIRST: Stuck = { kind: 'mend' };
 
-function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): readonly ReadyCoat[] {
+function readyCoats(
+  own: readonly Coat[],
+  nows: readonly StretchStanding[],
+  sanded: ReadonlySet<string>,
+): readonly ReadyCoat[] {
   // Nothing is on yet.
   if (nows.length === 0) return own.slice(0, 1).map((coat) => ({ coat, part: 1, pieces: undefined }));
   const sum = (some: typeof nows) => some.reduce((all, { stretch }) => all + stretch.amount, 0);
@@ -247,8 +252,10 @@ function readyCoats(own: readonly Coat[], nows: readonly StretchStanding[]): rea
     const lacks = get.filter(({ stretch }) => stretch.coats.some((one) => one.coat.id === coat.id && one.share < 1));
     const go = lacks.filter(({ now }) => now.kind === 'go' && now.coat.id === coat.id);
     if (go.length === 0) return [];
-    // An extra coat may be meant for single joints.
-    const isForAll = go.length === lacks.length && (coat.key !== 'extra' || get.length === nows.length);
+    // An extra coat may be meant for single joints; what is sanded beside them stays so.
+    const isSandedBeside = get.some(({ stretch }) => stretch.pieces.some(({ id }) => sanded.has(id)));
+    const isForAll =
+      go.length === lacks.length && !isSandedBeside && (coat.key !== 'extra' || get.length === nows.length);
     const pieces = isForAll ? undefined : go.flatMap(({ stretch }) => stretch.pieces.map(({ id }) => id));
     return [{ coat, part: sum(go) / sum(get), pieces }];
   });

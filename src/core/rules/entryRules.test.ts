@@ -12,6 +12,16 @@ const FURRED: Sent = [122, 'item', { defect: 'furred' }, ITEM];
 const TAPE = EVERY_COAT.slice(0, 3);
 const level5 = { method: { level: 5 } };
 
+const BUBBLE: Sent = [30, 'item', { defect: 'bubble', face: 'w0', piece: 'w0#v1219.0@w0' }, ITEM];
+const CRACK: Sent = [30, 'item', { defect: 'crack', face: 'w0' }, ITEM];
+const POPPED: Sent = [30, 'item', { defect: 'screwPop' }, ITEM];
+const GAP: Sent = [1, 'item', { defect: 'gap', face: 'w0', length: 600 }, ITEM];
+const TAPE_LATER = coat(6, 'flat.tape');
+const FIXED: Sent = [31, 'itemClosed', { item: ITEM }];
+const COVERS = { items: [ITEM], why: 'a closet; the builder agrees' };
+const FILL = coat(40, 'flat.fill');
+const COVERED = [...TAPE, BUBBLE, coat(40, 'flat.fill', { covers: COVERS })];
+
 describe('an entry', () => {
   const TABLE: readonly (readonly [
     words: string,
@@ -115,6 +125,31 @@ describe('an entry', () => {
       undefined,
     ],
     ['the same coat once more when it is dry', TAPE, [60, 'coat', { class: 'flat', key: 'tape' }], undefined],
+    ['a coat over a bubble', [...TAPE, BUBBLE], FILL, 'fixFirst'],
+    ['the same with the bubble fixed', [...TAPE, BUBBLE, FIXED], FILL, undefined],
+    ['covered all the same, with a reason', [...TAPE, BUBBLE], coat(40, 'flat.fill', { covers: COVERS }), undefined],
+    ['the next coat over what was covered', [...COVERED], coat(80, 'flat.finish'), undefined],
+    ['another class than that of the bubble', [...TAPE, BUBBLE], coat(40, 'angle.fill.first'), undefined],
+    ['a coat on another face', [...TAPE, BUBBLE], coat(40, 'flat.fill', { faces: ['c0'] }), undefined],
+    ['a coat that was on before the bubble was found', [...TAPE, BUBBLE], coat(29, 'flat.fill'), undefined],
+    [
+      'the rest of a coat beside a bubble on what is filled',
+      [...TAPE, coat(29, 'flat.fill', { faces: ['w0'] }), BUBBLE],
+      FILL,
+      undefined,
+    ],
+    ['over a hollow: the coat takes it along', [...TAPE, [30, 'item', { defect: 'hollow' }, ITEM]], FILL, undefined],
+    ['over a crack that names no joint', [...TAPE, CRACK], FILL, 'fixFirst'],
+    ['the same crack, the ceiling alone', [...TAPE, CRACK], coat(40, 'flat.fill', { faces: ['c0'] }), undefined],
+    ['flats where a screw popped somewhere', [...TAPE, POPPED], FILL, undefined],
+    ['fasteners where a screw popped somewhere', [...TAPE, POPPED], coat(40, 'fasteners.fill'), 'fixFirst'],
+    ['tape over a gap', [GAP], TAPE_LATER, 'fixFirst'],
+    [
+      'tape over a gap that was filled',
+      [GAP, [2, 'prefilled', { mud: { kind: 'setting', minutes: 45 } }]],
+      TAPE_LATER,
+      undefined,
+    ],
     ['a hold', [], [1, 'held', { why: 'tile' }], undefined],
   ];
   it.each(TABLE.map(([words, ...row]) => [words, row] as const))('%s', (_words, [before, sent, why, head]) => {

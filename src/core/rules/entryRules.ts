@@ -1,13 +1,16 @@
 import { wetWhenSanded } from '../inspect/sandable';
 import { type NotSigned, whyNotHandedOver, whyNotSigned } from '../inspect/signOff';
 import { isAngle } from '../joints/classTraits';
-import type { NewEntry } from '../log/entry';
+import type { Piece } from '../joints/pieces';
+import type { CoatEntry, NewEntry } from '../log/entry';
 import type { CoatedClass, CoatKey } from '../method/coat';
 import { isCentered } from '../method/smallWork';
 import type { RoomNow } from '../readiness/whatNow';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
+import { isOnGone } from '../standing/alikePieces';
 import { paintedFaces } from '../standing/sealed';
 import type { Moved } from '../stock/stock';
+import { fixFirst } from './fixFirst';
 import { wetSameCoat } from './wetSameCoat';
 
 /** Why an entry is not recorded, as a code with what it is about. */
@@ -25,6 +28,8 @@ export type EntryRefusal =
   | { readonly why: 'nothingToCenter' }
   /** A knife is laid across joints in one plane. */
   | { readonly why: 'noKnife'; readonly class: CoatedClass }
+  /** Asks for `covers`: these must be fixed before the coat goes over them. */
+  | { readonly why: 'fixFirst'; readonly items: readonly string[] }
   /** Asks for `repeat`: the same coat logged again, or the next one. */
   | { readonly why: 'sameCoat'; readonly class: CoatedClass; readonly key: CoatKey; readonly until: number };
 
@@ -89,7 +94,7 @@ export function refusalOf(
     case 'centered':
       return isBoxedBy(at, entry.payload.round, room) ? undefined : { why: 'nothingToCenter' };
     case 'coat':
-      return wetSameCoat(entry, room);
+      return wetSameCoat(entry, room) ?? fixFirst(entry, room);
     default:
       return undefined;
   }
@@ -126,13 +131,8 @@ function untouchable(
     ({ id, class: kind }) => (named?.has(id) ?? true) && (payload.class === undefined || payload.class === kind),
   );
   if (named && targets.length < named.size) return { why: 'noSuchJoint' };
-  const ids = new Set(targets.map(({ id }) => id));
-  const kinds = new Set(targets.map(({ class: kind }) => kind));
   const instant = Date.parse(at);
-  const isOn = state.applied.some(
-    ({ at: put, payload: { class: kind, on } }) =>
-      Date.parse(put) < instant && (on ? on.some(({ id }) => ids.has(id)) : kinds.has(kind)),
-  );
+  const isOn = state.applied.some((coat) => Date.parse(coat.at) < instant && isOnSome(coat, targets));
   return isOn ? undefined : { why: 'nothingOn', at: instant };
 }
 
@@ -146,9 +146,12 @@ function unreadable(
   if (!piece) return { why: 'noSuchJoint' };
   if (isAngle(piece.class)) return { why: 'noKnife', class: piece.class };
   const instant = Date.parse(at);
-  const isOn = state.applied.some(
-    ({ at: put, payload: { class: kind, on } }) =>
-      Date.parse(put) <= instant && (on ? on.some(({ id }) => id === piece.id) : kind === piece.class),
-  );
+  const isOn = state.applied.some((coat) => Date.parse(coat.at) <= instant && isOnSome(coat, [piece]));
   return isOn ? undefined : { why: 'nothingOn', at: instant };
+}
+
+/** Whether a coat lies on one of some pieces, by what was found out when it was recorded. */
+function isOnSome({ payload: { class: kind, on }, gone = [] }: CoatEntry, pieces: readonly Piece[]): boolean {
+  const ids = on && new Set(on.map(({ id }) => id));
+  return pieces.some((piece) => (ids?.has(piece.id) ?? piece.class === kind) && !isOnGone(piece, gone));
 }

@@ -119,7 +119,8 @@ function lastTouchOn(
  * For each piece, which entries cover which part of it; what is under the same entries has the same object. An entry that says
  * on what it lay lies there still; of a piece that is longer than it was then, it covers what there was. What of that is gone,
  * because the room was measured anew and its boards lie otherwise, is on what lies in the same place now, as far as there is no more
- * of it. An entry that does not say it, as one that was not recorded yet, is on all that it may mean.
+ * of it. An entry that does not say it, as one that was not recorded yet, is on all that it may mean. Nothing is on boards that are new
+ * since.
  */
 function coversOf(
   pieces: readonly Piece[],
@@ -131,9 +132,10 @@ function coversOf(
   const byClass = new Map<string, number[]>();
   for (const [index, piece] of pieces.entries()) push(byClass, piece.class, index);
   const meant = meaning(pieces, byClass, method, finish);
-  for (const [entry, { payload }] of applied.entries()) {
+  for (const [entry, { payload, gone: goneFaces }] of applied.entries()) {
     const over = layer(entry);
     const cover = (index: number, part: number) => {
+      if (goneFaces && isOnGone(pieces[index] as Piece, goneFaces)) return;
       covers[index] = over(covers[index], part);
     };
     const { class: kind, part, on } = payload;
@@ -169,6 +171,10 @@ function coversOf(
   }
   return covers;
 }
+
+/** Whether a piece lies on boards that were taken away, or the tape of its joint did. */
+export const isOnGone = ({ faces }: Pick<Piece, 'faces'>, gone: readonly string[]): boolean =>
+  faces.some((face) => gone.includes(face));
 
 /** Who measures again finds a joint a little longer or shorter. Common practice, no source. */
 const MEASURED_ANEW = 1.02;

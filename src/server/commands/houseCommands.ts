@@ -8,6 +8,7 @@ import { withIds } from '../../core/room/ids';
 import { now } from '../../db/clock';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { mergeHouse } from '../../db/rooms';
+import { asRooms, markMovedBoards } from '../markMovedBoards';
 import { FULL, type Handlers, HOUSE_GONE } from './handler';
 
 const MERGED_STALE =
@@ -34,7 +35,7 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
     return granted({ id: await addHouse(reading.house, timeZone) });
   },
 
-  mergeHouse: async ({ house, added, changed, removed, head }) => {
+  mergeHouse: async ({ house, added, changed, removed, head }, person) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
     const { version: headVersion, ...choices } = head ?? {};
@@ -64,10 +65,12 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
       { added: more, changed: over, removed, head: head && { version: head.version, ...given(choices) } },
       new Date(now()),
     );
-    return merged ? granted({ rooms: rooms.length }) : refused('stale', MERGED_STALE);
+    if (!merged) return refused('stale', MERGED_STALE);
+    await markMovedBoards(house, asRooms(stored), person);
+    return granted({ rooms: rooms.length });
   },
 
-  saveHang: async ({ house, version, hang }) => {
+  saveHang: async ({ house, version, hang }, person) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
     const [wild] = checkHangBounds(hang, stored.head.unit);
@@ -78,8 +81,9 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
       if (problem) return refused('invalid', `${room.name} could not be hung so: ${problem.path} ${problem.reason}`);
     }
     const saved = await saveHouseHead(house, version, (now) => ({ ...now, hang }));
-    return saved
-      ? granted(null)
-      : refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
+    if (!saved)
+      return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');
+    await markMovedBoards(house, asRooms(stored), person);
+    return granted(null);
   },
 };

@@ -9,6 +9,7 @@ import type { Room } from '../../core/room/schema';
 import { now } from '../../db/clock';
 import { findHouse, saveRoom } from '../../db/houses';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '../../db/rooms';
+import { asRooms, markMovedBoards } from '../markMovedBoards';
 import { FULL, type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const roomCommands: Handlers<
@@ -46,8 +47,13 @@ export const roomCommands: Handlers<
     return added ? granted({ count: added.length }) : refused('notFound', HOUSE_GONE);
   },
 
-  saveRoom: ({ house, version, room }) =>
-    saveChanged(house, version, room.id, (before, { unit }) => keepIds(before, room, unit)),
+  saveRoom: async ({ house, version, room }, person) => {
+    const before = await findHouse(house);
+    const answer = await saveChanged(house, version, room.id, (known, { unit }) => keepIds(known, room, unit));
+    if (before && answer.ok && answer.value.kind === 'saved')
+      await markMovedBoards(house, asRooms(before, room.id), person);
+    return answer;
+  },
 
   saveRoomFinish: ({ house, version, room, finish }) =>
     saveChanged(house, version, room, (before) => ({ ...before, finish })),

@@ -48,6 +48,7 @@ export function ItemList({
                   <b className="font-semibold first-letter:uppercase">{words}</b>
                   {namesOf && <span className="text-sm text-muted"> {namesOf(item.who)}</span>}
                 </p>
+                {item.covered && <p className="text-sm">Covered before it was fixed: {item.covered.why}</p>}
                 {causeWords?.(item) && <p className="text-sm">{causeWords(item)}</p>}
                 {item.defect && (
                   <p className="text-sm text-muted first-letter:uppercase">

@@ -46,7 +46,7 @@ export function MendedButton({
           className="btn"
           disabled={log.busy || isWrong}
           aria-label={`Mended: ${item.words}`}
-          onClick={() => void log.write(piece && mud ? [coatOn(room, piece), closed] : [closed])}
+          onClick={() => void log.write(piece && mud ? [closed, coatOn(room, piece)] : [closed])}
         >
           Mended
         </button>

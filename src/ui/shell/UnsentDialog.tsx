@@ -1,8 +1,8 @@
-import type { UnsentGroup } from '@/client/outbox/outbox';
-import type { Repeat } from '@/core/log/choices';
+import type { Answer, UnsentGroup } from '@/client/outbox/outbox';
 import type { NewEntry } from '@/core/log/entry';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
 import { Dialog } from '../Dialog';
+import { CoatQuestion } from '../entries/CoatQuestion';
 
 /** What waits on this device, and what the server would not have. */
 export function UnsentDialog({
@@ -21,7 +21,7 @@ export function UnsentDialog({
   readonly sendNow: () => void;
   readonly drop: (id: string) => void;
   /** Sends a group again with the answer to what the server asked back. */
-  readonly answer: (group: UnsentGroup, repeat: Repeat) => void;
+  readonly answer: (group: UnsentGroup, answer: Answer) => Promise<boolean>;
   readonly close: () => void;
 }) {
   return (
@@ -32,21 +32,18 @@ export function UnsentDialog({
           <li key={group.id} className="py-2">
             <p className="font-semibold">{groupWords(group.entries)}</p>
             <p className="text-sm text-muted first-letter:uppercase">{group.entries[0]?.room?.replaceAll('-', ' ')}</p>
+            {group.refused !== undefined && group.asks && (
+              <CoatQuestion
+                question={{ words: group.refused, asks: group.asks, answer: (given) => answer(group, given) }}
+                busy={false}
+              />
+            )}
             {group.refused !== undefined && (
               <div className="mt-1 flex flex-wrap items-center gap-2">
-                <p role="alert" className="flex-1 text-error">
-                  {group.asks ? '' : 'Refused: '}
-                  {group.refused}
-                </p>
-                {group.asks && (
-                  <>
-                    <button type="button" className="btn btn-sm" onClick={() => answer(group, 'same')}>
-                      Same coat
-                    </button>
-                    <button type="button" className="btn btn-sm" onClick={() => answer(group, 'next')}>
-                      Next coat
-                    </button>
-                  </>
+                {!group.asks && (
+                  <p role="alert" className="flex-1 text-error">
+                    Refused: {group.refused}
+                  </p>
                 )}
                 <button type="button" className="btn btn-sm" onClick={() => drop(group.id)}>
                   Give it up
@@ -89,6 +86,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   checked: 'Checked',
   handedOver: 'Handed over',
   accepted: 'Accepted or held',
+  boards: 'New or same boards',
   assigned: 'Handed out',
   held: 'Held',
   released: 'Released',

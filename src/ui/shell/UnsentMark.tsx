@@ -50,7 +50,10 @@ export function UnsentMark({ who }: { readonly who: string }) {
             }
             sendNow={() => void sendNow()}
             drop={(id) => void dropUnsent(id)}
-            answer={(group, repeat) => void answerUnsent(group, repeat)}
+            answer={async (group, given) => {
+              await answerUnsent(group, given);
+              return true;
+            }}
             close={() => setOpen(false)}
           />
         </Suspense>

@@ -5,6 +5,7 @@ import { useLog } from '@/client/useLog';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COATED_CLASSES } from '@/core/method/coat';
 import type { Method } from '@/core/method/resolveMethod';
+import { BoardsQuestion } from '@/ui/entries/BoardsQuestion';
 import { HoldButton } from '@/ui/entries/HoldButton';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { StateMark } from '@/ui/state/StateMark';
@@ -144,6 +145,11 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
                 )}
               </div>
             </header>
+            {role === 'lead' && row.moved && (
+              <div className="p-2 md:col-span-2 md:row-start-2">
+                <BoardsQuestion room={row} {...row.moved} now={now} />
+              </div>
+            )}
             <ul className="grid divide-base-300 max-md:divide-y md:grid-cols-[repeat(var(--kinds),minmax(0,1fr))]">
               {kinds.map((kind) => {
                 const cell = row.cells.find((candidate) => candidate.class === kind);

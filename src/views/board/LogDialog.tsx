@@ -7,7 +7,7 @@ import { parseLength } from '@/core/measure/parseLength';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { Method } from '@/core/method/resolveMethod';
 import { Dialog } from '@/ui/Dialog';
-import { SameCoat } from '@/ui/entries/SameCoat';
+import { CoatQuestion } from '@/ui/entries/CoatQuestion';
 import { SelectField } from '@/ui/SelectField';
 import { TextField } from '@/ui/TextField';
 import { coatName, purposeOf, toolWords } from '@/words/coatWords';
@@ -265,7 +265,7 @@ export function LogDialog({
             </div>
           </details>
           <RunFields run={run} crew={crew} error={fault?.field === 'run' ? fault.reason : undefined} />
-          {question && <SameCoat question={question} busy={busy} done={close} />}
+          {question && <CoatQuestion question={question} busy={busy} done={close} />}
           {message && (
             <p role="alert" className="text-error">
               {message}

@@ -18,7 +18,7 @@ import type { Room } from '@/core/room/schema';
 import { type HouseSnapshot, minuteOf, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { coatName } from '@/words/coatWords';
-import { faceWords } from '@/words/faceWords';
+import { faceWords, listFaces } from '@/words/faceWords';
 import { namesIn } from '@/words/names';
 import { CLASS_NAMES, classWords, type StateWords } from '@/words/stateWords';
 
@@ -40,6 +40,8 @@ export interface BoardRow {
   readonly prefill?: { readonly length: number; readonly found: boolean; readonly minutes: number };
   /** Boxed butts that are on and still to be centered, and when their sides are stiff; ms since 1970. */
   readonly center?: { readonly round: CoatKey; readonly from: number };
+  /** Faces whose joints moved under coats, by id and in words, until somebody says whether their boards are new. */
+  readonly moved?: { readonly faces: readonly string[]; readonly names: string };
   /** Its faces that are coated. */
   readonly faces: readonly { readonly id: string; readonly words: string; readonly ceiling: boolean }[];
   readonly cells: readonly BoardCell[];
@@ -102,6 +104,9 @@ const boardRow = memoizeLast(
       over: state.handedOver !== undefined,
       ...prefillOf(snapshot),
       ...centerOf(snapshot),
+      ...(state.movedFaces.length > 0 && {
+        moved: { faces: state.movedFaces, names: listFaces(state.movedFaces, snapshot.faces) },
+      }),
       faces,
       cells: roomStanding.classes.map(({ class: kind, now, coats }) => ({
         class: kind,
@@ -222,6 +227,7 @@ const DONE_KINDS: ReadonlySet<Entry['kind']> = new Set([
   'handedOver',
   'held',
   'touched',
+  'boards',
 ]);
 
 /** The last things done that can be taken back, newest first. */
@@ -242,6 +248,8 @@ export function recentEntries(
     mine: entry.by === me,
   }));
 }
+
+const BOARDS_WORDS = { moved: 'joints moved', new: 'new boards', same: 'same boards, measured again' } as const;
 
 /** Where an entry says that it was: one face by its name, more by their number. */
 function facesWords(faces: readonly string[], room: Room | undefined): string {
@@ -273,6 +281,8 @@ function wordsOf(entry: Entry, room: Room | undefined): string {
       const { found, faces } = entry.payload;
       return `${found === 'good' ? 'hanging accepted' : 'held for the hanger'}${faces ? `, ${facesWords(faces, room)}` : ''}`;
     }
+    case 'boards':
+      return `${BOARDS_WORDS[entry.payload.are]}, ${facesWords(entry.payload.faces, room)}`;
     case 'handedOver':
       return 'handed over';
     case 'held':

@@ -17,7 +17,7 @@ import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { BETWEEN_WORDS, coatsWords, listWords, longKnife, setBacks } from '@/words/coatWords';
-import { itemWords } from '@/words/defectWords';
+import { fixFirstWords, itemWords } from '@/words/defectWords';
 import { deepFillWords } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
 import { sandWords } from '@/words/sandWords';
@@ -27,7 +27,7 @@ import { BeforeCoat } from './BeforeCoat';
 import { ClassGlyph, CoatLine } from './CoatLine';
 import { FirmIn } from './FirmIn';
 import { JobDone } from './JobDone';
-import { coatToLog, halvesOf, mudWorkOf } from './jobCoats';
+import { coatToLog, halvesOf, mudWorkOf, problemsUnder } from './jobCoats';
 import { coatAmount, smallWorkWords } from './jobWords';
 
 const MINUTES_PER_HOUR = 60;
@@ -100,6 +100,7 @@ export function CurrentJob({
   /** Nothing of the pass can go before that. */
   const mends = isFixedFirst || (classes.length > 0 && coats.length === 0);
   const beside = mends ? 'mend' : task.pass;
+  const under = problemsUnder(coats, room, now);
   const openItems = { house: houseId, room: room.room, pieces: room.pieces, unit, now, works };
   const pan = mudWorkOf(coats, room);
   const sets = coats.filter(({ coat }) => coat.settingMinutes !== undefined);
@@ -258,6 +259,11 @@ export function CurrentJob({
           me={me}
           crew={crew}
           seen={seen}
+          under={
+            under.length > 0
+              ? { items: under, words: fixFirstWords(under, room.state.items, room.room, unit) }
+              : undefined
+          }
           unit={unit}
           now={now}
           timeZone={timeZone}

@@ -9,7 +9,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatKey } from '@/core/method/coat';
 import { BLOCKS, type Block, workOn } from '@/core/work/block';
 import type { Pass } from '@/core/work/pass';
-import { SameCoat } from '@/ui/entries/SameCoat';
+import { CoatQuestion } from '@/ui/entries/CoatQuestion';
 import { usePieceMap } from '@/ui/room/usePieceMap';
 import { SelectField } from '@/ui/SelectField';
 import { toolWords } from '@/words/coatWords';
@@ -65,6 +65,7 @@ export function JobDone({
   me,
   crew,
   seen,
+  under,
   unit,
   now,
   timeZone,
@@ -85,6 +86,8 @@ export function JobDone({
   readonly crew: readonly Pick<Person, 'id' | 'name'>[];
   /** The last entry that this page knows of. */
   readonly seen: number;
+  /** Problems that the coats would cover before they are fixed, by id, and the question about them. */
+  readonly under: { readonly words: string; readonly items: readonly string[] } | undefined;
   readonly unit: LengthUnit;
   readonly now: number;
   readonly timeZone: string;
@@ -134,6 +137,8 @@ export function JobDone({
   const send = async (press: Press, mixed?: Mixed) => {
     const run = time.until(press.at);
     if (!run) return;
+    if (under && isSame(press.coats, coats))
+      return log.ask(under.words, { fixFirst: under.items }, said(press, run, mixed), { at: press.at });
     if (!(await log.write(said(press, run, mixed), { at: press.at }))) return;
     setPressed(undefined);
     setTapped(new Set());
@@ -223,7 +228,17 @@ export function JobDone({
           </div>
         </fieldset>
       )}
-      {log.question && <SameCoat question={log.question} busy={log.busy} done={() => setPressed(undefined)} />}
+      {log.question && (
+        <CoatQuestion
+          question={log.question}
+          busy={log.busy}
+          done={() => {
+            setPressed(undefined);
+            setTapped(new Set());
+            time.forget();
+          }}
+        />
+      )}
       {log.message && (
         <p role="alert" className="mt-2 text-error">
           {log.message}

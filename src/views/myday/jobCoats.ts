@@ -1,7 +1,9 @@
 import { loggedMud, type WetMud, wetMudOf } from '@/core/drying/wetMud';
+import type { NewEntry } from '@/core/log/entry';
 import { mudOf } from '@/core/materials/loadList';
 import type { Coat, CoatId } from '@/core/method/coat';
 import type { ReadyCoat } from '@/core/readiness/whatNow';
+import { fixFirst } from '@/core/rules/fixFirst';
 import { blocksIn } from '@/core/schedule/roomBlocks';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { BLOCKS, type Block } from '@/core/work/block';
@@ -36,6 +38,24 @@ export function halvesOf(
   const halves = { walls: inBlock('walls'), ceiling: inBlock('ceiling') };
   return BLOCKS.every((block) => halves[block].length > 0) ? halves : undefined;
 }
+
+/** The problems, by id, that must be fixed before coats that can go now cover them. */
+export function problemsUnder(coats: readonly ReadyCoat[], room: RoomSnapshot, now: number): readonly string[] {
+  const at = new Date(now).toISOString();
+  const items = coats.flatMap(({ coat: { class: kind, key, side }, pieces }) => {
+    const payload: CoatPayload = {
+      class: kind,
+      key,
+      ...(side && { side }),
+      part: 1,
+      mud: { kind: 'drying' },
+      ...(pieces && { pieces: pieces.map((id) => ({ id })) }),
+    };
+    return fixFirst({ at, payload }, room)?.items ?? [];
+  });
+  return [...new Set(items)];
+}
+type CoatPayload = Extract<NewEntry, { kind: 'coat' }>['payload'];
 
 /** What some coats take: litres of mud, and hours by the usual rates. */
 export function mudWorkOf(coats: readonly ReadyCoat[], room: RoomSnapshot) {

@@ -23,6 +23,7 @@ import { takeOff } from '@/core/joints/takeOff';
 import type { Tally } from '@/core/joints/tally';
 import { effortOf } from '@/core/room/checks/effortOf';
 import type { HungCourses, QuickRoom, Room } from '@/core/room/schema';
+import { BoardsQuestion } from '@/ui/entries/BoardsQuestion';
 import { Opening } from '@/ui/Opening';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
@@ -30,6 +31,7 @@ import { AsDrawing } from './AsFile';
 import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { useLaser } from './laser/useLaser';
+import { NewBoards } from './NewBoards';
 import { QuickLine } from './QuickLine';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
@@ -66,6 +68,15 @@ interface TallyViewProps {
   /** A room that was just removed and may be brought back. */
   readonly removed: string | undefined;
   readonly mayEdit: boolean;
+  /** The boards of the opened room, once a coat is on: its faces, and those whose joints moved under coats. */
+  readonly boards:
+    | {
+        readonly faces: readonly (readonly [id: string, name: string])[];
+        readonly moved: readonly string[];
+        readonly names: string;
+      }
+    | undefined;
+  readonly now: number;
 }
 
 /** Taking off: the quick line (or the form), the room laid flat, its layouts, its place, and its tally. */
@@ -80,6 +91,8 @@ export function TallyView({
   me,
   removed,
   mayEdit,
+  boards,
+  now,
 }: TallyViewProps) {
   const { id: houseId } = useHouse();
   const router = useRouter();
@@ -183,6 +196,9 @@ export function TallyView({
             <RemovedNotice room={removed} />
           </Suspense>
         )}
+        {mayEdit && current && boards && boards.moved.length > 0 && (
+          <BoardsQuestion room={current} faces={boards.moved} names={boards.names} now={now} />
+        )}
         {mayEdit && state.left && (
           <p role="status" className="flex flex-wrap items-center gap-3 rounded-xl bg-base-200 p-3">
             <span>
@@ -215,6 +231,7 @@ export function TallyView({
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
+          {mayEdit && current && boards && <NewBoards room={current} faces={boards.faces} now={now} />}
           {mayEdit && (
             <>
               <button type="button" className="btn" onClick={() => setBringing('drawing')}>

@@ -2,11 +2,13 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { addTallies, jointLength } from '@/core/joints/tally';
 import { formatQuickLine } from '@/core/quickline/formatQuickLine';
+import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { mayAct } from '@/server/mayAct';
 import { visitHouse } from '@/server/visit';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { TallyView } from '@/views/tally/TallyView';
+import { faceNames, listFaces } from '@/words/faceWords';
 
 export const metadata: Metadata = { title: 'Tally' };
 
@@ -19,7 +21,7 @@ export default async function TallyPage({
 }) {
   const { house } = await params;
   const { room: asked, new: fresh, removed } = await searchParams;
-  const { person, snapshot, roomVersions, version } = await visitHouse(house);
+  const { person, snapshot, roomVersions, version, now } = await visitHouse(house);
   const rooms = snapshot.rooms.map(({ room, tally }) => ({
     id: room.id,
     name: room.name,
@@ -34,6 +36,7 @@ export default async function TallyPage({
   });
   if (asked !== undefined && !rooms.some(({ id }) => id === asked)) notFound();
   const opened = fresh !== undefined ? undefined : typeof asked === 'string' ? asked : rooms[0]?.id;
+  const standing = snapshot.rooms.find(({ room }) => room.id === opened);
   const openedRoom = rooms.find(({ id }) => id === opened)?.room;
   return (
     <>
@@ -51,7 +54,15 @@ export default async function TallyPage({
         me={person.id}
         removed={typeof removed === 'string' ? removed : undefined}
         mayEdit={mayAct(person, 'lead')}
+        boards={standing && boardsOf(standing)}
+        now={now}
       />
     </>
   );
+}
+
+/** The boards of a room on which something is. */
+function boardsOf({ faces, state: { applied, movedFaces } }: RoomSnapshot) {
+  if (applied.length === 0) return undefined;
+  return { faces: [...faceNames(faces)], moved: movedFaces, names: listFaces(movedFaces, faces) };
 }
