@@ -7,7 +7,7 @@ import type { NewEntry } from '@/core/log/entry';
 import { isAwayPath } from './away/stations';
 import { useHouse } from './HouseContext';
 import type { UnsentPhoto } from './outbox/deviceStore';
-import { type Answer, withAnswer } from './outbox/outbox';
+import { type Answer, clashesIn, withAnswer } from './outbox/outbox';
 import { sayToServer } from './outbox/theOutbox';
 import { useServerClock } from './useServerClock';
 
@@ -96,7 +96,13 @@ export function useLog(clock: number) {
       case 'refused':
         setUnsent(undefined);
         if (answer.asks)
-          setAsked({ words: answer.why, asks: answer.asks, said, circumstances: { at: happened, house, photos } });
+          setAsked({
+            words: answer.why,
+            asks: answer.asks,
+            // What did not clash is recorded.
+            said: clashesIn(answer.asks) ? (answer.entries ?? group.entries) : said,
+            circumstances: { at: happened, house, photos },
+          });
         else setMessage(answer.why);
         return false;
       case 'signedOut':
@@ -109,21 +115,21 @@ export function useLog(clock: number) {
         return false;
     }
   }
-  const answer = (given: Answer): Promise<boolean> =>
-    asked ? write(withAnswer(asked.said, asked.asks, given, closing), asked.circumstances) : Promise.resolve(false);
+  const answer = async (given: Answer): Promise<boolean> => {
+    if (!asked) return false;
+    const left = withAnswer(asked.said, asked.asks, given, (added) => added as Said);
+    if (left.length > 0) return write(left, asked.circumstances);
+    setAsked(undefined);
+    if (showAnew) showAnew();
+    else startTransition(() => router.refresh());
+    return true;
+  };
   const question: AskedCoat | undefined = asked && { words: asked.words, asks: asked.asks, answer };
   /** Asks before anything is sent what the server would ask. */
   const ask = (words: string, asks: Asks, said: readonly Said[], circumstances: Circumstances) =>
     setAsked({ words, asks, said, circumstances });
   return { write, ask, serverNow, busy: sending || pending, message, question };
 }
-
-/** The entry that a problem is fixed, beside the coat that would cover it. */
-export const closing = (item: string, { room }: Said): Said => ({
-  kind: 'itemClosed',
-  room: room ?? '',
-  payload: { item },
-});
 
 /** What the clock of this device says, where it is off by more than a little. */
 function offClock(serverNow: number): { readonly deviceAt?: string } {

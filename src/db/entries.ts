@@ -11,7 +11,7 @@ import { now } from './clock';
 import { handedSince } from './handedOut';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
-import { ranSince } from './ranSince';
+import { type Ran, ranSince } from './ranSince';
 
 /** What was found out of a coat when it was recorded. */
 interface FoundOut {
@@ -28,7 +28,7 @@ export type AppendResult =
   | { readonly kind: 'notYours'; readonly id: string }
   | { readonly kind: 'wrong'; readonly problem: Problem }
   /** Somebody else put the same on in between. */
-  | { readonly kind: 'ran'; readonly room: string; readonly by: string; readonly at: string }
+  | { readonly kind: 'ran'; readonly clashes: readonly Ran[] }
   /** Somebody handed out the same in between. */
   | { readonly kind: 'handed'; readonly room: string };
 
@@ -76,7 +76,7 @@ export async function appendEntries(
     const handed = await handedSince(unknown, houseId, transaction);
     if (handed !== undefined) return { kind: 'handed', room: handed };
     const ran = await ranSince(unknown, by.id, houseId, transaction);
-    if (ran) return ran;
+    if (ran.length > 0) return { kind: 'ran', clashes: ran };
     const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};
@@ -89,7 +89,7 @@ export async function appendEntries(
       if (row) seqs[entry.id] = row.seq;
       if (row || twin) continue;
       if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
-      if (entry.kind === 'void' && !mayVoid(known.get(entry.payload.target), by))
+      if (entry.kind === 'void' && !mayVoid(entry, known.get(entry.payload.target), entries, by))
         return { kind: 'notYours', id: entry.payload.target };
       const found = foundOf(entry);
       if (!found.ok)
@@ -114,9 +114,20 @@ export async function appendEntries(
   }
 }
 
-/** Everyone takes back what is their own; a lead takes back anything. */
-const mayVoid = (target: EntryRow | undefined, by: Pick<Person, 'id' | 'role'>): boolean =>
-  by.role === 'lead' || target === undefined || target.by === by.id;
+/** Everyone takes back what is their own, and the same coat by somebody else in favour of their own; a lead takes back anything. */
+function mayVoid(
+  { payload }: Extract<NewEntry, { kind: 'void' }>,
+  target: EntryRow | undefined,
+  sent: readonly NewEntry[],
+  by: Pick<Person, 'id' | 'role'>,
+): boolean {
+  if (by.role === 'lead') return true;
+  if (payload.for === undefined) return target === undefined || target.by === by.id;
+  const own = sent.find(({ id }) => id === payload.for);
+  if (own?.kind !== 'coat' || target?.kind !== 'coat' || target.roomId !== own.room) return false;
+  const theirs = payloadOf(target) as typeof own.payload;
+  return theirs.class === own.payload.class && theirs.key === own.payload.key && theirs.side === own.payload.side;
+}
 
 function rowOf(
   entry: NewEntry,

@@ -1,30 +1,32 @@
 import { Op, type Transaction } from 'sequelize';
+import type { Clash } from '../core/log/clash';
 import type { CoatEntry, NewEntry } from '../core/log/entry';
 import { liftPayload } from '../core/log/liftEntry';
-import { EntryRow, PersonRow } from './models';
+import { EntryRow } from './models';
 
 type Coating = Extract<NewEntry, { kind: 'coat' }>;
 
-/** Who put a coat on, and when. */
-export interface Ran {
-  readonly kind: 'ran';
+/** A coat that somebody else logged, by whom and when. */
+export interface Ran extends Clash {
   readonly room: string;
+  /** The id of who logged it. */
   readonly by: string;
   readonly at: string;
+  readonly payload: CoatEntry['payload'];
 }
 
 /**
- * A coat that somebody else put on after these entries' writer last looked, on the same pieces: two who were handed one job, both
- * without a signal, do not log it twice. Under the house's lock; what was taken back does not count.
+ * Returns the coats among entries that somebody else logged after the entries' writer last looked, on the same pieces: two who were assigned one
+ * job, both without a signal, do not log it twice. Under the house's lock; what was taken back does not count.
  */
 export async function ranSince(
   entries: readonly NewEntry[],
   me: string,
   houseId: string,
   transaction: Transaction,
-): Promise<Ran | undefined> {
+): Promise<readonly Ran[]> {
   const asked = entries.filter((entry): entry is Coating => entry.kind === 'coat' && entry.payload.seen !== undefined);
-  if (asked.length === 0) return undefined;
+  if (asked.length === 0) return [];
   const rows = await EntryRow.findAll({
     where: {
       houseId,
@@ -42,7 +44,7 @@ export async function ranSince(
     at: at.toISOString(),
     payload: liftPayload(kind, payload, version) as CoatEntry['payload'],
   }));
-  if (since.length === 0) return undefined;
+  if (since.length === 0) return [];
   const taken = new Set(
     (
       await EntryRow.findAll({
@@ -51,25 +53,32 @@ export async function ranSince(
       })
     ).map(({ payload }) => (payload as { target: string }).target),
   );
-  for (const { room, payload } of asked) {
-    const twin = since.find(
+  return asked.flatMap(({ id, room, payload }): readonly Ran[] => {
+    const twin = since.findLast(
       (row) =>
         row.room === room &&
         row.seq > (payload.seen ?? row.seq) &&
         !taken.has(row.id) &&
         isSameCoat(payload, row.payload),
     );
-    if (!twin) continue;
-    const person = await PersonRow.findOne({ where: { id: twin.by }, transaction });
-    return { kind: 'ran', room, by: person?.name ?? 'Somebody', at: twin.at };
-  }
-  return undefined;
+    if (!twin) return [];
+    const both = piecesOfBoth(payload, twin.payload);
+    const isPart = both !== undefined && both.length < (payload.pieces?.length ?? 0);
+    const { by, at } = twin;
+    return [{ entry: id, theirs: twin.id, room, by, at, payload: twin.payload, ...(isPart && { pieces: both }) }];
+  });
 }
 
 /** Whether two coats are the same one, at least on some piece. */
-function isSameCoat(one: Coating['payload'], other: CoatEntry['payload']): boolean {
-  if (one.class !== other.class || one.key !== other.key || one.side !== other.side) return false;
-  if (!one.pieces || !other.on) return true;
-  const own = new Set(one.pieces.map(({ id }) => id));
-  return other.on.some(({ id }) => own.has(id));
+const isSameCoat = (one: Coating['payload'], other: CoatEntry['payload']): boolean =>
+  one.class === other.class &&
+  one.key === other.key &&
+  one.side === other.side &&
+  (piecesOfBoth(one, other)?.length ?? 1) > 0;
+
+/** The pieces that both name; undefined where one of them names none. */
+function piecesOfBoth({ pieces }: Coating['payload'], { on }: CoatEntry['payload']): readonly string[] | undefined {
+  if (!pieces || !on) return undefined;
+  const theirs = new Set(on.map(({ id }) => id));
+  return pieces.map(({ id }) => id).filter((id) => theirs.has(id));
 }

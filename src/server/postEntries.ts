@@ -1,11 +1,15 @@
 import { z } from 'zod';
-import { FINISHER_KINDS, newEntrySchema } from '../core/log/entry';
+import type { Asks } from '../contract/asks';
+import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
 import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
+import type { Ran } from '../db/ranSince';
+import { clashWords, type LoggedTwice } from '../words/loggedWords';
 import { checkEntryRules } from './checkEntryRules';
+import { loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
@@ -56,11 +60,36 @@ export async function postEntries(request: Request): Promise<Response> {
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
     const refusal = await checkEntryRules(house, entries);
-    return refusal ?? answerTo(await appendEntries(house, person, entries, piecesOf));
+    if (refusal) return refusal;
+    const result = await appendEntries(house, person, entries, piecesOf);
+    return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);
   });
 }
 
-function answerTo(result: AppendResult): Response {
+/** Asks which of two coats counts that two people logged, one room at a time. */
+async function askWhichCounts(house: string, ran: readonly Ran[], entries: readonly NewEntry[]): Promise<Response> {
+  const { snapshot, people, timeZone } = await loadSnapshot(house);
+  const own = ran.filter(({ room }) => room === ran[0]?.room);
+  const clashes = own.flatMap(({ entry: id, by, at, payload }): readonly LoggedTwice[] => {
+    const entry = entries.find((sent) => sent.id === id);
+    if (entry?.kind !== 'coat') return [];
+    const who = people.find((person) => person.id === by)?.name ?? 'Somebody';
+    return [
+      {
+        who,
+        theirs: { at: Date.parse(at), payload },
+        mine: { at: Date.parse(entry.at), payload: entry.payload },
+      },
+    ];
+  });
+  const room = snapshot.rooms.find(({ room: { id } }) => id === own[0]?.room)?.room;
+  const asks: Asks = {
+    clashes: own.map(({ entry, theirs, pieces }) => ({ entry, theirs, ...(pieces && { pieces }) })),
+  };
+  return refuse(409, clashWords(clashes, room, timeZone), undefined, asks);
+}
+
+function answerTo(result: Exclude<AppendResult, { kind: 'ran' }>): Response {
   switch (result.kind) {
     case 'recorded':
       return Response.json({ seqs: result.seqs });
@@ -72,11 +101,6 @@ function answerTo(result: AppendResult): Response {
       return refuse(404, `The house has no room "${result.room}".`);
     case 'wrong':
       return refuse(400, problemText(result.problem), [result.problem]);
-    case 'ran':
-      return refuse(
-        409,
-        `${result.by} has logged the same coat in the meantime. If it was really run twice, log it on the coat board.`,
-      );
     case 'handed':
       return refuse(
         409,

@@ -28,7 +28,7 @@ test('a wall that was hung anew just as before starts over by one dialog', async
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Start joints over' }).click();
   await expect(dialog).toContainText('Choose the faces with new boards.');
-  await dialog.getByLabel('Wall 2', { exact: true }).check();
+  await dialog.getByLabel('wall 2', { exact: true }).check();
   await dialog.getByRole('button', { name: 'Start joints over' }).click();
   await expect(dialog).toHaveCount(0);
   await visit(page, `${house}/board`);

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { takeOff } from '@/core/joints/takeOff';
 import type { NewEntry } from '@/core/log/entry';
+import { HouseLog } from '@/core/log/houseLog';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
 import { inFirm } from '@/db/firm';
@@ -44,11 +45,12 @@ describe('a coat that two log, both without a signal', () => {
     const house = await newHouse();
     const said = (entry: NewEntry, by = lead as typeof other) => within(() => appendEntries(house, by, [entry]));
     expect((await said(tape(0), other)).kind).toBe('recorded');
-    expect(await said(tape(0))).toEqual({
+    const mine = tape(0);
+    const answer = await said(mine);
+    const [first] = await within(() => listEntries(house));
+    expect(answer).toMatchObject({
       kind: 'ran',
-      room: 'pantry',
-      by: other.name,
-      at: '2031-05-06T11:00:00.000Z',
+      clashes: [{ entry: mine.id, theirs: first?.id, room: 'pantry', by: other.id, at: '2031-05-06T11:00:00.000Z' }],
     });
     expect(await within(() => listEntries(house))).toHaveLength(1);
     // Who has seen the first one and logs it means a second coat; so does a script that says nothing of it.
@@ -70,5 +72,43 @@ describe('a coat that two log, both without a signal', () => {
       await said(taken);
     }
     expect((await said(tape(0, [one]))).kind).toBe('recorded');
+  });
+
+  it('is asked about only where both were', async () => {
+    const house = await newHouse();
+    const said = (entry: NewEntry, by = lead as typeof other) => within(() => appendEntries(house, by, [entry]));
+    if (!one || !two) throw new Error('the pantry has two flats');
+    expect((await said(tape(0, [one]), other)).kind).toBe('recorded');
+    expect(await said(tape(0, [one, two]))).toMatchObject({ kind: 'ran', clashes: [{ pieces: [one] }] });
+    const whole = await said(tape(0, [one]));
+    expect(whole).toMatchObject({ kind: 'ran' });
+    expect(whole.kind === 'ran' && whole.clashes[0]?.pieces).toBeUndefined();
+  });
+
+  it('is replaced by who keeps their own: of the same coat, and by nobody else’s', async () => {
+    const house = await newHouse();
+    const said = (entries: readonly NewEntry[], by = other) => within(() => appendEntries(house, by, entries));
+    const [theirs, mine] = [tape(undefined), tape(undefined)];
+    await said([theirs], lead as typeof other);
+    const instead = (more: object): NewEntry => ({
+      id: randomUUID(),
+      room: null,
+      at: theirs.at,
+      kind: 'void',
+      payload: { target: theirs.id, ...more },
+    });
+    expect((await said([instead({})])).kind).toBe('notYours');
+    expect((await said([instead({ for: mine.id })])).kind).toBe('notYours');
+    const fill = { ...mine, payload: { ...mine.payload, key: 'fill' } } as NewEntry;
+    expect((await said([instead({ for: mine.id }), fill])).kind).toBe('notYours');
+    expect((await said([instead({ for: mine.id }), mine])).kind).toBe('recorded');
+    const log = new HouseLog();
+    log.add(await within(() => listEntries(house)));
+    expect(
+      log
+        .states()
+        .get('pantry')
+        ?.applied.map(({ id }) => id),
+    ).toEqual([mine.id]);
   });
 });

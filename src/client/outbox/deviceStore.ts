@@ -80,10 +80,11 @@ export const deviceStore: OutboxStore = {
     }
     await write.done;
   },
-  refuse: async (id, why, asks) => {
+  refuse: async (id, why, asks, entries) => {
     const write = (await device()).transaction('unsent', 'readwrite');
     const cursor = await write.store.index('id').openCursor(id);
-    if (cursor) await cursor.update({ ...cursor.value, refused: why, ...(asks && { asks }) });
+    if (cursor)
+      await cursor.update({ ...cursor.value, refused: why, ...(asks && { asks }), ...(entries && { entries }) });
     await write.done;
   },
 };

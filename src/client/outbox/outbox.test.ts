@@ -6,6 +6,7 @@ import {
   type OutboxStore,
   type Sent,
   sendUnsent,
+  splitClashes,
   type UnsentGroup,
   type VersionedEntry,
   withAnswer,
@@ -38,8 +39,9 @@ class Disk implements OutboxStore {
   remove = async (ids: readonly string[]) => {
     this.groups = this.groups.filter(({ id }) => !ids.includes(id));
   };
-  refuse = async (id: string, why: string) => {
-    this.groups = this.groups.map((one) => (one.id === id ? { ...one, refused: why } : one));
+  refuse: OutboxStore['refuse'] = async (id, why, asks, entries) => {
+    const more = { refused: why, ...(asks && { asks }), ...(entries && { entries }) };
+    this.groups = this.groups.map((one) => (one.id === id ? { ...one, ...more } : one));
   };
 }
 
@@ -216,25 +218,77 @@ describe('the answer to a question about coats', () => {
     kind: 'coat',
     payload: { class: 'flat', key: 'fill', part: 1, mud: { kind: 'drying' } },
   };
-  const close = (item: string, { room, at }: NewEntry): NewEntry => ({
-    id: `closed ${item}`,
-    room: room ?? '',
-    at,
-    kind: 'itemClosed',
-    payload: { item },
-  });
+  const add = (added: object, { at }: NewEntry) => ({ ...added, id: JSON.stringify(added), at }) as NewEntry;
+  const closing = (item: string) => add({ kind: 'itemClosed', room: 'hall', payload: { item } }, coat);
   const asks = { fixFirst: ['one', 'two'] };
   it('says of every coat that it is the same, or the next', () => {
-    const [first] = withAnswer([coat, entry('e')], 'sameCoat', { repeat: 'next' }, close);
+    const [first] = withAnswer([coat, entry('e')], 'sameCoat', { repeat: 'next' }, add);
     expect(first?.payload).toEqual({ ...coat.payload, repeat: 'next' });
   });
   it('closes what is fixed before the coat goes over it', () => {
-    expect(withAnswer([coat], asks, { fixed: true }, close)).toEqual([close('one', coat), close('two', coat), coat]);
+    expect(withAnswer([coat], asks, { fixed: true }, add)).toEqual([closing('one'), closing('two'), coat]);
   });
   it('keeps why a coat covers what is not fixed', () => {
-    expect(withAnswer([entry('e'), coat], asks, { why: 'agreed' }, close)).toEqual([
+    expect(withAnswer([entry('e'), coat], asks, { why: 'agreed' }, add)).toEqual([
       entry('e'),
       { ...coat, payload: { ...coat.payload, covers: { items: ['one', 'two'], why: 'agreed' } } },
     ]);
+  });
+  it('takes back what somebody else logged where mine counts, and nothing where both did part', () => {
+    const asks = { clashes: [{ entry: 'c', theirs: 'd' }] };
+    const seen = { ...coat, payload: { ...coat.payload, seen: 7 } } as NewEntry;
+    const same = { ...coat, payload: { ...coat.payload, repeat: 'same' } };
+    const voids = add({ kind: 'void', room: null, payload: { target: 'd', for: 'c' } }, coat);
+    expect(withAnswer([seen], asks, { counts: 'mine' }, add)).toEqual([voids, same]);
+    expect(withAnswer([seen], asks, { counts: 'both' }, add)).toEqual([same]);
+    expect(withAnswer([seen], asks, { counts: 'theirs' }, add)).toEqual([]);
+  });
+});
+
+describe('what two people logged', () => {
+  const coat = (id: string, pieces: readonly string[]): NewEntry => ({
+    id,
+    room: 'hall',
+    at: '2031-05-06T11:00:00.000Z',
+    kind: 'coat',
+    payload: {
+      class: 'flat',
+      key: 'fill',
+      part: 1,
+      mud: { kind: 'drying' },
+      pieces: pieces.map((piece) => ({ id: piece })),
+    },
+  });
+  const both = group('g', { entries: [coat('flats', ['a', 'b']), coat('other', ['c'])] });
+
+  it('waits for an answer, and the rest goes on', () => {
+    const { asked, rest } = splitClashes(both, [{ entry: 'flats', theirs: 'x' }], () => 'new');
+    expect(asked).toEqual([coat('flats', ['a', 'b'])]);
+    expect(rest).toEqual({ ...both, id: 'new', entries: [coat('other', ['c'])] });
+    expect(splitClashes({ ...both, entries: asked }, [{ entry: 'flats', theirs: 'x' }], () => 'new').rest).toBe(
+      undefined,
+    );
+  });
+
+  it('is only what both named', () => {
+    const { asked, rest } = splitClashes(both, [{ entry: 'flats', theirs: 'x', pieces: ['b'] }], () => 'new');
+    expect(asked).toEqual([coat('flats', ['b'])]);
+    expect(rest?.entries).toEqual([coat('new', ['a']), coat('other', ['c'])]);
+  });
+
+  it('is sent around what clashes, and asked about once', async () => {
+    const disk = new Disk();
+    const recorded: string[] = [];
+    await disk.add(both);
+    const send: OutboxParts['send'] = async (_house, _who, entries) => {
+      if (entries.some(({ id }) => id === 'flats'))
+        return { kind: 'refused', why: 'Ines logged it.', asks: { clashes: [{ entry: 'flats', theirs: 'x' }] } };
+      recorded.push(...entries.map(({ id }) => id));
+      return { kind: 'recorded' };
+    };
+    const parts = { store: disk, send, sendPhoto: async () => ({ kind: 'recorded' as const }), alone: NOBODY_ELSE };
+    expect(await sendUnsent(parts, 'tobin')).toBe('empty');
+    expect(recorded).toEqual(['other']);
+    expect(disk.groups).toMatchObject([{ id: 'g', refused: 'Ines logged it.', entries: [{ id: 'flats' }] }]);
   });
 });

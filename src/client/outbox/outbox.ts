@@ -1,5 +1,6 @@
 import type { Asks } from '@/contract/asks';
 import type { Repeat } from '@/core/log/choices';
+import type { Clash } from '@/core/log/clash';
 import type { NewEntry } from '@/core/log/entry';
 
 /** What was said at once: its entries are recorded all together or not at all. */
@@ -24,30 +25,89 @@ export interface OutboxStore {
   readonly add: (group: UnsentGroup) => Promise<void>;
   readonly all: () => Promise<readonly UnsentGroup[]>;
   readonly remove: (ids: readonly string[]) => Promise<void>;
-  readonly refuse: (id: string, why: string, asks?: Asks) => Promise<void>;
+  /** Marks a group as refused; where the server asks about a part of it, that part is what it is from then on. */
+  readonly refuse: (id: string, why: string, asks?: Asks, entries?: readonly NewEntry[]) => Promise<void>;
 }
 
-/** The answer: the same coat or the next one; the problems are fixed; or why they are covered. */
-export type Answer = { readonly repeat: Repeat } | { readonly fixed: true } | { readonly why: string };
+/**
+ * The answer: the same coat or the next one; the problems are fixed, or why they are covered; mine counts, theirs does, or both did part.
+ */
+export type Answer =
+  | { readonly repeat: Repeat }
+  | { readonly fixed: true }
+  | { readonly why: string }
+  | { readonly counts: 'mine' | 'theirs' | 'both' };
 
 type Unstamped = { readonly kind: NewEntry['kind']; readonly room: string | null; readonly payload: object };
+type Added = Pick<Extract<NewEntry, { kind: 'itemClosed' | 'void' }>, 'kind' | 'room' | 'payload'>;
 
 /**
- * Returns entries with the answer to a question about them.
+ * Returns entries with the answer to a question about them: none where somebody else's count.
  *
- * @param close makes the entry that a problem is fixed, beside the coat that asked for it
+ * @param add makes an entry beside one of them
  */
-export function withAnswer<One extends Unstamped>(
+export function withAnswer<One extends Unstamped & { readonly id?: string }>(
   entries: readonly One[],
   asks: Asks,
   answer: Answer,
-  close: (item: string, coat: One) => One,
+  add: (entry: Added, beside: One) => One,
 ): readonly One[] {
-  const items = asks === 'sameCoat' ? [] : asks.fixFirst;
   const coat = entries.find(({ kind }) => kind === 'coat');
-  if ('fixed' in answer) return coat ? [...items.map((item) => close(item, coat)), ...entries] : entries;
-  const more = 'repeat' in answer ? answer : { covers: { items, why: answer.why } };
-  return entries.map((entry) => (entry.kind === 'coat' ? { ...entry, payload: { ...entry.payload, ...more } } : entry));
+  const saying = (more: object) => entries.map((entry) => (entry.kind === 'coat' ? withPayload(entry, more) : entry));
+  if ('repeat' in answer) return saying(answer);
+  if ('counts' in answer) {
+    if (answer.counts === 'theirs') return [];
+    const same = saying({ repeat: 'same', seen: undefined });
+    const clashes = answer.counts === 'mine' ? (clashesIn(asks) ?? []) : [];
+    const voids = clashes.flatMap(({ entry: id, theirs }) => {
+      const own = entries.find((entry) => entry.id === id);
+      return own ? [add({ kind: 'void', room: null, payload: { target: theirs, for: id } }, own)] : [];
+    });
+    return [...voids, ...same];
+  }
+  const items = asks !== 'sameCoat' && 'fixFirst' in asks ? asks.fixFirst : [];
+  if ('why' in answer) return saying({ covers: { items, why: answer.why } });
+  if (!coat) return entries;
+  const closed = items.map((item) => add({ kind: 'itemClosed', room: coat.room ?? '', payload: { item } }, coat));
+  return [...closed, ...entries];
+}
+
+/** What clashes, where that is asked about. */
+export const clashesIn = (asks: Asks | undefined): readonly Clash[] | undefined =>
+  asks !== undefined && asks !== 'sameCoat' && 'clashes' in asks ? asks.clashes : undefined;
+
+const withPayload = <One extends Unstamped>(entry: One, more: object): One => ({
+  ...entry,
+  payload: { ...entry.payload, ...more },
+});
+
+/**
+ * Returns a group in two: what clashes with what somebody else logged, and the rest, which does not wait for the answer; undefined where
+ * nothing is left.
+ *
+ * @param id of the rest
+ */
+export function splitClashes(
+  group: UnsentGroup,
+  clashes: readonly Clash[],
+  newId: () => string,
+): { readonly asked: readonly NewEntry[]; readonly rest: UnsentGroup | undefined } {
+  const byEntry = new Map(clashes.map((clash) => [clash.entry, clash]));
+  const asked: NewEntry[] = [];
+  const rest: NewEntry[] = [];
+  for (const entry of group.entries) {
+    const clash = byEntry.get(entry.id);
+    if (!clash) rest.push(entry);
+    else if (entry.kind !== 'coat' || !clash.pieces) asked.push(entry);
+    else {
+      const both = new Set(clash.pieces);
+      const { pieces = [] } = entry.payload;
+      const only = (own: typeof pieces) => ({ ...entry, payload: { ...entry.payload, pieces: own } });
+      asked.push(only(pieces.filter((piece) => both.has(piece.id))));
+      rest.push({ ...only(pieces.filter((piece) => !both.has(piece.id))), id: newId() });
+    }
+  }
+  return { asked, rest: rest.length > 0 ? { ...group, id: newId(), entries: rest } : undefined };
 }
 
 /** An entry as it is sent. */
@@ -56,7 +116,13 @@ export type VersionedEntry = Omit<NewEntry, 'version'> & { readonly version: num
 /** What the server said to some entries: nothing where it is away. */
 export type Sent =
   | { readonly kind: 'recorded' | 'signedOut' | 'away' }
-  | { readonly kind: 'refused'; readonly why: string; readonly asks?: Asks | undefined };
+  | {
+      readonly kind: 'refused';
+      readonly why: string;
+      readonly asks?: Asks | undefined;
+      /** What is asked about, where that is not all that was sent. */
+      readonly entries?: readonly NewEntry[];
+    };
 
 /** How a sending ended: with nothing left to send, or before. */
 export type SendingEnd = 'empty' | 'signedOut' | 'away';
@@ -91,6 +157,14 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
     }
     return undefined;
   }
+  /** What clashes waits for an answer; the rest of its group is sent by itself, added before so that nothing is lost in between. */
+  async function refuseOne(group: UnsentGroup, { why, asks }: Extract<Sent, { kind: 'refused' }>): Promise<void> {
+    const clashes = clashesIn(asks);
+    if (!clashes) return store.refuse(group.id, why, asks);
+    const { asked, rest } = splitClashes(group, clashes, () => crypto.randomUUID());
+    if (rest) await store.add(rest);
+    await store.refuse(group.id, why, asks, asked);
+  }
   return alone(async () => {
     /** Of several that were refused together each is asked by itself. */
     const apart = new Set<string>();
@@ -109,7 +183,7 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
       const ids = batch.map(({ id }) => id);
       if (answer.kind === 'recorded') await store.remove(ids);
       else if (answer.kind !== 'refused') return answer.kind;
-      else if (batch.length === 1) await store.refuse(first.id, answer.why, answer.asks);
+      else if (batch.length === 1) await refuseOne(first, answer);
       else for (const id of ids) apart.add(id);
     }
   });

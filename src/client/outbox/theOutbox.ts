@@ -5,9 +5,11 @@ import { post } from '../sendCommand';
 import { addUnsent, deviceStore, type UnsentPhoto, unsentPhoto } from './deviceStore';
 import {
   type Answer,
+  clashesIn,
   type SendingEnd,
   type Sent,
   sendUnsent,
+  splitClashes,
   type UnsentGroup,
   type VersionedEntry,
   withAnswer,
@@ -80,11 +82,13 @@ export async function sayToServer(
       const answer = await sendPhoto(house, photo.id, photo.bytes);
       if (answer.kind !== 'recorded') return answer;
     }
-    return sendEntries(
-      house,
-      who,
-      entries.map((entry) => ({ ...entry, version: ENTRY_VERSION })),
-    );
+    const answer = await sendEntries(house, who, versioned(entries));
+    const clashes = answer.kind === 'refused' ? clashesIn(answer.asks) : undefined;
+    if (!clashes) return answer;
+    const group = { id, house, who: who ?? '', version: ENTRY_VERSION, entries };
+    const { asked, rest } = splitClashes(group, clashes, () => crypto.randomUUID());
+    const sent = rest ? await sendEntries(house, who, versioned(rest.entries)) : answer;
+    return answer.kind === 'refused' && (!rest || sent.kind === 'recorded') ? { ...answer, entries: asked } : sent;
   };
   if (who === undefined) return sendHere();
   try {
@@ -99,10 +103,13 @@ export async function sayToServer(
   if (!left) return { kind: 'recorded' };
   if (left.refused !== undefined) {
     await dropUnsent(id);
-    return { kind: 'refused', why: left.refused, asks: left.asks };
+    return { kind: 'refused', why: left.refused, asks: left.asks, entries: left.entries };
   }
   return { kind: end === 'signedOut' ? 'signedOut' : 'kept' };
 }
+
+const versioned = (entries: readonly NewEntry[]): readonly VersionedEntry[] =>
+  entries.map((entry) => ({ ...entry, version: ENTRY_VERSION }));
 
 /** Sends all that waits; tries again later where the server does not answer. */
 export async function sendNow(): Promise<SendingEnd> {
@@ -122,16 +129,14 @@ export async function sendNow(): Promise<SendingEnd> {
 export async function answerUnsent(group: UnsentGroup, answer: Answer): Promise<void> {
   const { refused: _refused, asks, ...rest } = group;
   if (!asks) return;
-  const entries = withAnswer<NewEntry>(rest.entries, asks, answer, (item, { room, at, deviceAt }) => ({
-    id: crypto.randomUUID(),
-    kind: 'itemClosed',
-    room: room ?? '',
-    at,
-    ...(deviceAt && { deviceAt }),
-    payload: { item },
-  }));
+  const entries = withAnswer<NewEntry>(
+    rest.entries,
+    asks,
+    answer,
+    (added, { at, deviceAt }) => ({ ...added, id: crypto.randomUUID(), at, ...(deviceAt && { deviceAt }) }) as NewEntry,
+  );
   await deviceStore.remove([group.id]);
-  await addUnsent({ ...rest, entries }, []);
+  if (entries.length > 0) await addUnsent({ ...rest, entries }, []);
   await sendNow();
 }
 

@@ -234,7 +234,11 @@ const sentEntry = z.discriminatedUnion('kind', [
     ...base,
     room: z.null().default(null),
     kind: z.literal('void'),
-    payload: z.strictObject({ target: uuid('must be an entry') }),
+    payload: z.strictObject({
+      target: uuid('must be an entry'),
+      /** The coat that is kept instead, where two logged the same one. */
+      for: uuid('must be an entry').optional(),
+    }),
   }),
 ]);
 

@@ -25,7 +25,7 @@ export class HouseLog {
   readonly #waiting = new Map<string, Entry[]>();
   /** In the order in which they came. */
   readonly #ofKind = new Map<Entry['kind'], Entry[]>();
-  readonly #voids = new Map<string, Entry[]>();
+  readonly #voids = new Map<string, Extract<Entry, { kind: 'void' }>[]>();
 
   /** Takes in entries that came after those before; what has come already is passed over. */
   add(entries: readonly Entry[]): void {

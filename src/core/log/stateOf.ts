@@ -231,7 +231,7 @@ export function stateOf(entries: readonly Entry[]): ReadonlyMap<string, RoomStat
 
 /** The entries that were not voided, in the order in which things happened. */
 export function standing(entries: readonly Entry[]): readonly Entry[] {
-  const voids = new Map<string, readonly Entry[]>();
+  const voids = new Map<string, readonly VoidEntry[]>();
   for (const entry of entries) {
     if (entry.kind === 'void') voids.set(entry.payload.target, [...(voids.get(entry.payload.target) ?? []), entry]);
   }
@@ -243,11 +243,13 @@ export function standing(entries: readonly Entry[]): readonly Entry[] {
 }
 
 /**
- * Whether an entry is taken back: by its author or by a lead. A void may be recorded before its target, so whether it was its
- * author's to say is only known when both are there.
+ * Whether an entry is taken back: by its author, by a lead, or by who logged the same coat and kept their own. A void may be recorded before
+ * its target, so whether it was its author's to say is only known when both are there.
  */
-export const isVoided = (entry: Entry, voids: readonly Entry[] | undefined): boolean =>
-  voids?.some(({ role, by }) => role === 'lead' || by === entry.by) ?? false;
+export const isVoided = (entry: Entry, voids: readonly VoidEntry[] | undefined): boolean =>
+  voids?.some(({ role, by, payload }) => role === 'lead' || by === entry.by || payload.for !== undefined) ?? false;
+
+type VoidEntry = Extract<Entry, { kind: 'void' }>;
 
 /** A room while its log is folded. Its coats, of which there are most, are written on; nobody else has them yet. */
 interface Folding extends RoomState {

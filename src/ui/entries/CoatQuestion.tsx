@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { AskedCoat } from '@/client/useLog';
 
-/** Asks what only who logs a coat knows: the same coat again or the next; is a problem under it fixed, or why is it covered. */
+/** Asks what only who logs a coat knows: same coat or next, problem under it fixed or why covered, whose counts of two. */
 export function CoatQuestion({
   question: { words, asks, answer },
   busy,
@@ -28,10 +28,16 @@ export function CoatQuestion({
           ['Same coat', () => void send({ repeat: 'same' })],
           ['Next coat', () => void send({ repeat: 'next' })],
         ]
-      : [
-          ['Fixed now', () => void send({ fixed: true })],
-          ['Cover anyway', cover],
-        ];
+      : 'clashes' in asks
+        ? [
+            ['Keep mine', () => void send({ counts: 'mine' })],
+            ['Keep theirs', () => void send({ counts: 'theirs' })],
+            ['Both did part', () => void send({ counts: 'both' })],
+          ]
+        : [
+            ['Fixed now', () => void send({ fixed: true })],
+            ['Cover anyway', cover],
+          ];
   return (
     <div role="alert" className="space-y-2 rounded-lg border border-base-300 p-3">
       <p className="font-semibold">{words}</p>

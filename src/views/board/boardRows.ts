@@ -17,8 +17,8 @@ import type { Level } from '@/core/room/level';
 import type { Room } from '@/core/room/schema';
 import { type HouseSnapshot, minuteOf, type RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
-import { coatName } from '@/words/coatWords';
 import { faceWords, listFaces } from '@/words/faceWords';
+import { facesWords, loggedCoatWords } from '@/words/loggedWords';
 import { namesIn } from '@/words/names';
 import { CLASS_NAMES, classWords, type StateWords } from '@/words/stateWords';
 
@@ -251,21 +251,10 @@ export function recentEntries(
 
 const BOARDS_WORDS = { moved: 'joints moved', new: 'new boards', same: 'same boards, measured again' } as const;
 
-/** Where an entry says that it was: one face by its name, more by their number. */
-function facesWords(faces: readonly string[], room: Room | undefined): string {
-  const [face, ...more] = faces;
-  if (face === undefined || more.length > 0) return `${faces.length} faces`;
-  return faceWords(room ? placesIn(room)(face) : face);
-}
-
 function wordsOf(entry: Entry, room: Room | undefined): string {
   switch (entry.kind) {
-    case 'coat': {
-      const { class: kind, key, side, part, faces, pieces } = entry.payload;
-      const share = part === 1 ? '' : part === 0.5 ? ', half' : `, ${Math.round(part * 100)} %`;
-      const some = pieces ? `, ${pieces.length} ${pieces.length === 1 ? 'piece' : 'pieces'}` : '';
-      return `${coatName({ class: kind, key, sides: undefined, trimmed: false }).toLowerCase()} on ${CLASS_NAMES[kind].toLowerCase()}${side ? `, ${side} sides` : ''}${faces ? `, ${facesWords(faces, room)}` : ''}${some}${share}`;
-    }
+    case 'coat':
+      return loggedCoatWords(entry.payload, room);
     case 'touched':
       return `${entry.payload.class ? CLASS_NAMES[entry.payload.class].toLowerCase() : 'all'} found ${entry.payload.found}`;
     case 'prefilled':
