@@ -6,7 +6,8 @@ import { planReport } from './planReport';
 const HOUSE = houseOf(["A 12' x 10' x 8', door 32x80 wall 1", "B 20' x 14' x 9', window 36x48 wall 2 bead"]);
 /** A Wednesday evening. */
 const NOW = Date.parse('2031-05-07T20:00:00Z');
-const report = (words: Parameters<typeof planReport>[1] = {}) => planReport(HOUSE, words, NOW);
+const report = (words: Parameters<typeof planReport>[1] = {}) =>
+  planReport([{ id: 'house', house: HOUSE }], words, NOW);
 
 describe('oak plan', () => {
   it('runs every item once, nobody twice at a time, and says how far it is over the bound', () => {
@@ -42,7 +43,7 @@ describe('oak plan', () => {
   });
 
   it('of a house without rooms is nothing', () => {
-    const plan = planReport(houseOf([]), { from: '2031-05-05T07:00' }, NOW);
+    const plan = planReport([{ id: 'house', house: houseOf([]) }], { from: '2031-05-05T07:00' }, NOW);
     expect(plan).toMatchObject({ gap: 0, items: [], assignments: [], start: plan.finish, bound: plan.finish });
   });
 
@@ -55,5 +56,42 @@ describe('oak plan', () => {
     [{ zone: 'Atlantis' }, '--zone: "Atlantis" is no time zone such as Europe/Oslo'],
   ])('refuses %j', (words, reason) => {
     expect(() => report(words)).toThrow(new Refusal(reason));
+  });
+
+  it('gathers all of it into visits, each of the same people on one day', () => {
+    const plan = report({ people: '2', from: '2031-05-05T07:00' });
+    expect(plan.visits.flatMap(({ items }) => items).sort()).toEqual(plan.items.map(({ id }) => id).sort());
+    for (const { people, start, end, items, rooms, house } of plan.visits) {
+      const own = plan.assignments.filter(({ item }) => items.includes(item));
+      expect(own.map((one) => one.people.join())).toEqual(own.map(() => people.join()));
+      expect(own[0]?.start).toBe(start);
+      expect(
+        own
+          .map((one) => one.end)
+          .sort()
+          .at(-1),
+      ).toBe(end);
+      expect(new Set(own.map((one) => one.start.slice(0, 10))).size).toBe(1);
+      expect(new Set(items.map((id) => plan.items.find((item) => item.id === id)?.room))).toEqual(new Set(rooms));
+      expect(house).toBe('house');
+    }
+  });
+
+  it('plans several houses with one crew, and tells them apart', () => {
+    const other = houseOf(["A 10' x 10' x 8'"]);
+    const named = [
+      { id: 'cedar', house: HOUSE },
+      { id: 'dogwood', house: other },
+    ] as const;
+    const plan = planReport(named, { people: '2', from: '2031-05-05T07:00' }, NOW);
+    const alone = report({ people: '2', from: '2031-05-05T07:00' });
+    expect(plan.items.filter(({ house }) => house === 'cedar')).toHaveLength(alone.items.length);
+    expect(new Set(plan.items.map(({ house }) => house))).toEqual(new Set(['cedar', 'dogwood']));
+    for (const { house, items } of plan.visits)
+      for (const id of items) expect(plan.items.find((item) => item.id === id)?.house).toBe(house);
+    for (const name of ['Finisher 1', 'Finisher 2']) {
+      const own = plan.assignments.filter(({ people }) => people.includes(name));
+      for (const [index, { start }] of own.entries()) expect(start >= (own[index - 1]?.end ?? '')).toBe(true);
+    }
   });
 });

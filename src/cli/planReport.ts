@@ -5,6 +5,8 @@ import { resolveMethod } from '../core/method/resolveMethod';
 import { roomCoats } from '../core/method/roomCoats';
 import { planHouse } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
+import { planTogether } from '../core/plan/planTogether';
+import { LEAST_VISIT, visitsOf } from '../core/plan/visits';
 import { crewSchema } from '../core/work/crew';
 import { instantOn, workDays } from '../core/work/shifts';
 import { spaceOf } from '../core/work/spaceOf';
@@ -23,19 +25,35 @@ export interface PlanWords {
 const USUAL_PEOPLE = 4;
 const MOST_PEOPLE = 50;
 
+/** A house to plan, by its name among the others. */
+export interface NamedHouse {
+  readonly id: string;
+  readonly house: House;
+}
+
 /**
- * `oak plan`: an untouched house by a plain crew that can do everything, eight hours a day from Monday to Friday, in usual
- * air. `gap` is how much longer than the soonest possible it takes, nights and weekends included.
+ * `oak plan`: untouched houses by one plain crew that can do everything, eight hours a day from Monday to Friday, in usual
+ * air. `gap` is how much longer than the soonest possible it takes, nights and weekends included; `visits` are what the run sheet shows as
+ * cards. Rooms and items of several houses have the house's name before them.
  *
  * @param now ms since 1970, from which the next working morning is taken where no beginning is given
  */
-export function planReport(house: House, words: PlanWords, now: number) {
+export function planReport(named: readonly [NamedHouse, ...NamedHouse[]], words: PlanWords, now: number) {
   const zone = zoneFrom(words.zone);
   const from = words.from === undefined ? nextMorning(now, zone) : instantFrom(words.from, zone);
-  const input = plainInput(house, peopleFrom(words.people), from, zone);
+  const people = peopleFrom(words.people);
+  const [first, ...others] = named.map(({ id, house }) => ({
+    id,
+    name: house.name,
+    input: plainInput(house, people, from, zone, id),
+  }));
+  if (!first) throw new Refusal('plan: needs a house file');
+  const input = others.length > 0 ? planTogether([first, ...others]) : first.input;
   const plan = planHouse(input);
   const iso = (at: number) => new Date(at).toISOString();
   const names = new Map(input.people.map(({ id, name }) => [id, name]));
+  const items = new Map(input.items.map((item) => [item.id, item]));
+  const houses = new Map(input.rooms.map(({ id, house }) => [id, house]));
   const span = plan.bound - plan.start;
   return {
     start: iso(plan.start),
@@ -46,19 +64,32 @@ export function planReport(house: House, words: PlanWords, now: number) {
       plan.why.kind === 'work'
         ? { kind: plan.why.kind, hours: rounded(plan.why.hours), people: plan.why.people.length }
         : plan.why,
-    items: input.items.map(({ id, room, work, kind, hours, people, after }) => ({
+    items: input.items.map(({ id, room, work, kind, hours, people: count, after }) => ({
       id,
+      house: houses.get(room) ?? '',
       room,
       work,
       kind,
       hours: rounded(hours),
-      people,
+      people: count,
       after: after.map(({ item, until }) => ({ item, until })),
     })),
+    visits: visitsOf(plan.assignments, items, {
+      timeZone: zone,
+      least: LEAST_VISIT,
+      markOf: ({ room }) => houses.get(room) ?? '',
+    }).map(({ people: team, start, end, runs }) => ({
+      house: houses.get(runs[0]?.item.room ?? '') ?? '',
+      rooms: [...new Set(runs.map(({ item }) => item.room))],
+      people: team.map((id) => names.get(id) ?? id),
+      start: iso(start),
+      end: iso(end),
+      items: runs.map(({ item }) => item.id),
+    })),
     leftOut: plan.leftOut,
-    assignments: plan.assignments.map(({ item, people, start, end, why }) => ({
+    assignments: plan.assignments.map(({ item, people: team, start, end, why }) => ({
       item,
-      people: people.map((id) => names.get(id) ?? id),
+      people: team.map((id) => names.get(id) ?? id),
       start: iso(start),
       end: iso(end),
       waitedFor: why.item === undefined ? why.cause : `${why.cause} ${why.item}`,
@@ -70,13 +101,14 @@ export function planReport(house: House, words: PlanWords, now: number) {
  * An untouched house with a plain crew that can do everything, in usual air.
  *
  * @param from ms since 1970
+ * @param id of the house
  */
-export const plainInput = (house: House, people: number, from: number, timeZone: string): PlanInput => ({
+export const plainInput = (house: House, people: number, from: number, timeZone: string, id = ''): PlanInput => ({
   from,
   timeZone,
   rooms: house.rooms.map((room) => ({
     id: room.id,
-    house: '',
+    house: id,
     room: room.id,
     name: room.name,
     floor: room.floor,

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { basename, extname } from 'node:path';
 import { parseArgs } from 'node:util';
 import {
   cutReport,
@@ -32,7 +33,10 @@ interface Command {
   readonly options: Readonly<Record<string, typeof TEXT | typeof FLAG>>;
   /** What its one word is, where it takes one. */
   readonly word: string | undefined;
-  readonly run: (word: string, values: Values) => object;
+  /** Whether it takes more than one. */
+  readonly several?: true;
+  /** @param more the words after the first */
+  readonly run: (word: string, values: Values, more: readonly string[]) => object;
 }
 
 const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
@@ -66,10 +70,19 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
   [
     'plan',
     {
-      help: 'oak plan FILE [--people 4] [--from 2031-05-05T07:00] [--zone Europe/Oslo] [--text]\n  Who runs what when, by a plain crew in usual air, beside the soonest that any plan could finish.',
+      help: 'oak plan FILE [FILE …] [--people 4] [--from 2031-05-05T07:00] [--zone Europe/Oslo] [--text]\n  Who runs what when in one house or several, by a plain crew in usual air, beside the soonest that any plan could finish.',
       options: PLAN,
       word: 'a house file',
-      run: (file, values) => planReport(houseFrom(contentOf(file), file), wordsOf(PLAN, values), Date.now()),
+      several: true,
+      run: (file, values, more) => {
+        const ids = houseIds([file, ...more]);
+        const named = (path: string, index: number) => ({
+          id: ids[index] ?? path,
+          house: houseFrom(contentOf(path), path),
+        });
+        const others = more.map((path, index) => named(path, index + 1));
+        return planReport([named(file, 0), ...others], wordsOf(PLAN, values), Date.now());
+      },
     },
   ],
   [
@@ -111,6 +124,18 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
   ],
 ]);
 
+/** Names for the houses of files: the file's own, with a number where two are called alike. */
+function houseIds(files: readonly string[]): readonly string[] {
+  const taken = new Set<string>();
+  return files.map((file) => {
+    const stem = basename(file, extname(file));
+    let id = stem;
+    for (let number = 2; taken.has(id); number += 1) id = `${stem}-${number}`;
+    taken.add(id);
+    return id;
+  });
+}
+
 /** What an invocation prints, and its exit code: 2 with one line on the error stream for whatever is asked wrongly. */
 export interface Outcome {
   readonly status: 0 | 2;
@@ -141,11 +166,13 @@ function textFor(name: string | undefined, rest: readonly string[]): string {
   if (!command) throw new Refusal(`${name}: is no command; there are ${[...COMMANDS.keys()].join(', ')}`);
   const { values, positionals } = argumentsOf(rest, command);
   if (values.help) return command.help;
-  const [word, second] = positionals;
+  const [word, ...more] = positionals;
+  const [second] = more;
   if (command.word === undefined && word !== undefined) throw new Refusal(`${word}: ${name} takes options only`);
   if (command.word !== undefined && word === undefined) throw new Refusal(`${name}: needs ${command.word}`);
-  if (second !== undefined) throw new Refusal(`${second}: ${name} takes ${command.word}, and no more`);
-  const report = command.run(word ?? '', values);
+  if (second !== undefined && !command.several)
+    throw new Refusal(`${second}: ${name} takes ${command.word}, and no more`);
+  const report = command.run(word ?? '', values, more);
   return values.text ? tableText(report) : JSON.stringify(report, null, 2);
 }
 

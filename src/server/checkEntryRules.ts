@@ -12,7 +12,11 @@ import { refuse } from './refuse';
  * Refuses entries that contradict what is on the walls or in the store, see `refusalOf`; what was recorded before passes, sent as
  * often as it may be.
  */
-export async function checkEntryRules(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
+export async function checkEntryRules(
+  house: string,
+  entries: readonly NewEntry[],
+  by: string,
+): Promise<Response | undefined> {
   const ruled = entries.filter(({ kind }) => RULED_KINDS.has(kind));
   if (ruled.length === 0 || !(await findHouse(house))) return undefined;
   const { snapshot, log, people, timeZone, now } = await loadSnapshot(house);
@@ -29,6 +33,8 @@ export async function checkEntryRules(house: string, entries: readonly NewEntry[
     if (log.has(entry.id)) continue;
     const room = entry.room === null ? undefined : rooms.get(entry.room);
     const refusal = refusalOf(entry, room, moves);
+    // Which of two logs counts is asked when it is recorded.
+    if (refusal?.why === 'sameCoat' && isLoggedByAnother(entry, room, by)) continue;
     if (refusal && refusal.why !== 'fixFirst') return refused(refusal, room);
     const items = refusal?.items.filter((item) => !fixed.has(item)) ?? [];
     if (!room || items.length === 0) continue;
@@ -45,3 +51,17 @@ function asksBack(refusal: EntryRefusal): Asks | undefined {
   if (refusal.why === 'fixFirst') return { fixFirst: refusal.items };
   return refusal.why === 'sameCoat' ? refusal.why : undefined;
 }
+
+/** Whether somebody else logged the same coat after the writer of an entry last looked. */
+const isLoggedByAnother = ({ kind, payload }: NewEntry, room: RoomSnapshot | undefined, me: string): boolean =>
+  kind === 'coat' &&
+  payload.seen !== undefined &&
+  (room?.state.applied.some(
+    ({ seq, by, payload: own }) =>
+      by !== me &&
+      seq > (payload.seen ?? seq) &&
+      own.class === payload.class &&
+      own.key === payload.key &&
+      own.side === payload.side,
+  ) ??
+    false);

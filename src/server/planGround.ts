@@ -110,9 +110,9 @@ const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
 function withoutNames(input: PlanInput, plan: HousePlan | undefined) {
   const ids = new Map(input.people.map(({ id }, index) => [id, `p${index}`]));
   const unnamed = (people: readonly string[]) => people.flatMap((id) => ids.get(id) ?? []);
-  const handed = Object.entries(input.handed).map(([item, { people, day }]) => [
+  const handed = Object.entries(input.handed).map(([item, given]) => [
     item,
-    { people: unnamed(people), day },
+    { ...given, people: unnamed(given.people) },
   ]);
   return {
     input: {

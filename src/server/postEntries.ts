@@ -59,7 +59,7 @@ export async function postEntries(request: Request): Promise<Response> {
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
-    const refusal = await checkEntryRules(house, entries);
+    const refusal = await checkEntryRules(house, entries, person.id);
     if (refusal) return refusal;
     const result = await appendEntries(house, person, entries, piecesOf);
     return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);

@@ -43,6 +43,7 @@ function anySmall(seed: number): Small {
       jobs.push({
         room,
         visit: jobs.length,
+        pass: 0,
         by: [0, 0, 1, 2][upTo(3)] ?? 0,
         work: 1 + upTo(3),
         rate: 0,

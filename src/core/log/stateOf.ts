@@ -121,7 +121,17 @@ export interface Assigned {
   readonly day: string;
   /** What was said later counts before what was said earlier: of a pass, and of one kind of its work. */
   readonly nth: number;
+  /** When that was, ms since 1970, and its number in the log: what was assigned first is done first. */
+  readonly order: AssignedOrder;
 }
+
+export type AssignedOrder = readonly [at: number, seq: number];
+
+/** Compares work by the day for which it was assigned, then by what was assigned first. */
+export const compareAssigned = (
+  one: { readonly day: string; readonly order: AssignedOrder },
+  other: { readonly day: string; readonly order: AssignedOrder },
+): number => one.day.localeCompare(other.day) || one.order[0] - other.order[0] || one.order[1] - other.order[1];
 
 /** All that has happened to one room. */
 export interface RoomState {
@@ -341,7 +351,7 @@ function applied(state: Folding, entry: Entry): Folding {
     case 'assigned': {
       const assignments = new Map(state.assignments);
       const { work, people, day } = entry.payload;
-      assignments.set(work, { people, day, nth: state.handed });
+      assignments.set(work, { people, day, nth: state.handed, order: [Date.parse(entry.at), entry.seq] });
       return { ...state, assignments, handed: state.handed + 1 };
     }
     case 'held':

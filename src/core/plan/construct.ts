@@ -23,7 +23,11 @@ export function construct(
   problem: PlanProblem,
   urgency: Float64Array,
   calendars: TeamCalendars,
-  { keepsVisits = true, alike = ABOUT_AS_URGENT }: { readonly keepsVisits?: boolean; readonly alike?: number } = {},
+  {
+    keepsVisits = true,
+    alike = ABOUT_AS_URGENT,
+    follows = 'room',
+  }: { readonly keepsVisits?: boolean; readonly alike?: number; readonly follows?: 'room' | 'work' } = {},
 ): Sequence {
   const { jobs, people } = problem;
   const placing = new Placing(problem, calendars);
@@ -106,9 +110,13 @@ export function construct(
       const urgent = urgency[index] ?? 0;
       if (best && (urgent < best.urgent - alike || looked > LOOKED_THROUGH)) break;
       looked += best ? 1 : 0;
-      const stays = last !== undefined && last.room === job.room;
+      const stays =
+        last !== undefined &&
+        (follows === 'room'
+          ? last.room === job.room
+          : last.pass === job.pass && last.rate === job.rate && last.by === job.by);
       if (best && !stays) continue;
-      const team = teamOf(person, at, index);
+      const team = teamOf(person, at, index, follows === 'work' ? chosen[placing.lastJobOf(person)] : undefined);
       if (!team) continue;
       if (stays || !last) return { place, job: index, team };
       best = { place, job: index, team, urgent };
@@ -117,7 +125,7 @@ export function construct(
   }
 
   /** A team with this person that can begin now, or in a moment where it is a pair. */
-  function teamOf(person: number, at: number, index: number): Team | undefined {
+  function teamOf(person: number, at: number, index: number, rather: Team | undefined): Team | undefined {
     const job = jobs[index];
     if (!job) return undefined;
     let best: Team | undefined;
@@ -125,7 +133,9 @@ export function construct(
     for (const team of teamsFor(job, problem)) {
       if (team[0] !== person && team[1] !== person) continue;
       const start = placing.startFor(index, team);
-      if (start >= soonest || start > at + (team.length === 2 ? PAIR_WAITS : 0)) continue;
+      if (start > at + (team.length === 2 ? PAIR_WAITS : 0)) continue;
+      if (rather && rather[0] === team[0] && rather[1] === team[1]) return team;
+      if (start >= soonest) continue;
       best = team;
       soonest = start;
     }

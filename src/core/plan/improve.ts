@@ -3,7 +3,7 @@ import { NEVER } from './calendar';
 import { type Placing, placeAll, type Sequence } from './place';
 import { type PlanProblem, type Team, teamsFor } from './problem';
 import { followersOf } from './tails';
-import { compareWorth, type Former, type Worth, worthOf } from './worth';
+import { compareWorth, type Former, soonEnoughWorth, type Worth, worthOf } from './worth';
 
 /** Numbers between 0 and 1 that a seed always gives in the same order. */
 export function randomFrom(seed: number): () => number {
@@ -25,26 +25,37 @@ export interface Valued {
 /** How often a step looks at the chain that ends last, and not anywhere; and how often it gathers a whole round of a room. */
 const ON_THE_CHAIN = 0.5;
 const GATHERS = 0.3;
+/** And how often, where the plan ends soon enough, it joins a job to another one of the same round. */
+const JOINS = 0.4;
 
 /**
  * Tries small changes of a sequence and keeps those that make it no worse: a job goes to other people or to another place in
  * the order, or all of a round through a room goes to one person, in one go.
  *
  * @param placings two of the problem: one for what is kept, one for what is tried
- * @param steps how many to try
  */
 export function improve(
   problem: PlanProblem,
   start: Valued,
   placings: readonly [Placing, Placing],
   random: () => number,
-  steps: number,
-  former?: Former,
+  {
+    steps,
+    former,
+    soonEnough = 0,
+  }: {
+    readonly steps: number;
+    readonly former?: Former | undefined;
+    /** What ends before that minute ends soon enough: then fewer visits count. */
+    readonly soonEnough?: number;
+  },
 ): Valued {
   const count = problem.jobs.length;
   if (count === 0) return start;
   const followers = followersOf(problem);
   const visits = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.visit);
+  const passes = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.pass);
+  const joins = soonEnough > 0 ? JOINS : 0;
   let {
     worth,
     sequence: { order, teams },
@@ -65,7 +76,19 @@ export function improve(
       const team = teams[index];
       for (const one of block) if (isAble(problem, one, team)) tried.teams[one] = team;
       gather(tried.order, places, block, problem, followers);
-    } else if (able.length > 1 && how < (1 + GATHERS) / 2) tried.teams[index] = pick(able, random);
+    } else if (how < GATHERS + joins) {
+      // Behind a job of the same round, with its people.
+      const beside = pick(passes.get(job.pass) ?? [index], random);
+      const team = teams[beside];
+      if (beside === index || !isAble(problem, index, team)) continue;
+      tried.teams[index] = team;
+      const { first, until } = spanFor([index], places, problem, followers, count);
+      const from = places[index] ?? 0;
+      const behind = (places[beside] ?? 0) + 1;
+      const place = behind > from ? behind - 1 : behind;
+      if (place < first || place >= until) continue;
+      move(tried.order, from, place);
+    } else if (able.length > 1 && how < (1 + GATHERS + joins) / 2) tried.teams[index] = pick(able, random);
     else {
       const { first, until } = spanFor([index], places, problem, followers, count);
       // What holds it up is overtaken, or it goes anywhere that it may.
@@ -81,7 +104,7 @@ export function improve(
     if (differs < 0) continue;
     const [unrun = 0, late = 0, finish = 0] = worth;
     if (!other.placeLike(current, tried, differs, { unrun, late, finish })) continue;
-    const own = worthOf(problem, tried, other.times, former);
+    const own = soonEnoughWorth(worthOf(problem, tried, other.times, former), soonEnough);
     if (compareWorth(own, worth) > 0) continue;
     worth = own;
     ({ order, teams } = tried);

@@ -78,6 +78,7 @@ function job(more: Partial<Job>): Job {
   return {
     room: 0,
     visit: 0,
+    pass: 0,
     by: 0,
     work: 60,
     rate: 0,

@@ -38,6 +38,8 @@ export interface Handed {
   readonly people: readonly string[];
   /** YYYY-MM-DD */
   readonly day: string;
+  /** What was assigned first is done first; undefined for what is only moved. */
+  readonly order?: readonly [at: number, seq: number];
 }
 
 /** All that a plan is made from, as it is handed to a worker. */

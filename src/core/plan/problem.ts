@@ -19,6 +19,8 @@ export interface Job {
   readonly room: number;
   /** The round through its room, which one person best runs alone; by its place among all rounds. */
   readonly visit: number;
+  /** The round itself, by its place among the rounds of all rooms. */
+  readonly pass: number;
   /** Who may run it; see `teams`. */
   readonly by: number;
   /** Minutes of one person at the usual rate. */
@@ -35,8 +37,8 @@ export interface Job {
   readonly tool: number | undefined;
   /** When the painters come to its room. */
   readonly due: number | undefined;
-  /** What was handed out stays with these people, and is not begun before its day. */
-  readonly pinned: { readonly team: Team; readonly from: number } | undefined;
+  /** What is assigned stays with these people, is not begun before its day, and is done in the order in which it was assigned. */
+  readonly pinned: { readonly team: Team; readonly from: number; readonly rank: number } | undefined;
 }
 
 /** One person, or two of whom the first runs and the second wipes or learns; by their places among the people. */

@@ -5,7 +5,7 @@ import { type LowerBound, lowerBound } from './lowerBound';
 import { Placing, placeAll, type Sequence, TeamCalendars, type Times } from './place';
 import type { PlanProblem } from './problem';
 import { tailsOf } from './tails';
-import { compareWorth, type Former, worthOf } from './worth';
+import { bestOf, FINISH, type Former, soonEnoughWorth, worthOf } from './worth';
 
 /** Who runs what when, and how close that is to the soonest possible. Minutes from the origin. */
 export interface Plan {
@@ -27,11 +27,19 @@ export interface PlanOptions {
 /** A search of so many placements takes a second or two. */
 const USUAL_EFFORT = 450_000;
 const PARTS = 20;
+/** So much of the search is for the soonest finish. */
+const SOONER_PART = 0.6;
+/** A plan that takes so many times the soonest found ends soon enough. */
+const SOON_ENOUGH = 1.005;
 const LEAST_STEPS = 60;
 const MOST_STEPS = 4000;
 const STARTS = [0, 0.2];
-/** Rather in the room where somebody is, or rather what is most urgent. */
-const ALIKE = [ABOUT_AS_URGENT, 0];
+/** Rather in the room where somebody is, rather with the same work in another room, or rather what is most urgent. */
+const WAYS = [
+  { alike: ABOUT_AS_URGENT, follows: 'room' },
+  { alike: ABOUT_AS_URGENT, follows: 'work' },
+  { alike: 0, follows: 'room' },
+] as const;
 const LARGE = 5000;
 
 /**
@@ -56,22 +64,33 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   };
 
   const urgency = urgencyOf(problem);
-  let best = former ? valued(former) : valued(construct(problem, urgency, calendars));
+  const first = former ? valued(former) : valued(construct(problem, urgency, calendars));
+  let best = first;
   yield planOf(best);
+  const starts: Valued[] = [];
   // Of very much work one plan is made, and improved as long as that lasts.
   const isLarge = problem.jobs.length > LARGE;
   for (const noise of isLarge ? [] : STARTS) {
     const shaken = urgency.map((own) => own * (1 + noise * (random() - 0.5)));
     for (const keepsVisits of [true, false])
-      for (const alike of ALIKE) {
-        const other = valued(construct(problem, shaken, calendars, { keepsVisits, alike }));
-        if (compareWorth(other.worth, best.worth) < 0) best = other;
-      }
+      for (const way of WAYS) starts.push(valued(construct(problem, shaken, calendars, { keepsVisits, ...way })));
   }
+  best = bestOf([best, ...starts]);
   const affordable = Math.floor(effort / Math.max(1, problem.jobs.length));
   const steps = isLarge ? affordable : Math.max(LEAST_STEPS, Math.min(MOST_STEPS, affordable));
-  for (let part = 0; part < PARTS; part += 1) {
-    best = improve(problem, best, [placing, another], random, Math.ceil(steps / PARTS), former);
+  const sooner = Math.floor(PARTS * SOONER_PART);
+  for (let part = 0; part < sooner; part += 1) {
+    best = improve(problem, best, [placing, another], random, { steps: Math.ceil(steps / PARTS), former });
+    yield planOf(best);
+  }
+  // Then fewer and larger visits, among those that end as soon or next to it, and no later than the plan before.
+  const latest = former ? (first.worth[FINISH] ?? 0) : Number.POSITIVE_INFINITY;
+  const soonEnough = Math.min(latest, Math.floor((best.worth[FINISH] ?? 0) * SOON_ENOUGH));
+  best = bestOf(
+    [best, ...starts].map(({ sequence, worth }) => ({ sequence, worth: soonEnoughWorth(worth, soonEnough) })),
+  );
+  for (let part = sooner; part < PARTS; part += 1) {
+    best = improve(problem, best, [placing, another], random, { steps: Math.ceil(steps / PARTS), former, soonEnough });
     yield planOf(best);
   }
   return planOf(best);
@@ -90,8 +109,9 @@ export function schedule(problem: PlanProblem, options?: PlanOptions): Plan {
   }
 }
 
-/** On its day, what was handed out goes before everything else. */
-const HANDED_FIRST = 1_000_000;
+/** On its day, what is assigned goes before everything else, what was assigned first before what was later. */
+const ASSIGNED_FIRST = 1_000_000;
+const NEXT_ASSIGNED = 1000;
 
 /** What was handed out first, then the way that is longest to its due date, then what is due to nobody. */
 function urgencyOf(problem: PlanProblem): Float64Array {
@@ -100,7 +120,8 @@ function urgencyOf(problem: PlanProblem): Float64Array {
   const later = Math.max(0, ...dues) + 10_080;
   return tails.map((tail, index) => {
     const { due = later, pinned } = problem.jobs[index] ?? {};
-    return tail + (dues.length === 0 ? 0 : later - due) + (pinned ? HANDED_FIRST : 0);
+    if (pinned) return ASSIGNED_FIRST + NEXT_ASSIGNED * (problem.jobs.length - pinned.rank);
+    return tail + (dues.length === 0 ? 0 : later - due);
   });
 }
 

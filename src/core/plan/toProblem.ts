@@ -2,6 +2,7 @@ import { type AirClock, airClock } from '../air/airClock';
 import { milestones, stiffAt } from '../drying/milestones';
 import type { WetMud } from '../drying/wetMud';
 import { isCrossed, RUN_GROUPS } from '../joints/classTraits';
+import { compareAssigned } from '../log/stateOf';
 import { FIRM_MINUTES } from '../method/coat';
 import { instantOn, shiftsOf, workDays } from '../work/shifts';
 import type { After, WorkItem } from '../work/workItem';
@@ -46,6 +47,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   const rooms = new Map(input.rooms.map((room, index) => [room.id, { room, index }]));
   const persons = new Map(input.people.map(({ id }, index) => [id, index]));
   const visits = placesOf(items.map(visitOf));
+  const passes = placesOf(items.map(({ pass }) => pass));
   const rates = placesOf(items.map(({ rate }) => rate));
   const { planned, leftOut } = whatCanBe(items, (item) => {
     if (item.tool !== undefined && (input.crew.tools[item.tool] ?? 1) === 0) return 'noTool';
@@ -54,6 +56,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     return !isHanded && crew.teams[crew.group(item)]?.length === 0 ? 'nobody' : undefined;
   });
   const places = new Map(planned.map(({ id }, index) => [id, index]));
+  const ranks = ranksOf(input.handed);
   const waits = new Waits(input);
   const jobs = planned.map((item): Job => {
     const { room, index } = rooms.get(item.room) ?? { room: undefined, index: 0 };
@@ -63,6 +66,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     return {
       room: index,
       visit: visits.get(visitOf(item)) ?? 0,
+      pass: passes.get(item.pass) ?? 0,
       by: crew.group(item),
       work: item.hours * 60,
       rate: rates.get(item.rate) ?? 0,
@@ -77,7 +81,11 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       due: room?.due === undefined ? undefined : minute(room.due),
       pinned:
         handed && team.length > 0
-          ? { team: team.slice(0, 2) as unknown as Team, from: minute(instantOn(handed.day, 0, input.timeZone)) }
+          ? {
+              team: team.slice(0, 2) as unknown as Team,
+              from: minute(instantOn(handed.day, 0, input.timeZone)),
+              rank: ranks.get(item.id) ?? ranks.size,
+            }
           : undefined,
     };
   });
@@ -99,6 +107,20 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       return waits.of({ until: 'recoat', muds: item.muds }, air)(end);
     },
   };
+}
+
+/** The places of assigned items in the order in which they were assigned; what was assigned at once has one place. */
+function ranksOf(handed: PlanInput['handed']): ReadonlyMap<string, number> {
+  const given = Object.entries(handed).flatMap(([item, { day, order }]) => (order ? [{ item, day, order }] : []));
+  const ranks = new Map<string, number>();
+  let before: (typeof given)[number] | undefined;
+  let rank = -1;
+  for (const one of given.sort(compareAssigned)) {
+    if (!before || compareAssigned(before, one) !== 0) rank += 1;
+    before = one;
+    ranks.set(one.item, rank);
+  }
+  return ranks;
 }
 
 /** Different words with their places among them. */

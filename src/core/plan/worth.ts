@@ -1,10 +1,11 @@
 import { NEVER } from './calendar';
-import type { Sequence, Times } from './place';
-import type { PlanProblem } from './problem';
+import { CAUSES, type Sequence, type Times } from './place';
+import type { Job, PlanProblem, Team } from './problem';
 
 /**
  * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish, days by
- * which handed out work is begun after its own, people without work in the first hour, changes of room and of tool, what was
+ * which assigned work is begun after its own, assigned work that is not done in the order in which it was assigned, people without work in the first hour, visits (whoever goes on in the room or with the round is on the same one),
+ * changes of room and of tool, what was
  * moved of the plan before, and how soon all jobs are done.
  */
 export type Worth = readonly number[];
@@ -19,7 +20,12 @@ const FIRST_HOUR = 60;
 const SAME_DAY = 720;
 const DAY = 1440;
 
-export function worthOf(problem: PlanProblem, { teams }: Sequence, { starts, ends }: Times, former?: Former): Worth {
+export function worthOf(
+  problem: PlanProblem,
+  { teams }: Sequence,
+  { starts, ends, causes }: Times,
+  former?: Former,
+): Worth {
   const { jobs, people } = problem;
   const ways: number[][] = people.map(() => []);
   let [unrun, late, finish, slipped, moved, sum] = [0, 0, 0, 0, 0, 0];
@@ -40,19 +46,47 @@ export function worthOf(problem: PlanProblem, { teams }: Sequence, { starts, end
       else if (before < NEVER && former.teams[index]?.[0] !== teams[index]?.[0]) moved += 1;
     }
   }
-  let [idle, walks] = [0, 0];
+  let [disorder, idle, visits, walks] = [0, 0, 0, 0];
   for (const [person, way] of ways.entries()) {
     way.sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0));
     const begins = people[person]?.calendar.starts[0];
     const first = way[0];
     if (begins !== undefined && (first === undefined || (starts[first] ?? 0) >= begins + FIRST_HOUR)) idle += 1;
     for (let next = 1; next < way.length; next += 1) {
-      const [one, other] = [jobs[way[next - 1] ?? 0], jobs[way[next] ?? 0]];
+      const [before, after] = [way[next - 1] ?? 0, way[next] ?? 0];
+      const [one, other] = [jobs[before], jobs[after]];
+      const goesOn =
+        isTogether(teams[before], teams[after]) && (one?.room === other?.room || one?.pass === other?.pass);
+      visits += goesOn ? 0 : 1;
+      if (isOvertaken(one, other, causes[after])) disorder += 1;
       walks += (one?.room === other?.room ? 0 : 1) + (one?.tool === other?.tool ? 0 : 1);
     }
   }
-  return [unrun, late, finish, slipped, idle, walks, moved, sum];
+  return [unrun, late, finish, slipped, disorder, idle, visits, walks, moved, sum];
 }
+
+/** Whether somebody ran what was assigned later before what was assigned first, and only that kept it from beginning. */
+const isOvertaken = (one: Job | undefined, other: Job | undefined, cause: number | undefined): boolean =>
+  one?.pinned !== undefined &&
+  other?.pinned !== undefined &&
+  one.pinned.rank > other.pinned.rank &&
+  CAUSES[cause ?? 0] === 'people';
+
+/** The place of the finish in what a plan is worth. */
+export const FINISH = 2;
+
+/** Returns what a plan is worth where all that ends before a minute ends soon enough. */
+export const soonEnoughWorth = (worth: Worth, soonEnough: number): Worth =>
+  worth.with(FINISH, Math.max(soonEnough, worth[FINISH] ?? 0));
+
+/** The one that is worth most; the first of those that are worth the same. */
+export const bestOf = <One extends { readonly worth: Worth }>([first, ...others]:
+  | readonly [One, ...One[]]
+  | readonly One[]): One =>
+  others.reduce((best, other) => (compareWorth(other.worth, best.worth) < 0 ? other : best), first as One);
+
+const isTogether = (one: Team | undefined, other: Team | undefined): boolean =>
+  one?.[0] === other?.[0] && one?.[1] === other?.[1];
 
 /** Below 0 where the first is worth more. */
 export function compareWorth(a: Worth, b: Worth): number {

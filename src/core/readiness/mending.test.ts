@@ -164,7 +164,7 @@ describe('scraping that somebody is sent to do', () => {
     expect(hoursOf(taped, 'between.fill')).toBeUndefined();
     expect(hoursOf(given, 'between.fill')).toBeGreaterThan(ROOM_HOURS);
     expect(hoursOf(given, 'fill.flat')).toBeLessThan(whole);
-    expect(itemsWith(given).handed[`${room.id}/between.fill`]).toEqual({ people: [INES], day: '2031-05-06' });
+    expect(itemsWith(given).handed[`${room.id}/between.fill`]).toMatchObject({ people: [INES], day: '2031-05-06' });
     expect(hoursOf([...given, hand('between.fill', [])], 'fill.flat')).toBeCloseTo(whole, 9);
   });
 

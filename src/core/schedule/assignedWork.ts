@@ -1,4 +1,4 @@
-import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
+import { type Assigned, type AssignedOrder, compareAssigned, handedIn, isGivenAlike } from '../log/stateOf';
 import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
@@ -38,6 +38,8 @@ interface Part {
   readonly people: readonly string[];
   readonly day: string;
   readonly block: Block | undefined;
+  /** Of the first of it. */
+  order: AssignedOrder;
   readonly coats: RoomCoat[];
   readonly small: SmallWork[];
 }
@@ -47,10 +49,11 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
   const blocks = blocksIn(room);
   const partOf = (given: Assigned | undefined, pass: Pass, block?: Block): Part | undefined => {
     if (!given) return undefined;
-    const { people, day } = given;
+    const { people, day, order } = given;
     const key = `${pass} ${day} ${people.join(' ')} ${block}`;
-    const known = parts.get(key) ?? { pass, people, day, block, coats: [], small: [] };
+    const known = parts.get(key) ?? { pass, people, day, block, order, coats: [], small: [] };
     parts.set(key, known);
+    if (compareAssigned(given, known) < 0) known.order = order;
     return known;
   };
   const partFor = (work: string, pass: Pass) => partOf(handedIn(room.state, work, pass), pass);
@@ -92,10 +95,11 @@ function handedInRoom(room: RoomSnapshot): readonly HandedPass<RoomSnapshot>[] {
     for (const work of whole.get(part.pass)?.small ?? [])
       if (work.kind === 'factoryEdge' && part.coats.some((coat) => shareOfSmall(work, coat, room.coats) > 0))
         part.small.push(work);
-  return [...parts.values()].map(({ pass, people, day, block, coats, small }) => ({
+  return [...parts.values()].map(({ pass, people, day, block, order, coats, small }) => ({
     room,
     people,
     day,
+    order,
     block,
     task: taskOf({ pass, coats, small }, room, whole.get(pass)),
   }));
@@ -149,7 +153,11 @@ const isScraped = (coat: RoomCoat, { state, applied }: RoomSnapshot): boolean =>
 const workOfSmall = ({ kind, round }: SmallWork): string => (kind === 'prefill' ? kind : `${kind}.${round}`);
 
 /** The part of a handed pass that is done, 0–1. */
-export function passDone({ room: snapshot, task, block }: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
+export function passDone({
+  room: snapshot,
+  task,
+  block,
+}: Omit<HandedPass<RoomSnapshot>, 'people' | 'day' | 'order'>): number {
   const { done } = snapshot;
   if (task.pass === 'mend') return dueItems(snapshot).length === 0 ? 1 : 0;
   if (task.pass === 'prefill') return prefillDone(snapshot);
@@ -182,7 +190,7 @@ function sandedPart({ pieces, method, room, done }: RoomSnapshot): number {
 }
 
 /** The same by the hours of each coat and of the small work: of a pass whose angles are left much is left. */
-export function hoursDone(handed: Omit<HandedPass<RoomSnapshot>, 'people' | 'day'>): number {
+export function hoursDone(handed: Omit<HandedPass<RoomSnapshot>, 'people' | 'day' | 'order'>): number {
   const { room, task, block } = handed;
   if (task.coats.length === 0 || isBetween(task.pass) || task.hours === 0) return passDone(handed);
   const coats = task.coats.reduce(

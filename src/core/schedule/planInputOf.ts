@@ -93,7 +93,7 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
 /** To whom an item was handed. Where it is not in two, both of its halves were given alike. */
 function givenTo({ work, pass, block, blocks }: WorkItem, state: RoomState): Handed | undefined {
   const given = handedIn(state, workAnywhere(work), pass, block ?? (blocks && 'walls'));
-  return given && { people: given.people, day: given.day };
+  return given && { people: given.people, day: given.day, order: given.order };
 }
 
 /** A coat that was handed out for an earlier day than one of its round that comes first by the sequence: the lead's days win. */

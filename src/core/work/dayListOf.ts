@@ -8,13 +8,15 @@ export interface HandedPass<Room> {
   readonly task: Task;
   readonly people: readonly string[];
   readonly day: string;
+  /** What was assigned first is done first. */
+  readonly order: readonly [at: number, seq: number];
   /** The earlier day that it was assigned for, where it is not done yet. */
   readonly leftFrom?: string | undefined;
   /** Only what lies on the walls, or on the ceiling. */
   readonly block?: Block | undefined;
 }
 
-/** One person's jobs for one day: unfinished ones from earlier days, then the others in the order of the house. Hours include mixing and cleaning. */
+/** One person's jobs for one day: unfinished ones from earlier days, then the others, as they were assigned. Hours include mixing and cleaning. */
 export interface DayList<Room> {
   readonly passes: readonly HandedPass<Room>[];
   readonly hours: number;
@@ -37,7 +39,9 @@ export function dayListOf<Room>(
 ): DayList<Room> {
   const own = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
   const since = ({ leftFrom }: HandedPass<Room>) => leftFrom ?? day;
-  const passes = own.toSorted((a, b) => since(a).localeCompare(since(b)));
+  const passes = own.toSorted(
+    (a, b) => since(a).localeCompare(since(b)) || a.order[0] - b.order[0] || a.order[1] - b.order[1],
+  );
   const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
     return dayHours(passes.reduce((hours, pass) => hours + of(pass), 0));

@@ -67,10 +67,10 @@ describe('the list of a day', () => {
   const [tape, fill] = tasksOf(tally, COATS, METHOD);
   if (!tape || !fill) throw new Error('a level 4 room has a tape and a fill round');
   const handed: readonly HandedPass<string>[] = [
-    { room: 'a', task: tape, people: ['tobin'], day: '2031-05-06' },
-    { room: 'b', task: fill, people: ['tobin'], day: '2031-05-06' },
-    { room: 'c', task: fill, people: ['tobin'], day: '2031-05-07' },
-    { room: 'd', task: fill, people: ['ines'], day: '2031-05-06' },
+    { room: 'a', task: tape, people: ['tobin'], day: '2031-05-06', order: [0, 0] as const },
+    { room: 'b', task: fill, people: ['tobin'], day: '2031-05-06', order: [0, 0] as const },
+    { room: 'c', task: fill, people: ['tobin'], day: '2031-05-07', order: [0, 0] as const },
+    { room: 'd', task: fill, people: ['ines'], day: '2031-05-06', order: [0, 0] as const },
   ];
 
   it('holds one person’s passes of one day, with half an hour of mixing and cleaning', () => {
@@ -81,11 +81,11 @@ describe('the list of a day', () => {
 
   it('counts half of what two run together, and goes by how fast somebody is', () => {
     const pair: readonly HandedPass<string>[] = [
-      { room: 'a', task: fill, people: ['tobin', 'ines'], day: '2031-05-06' },
+      { room: 'a', task: fill, people: ['tobin', 'ines'], day: '2031-05-06', order: [0, 0] as const },
     ];
     expect(dayListOf(pair, 'ines', '2031-05-06').hours).toBeCloseTo(fill.hours / 2 + 0.5, 9);
     const coated = fill.parts.reduce((sum, part) => sum + part.hours, 0);
-    const [alone] = [{ room: 'a', task: fill, people: ['tobin'], day: '2031-05-06' }];
+    const [alone] = [{ room: 'a', task: fill, people: ['tobin'], day: '2031-05-06', order: [0, 0] as const }];
     const fast = dayListOf(alone ? [alone] : [], 'tobin', '2031-05-06', () => 2).hours;
     expect(fast).toBeCloseTo(fill.hours - coated / 2 + 0.5, 9);
   });
@@ -99,8 +99,14 @@ describe('the list of a day', () => {
   });
 
   it('begins with what is left from earlier days, of which only the rest is of this day', () => {
-    const left = [...handed, { room: 'e', task: tape, people: ['tobin'], day: '2031-05-06', leftFrom: '2031-05-05' }];
-    const older = [...left, { room: 'f', task: tape, people: ['tobin'], day: '2031-05-06', leftFrom: '2031-05-02' }];
+    const left = [
+      ...handed,
+      { room: 'e', task: tape, people: ['tobin'], day: '2031-05-06', order: [0, 0] as const, leftFrom: '2031-05-05' },
+    ];
+    const older = [
+      ...left,
+      { room: 'f', task: tape, people: ['tobin'], day: '2031-05-06', order: [0, 0] as const, leftFrom: '2031-05-02' },
+    ];
     const list = dayListOf<string>(older, 'tobin', '2031-05-06', undefined, ({ room }) => (room === 'e' ? 0.5 : 0));
     expect(list.passes.map(({ room }) => room)).toEqual(['f', 'e', 'a', 'b']);
     expect(list.hours).toBeCloseTo(2.5 * tape.hours + fill.hours + 0.5, 9);

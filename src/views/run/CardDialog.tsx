@@ -10,7 +10,7 @@ import { Dialog } from '@/ui/Dialog';
 import { dayWords, spanWords, timeOf } from '@/words/when';
 import { STANDING_WORDS } from './PlanCardBox';
 import type { PlanCard } from './planCards';
-import { cardWords, toolWords, whoWords, whyOf } from './planWords';
+import { cardRooms, cardWords, toolWords, whoWords, whyOf } from './planWords';
 import { Where, WhoAndWhen } from './WhoAndWhen';
 
 /** One card: what it is, why it stands where it stands, who else or when else could run it and what that costs. */
@@ -67,12 +67,21 @@ export function CardDialog({
   const tools = [...new Set(card.items.flatMap(({ tool }) => (tool ? [toolWords(tool, unit)] : [])))];
   const someDays = [...new Set([...days, card.day])].sort();
   return (
-    <Dialog title={`${card.room.name}, ${cardWords(card)}`} close={close}>
+    <Dialog title={`${cardRooms(card)}, ${cardWords(card)}`} close={close}>
       <p>
         {whoWords(card.people, input)}, {dayWords(card.day)}, {timeOf(card.start, input.timeZone)} to{' '}
         {timeOf(card.end, input.timeZone)}: {spanWords(card.hours)} of work
         {tools.length > 0 ? `, with the ${tools.join(' and the ')}` : ''}; {STANDING_WORDS[card.standing]}.
       </p>
+      {card.rooms.length > 1 && (
+        <ol className="list-inside list-decimal">
+          {card.rooms.map(({ id, name }) => (
+            <li key={id}>
+              {name}: {cardWords({ items: card.items.filter(({ room }) => room === id) })}
+            </li>
+          ))}
+        </ol>
+      )}
       <p className="text-muted">
         {whyOf(card, input, card.items[0])}{' '}
         {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}

@@ -3,7 +3,7 @@
 import { dayWords, timeOf } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { PlanCard } from './planCards';
-import { cardWords } from './planWords';
+import { cardRooms, cardWords } from './planWords';
 
 const HOUR_MS = 3_600_000;
 
@@ -78,7 +78,7 @@ function Block({
   readonly open: BoardProps['open'];
   readonly timeZone: string;
 }) {
-  const words = `${card.room.name}, ${cardWords(card)}, ${timeOf(card.start, timeZone)} to ${timeOf(card.end, timeZone)}`;
+  const words = `${cardRooms(card)}, ${cardWords(card)}, ${timeOf(card.start, timeZone)} to ${timeOf(card.end, timeZone)}`;
   return (
     <button
       type="button"
@@ -87,7 +87,7 @@ function Block({
       className={`h-full w-full overflow-hidden rounded-md border px-1 text-left text-xs leading-tight ${card.standing === 'handed' ? 'border-base-content/40 bg-base-100' : 'border-dashed border-base-content/30 bg-base-100/60'}`}
       onClick={() => open(card.key)}
     >
-      <span className="block truncate font-semibold">{card.room.name}</span>
+      <span className="block truncate font-semibold">{cardRooms(card)}</span>
       <span className="block truncate">{cardWords(card)}</span>
       <span className="block truncate text-muted">{timeOf(card.start, timeZone)}</span>
     </button>

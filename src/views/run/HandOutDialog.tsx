@@ -152,6 +152,6 @@ function kindsOf(items: readonly WorkItem[]): readonly Kind[] {
   }
   for (const item of items) if (item.kind === 'prefill') add('prefill', PASS_NAMES.prefill, item);
   for (const item of items)
-    if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ pass: item.pass, items: [item] }), item);
+    if (item.coats.length > 0) add(`${item.pass} ${item.kind}`, cardWords({ items: [item] }), item);
   return [...kinds].map(([key, own]) => ({ key, ...own }));
 }

@@ -1,9 +1,9 @@
 import { dayOf } from '@/core/measure/dayOf';
 import type { CoatedClass, CoatKey, Side } from '@/core/method/coat';
 import { SectionGlyph } from '@/ui/section/SectionGlyph';
-import { dayWords, spanWords, timeOf } from '@/words/when';
+import { dayWords, leftWords, spanWords, timeOf } from '@/words/when';
 import type { PlanCard } from './planCards';
-import { cardWords } from './planWords';
+import { cardRooms, cardWords } from './planWords';
 
 const LOOK = {
   handed: 'border-base-content/40 bg-base-100',
@@ -35,11 +35,11 @@ export function PlanCardBox({
   return (
     <div className={`rounded-lg border px-2 py-1.5 text-left ${LOOK[card.standing]}`}>
       <p className="flex items-start justify-between gap-1 leading-tight font-semibold">
-        {card.room.name}
+        {cardRooms(card)}
         {kind && (
           <SectionGlyph
             kind={kind as CoatedClass}
-            way={ways[card.room.id] ?? ''}
+            way={ways[card.rooms[0]?.id ?? ''] ?? ''}
             layers={[{ phase: 'planned', key: key as CoatKey, side: side as Side | undefined }]}
             className="h-6 w-13 shrink-0"
           />
@@ -53,7 +53,7 @@ export function PlanCardBox({
       {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}
       <p className="text-xs text-muted">
         {STANDING_WORDS[card.standing]}
-        {card.slipped ? <span className="text-warning">, for {dayWords(card.slipped)}</span> : ''}
+        {card.leftFrom ? <span className="text-warning">{leftWords({ leftFrom: card.leftFrom })}</span> : ''}
       </p>
     </div>
   );

@@ -21,6 +21,7 @@ import { NobodyCan } from './NobodyCan';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
 import { type PlanCard, planCards } from './planCards';
+import { cardRooms } from './planWords';
 
 import { Unplanned } from './Unplanned';
 import { useDraggedCard } from './useDraggedCard';
@@ -140,7 +141,9 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const coming = Array.from({ length: DAYS_TO_CHOOSE }, (_, index) => dayAfter(now, index, timeZone));
   const daysToChoose = [...new Set([...coming, ...days])].sort();
   // What is held and nobody knows how long is handed out card by card only.
-  const takeable = cards.filter((card) => card.standing !== 'handed' && !plan?.last.includes(card.room.id));
+  const takeable = cards.filter(
+    (card) => card.standing !== 'handed' && !card.rooms.some(({ id }) => plan?.last.includes(id)),
+  );
   const opened = cards.find(({ key }) => key === open?.key) ?? open;
   const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: openCard };
   return (
@@ -181,7 +184,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           )}
           <DragOverlay dropAnimation={null}>
             {dragged && (
-              <div className="w-56 rotate-1" role="img" aria-label={`${dragged.card.room.name} in the hand`}>
+              <div className="w-56 rotate-1" role="img" aria-label={`${cardRooms(dragged.card)} in the hand`}>
                 <PlanCardBox card={dragged.card} timeZone={timeZone} ways={ways} />
                 {dragged.over && (
                   <p className="mt-1 rounded-md bg-neutral px-2 py-1 text-sm text-neutral-content">

@@ -9,6 +9,7 @@ import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';
 import type { PlanCard } from './planCards';
+import { cardRooms, cardWords } from './planWords';
 
 /** So many days are shown at first. */
 const DAYS_SHOWN = 5;
@@ -145,7 +146,7 @@ function Held({ card, name, board }: { readonly card: PlanCard; readonly name: s
         <input
           type="checkbox"
           className="checkbox checkbox-sm absolute right-1.5 bottom-1.5"
-          aria-label={`Choose ${card.room.name}, ${card.pass} for ${name}`}
+          aria-label={`Choose ${cardRooms(card)}, ${cardWords(card)} for ${name}`}
           checked={chosen.has(card.key)}
           onChange={() => toggle(card.key)}
         />

@@ -48,7 +48,7 @@ function movedRows(before: HousePlan, plan: HousePlan, input: PlanInput) {
     const [first] = own;
     if (!first) return [];
     const room = input.rooms.find(({ id }) => id === first.item.room)?.name ?? '';
-    const what = cardWords({ pass: first.item.pass, items: own.map(({ item }) => item) });
+    const what = cardWords({ items: own.map(({ item }) => item) });
     const words = `${room}, ${what}: from ${place(first.then)} to ${place(first.now)}`;
     return [{ key, words, why: whyOf(first.now, input, first.item) }];
   });

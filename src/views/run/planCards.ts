@@ -1,22 +1,20 @@
 import type { Said } from '@/client/useLog';
 import { isMoved, type Moved } from '@/client/usePlan';
 import type { PlanGroundAnswer } from '@/contract/plan';
-import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
-import { workOn } from '@/core/work/block';
-import { halfOf } from '@/core/work/splitItems';
+import { LEAST_VISIT, visitsOf } from '@/core/plan/visits';
 import type { WorkItem } from '@/core/work/workItem';
 
 /** Whether a card was handed out, was moved by the lead and not handed out yet, or is only proposed. */
 export type CardStanding = 'handed' | 'moved' | 'proposed';
 
-/** What the same people run of one round through a room, or through its walls or ceiling, on one day. Instants in ms since 1970. */
+/** A visit of a plan, see `visitsOf`. Instants in ms since 1970. */
 export interface PlanCard {
   readonly key: string;
-  readonly room: { readonly id: string; readonly name: string };
-  readonly pass: WorkItem['pass'];
+  /** In the order in which they are come to. */
+  readonly rooms: readonly { readonly id: string; readonly name: string }[];
   readonly people: readonly string[];
   /** YYYY-MM-DD */
   readonly day: string;
@@ -30,8 +28,8 @@ export interface PlanCard {
   readonly why: Assignment['why'];
   /** Whether it begins only then because something was wet until then. */
   readonly wetBefore: boolean;
-  /** What was handed out for another day than it can be run on. */
-  readonly slipped: string | undefined;
+  /** The earlier day for which it was assigned. */
+  readonly leftFrom: string | undefined;
 }
 
 /** Whether what is on the wall, what comes before, or what it crosses was wet until then. */
@@ -40,7 +38,7 @@ const isWetBefore = ({ cause, item }: Assignment['why'], { after }: WorkItem): b
   cause === 'crossing' ||
   (cause === 'before' && after.some((one) => one.item === item && one.until !== 'ended'));
 
-/** The cards of a plan, in the order in which they begin. */
+/** The cards of a plan, one for each visit, in the order in which they begin. */
 export function planCards(
   plan: HousePlan,
   input: PlanInput,
@@ -49,42 +47,38 @@ export function planCards(
 ): readonly PlanCard[] {
   const items = new Map(input.items.map((item) => [item.id, item]));
   const rooms = new Map(input.rooms.map((room) => [room.id, room]));
-  const cards: PlanCard[] = [];
-  /** What somebody runs, by person: other work in between makes another card. */
-  const runs = new Map<string, number>();
-  for (const { item: id, people, start, end, hours, why } of plan.assignments) {
-    const item = items.get(id);
-    const room = rooms.get(item?.room ?? '');
-    if (!item || !room) continue;
-    const day = dayOf(start, input.timeZone);
-    const given = input.handed[id];
-    const standing = isMoved(id, moved, ground.input.handed) ? 'moved' : given ? 'handed' : 'proposed';
-    const key = [room.id, workOn(item.pass, halfOf(item)), people.join('+'), day, standing].join(' ');
-    const place = runs.get(people[0] ?? '');
-    const known = place === undefined ? undefined : cards[place];
-    const goesOn = known?.key.startsWith(`${key} `) === true && people.every((person) => runs.get(person) === place);
-    const card: PlanCard = {
-      key: goesOn ? known.key : `${key} ${id}`,
-      room: { id: room.id, name: room.name },
-      pass: item.pass,
-      people,
-      day,
-      start: goesOn ? known.start : start,
-      end,
-      hours: (goesOn ? known.hours : 0) + hours,
-      items: goesOn ? [...known.items, item] : [item],
-      standing,
-      why: goesOn ? known.why : why,
-      wetBefore: goesOn ? known.wetBefore : isWetBefore(why, item),
-      slipped: (goesOn ? known.slipped : undefined) ?? (given && given.day < day ? given.day : undefined),
-    };
-    if (goesOn && place !== undefined) cards[place] = card;
-    else {
-      for (const person of people) runs.set(person, cards.length);
-      cards.push(card);
-    }
-  }
-  return cards;
+  const standingOf = ({ id }: WorkItem): CardStanding =>
+    isMoved(id, moved, ground.input.handed) ? 'moved' : input.handed[id] ? 'handed' : 'proposed';
+  const visits = visitsOf(plan.assignments, items, {
+    timeZone: input.timeZone,
+    least: LEAST_VISIT,
+    markOf: (item) => `${rooms.get(item.room)?.house} ${standingOf(item)}`,
+  });
+  return visits.flatMap(({ people, day, start, end, runs }): readonly PlanCard[] => {
+    const [first] = runs;
+    if (!first) return [];
+    const own = runs.map(({ item }) => item);
+    const { why } = first.assignment;
+    return [
+      {
+        key: `${first.item.id} ${people.join('+')} ${day}`,
+        rooms: [...new Set(own.map(({ room }) => room))].flatMap((id) => {
+          const room = rooms.get(id);
+          return room ? [{ id, name: room.name }] : [];
+        }),
+        people,
+        day,
+        start,
+        end,
+        hours: runs.reduce((sum, { assignment }) => sum + assignment.hours, 0),
+        items: own,
+        standing: standingOf(first.item),
+        why,
+        wetBefore: isWetBefore(why, first.item),
+        leftFrom: own.map(({ id }) => input.handed[id]?.day).find((given) => given !== undefined && given < day),
+      },
+    ];
+  });
 }
 
 /** An entry that hands work out, of one house. */

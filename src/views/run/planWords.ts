@@ -1,8 +1,10 @@
+import { groupBy } from '@/core/measure/groupBy';
 import { type LengthUnit, MM_PER_INCH } from '@/core/measure/unit';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { halfOf } from '@/core/work/splitItems';
 import type { Skill, WorkItem, WorkKind } from '@/core/work/workItem';
+import { listWords } from '@/words/coatWords';
 import { bladeWords } from '@/words/lengthWords';
 import { BLOCK_NAMES, GROUP_NAMES, PASS_NAMES } from '@/words/stateWords';
 import { instantWords, spanWords, timeOf, untilWords } from '@/words/when';
@@ -20,12 +22,24 @@ const KINDS: Readonly<Record<WorkKind, string>> = {
   seal: '',
 };
 
-/** What a card is about: fill: butts, flats and angles. */
-export function cardWords({ pass, items }: Pick<PlanCard, 'pass' | 'items'>): string {
-  const kinds = [...new Set(items.map(({ kind }) => KINDS[kind]).filter((words) => words !== ''))];
-  const half = items[0] && halfOf(items[0]);
-  const where = half ? `, ${BLOCK_NAMES[half]} only` : '';
-  return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}${where}`;
+/** Returns the rooms of a card: Bath, Hall and 3 more. */
+export function cardRooms({ rooms }: Pick<PlanCard, 'rooms'>, most = 2): string {
+  const names = rooms.map(({ name }) => name);
+  if (names.length <= most + 1) return listWords(names);
+  return `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+}
+
+/** What a card is about: fill: butts, flats and angles; seal, fill: flats. */
+export function cardWords({ items }: Pick<PlanCard, 'items'>): string {
+  const passes = [...groupBy(items, ({ pass }) => pass)];
+  const words = passes.map(([pass, own]) => {
+    const kinds = [...new Set(own.map(({ kind }) => KINDS[kind]).filter((kind) => kind !== ''))];
+    const halves = new Set(own.map(halfOf));
+    const [half] = halves;
+    const where = halves.size === 1 && half ? `, ${BLOCK_NAMES[half]} only` : '';
+    return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}${where}`;
+  });
+  return words.map((one, index) => (index === 0 ? one : one.toLowerCase())).join('; ');
 }
 
 /** One item in words: Hall, fill of butts. */
