@@ -6,7 +6,7 @@ import { roomCoats } from '../core/method/roomCoats';
 import { planHouse } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
 import { planTogether } from '../core/plan/planTogether';
-import { LEAST_VISIT, visitsOf } from '../core/plan/visits';
+import { visitsOf } from '../core/plan/visits';
 import { crewSchema } from '../core/work/crew';
 import { instantOn, workDays } from '../core/work/shifts';
 import { spaceOf } from '../core/work/spaceOf';
@@ -76,7 +76,7 @@ export function planReport(named: readonly [NamedHouse, ...NamedHouse[]], words:
     })),
     visits: visitsOf(plan.assignments, items, {
       timeZone: zone,
-      least: LEAST_VISIT,
+      least: input.crew.leastVisit,
       markOf: ({ room }) => houses.get(room) ?? '',
     }).map(({ people: team, start, end, runs }) => ({
       house: houses.get(runs[0]?.item.room ?? '') ?? '',

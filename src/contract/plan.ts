@@ -15,6 +15,8 @@ export interface PlanGroundAnswer {
   readonly seen: Readonly<Record<string, number>>;
   /** How many houses are planned together. */
   readonly houses: number;
+  /** How many there are. */
+  readonly allHouses: number;
   readonly crew: Crew;
   readonly crewVersion: number;
   readonly dates: PaintersDates;

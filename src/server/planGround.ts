@@ -22,7 +22,7 @@ import { refuse } from './refuse';
 import { withBoards } from './withBoards';
 
 /** So many houses are planned together. */
-const MOST_HOUSES = 12;
+const MOST_HOUSES = 40;
 
 /** What is asked of a plan. */
 export interface PlanAsked {
@@ -91,6 +91,7 @@ async function groundOf(
     paces: isLead ? paces : {},
     seen: Object.fromEntries(all.map(({ id: house, mark }) => [house, mark.seq])),
     houses: together ? all.length : 1,
+    allHouses: 1 + others.length,
     crew: isLead ? crew : { ...crew, hourCost: undefined, people: isCrew ? crew.people : {} },
     crewVersion: version,
     dates: own.dates,

@@ -12,8 +12,8 @@ test('choosing a level changes the ladder, the load and the coats to come', asyn
   await expect(page.getByRole('link', { name: /Coats/ })).toContainText('level 2');
   await visit(page, `${house}/run`);
   // Only the lantern room, which carries level 5, still has a fill round.
-  await page.getByRole('button', { name: 'Hand out several' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await page.getByRole('button', { name: 'Assign several' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Assign several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: everything' });
   await expect(dialog.getByRole('checkbox')).toHaveCount(1);
   await expect(dialog.getByLabel('Lantern room')).toBeChecked();

@@ -49,14 +49,14 @@ test('a proposal is taken whole, and everybody sees it on their list', async ({ 
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Osei');
   await visit(phone, `${house}/run`);
-  await expect(phone.getByRole('button', { name: 'Take all' })).toHaveCount(0);
+  await expect(phone.getByRole('button', { name: 'Confirm plan' })).toHaveCount(0);
 
-  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take all' }).click());
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Confirm plan' }).click());
   // What is held is handed out by its card only.
   await page.getByRole('button', { name: /^All \d+ days$/ }).click();
   await expect(proposed.filter({ hasNotText: 'Landing' })).toHaveCount(0);
   await expect(proposed.first()).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take all' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Confirm plan' })).toBeDisabled();
   await phone.reload();
   await expect(phone.getByRole('button', { name: /handed out/ }).first()).toBeVisible();
 });
@@ -84,24 +84,24 @@ test('a card is moved to somebody else by keys, its cost is said, and it is undo
   };
   await chooseAnother();
   await expect(dialog.getByText(/^(same finish|.* (later|sooner))$/)).toBeVisible();
-  await dialog.getByRole('button', { name: 'Move it' }).click();
+  await dialog.getByRole('button', { name: 'Move job' }).click();
   await expect(
     week(page)
       .getByRole('button', { name: /^Net loft.*moved, not handed out/ })
       .first(),
   ).toBeVisible();
-  await page.getByRole('button', { name: 'Undo the move' }).click();
+  await page.getByRole('button', { name: 'Undo move' }).click();
   await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
   // Moved and handed out, it is handed out and moved no more.
   await card.click();
   await chooseAnother();
-  await dialog.getByRole('button', { name: 'Move it' }).click();
+  await dialog.getByRole('button', { name: 'Move job' }).click();
   await expect(
     week(page)
       .getByRole('button', { name: /moved, not handed out/ })
       .first(),
   ).toBeVisible();
-  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take all' }).click());
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Confirm plan' }).click());
   await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
 });
 
@@ -137,7 +137,7 @@ test('what one lead hands out another one does not hand out again', async ({ pag
   await other.route('**/api/live**', (route) => route.abort());
   await openPlan(other, house);
   await handOut(page, house, 'Skim: everything', 'Petra');
-  await other.getByRole('button', { name: 'Hand out several' }).click();
+  await other.getByRole('button', { name: 'Assign several' }).click();
   const dialog = other.getByRole('dialog');
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Skim: everything' });
   await dialog.getByLabel('Who').selectOption({ label: 'Tobin' });
@@ -203,7 +203,7 @@ test('what if is priced by planning again, and its dialogs are free of axe viola
 }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  for (const name of ['Crew and tools', 'What if', 'Hand out several']) {
+  for (const name of ['Crew and tools', 'What if', 'Assign several']) {
     await page.getByRole('button', { name, exact: true }).click();
     const dialog = page.getByRole('dialog');
     await expect(dialog).toBeVisible();
@@ -235,7 +235,7 @@ test('a builder sees when it is done, and of the crew no more than before', asyn
   expect(told).not.toContain('Tobin');
   await visit(page, `${house}/run`);
   await expect(page.getByRole('region', { name: 'Handed out' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take all' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Confirm plan' })).toHaveCount(0);
 });
 
 test('a list is read by a calendar until its address is ended', async ({
@@ -339,7 +339,7 @@ test('all houses of the crew are planned together, and each gets what is handed 
   const [room = ''] = ((await card.textContent()) ?? '').split(', Tern Cottage');
   await card.click();
   const sent = page.waitForRequest((request) => request.url().endsWith('/api/entries'));
-  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Hand it out' }).click());
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Assign job' }).click());
   const { house: written, entries } = (await sent).postDataJSON();
   expect(`/h/${written}`).toBe(other);
   expect(entries[0]).toMatchObject({ kind: 'assigned', version: 3 });
@@ -381,8 +381,8 @@ test('a room that is held until a time is planned after it', async ({ page, hous
 test('what two run together is written down for both', async ({ page, browser, house, site, signIn }) => {
   await signIn(page, 'Marit');
   await visit(page, `${house}/run`);
-  await page.getByRole('button', { name: 'Hand out several' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await page.getByRole('button', { name: 'Assign several' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Assign several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: flats' });
   await dialog.getByRole('button', { name: 'None' }).click();
   await dialog.getByLabel('Bunk room').check();
@@ -424,12 +424,12 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
 }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  const dialog = page.getByRole('dialog', { name: 'Assign several' });
   for (const [where, name] of [
     ['ceiling only', 'Petra'],
     ['walls only', 'Osei'],
   ] as const) {
-    await page.getByRole('button', { name: 'Hand out several' }).click();
+    await page.getByRole('button', { name: 'Assign several' }).click();
     await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Fill: flats' });
     await dialog.getByLabel('Where').selectOption({ label: where });
     await dialog.getByRole('button', { name: 'None' }).click();

@@ -183,8 +183,8 @@ export async function keepRoom(page: Page, line: string): Promise<void> {
 /** A lead hands one kind of work in every room that has it to somebody, for today. */
 export async function handOut(page: Page, house: string, work: string, name: string): Promise<void> {
   await visit(page, `${house}/run`);
-  await page.getByRole('button', { name: 'Hand out several' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Hand out several' });
+  await page.getByRole('button', { name: 'Assign several' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Assign several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: work });
   await dialog.getByLabel('Who').selectOption({ label: name });
   await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());

@@ -42,6 +42,7 @@ function anySmall(seed: number): Small {
       const before = place === 0 || random() < 0.2 ? [] : [first + upTo(place - 1)];
       jobs.push({
         room,
+        house: 0,
         visit: jobs.length,
         pass: 0,
         by: [0, 0, 1, 2][upTo(3)] ?? 0,
@@ -63,6 +64,8 @@ function anySmall(seed: number): Small {
     teams,
     tools: [1],
     space: Array.from({ length: rooms }, () => 1 + upTo(1)),
+    travel: 0,
+    stay: 0,
     whole: 0,
   };
   return { problem, shifts };

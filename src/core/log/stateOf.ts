@@ -3,6 +3,7 @@ import type { Found } from '../drying/touch';
 import { type CoatedClass, type CoatKey, FIRM_MINUTES } from '../method/coat';
 import { DEFECTS, isPrefilled } from '../method/defects';
 import type { Level } from '../room/level';
+import type { AssignedOrder } from '../work/assignedOrder';
 import { type Block, workOn } from '../work/block';
 import type { CoatEntry, Entry } from './entry';
 import { hoursTaken } from './hoursTaken';
@@ -124,14 +125,6 @@ export interface Assigned {
   /** When that was, ms since 1970, and its number in the log: what was assigned first is done first. */
   readonly order: AssignedOrder;
 }
-
-export type AssignedOrder = readonly [at: number, seq: number];
-
-/** Compares work by the day for which it was assigned, then by what was assigned first. */
-export const compareAssigned = (
-  one: { readonly day: string; readonly order: AssignedOrder },
-  other: { readonly day: string; readonly order: AssignedOrder },
-): number => one.day.localeCompare(other.day) || one.order[0] - other.order[0] || one.order[1] - other.order[1];
 
 /** All that has happened to one room. */
 export interface RoomState {

@@ -8,6 +8,8 @@ const PAIR_WAITS = 45;
 /** Of jobs that are about as urgent, one in the same room is run first; minutes around the clock. */
 export const ABOUT_AS_URGENT = 600;
 const LOOKED_THROUGH = 40;
+/** Who has nothing to do in a house waits so long for something there, minutes. */
+const SOON = 60;
 /** Whoever finds nothing among so many of the most urgent looks again when something ends. */
 const LOOKED_AT = 500;
 
@@ -30,6 +32,7 @@ export function construct(
   }: { readonly keepsVisits?: boolean; readonly alike?: number; readonly follows?: 'room' | 'work' } = {},
 ): Sequence {
   const { jobs, people } = problem;
+  const isManyHouses = jobs.some(({ house }) => house !== jobs[0]?.house);
   const placing = new Placing(problem, calendars);
   const followers = followersOf(problem);
   const owners = new Int32Array(1 + jobs.reduce((most, { visit }) => Math.max(most, visit), 0)).fill(-1);
@@ -64,6 +67,8 @@ export function construct(
   };
   // When something ends somebody who found nothing looks again.
   const moments = new Queue();
+  /** Since when each person is in the house where they are. */
+  const cameAt = new Float64Array(people.length);
   const lookAt = Int32Array.from(people, ({ calendar }) => nextWork(calendar, 0));
   for (const [index, left] of open.entries()) if (left === 0) release(index);
 
@@ -72,8 +77,11 @@ export function construct(
     const at = lookAt[person] ?? NEVER;
     if (at >= NEVER) break;
     while (waiting.first() <= at) insert(ready, waiting.pop(), urgency);
-    const found = (keepsVisits ? jobFor(person, at, true) : undefined) ?? jobFor(person, at, false);
+    const stays = staysUntil(person, at);
+    const house = stays > at ? houseOf(person) : undefined;
+    const found = (keepsVisits ? jobFor(person, at, true, house) : undefined) ?? jobFor(person, at, false, house);
     if (found) {
+      for (const one of found.team) if (houseOf(one) !== jobs[found.job]?.house || isNewDay(one, at)) cameAt[one] = at;
       ready.splice(found.place, 1);
       put(found.job, found.team);
       for (const one of found.team) lookAt[one] = nextWork(people[one]?.calendar ?? NOBODY, placing.freeFrom(one));
@@ -83,7 +91,7 @@ export function construct(
     const { calendar = NOBODY } = people[person] ?? {};
     // What does not fit into today is looked at again in the morning.
     const morning = ready.length > 0 ? (calendar.starts[stretchAt(calendar, at) + 1] ?? NEVER) : NEVER;
-    const next = Math.min(waiting.first(), moments.first(), morning);
+    const next = Math.min(waiting.first(), moments.first(), morning, stays > at ? stays : NEVER);
     lookAt[person] = next >= NEVER ? NEVER : nextWork(calendar, Math.max(next, at + 1));
   }
   // What nobody came to: by whoever could, as it comes; what nobody can, never.
@@ -95,7 +103,29 @@ export function construct(
   }
   return { order: Int32Array.from(order), teams: chosen };
 
-  function jobFor(person: number, at: number, own: boolean) {
+  function houseOf(person: number): number | undefined {
+    return jobs[placing.lastJobOf(person)]?.house;
+  }
+
+  /** Whether a person has not worked since the night. */
+  function isNewDay(person: number, at: number): boolean {
+    const { calendar = NOBODY } = people[person] ?? {};
+    return placing.freeFrom(person) <= (calendar.starts[stretchAt(calendar, at)] ?? 0);
+  }
+
+  /** Until when somebody stays in the house where they are, as long as there is something for them, now or soon. */
+  function staysUntil(person: number, at: number): number {
+    const house = houseOf(person);
+    if (!isManyHouses || house === undefined || isNewDay(person, at)) return at;
+    const until = (cameAt[person] ?? 0) + problem.stay;
+    if (until <= at) return at;
+    return ready.some((index) => jobs[index]?.house === house) ||
+      waiting.soonest((job) => jobs[job]?.house === house) <= at + SOON
+      ? until
+      : at;
+  }
+
+  function jobFor(person: number, at: number, own: boolean, house: number | undefined) {
     const last = jobs[placing.lastJobOf(person)];
     let best:
       | { readonly place: number; readonly job: number; readonly team: Team; readonly urgent: number }
@@ -104,7 +134,7 @@ export function construct(
     for (let place = ready.length - 1; place >= Math.max(0, ready.length - LOOKED_AT); place -= 1) {
       const index = ready[place] ?? 0;
       const job = jobs[index];
-      if (!job) continue;
+      if (!job || (house !== undefined && job.house !== house)) continue;
       const owner = owners[job.visit] ?? -1;
       if (own && owner >= 0 && owner !== person) continue;
       const urgent = urgency[index] ?? 0;
@@ -132,6 +162,8 @@ export function construct(
     let soonest = NEVER;
     for (const team of teamsFor(job, problem)) {
       if (team[0] !== person && team[1] !== person) continue;
+      const partner = team[0] === person ? team[1] : team[0];
+      if (partner !== undefined && houseOf(partner) !== job.house && staysUntil(partner, at) > at) continue;
       const start = placing.startFor(index, team);
       if (start > at + (team.length === 2 ? PAIR_WAITS : 0)) continue;
       if (rather && rather[0] === team[0] && rather[1] === team[1]) return team;
@@ -172,6 +204,11 @@ class Queue {
 
   isEmpty = (): boolean => this.heap.length === 0;
   first = (): number => this.heap[0]?.at ?? NEVER;
+
+  /** When the first of some jobs is there. */
+  soonest(isOne: (job: number) => boolean): number {
+    return this.heap.reduce((first, { at, job }) => (at < first && isOne(job) ? at : first), NEVER);
+  }
 
   push(at: number, job: number): void {
     const { heap } = this;

@@ -208,7 +208,11 @@ export class Placing {
     }
     this.waitForSlot(this.space[job.room], this.holdsSpace[job.room], 4);
     if (job.tool !== undefined) this.waitForSlot(this.tools[job.tool], this.holdsTool[job.tool], 5);
-    for (const person of team) this.wait(this.freeAt[person] ?? 0, 6, this.lastOf[person] ?? -1);
+    for (const person of team) {
+      const last = this.lastOf[person] ?? -1;
+      const isElsewhere = last >= 0 && this.problem.jobs[last]?.house !== job.house;
+      this.wait((this.freeAt[person] ?? 0) + (isElsewhere ? this.problem.travel : 0), 6, last);
+    }
     if (found.start >= NEVER) return;
     const calendar = this.calendars.of(team);
     const minutes = minutesOf(job, team, this.problem.people);

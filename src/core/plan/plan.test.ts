@@ -77,6 +77,7 @@ describe('a calendar', () => {
 function job(more: Partial<Job>): Job {
   return {
     room: 0,
+    house: 0,
     visit: 0,
     pass: 0,
     by: 0,
@@ -98,6 +99,8 @@ const problemOf = (jobs: readonly Job[], people: number): PlanProblem => ({
   teams: [Array.from({ length: people }, (_, person) => [person] as const)],
   tools: [],
   space: jobs.map(() => 1),
+  travel: 0,
+  stay: 0,
   whole: 0,
 });
 

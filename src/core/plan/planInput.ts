@@ -1,4 +1,5 @@
 import type { AirFrom } from '../air/airClock';
+import type { AssignedOrder } from '../work/assignedOrder';
 import type { Crew, Member } from '../work/crew';
 import type { WorkItem } from '../work/workItem';
 
@@ -39,7 +40,7 @@ export interface Handed {
   /** YYYY-MM-DD */
   readonly day: string;
   /** What was assigned first is done first; undefined for what is only moved. */
-  readonly order?: readonly [at: number, seq: number];
+  readonly order?: AssignedOrder;
 }
 
 /** All that a plan is made from, as it is handed to a worker. */
@@ -52,6 +53,6 @@ export interface PlanInput {
   readonly airs: readonly (readonly AirFrom[])[];
   readonly items: readonly WorkItem[];
   readonly people: readonly PlanPerson[];
-  readonly crew: Pick<Crew, 'weekdays' | 'begins' | 'holidays' | 'tools'>;
+  readonly crew: Pick<Crew, 'weekdays' | 'begins' | 'holidays' | 'tools' | 'leastVisit' | 'stay' | 'travel'>;
   readonly handed: Readonly<Record<string, Handed>>;
 }

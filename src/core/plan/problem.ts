@@ -17,6 +17,8 @@ export interface Before {
 export interface Job {
   /** The room by its place among the rooms. */
   readonly room: number;
+  /** By its place among the houses. */
+  readonly house: number;
   /** The round through its room, which one person best runs alone; by its place among all rounds. */
   readonly visit: number;
   /** The round itself, by its place among the rounds of all rooms. */
@@ -60,6 +62,9 @@ export interface PlanProblem {
   readonly tools: readonly number[];
   /** How many jobs each room has space for at once. */
   readonly space: readonly number[];
+  /** Minutes from one house to another, and how long somebody who came to one stays there at least that day. */
+  readonly travel: number;
+  readonly stay: number;
   /** What takes no longer is not begun in the evening to be ended in the morning; minutes. */
   readonly whole: number;
 }

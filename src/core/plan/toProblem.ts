@@ -2,9 +2,9 @@ import { type AirClock, airClock } from '../air/airClock';
 import { milestones, stiffAt } from '../drying/milestones';
 import type { WetMud } from '../drying/wetMud';
 import { isCrossed, RUN_GROUPS } from '../joints/classTraits';
-import { compareAssigned } from '../log/stateOf';
 import { FIRM_MINUTES } from '../method/coat';
-import { instantOn, shiftsOf, workDays } from '../work/shifts';
+import { compareAssigned } from '../work/assignedOrder';
+import { instantOn, shiftsOf, withWeekdaysOf, workDays } from '../work/shifts';
 import type { After, WorkItem } from '../work/workItem';
 import { calendarOf, NEVER } from './calendar';
 import type { PlanInput, PlanPerson } from './planInput';
@@ -46,6 +46,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   const crew = new Crewing(input.people);
   const rooms = new Map(input.rooms.map((room, index) => [room.id, { room, index }]));
   const persons = new Map(input.people.map(({ id }, index) => [id, index]));
+  const houses = placesOf(input.rooms.map(({ house }) => house));
   const visits = placesOf(items.map(visitOf));
   const passes = placesOf(items.map(({ pass }) => pass));
   const rates = placesOf(items.map(({ rate }) => rate));
@@ -65,6 +66,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     const held = room?.held?.until;
     return {
       room: index,
+      house: houses.get(room?.house ?? '') ?? 0,
       visit: visits.get(visitOf(item)) ?? 0,
       pass: passes.get(item.pass) ?? 0,
       by: crew.group(item),
@@ -96,6 +98,8 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       teams: crew.teams,
       tools: counts,
       space: input.rooms.map(({ space }) => Math.max(1, space)),
+      travel: input.crew.travel,
+      stay: 60 * input.crew.stay,
       whole: WHOLE_MINUTES,
     },
     items: planned,
@@ -167,7 +171,8 @@ function daysAhead(items: readonly WorkItem[], { people, crew }: PlanInput): num
     8,
   );
   const worked = work / Math.max(0.5, slowest - 1);
-  return Math.min(MOST_DAYS, LEAST_DAYS + Math.ceil((worked * DAYS_OF_WEEK) / crew.weekdays.length));
+  const fewest = Math.min(...people.map(({ weekdays }) => (weekdays ?? crew.weekdays).length), DAYS_OF_WEEK);
+  return Math.min(MOST_DAYS, LEAST_DAYS + Math.ceil((worked * DAYS_OF_WEEK) / fewest));
 }
 const DAYS_OF_WEEK = 7;
 
@@ -176,16 +181,18 @@ function workersOf(
   rates: readonly string[],
   ahead: number,
 ): readonly Worker[] {
-  const days = workDays(crew, timeZone, from, ahead);
+  const days = workDays(withWeekdaysOf(crew, people), timeZone, from, ahead);
   const inMinutes = (at: number) => Math.max(0, Math.round((at - from) / MINUTE_MS));
   const known = new Map<string, Worker['calendar']>();
-  return people.map(({ hours, off, elsewhere, learner, pace }) => {
+  return people.map(({ hours, off, elsewhere, weekdays, learner, pace }) => {
     const away = [...off, ...elsewhere];
-    const key = `${hours} ${away.join(' ')}`;
+    const key = `${hours} ${weekdays?.join('')} ${away.join(' ')}`;
     const calendar =
       known.get(key) ??
       calendarOf(
-        shiftsOf({ hours, off: away }, days).map(([start, end]) => [inMinutes(start), inMinutes(end)] as const),
+        shiftsOf({ hours, off: away, weekdays }, days, crew).map(
+          ([start, end]) => [inMinutes(start), inMinutes(end)] as const,
+        ),
       );
     known.set(key, calendar);
     return { calendar, pace: rates.map((rate) => (pace[rate] ?? 1) * (learner ? LEARNER_PACE : 1)) };

@@ -27,9 +27,6 @@ export interface VisitRules {
   readonly markOf: (item: WorkItem) => string;
 }
 
-/** What takes less is no visit of its own, minutes. Common practice, no source. */
-export const LEAST_VISIT = 30;
-
 interface Draft {
   readonly people: readonly string[];
   readonly day: string;

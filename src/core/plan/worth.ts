@@ -19,6 +19,8 @@ export interface Former {
 const FIRST_HOUR = 60;
 const SAME_DAY = 720;
 const DAY = 1440;
+/** Between two days nobody is on the way. */
+const NIGHT = 480;
 
 export function worthOf(
   problem: PlanProblem,
@@ -46,7 +48,7 @@ export function worthOf(
       else if (before < NEVER && former.teams[index]?.[0] !== teams[index]?.[0]) moved += 1;
     }
   }
-  let [disorder, idle, visits, walks] = [0, 0, 0, 0];
+  let [disorder, idle, trips, visits, walks] = [0, 0, 0, 0, 0];
   for (const [person, way] of ways.entries()) {
     way.sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0));
     const begins = people[person]?.calendar.starts[0];
@@ -58,11 +60,12 @@ export function worthOf(
       const goesOn =
         isTogether(teams[before], teams[after]) && (one?.room === other?.room || one?.pass === other?.pass);
       visits += goesOn ? 0 : 1;
+      if (one?.house !== other?.house && (starts[after] ?? 0) - (ends[before] ?? 0) < NIGHT) trips += 1;
       if (isOvertaken(one, other, causes[after])) disorder += 1;
       walks += (one?.room === other?.room ? 0 : 1) + (one?.tool === other?.tool ? 0 : 1);
     }
   }
-  return [unrun, late, finish, slipped, disorder, idle, visits, walks, moved, sum];
+  return [unrun, late, finish, slipped, disorder, idle, trips, visits, walks, moved, sum];
 }
 
 /** Whether somebody ran what was assigned later before what was assigned first, and only that kept it from beginning. */

@@ -1,4 +1,4 @@
-import { type Assigned, type AssignedOrder, compareAssigned, handedIn, isGivenAlike } from '../log/stateOf';
+import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
 import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';
@@ -8,6 +8,7 @@ import { scrapedFor } from '../readiness/scrapedFor';
 import { uncenteredIn } from '../readiness/uncentered';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { leftToSand } from '../standing/leftToSand';
+import { type AssignedOrder, compareAssigned } from '../work/assignedOrder';
 import { BLOCKS, type Block } from '../work/block';
 import { checkHours, sandHours, sealHours } from '../work/closing';
 import type { HandedPass } from '../work/dayListOf';

@@ -1,3 +1,4 @@
+import { type AssignedOrder, compareAssigned } from './assignedOrder';
 import type { Block } from './block';
 import { hoursAtPace, type Task } from './tasksOf';
 import { DAY_HOURS } from './usualRates';
@@ -9,7 +10,7 @@ export interface HandedPass<Room> {
   readonly people: readonly string[];
   readonly day: string;
   /** What was assigned first is done first. */
-  readonly order: readonly [at: number, seq: number];
+  readonly order: AssignedOrder;
   /** The earlier day that it was assigned for, where it is not done yet. */
   readonly leftFrom?: string | undefined;
   /** Only what lies on the walls, or on the ceiling. */
@@ -38,10 +39,8 @@ export function dayListOf<Room>(
   doneOf: (pass: HandedPass<Room>) => number = () => 0,
 ): DayList<Room> {
   const own = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
-  const since = ({ leftFrom }: HandedPass<Room>) => leftFrom ?? day;
-  const passes = own.toSorted(
-    (a, b) => since(a).localeCompare(since(b)) || a.order[0] - b.order[0] || a.order[1] - b.order[1],
-  );
+  const since = ({ leftFrom, order }: HandedPass<Room>) => ({ day: leftFrom ?? day, order });
+  const passes = own.toSorted((a, b) => compareAssigned(since(a), since(b)));
   const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
     return dayHours(passes.reduce((hours, pass) => hours + of(pass), 0));

@@ -46,6 +46,18 @@ describe('the days of a crew', () => {
     expect(told([{ ...member(8), skills: [] }])).toEqual([]);
   });
 
+  it('are those of each person, also where the crew works on none of them', () => {
+    // The 28th is a Saturday.
+    expect(told([{ ...member(5), weekdays: [6] }])).toEqual([['2026-11-28', 5]]);
+    expect(told([{ ...member(5), weekdays: [5, 6] }, member(8)]).map(([day, hours]) => `${day} ${hours}`)).toEqual([
+      '2026-11-25 8',
+      '2026-11-27 8',
+      '2026-11-28 5',
+      '2026-11-30 8',
+      '2026-12-01 8',
+    ]);
+  });
+
   it('say when it comes next: today before its hour, else on its next day', () => {
     const days = ['2031-05-09', '2031-05-12'];
     const next = (hour: number, after: string, timeZone = 'America/New_York') => {

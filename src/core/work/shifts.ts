@@ -20,6 +20,20 @@ export function instantOn(day: string, hour: number, timeZone: string): number {
 /** Clocks change at most once in so many days. */
 const SPAN = 28;
 
+/** Whether somebody works on a day of the week of theirs, or of their crew. */
+function isWeekdayOf(weekdays: readonly number[], day: string): boolean {
+  return weekdays.includes(new Date(`${day}T00:00Z`).getUTCDay() || 7);
+}
+
+/** Returns a crew with every day of the week on which any of its people works. */
+export const withWeekdaysOf = <Times extends Pick<Crew, 'weekdays'>>(
+  crew: Times,
+  people: readonly Pick<Member, 'weekdays'>[],
+): Times => ({
+  ...crew,
+  weekdays: [...new Set([...crew.weekdays, ...people.flatMap((person) => person.weekdays ?? [])])],
+});
+
 /** The days on which a crew works from an instant on, of so many days of the calendar. */
 export function workDays(
   crew: Pick<Crew, 'weekdays' | 'begins' | 'holidays'>,
@@ -70,18 +84,21 @@ function untilChange(offsetOn: (index: number) => number, count: number) {
 }
 
 /**
- * When somebody works: from the beginning of the day for their hours, the last half of one for cleaning up; not on their days
- * off.
+ * When somebody works: from the beginning of the day for their hours, the last half of one for cleaning up; on their days of the week, not on
+ * their days off.
+ *
+ * @param days of any of the crew, see `withWeekdaysOf`
  *
  * @returns stretches in ms since 1970
  */
 export function shiftsOf(
-  { hours, off }: Pick<Member, 'hours' | 'off'>,
+  { hours, off, weekdays }: Pick<Member, 'hours' | 'off' | 'weekdays'>,
   days: readonly WorkDay[],
+  crew: Pick<Crew, 'weekdays'>,
 ): readonly (readonly [number, number])[] {
   const away = new Set(off);
   return days
-    .filter(({ day }) => !away.has(day))
+    .filter(({ day }) => !away.has(day) && isWeekdayOf(weekdays ?? crew.weekdays, day))
     .map(({ begins }) => [begins, begins + (hours - DAY_HOURS) * HOUR_MS] as const);
 }
 
@@ -99,13 +116,16 @@ export interface CrewTimes {
 /** The days on which any of a crew works from an instant on, of so many days of the calendar. */
 export function crewDays(
   crew: Parameters<typeof workDays>[0],
-  members: readonly Pick<Member, 'hours' | 'off' | 'skills'>[],
+  members: readonly Pick<Member, 'hours' | 'off' | 'skills' | 'weekdays'>[],
   timeZone: string,
   from: number,
   count: number,
 ): readonly CrewDay[] {
-  return workDays(crew, timeZone, from, count).flatMap((own): readonly CrewDay[] => {
-    const there = members.filter(({ skills, off }) => skills.length > 0 && !off.includes(own.day));
+  return workDays(withWeekdaysOf(crew, members), timeZone, from, count).flatMap((own): readonly CrewDay[] => {
+    const there = members.filter(
+      ({ skills, off, weekdays }) =>
+        skills.length > 0 && !off.includes(own.day) && isWeekdayOf(weekdays ?? crew.weekdays, own.day),
+    );
     if (there.length === 0) return [];
     return [{ ...own, ends: own.begins + Math.max(...there.map(({ hours }) => hours)) * HOUR_MS }];
   });

@@ -95,7 +95,7 @@ export function CardDialog({
       )}
       {unable.length > 0 && (
         <p role="alert" className="text-warning">
-          {whoWords(unable, input)} does not do this by the crew’s settings. You can hand it out all the same.
+          {whoWords(unable, input)} does not have this skill in the crew’s settings. You can assign it anyway.
         </p>
       )}
       <div className="modal-action flex-wrap">
@@ -109,17 +109,17 @@ export function CardDialog({
             disabled={busy}
             onClick={() => hand(items, { people: [], day: card.day })}
           >
-            Let go
+            Unassign
           </button>
         )}
         {mayHand && isMoved && (
           <button type="button" className="btn btn-primary" onClick={() => move(items, given)}>
-            Move it
+            Move job
           </button>
         )}
         {mayHand && !isMoved && card.standing !== 'handed' && (
           <button type="button" className="btn btn-primary" disabled={busy} onClick={() => hand(items, given)}>
-            Hand it out
+            Assign job
           </button>
         )}
       </div>

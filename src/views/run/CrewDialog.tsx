@@ -5,6 +5,7 @@ import { useCommand } from '@/client/useCommand';
 import type { PlanGroundAnswer } from '@/contract/plan';
 import type { Crew, Member } from '@/core/work/crew';
 import { SKILLS, type Skill } from '@/core/work/workItem';
+import { DaysField } from '@/ui/DaysField';
 import { Dialog } from '@/ui/Dialog';
 import { TextField } from '@/ui/TextField';
 import { paceWords } from './paceWords';
@@ -30,9 +31,14 @@ export function CrewDialog({
     Object.fromEntries(input.people.map((person) => [person.id, draftOf(person)])),
   );
   const [weekdays, setWeekdays] = useState<readonly number[]>(known.weekdays);
-  const [begins, setBegins] = useState(String(known.begins));
+  const [begins, setBegins] = useState(clockOf(known.begins));
+  const [visits, setVisits] = useState({
+    least: String(known.leastVisit),
+    stay: String(known.stay),
+    travel: String(known.travel),
+  });
   const [hourCost, setHourCost] = useState(known.hourCost === undefined ? '' : String(known.hourCost));
-  const [holidays, setHolidays] = useState(known.holidays.join(', '));
+  const [holidays, setHolidays] = useState<readonly string[]>(known.holidays);
   const named = [...new Set([...input.items.flatMap(({ tool }) => tool ?? []), ...Object.keys(known.tools)])].sort();
   const [tools, setTools] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(named.map((tool) => [tool, known.tools[tool] === undefined ? '' : String(known.tools[tool])])),
@@ -45,8 +51,11 @@ export function CrewDialog({
   const save = async () => {
     const crew: Crew = {
       weekdays: [...weekdays].sort((a, b) => a - b),
-      begins: numberIn(begins),
-      holidays: daysIn(holidays),
+      begins: hourOf(begins),
+      holidays: [...holidays],
+      leastVisit: numberIn(visits.least),
+      stay: numberIn(visits.stay),
+      travel: numberIn(visits.travel),
       ...(hourCost.trim() === '' ? {} : { hourCost: numberIn(hourCost) }),
       tools: Object.fromEntries(
         Object.entries(tools).flatMap(([tool, count]) => (count.trim() === '' ? [] : [[tool, Number(count)]])),
@@ -74,7 +83,7 @@ export function CrewDialog({
               <th scope="col">Person</th>
               <th scope="col">Hours a day</th>
               <th scope="col">Does</th>
-              <th scope="col">Days off</th>
+              <th scope="col">Days</th>
             </tr>
           </thead>
           <tbody>
@@ -127,12 +136,17 @@ export function CrewDialog({
                     </fieldset>
                   </td>
                   <td className="align-top">
-                    <input
-                      className="input input-sm w-44"
-                      aria-label={`Days off of ${name}`}
-                      placeholder="2031-05-09, …"
-                      value={own.off}
-                      onChange={(event) => change(id, { off: event.target.value })}
+                    <Weekdays
+                      legend={`Working days of ${name}`}
+                      days={own.weekdays ?? weekdays}
+                      change={(days) => change(id, { weekdays: isSameDays(days, weekdays) ? undefined : days })}
+                      small
+                    />
+                    <DaysField
+                      label={`days off of ${name}`}
+                      hiddenLabel
+                      days={own.off}
+                      change={(off) => change(id, { off })}
                     />
                   </td>
                 </tr>
@@ -142,38 +156,32 @@ export function CrewDialog({
         </table>
       </div>
       <div className="grid gap-3 sm:grid-cols-2">
-        <fieldset>
-          <legend className="mb-1 text-sm font-semibold">Working days</legend>
-          <div className="flex flex-wrap gap-3">
-            {WEEKDAYS.map((name, index) => (
-              <label key={name} className="flex items-center gap-1">
-                <input
-                  type="checkbox"
-                  className="checkbox checkbox-sm"
-                  checked={weekdays.includes(index + 1)}
-                  onChange={(event) =>
-                    setWeekdays((days) =>
-                      event.target.checked ? [...days, index + 1] : days.filter((day) => day !== index + 1),
-                    )
-                  }
-                />
-                {name}
-              </label>
-            ))}
-          </div>
-        </fieldset>
+        <Weekdays legend="Working days" days={weekdays} change={setWeekdays} />
         <TextField
-          label="A day begins at"
-          hint="hour of the day, 7 or 6.5"
-          inputMode="decimal"
+          label="The day begins at"
+          type="time"
           value={begins}
           onChange={(event) => setBegins(event.target.value)}
         />
+        <DaysField label="Holidays" days={holidays} change={setHolidays} />
         <TextField
-          label="Holidays"
-          hint="days such as 2031-05-29, with commas between"
-          value={holidays}
-          onChange={(event) => setHolidays(event.target.value)}
+          label="Shortest visit, minutes"
+          hint="shorter work rides along with the next visit"
+          inputMode="numeric"
+          value={visits.least}
+          onChange={(event) => setVisits((all) => ({ ...all, least: event.target.value }))}
+        />
+        <TextField
+          label="Least time in one house a day, hours"
+          inputMode="decimal"
+          value={visits.stay}
+          onChange={(event) => setVisits((all) => ({ ...all, stay: event.target.value }))}
+        />
+        <TextField
+          label="Drive from house to house, minutes"
+          inputMode="numeric"
+          value={visits.travel}
+          onChange={(event) => setVisits((all) => ({ ...all, travel: event.target.value }))}
         />
         <TextField
           label="What an hour of one person costs"
@@ -216,27 +224,75 @@ export function CrewDialog({
   );
 }
 
+/** Days of the week to choose from; Monday is 1. */
+function Weekdays({
+  legend,
+  days,
+  change,
+  small = false,
+}: {
+  readonly legend: string;
+  readonly days: readonly number[];
+  readonly change: (days: readonly number[]) => void;
+  readonly small?: boolean;
+}) {
+  return (
+    <fieldset>
+      <legend className={small ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
+      <div className="flex flex-wrap gap-x-3 gap-y-1">
+        {WEEKDAYS.map((name, index) => (
+          <label key={name} className="flex items-center gap-1">
+            <input
+              type="checkbox"
+              className={`checkbox ${small ? 'checkbox-xs' : 'checkbox-sm'}`}
+              checked={days.includes(index + 1)}
+              onChange={(event) =>
+                change(event.target.checked ? [...days, index + 1] : days.filter((day) => day !== index + 1))
+              }
+            />
+            {name}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+const isSameDays = (one: readonly number[], other: readonly number[]): boolean =>
+  one.toSorted().join() === other.toSorted().join();
+
 /** A person as the form holds them: what is typed is read when it is kept. */
 interface MemberDraft {
   readonly hours: string;
   readonly skills: readonly Skill[];
   readonly learner: boolean;
-  readonly off: string;
+  readonly off: readonly string[];
+  /** Undefined where they work on the days of the crew. */
+  readonly weekdays: readonly number[] | undefined;
 }
 
-const draftOf = ({ hours, skills, learner, off }: Member): MemberDraft => ({
+const draftOf = ({ hours, skills, learner, off, weekdays }: Member): MemberDraft => ({
   hours: String(hours),
   skills,
   learner,
-  off: off.join(', '),
+  off,
+  weekdays,
 });
 
-const memberIn = ({ hours, skills, learner, off }: MemberDraft): Member => ({
+const memberIn = ({ hours, skills, learner, off, weekdays }: MemberDraft): Member => ({
   hours: numberIn(hours),
   skills: [...skills],
   learner,
-  off: daysIn(off),
+  off: [...off],
+  ...(weekdays && { weekdays: weekdays.toSorted((a, b) => a - b) }),
 });
 
-const numberIn = (text: string): number => Number(text.replace(',', '.'));
-const daysIn = (text: string): string[] => text.split(/[\s,;]+/).filter((day) => day !== '');
+const numberIn = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
+
+/** An hour of the day as a clock shows it: 6.5 is 06:30. */
+const clockOf = (hour: number): string =>
+  `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60)).padStart(2, '0')}`;
+const hourOf = (clock: string): number => {
+  const [hour = Number.NaN, minute = 0] = clock.split(':').map(Number);
+  return hour + minute / 60;
+};

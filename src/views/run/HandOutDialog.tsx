@@ -51,7 +51,7 @@ export function HandOutDialog({
   const hours = teamHours(items, team.length > 0 ? team : [{ pace: {} }]);
   const isEmpty = items.length === 0 || people[0] === '' || given.day === '';
   return (
-    <Dialog title="Hand out several" close={close}>
+    <Dialog title="Assign several" close={close}>
       <SelectField
         label="Work"
         options={kinds.map(({ key, words }) => [key, words] as const)}

@@ -12,7 +12,7 @@ const LOOK = {
 } as const;
 
 /** What is said of a card's standing beside its look. */
-export const STANDING_WORDS = { handed: 'handed out', moved: 'moved, not handed out', proposed: 'proposed' } as const;
+export const STANDING_WORDS = { handed: 'assigned', moved: 'moved, not assigned', proposed: 'proposed' } as const;
 
 /** From when to when, with the day where that is another one. */
 export function timesOf({ start, end, day }: PlanCard, timeZone: string): string {
@@ -25,15 +25,18 @@ export function PlanCardBox({
   card,
   timeZone,
   ways,
+  choosable = false,
 }: {
   readonly card: PlanCard;
+  /** Whether a box to choose it lies in its corner. */
+  readonly choosable?: boolean;
   readonly timeZone: string;
   readonly ways: Readonly<Record<string, string>>;
 }) {
   const coat = card.items.flatMap(({ coats }) => coats)[0];
   const [kind, key, side] = coat?.split('.') ?? [];
   return (
-    <div className={`rounded-lg border px-2 py-1.5 text-left ${LOOK[card.standing]}`}>
+    <div className={`rounded-lg border px-2 pt-1.5 text-left ${choosable ? 'pb-8' : 'pb-1.5'} ${LOOK[card.standing]}`}>
       <p className="flex items-start justify-between gap-1 leading-tight font-semibold">
         {cardRooms(card)}
         {kind && (

@@ -32,7 +32,7 @@ export function PlanSummary({
   readonly together: boolean;
   readonly setTogether: (together: boolean) => void;
 }) {
-  const { plan, input, searching, failed, stop, again } = standing;
+  const { plan, input, ground, searching, failed, stop, again } = standing;
   const isBest = plan !== undefined && plan.finish <= plan.bound;
   return (
     <section className="sheet space-y-3 p-4" aria-label="The plan">
@@ -71,16 +71,16 @@ export function PlanSummary({
         {mayHand && (
           <>
             <button type="button" className="btn btn-primary btn-sm" disabled={busy || open === 0} onClick={takeAll}>
-              Take all
+              Confirm plan
+            </button>
+            <button type="button" className="btn btn-primary btn-sm" disabled={!input} onClick={() => show('many')}>
+              Assign several
             </button>
             <button type="button" className="btn btn-sm" disabled={busy || chosen === 0} onClick={takeChosen}>
-              {chosen === 0 ? 'Take these' : `Take these (${chosen})`}
+              {chosen === 0 ? 'Confirm selected' : `Confirm selected (${chosen})`}
             </button>
             <button type="button" className="btn btn-sm" disabled={moves === 0} onClick={undo}>
-              Undo the move
-            </button>
-            <button type="button" className="btn btn-sm" disabled={!input} onClick={() => show('many')}>
-              Hand out several
+              Undo move
             </button>
             <button type="button" className="btn btn-sm" disabled={!plan} onClick={() => show('whatIf')}>
               What if
@@ -98,6 +98,10 @@ export function PlanSummary({
             onChange={(event) => setTogether(event.target.checked)}
           />
           All houses of the crew
+          {ground &&
+            together &&
+            ground.houses < ground.allHouses &&
+            `: the first ${ground.houses} of ${ground.allHouses}`}
         </label>
         <PrintButton small />
         {searching ? (
@@ -115,8 +119,8 @@ export function PlanSummary({
       </div>
       {mayHand && open > 0 && (
         <p className="text-sm text-muted">
-          Dashed cards are a proposal: nobody sees them on their list until you take them. Drag a card to somebody else
-          or to another day, or press it.
+          Dashed cards are a proposal: nobody sees them until you confirm. Drag a card to another person or day, or
+          press it.
         </p>
       )}
     </section>

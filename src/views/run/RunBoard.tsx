@@ -177,7 +177,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
             <WeekBoard
               {...board}
               showDay={setShownDay}
-              takeDay={(day) => void take(cards.filter((card) => card.day === day))}
+              takeDays={(some) => void take(cards.filter((card) => some.includes(card.day)))}
             />
           ) : (
             <DayBoard {...board} day={shownDay} showDay={setShownDay} />

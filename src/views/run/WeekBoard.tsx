@@ -4,7 +4,7 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
 import { dayHours } from '@/core/work/dayListOf';
-import { dayWords, instantWords, spanWords } from '@/words/when';
+import { dayAfter, dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';
@@ -13,20 +13,42 @@ import { cardRooms, cardWords } from './planWords';
 
 /** So many days are shown at first. */
 const DAYS_SHOWN = 5;
+/** Of more people the columns are narrow. */
+const MANY = 5;
+const DAYS_OF_WEEK = 7;
 
 /** The week at a glance: people across, days down, each cell what somebody runs that day. */
-export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) => void }) {
-  const { cards, people, days, now, timeZone, done, mayHand, showDay, takeDay } = props;
+export function WeekBoard(
+  props: BoardProps & {
+    /** Assigns all that is proposed for these days. */
+    readonly takeDays: (days: readonly string[]) => void;
+  },
+) {
+  const { cards, people, days, now, timeZone, done, mayHand, showDay, takeDays } = props;
   const [all, setAll] = useState(false);
   const today = dayOf(now, timeZone);
   const shown = all ? days : days.slice(0, DAYS_SHOWN);
+  const isOpen = (day: string) => mayHand && cards.some((card) => card.day === day && card.standing !== 'handed');
+  const week = days.filter((day) => day < dayAfter(now, DAYS_OF_WEEK, timeZone) && isOpen(day));
   return (
     <section className="sheet overflow-x-auto p-3 sm:p-4" aria-label="The week">
-      <table className="table table-fixed" style={{ minWidth: `${8 + people.length * 11}rem` }}>
+      <table
+        className="table table-fixed"
+        style={{ minWidth: `${7 + people.length * (people.length > MANY ? 7 : 10)}rem` }}
+      >
         <thead>
           <tr>
             <th scope="col" className="w-32">
               Day
+              {week.length > 1 && (
+                <button
+                  type="button"
+                  className="btn btn-xs mt-1 block whitespace-nowrap"
+                  onClick={() => takeDays(week)}
+                >
+                  Confirm week
+                </button>
+              )}
             </th>
             {people.map(({ id, name }) => (
               <th key={id} scope="col" className="text-base text-base-content">
@@ -47,14 +69,14 @@ export function WeekBoard(props: BoardProps & { readonly takeDay: (day: string) 
                   {day === today ? 'Today' : dayWords(day)}
                 </button>
                 <DryingWords drying={props.drying.get(day)} timeZone={timeZone} />
-                {mayHand && cards.some((card) => card.day === day && card.standing !== 'handed') && (
+                {isOpen(day) && (
                   <button
                     type="button"
                     className="btn btn-xs whitespace-nowrap"
-                    onClick={() => takeDay(day)}
-                    aria-label={`Hand out all of ${dayWords(day)}`}
+                    onClick={() => takeDays([day])}
+                    aria-label={`Confirm ${dayWords(day)}`}
                   >
-                    Take the day
+                    Confirm day
                   </button>
                 )}
               </th>
@@ -140,7 +162,7 @@ function Held({ card, name, board }: { readonly card: PlanCard; readonly name: s
         onClick={() => open(card.key)}
         {...(mayHand ? listeners : {})}
       >
-        <PlanCardBox card={card} timeZone={timeZone} ways={ways} />
+        <PlanCardBox card={card} timeZone={timeZone} ways={ways} choosable={mayHand && card.standing !== 'handed'} />
       </button>
       {mayHand && card.standing !== 'handed' && (
         <input

@@ -4,7 +4,7 @@ import type { PlanGroundAnswer } from '@/contract/plan';
 import { groupBy } from '@/core/measure/groupBy';
 import type { Assignment, HousePlan } from '@/core/plan/planHouse';
 import type { Handed, PlanInput } from '@/core/plan/planInput';
-import { LEAST_VISIT, visitsOf } from '@/core/plan/visits';
+import { visitsOf } from '@/core/plan/visits';
 import type { WorkItem } from '@/core/work/workItem';
 
 /** Whether a card was handed out, was moved by the lead and not handed out yet, or is only proposed. */
@@ -51,7 +51,7 @@ export function planCards(
     isMoved(id, moved, ground.input.handed) ? 'moved' : input.handed[id] ? 'handed' : 'proposed';
   const visits = visitsOf(plan.assignments, items, {
     timeZone: input.timeZone,
-    least: LEAST_VISIT,
+    least: input.crew.leastVisit,
     markOf: (item) => `${rooms.get(item.room)?.house} ${standingOf(item)}`,
   });
   return visits.flatMap(({ people, day, start, end, runs }): readonly PlanCard[] => {
