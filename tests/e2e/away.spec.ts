@@ -86,7 +86,7 @@ const isBack = (page: Page) =>
       if (!/navigation|destroyed/.test(error.message)) throw error;
     });
 /** The page is the server's. */
-const isServed = (page: Page) => expect(page.getByRole('button', { name: /^Sign out/ })).toBeVisible();
+const isServed = (page: Page) => expect(page.getByRole('button', { name: /^Account of/ })).toBeVisible();
 const titleOf = (page: Page) => jobNow(page).getByRole('heading', { level: 2 });
 const jobNow = (page: Page) => page.getByRole('region', { name: 'Now' });
 
@@ -120,7 +120,7 @@ test('a list is gone on with without a server, over a closed browser, and record
     await again.goto(`${away.house}/my-day`);
     await noConnection(again);
     await expect(unsent(again)).toContainText('1 unsent');
-    await again.getByRole('link', { name: 'Coat board' }).click();
+    await again.getByRole('link', { name: 'Board', exact: true }).click();
     await expect(again.getByRole('heading', { name: 'Coat board' })).toBeAttached();
     await noConnection(again);
     // A page that needs the server says so, and what does not.
@@ -228,10 +228,10 @@ test('signing out with something unsent warns, and takes what was kept of houses
   await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await shownAnew;
   await expect(unsent(page)).toContainText('1 unsent');
-  await page.getByRole('button', { name: 'Sign out Petra' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Sign out' });
+  await page.getByRole('button', { name: 'Account of Petra' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Petra' });
   await expect(dialog.getByRole('alert')).toContainText('1 unsent');
-  await dialog.getByRole('button', { name: 'Sign out all the same' }).click();
+  await dialog.getByRole('button', { name: 'Sign out anyway' }).click();
   await page.waitForURL(/signin/);
   await phone.setOffline(true);
   await page.goto(`${house}/my-day`);

@@ -24,7 +24,8 @@ test('a lead adds a finisher, who signs in and finds nothing to do yet', async (
   await visit(phone, '/');
   await expect(phone).toHaveURL(/\/my-day$/);
   await expect(phone.getByText('Nothing is assigned to you for today, Signe.')).toBeVisible();
-  await phone.getByRole('button', { name: /^Sign out/ }).click();
+  await phone.getByRole('button', { name: /^Account of/ }).click();
+  await phone.getByRole('button', { name: 'Sign out' }).click();
   await expect(phone).toHaveURL(/\/signin$/);
   await visit(phone, '/');
   await expect(phone).toHaveURL(/\/signin$/);
@@ -169,7 +170,8 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   const kept = await phone.context().cookies();
   await visit(phone, `${house}/board`);
   await isLive(phone);
-  await phone.getByRole('button', { name: /^Sign out/ }).click();
+  await phone.getByRole('button', { name: /^Account of/ }).click();
+  await phone.getByRole('button', { name: 'Sign out' }).click();
   await expect(phone).toHaveURL(/\/signin$/);
   await phone.context().addCookies(kept);
   expect((await phone.request.get('/api/live/marks')).status()).toBe(401);

@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import type { LengthUnit } from '@/core/measure/unit';
 import { PageLink } from '../PageLink';
 import { Sign } from '../Sign';
+import { AccountButton } from './AccountButton';
 import { KeysButton } from './KeysButton';
-import { SignOutButton } from './SignOutButton';
 import { ThemeButton } from './ThemeButton';
 import { UnsentMark } from './UnsentMark';
 
@@ -22,14 +22,14 @@ export function Header({
   readonly live?: ReactNode;
 }) {
   return (
-    <header className="no-print flex flex-wrap items-center gap-x-1 gap-y-1 px-4 py-2 sm:gap-x-2 md:flex-nowrap lg:gap-x-4 lg:px-5">
+    <header className="no-print flex items-center gap-x-1 px-3 py-1.5 sm:gap-x-2 sm:px-4 sm:py-2 lg:gap-x-4 lg:px-5">
       <PageLink href="/" className="flex shrink-0 items-center gap-2 whitespace-nowrap" aria-label="Oak Tally, start">
         <Sign className="size-8" />
         <span className="narrow hidden text-xl font-bold sm:inline">Oak Tally</span>
       </PageLink>
       <PageLink
         href="/houses"
-        className="btn btn-sm narrow min-w-16 max-w-60 shrink border-base-300 bg-base-200 font-semibold"
+        className="btn btn-sm narrow min-w-16 max-w-60 shrink border-base-300 bg-base-200 font-semibold max-md:min-h-12"
       >
         <span className="truncate">{house ? house.name : 'Houses'}</span>
       </PageLink>
@@ -40,7 +40,7 @@ export function Header({
       {time && <span className="narrow hidden text-sm font-semibold whitespace-nowrap lg:inline">{time}</span>}
       {house && (
         <>
-          <PageLink href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost shrink-0">
+          <PageLink href={`/h/${house.id}/my-day`} className="btn btn-sm btn-ghost hidden shrink-0 md:inline-flex">
             My day
           </PageLink>
           <PageLink href={`/h/${house.id}/guide`} className="btn btn-sm btn-ghost hidden shrink-0 md:inline-flex">
@@ -50,7 +50,7 @@ export function Header({
       )}
       <KeysButton unit={house?.unit ?? 'in'} />
       <ThemeButton />
-      <SignOutButton name={person.name} role={person.role} />
+      <AccountButton name={person.name} role={person.role} />
     </header>
   );
 }

@@ -14,7 +14,7 @@ export function HouseFrame({
 }) {
   return (
     <HouseProvider house={{ id: house, unit }}>
-      <div className="flex min-h-dvh flex-col">{children}</div>
+      <div className="flex min-h-dvh flex-col max-md:pb-16">{children}</div>
     </HouseProvider>
   );
 }

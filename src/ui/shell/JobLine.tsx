@@ -22,7 +22,10 @@ export function JobLine({
     if (station) router.push(`/h/${house}/${station.path}`);
   });
   return (
-    <nav aria-label="Stations of the job" className="no-print overflow-x-auto border-b border-base-300 bg-base-200">
+    <nav
+      aria-label="Stations of the job"
+      className="no-print overflow-x-auto border-b border-base-300 bg-base-200 max-md:hidden"
+    >
       <ol className="flex min-w-max px-2 lg:min-w-0 lg:px-4">
         {STATIONS.map(({ path, name }, index) => {
           const current = here === path;

@@ -54,7 +54,7 @@ export function AwayHeader({
           </button>
         )}
         {seen && (
-          <nav aria-label="Without a connection" className="flex flex-wrap gap-2">
+          <nav aria-label="Without a connection" className="flex flex-wrap gap-2 max-md:hidden">
             {AWAY_STATIONS.map((path) => (
               <a
                 key={path}

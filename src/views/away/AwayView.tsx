@@ -13,6 +13,7 @@ import { pieceMap } from '@/ui/room/pieceMap';
 import { RoomDrawer } from '@/ui/room/usePieceMap';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
+import { BottomBar } from '@/ui/shell/BottomBar';
 import { spanWords } from '@/words/when';
 import { AwayHeader } from './AwayHeader';
 import { STATION_NAMES } from './stationNames';
@@ -56,7 +57,7 @@ export function AwayView({
   const shown = AWAY_STATIONS.find((own) => own === station);
   if (!marks) return <p className="p-6">Looking at what this device keeps…</p>;
   return (
-    <div className="flex min-h-dvh flex-col">
+    <div className="flex min-h-dvh flex-col max-md:pb-16">
       <AwayHeader seen={seen} station={shown} age={seen ? ageWords(at - seen.seenAt) : undefined} isBack={isBack} />
       {seen && shown ? (
         <HousePage
@@ -89,6 +90,7 @@ export function AwayView({
           </ul>
         </main>
       )}
+      {seen && <BottomBar house={seen.house.id} role={seen.house.me.role} away={{ page: shown ?? '' }} />}
     </div>
   );
 }

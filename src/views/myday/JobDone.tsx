@@ -182,7 +182,7 @@ export function JobDone({
       {time.field}
       {asked === undefined ? (
         // Within reach of a thumb, however long the card is.
-        <div className="sticky bottom-0 z-10 -mx-5 space-y-2 border-t border-base-300 bg-sheet px-5 py-3">
+        <div className="sticky bottom-15 z-10 -mx-5 space-y-2 border-t border-base-300 bg-sheet px-5 py-3 md:bottom-0">
           <button
             type="button"
             className="btn btn-primary btn-xl h-auto w-full py-5 text-xl"

@@ -5,6 +5,7 @@ import { visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { KeepSeen } from '@/ui/live/KeepSeen';
 import { LiveMark } from '@/ui/live/LiveMark';
+import { BottomBar } from '@/ui/shell/BottomBar';
 import { Header } from '@/ui/shell/Header';
 import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
@@ -29,6 +30,7 @@ export default async function HouseLayout({
   const { person, snapshot, inside, timeZone, now, mark, changesAt, unreadable } = visit;
   // Begun now: what is only begun once the answer has gone may wait for ever, and keep up a server that is told to stop.
   after(refreshWeather(visit));
+  const facts = stationFacts(snapshot, now, timeZone);
   return (
     <HouseFrame house={house} unit={snapshot.house.unit}>
       <Header
@@ -45,13 +47,14 @@ export default async function HouseLayout({
           />
         }
       />
-      <JobLine house={house} facts={stationFacts(snapshot, now, timeZone)} />
+      <JobLine house={house} facts={facts} />
       {mayAct(person, 'finisher') && (
         <KeepSeen house={house} news={[mark.seq, mark.rooms, Math.floor(now / AIR_EVERY_MS)].join(' ')} />
       )}
       <RememberPlace person={person.id} />
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
+      <BottomBar house={house} role={person.role} facts={facts} />
     </HouseFrame>
   );
 }

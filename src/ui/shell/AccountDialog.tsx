@@ -1,0 +1,48 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { leaveNothing } from '@/client/outbox/deviceStore';
+import { useOutbox } from '@/client/outbox/useOutbox';
+import { sendCommand } from '@/client/sendCommand';
+import { Dialog } from '../Dialog';
+import { PageLink } from '../PageLink';
+
+/** The account's menu: houses and sign-ins, and signing out. What this device kept of the houses goes then; what was not sent stays. */
+export function AccountDialog({ name, close }: { readonly name: string; readonly close: () => void }) {
+  const router = useRouter();
+  const { groups } = useOutbox();
+  const [lost, setLost] = useState(false);
+  const leave = async () => {
+    try {
+      await sendCommand('signOut', {});
+    } catch {
+      setLost(true);
+      return;
+    }
+    await leaveNothing().catch(() => undefined);
+    router.push('/signin');
+    router.refresh();
+  };
+  return (
+    <Dialog title={name} close={close} className="gloves">
+      {groups.length > 0 && (
+        <p role="alert">
+          {groups.length} unsent: they stay on this device, and are sent only when you sign in here again.
+        </p>
+      )}
+      {lost && <p role="alert">No connection: you can’t be signed out now. Try again when the server answers.</p>}
+      <div className="grid gap-2">
+        <PageLink href="/houses" className="btn justify-start">
+          Houses, crew and account
+        </PageLink>
+        <button type="button" className="btn justify-start" onClick={() => void leave()}>
+          Sign out{groups.length > 0 ? ' anyway' : ''}
+        </button>
+        <button type="button" className="btn justify-start" onClick={close}>
+          Close
+        </button>
+      </div>
+    </Dialog>
+  );
+}
