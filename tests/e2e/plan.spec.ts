@@ -58,7 +58,7 @@ test('a proposal is taken whole, and everybody sees it on their list', async ({ 
   await expect(proposed.first()).toBeVisible();
   await expect(page.getByRole('button', { name: 'Confirm plan' })).toBeDisabled();
   await phone.reload();
-  await expect(phone.getByRole('button', { name: /handed out/ }).first()).toBeVisible();
+  await expect(phone.getByRole('button', { name: /assigned/ }).first()).toBeVisible();
 });
 
 test('a card is moved to somebody else by keys, its cost is said, and it is undone', async ({
@@ -87,22 +87,22 @@ test('a card is moved to somebody else by keys, its cost is said, and it is undo
   await dialog.getByRole('button', { name: 'Move job' }).click();
   await expect(
     week(page)
-      .getByRole('button', { name: /^Net loft.*moved, not handed out/ })
+      .getByRole('button', { name: /^Net loft.*moved, not assigned/ })
       .first(),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Undo move' }).click();
-  await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
+  await expect(week(page).getByRole('button', { name: /moved, not assigned/ })).toHaveCount(0);
   // Moved and handed out, it is handed out and moved no more.
   await card.click();
   await chooseAnother();
   await dialog.getByRole('button', { name: 'Move job' }).click();
   await expect(
     week(page)
-      .getByRole('button', { name: /moved, not handed out/ })
+      .getByRole('button', { name: /moved, not assigned/ })
       .first(),
   ).toBeVisible();
   await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Confirm plan' }).click());
-  await expect(week(page).getByRole('button', { name: /moved, not handed out/ })).toHaveCount(0);
+  await expect(week(page).getByRole('button', { name: /moved, not assigned/ })).toHaveCount(0);
 });
 
 test('a card is dragged to another day, with the cost shown while it is held', async ({ page, house, signIn }) => {
@@ -123,7 +123,7 @@ test('a card is dragged to another day, with the cost shown while it is held', a
   await page.mouse.up();
   await expect(
     week(page)
-      .getByRole('button', { name: /moved, not handed out$/ })
+      .getByRole('button', { name: /moved, not assigned$/ })
       .first(),
   ).toBeVisible();
 });

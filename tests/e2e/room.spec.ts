@@ -321,7 +321,7 @@ test('a finger moves a card to another day on a tablet', async ({ browser, house
   for (const part of [0.3, 0.6, 1]) await touch('touchMove', [x + (end[0] - x) * part, y + (end[1] - y) * part]);
   await expect(tablet.getByText(/^(same finish|.* (later|sooner)|cannot be run there)$/)).toBeVisible();
   await touch('touchEnd');
-  await expect(week.getByRole('button', { name: /moved, not handed out$/ }).first()).toBeVisible();
+  await expect(week.getByRole('button', { name: /moved, not assigned$/ }).first()).toBeVisible();
 });
 
 test('a knife across one joint says what is wrong with that one, and its next coat is told', async ({
