@@ -5,7 +5,7 @@ import { expect, handOut, startHouse, test, visit, watchErrors } from './site';
 async function hand(page: Page, house: string, work: string): Promise<void> {
   await handOut(page, house, work, 'Tobin');
   const [pass] = work.split(':');
-  const card = page.getByRole('button', { name: new RegExp(`Chart room.*${pass}.*handed out`) });
+  const card = page.getByRole('button', { name: new RegExp(`Chart room.*${pass}.*assigned`) });
   await expect(card.first()).toBeVisible();
 }
 

@@ -440,7 +440,7 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
   }
   await expect(
     week(page)
-      .getByRole('button', { name: /^Bunk room.*Fill: flats, ceiling only.*handed out/ })
+      .getByRole('button', { name: /^Bunk room.*Fill: flats, ceiling only.*assigned/ })
       .first(),
   ).toBeVisible();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
@@ -461,7 +461,7 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
   await expect(week(page).getByRole('button', { name: /^Bunk room.*ceiling only/ })).toHaveCount(0);
   await expect(
     week(page)
-      .getByRole('button', { name: /^Bunk room.*Fill: .*flats.*handed out/ })
+      .getByRole('button', { name: /^Bunk room.*Fill: .*flats.*assigned/ })
       .first(),
   ).toBeVisible();
 });
@@ -478,7 +478,7 @@ test('scraping before a round and mending are handed out by themselves, and done
   await handOut(page, house, 'Mend', 'Petra');
   await expect(
     week(page)
-      .getByRole('button', { name: /Scrape before fill.*handed out/ })
+      .getByRole('button', { name: /Scrape before fill.*assigned/ })
       .first(),
   ).toBeVisible();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
