@@ -3,7 +3,7 @@ import { NEVER } from './calendar';
 import { type Placing, placeAll, type Sequence } from './place';
 import { type PlanProblem, type Team, teamsFor } from './problem';
 import { followersOf } from './tails';
-import { compareWorth, type Former, soonEnoughWorth, type Worth, worthOf } from './worth';
+import { compareWorth, type Former, type SoonEnough, soonEnoughWorth, type Worth, worthOf } from './worth';
 
 /** Numbers between 0 and 1 that a seed always gives in the same order. */
 export function randomFrom(seed: number): () => number {
@@ -42,12 +42,12 @@ export function improve(
   {
     steps,
     former,
-    soonEnough = 0,
+    soonEnough,
   }: {
     readonly steps: number;
     readonly former?: Former | undefined;
     /** What ends before that minute ends soon enough: then fewer visits count. */
-    readonly soonEnough?: number;
+    readonly soonEnough?: SoonEnough;
   },
 ): Valued {
   const count = problem.jobs.length;
@@ -55,7 +55,7 @@ export function improve(
   const followers = followersOf(problem);
   const visits = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.visit);
   const passes = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.pass);
-  const joins = soonEnough > 0 ? JOINS : 0;
+  const joins = soonEnough ? JOINS : 0;
   let {
     worth,
     sequence: { order, teams },
@@ -104,7 +104,8 @@ export function improve(
     if (differs < 0) continue;
     const [unrun = 0, late = 0, finish = 0] = worth;
     if (!other.placeLike(current, tried, differs, { unrun, late, finish })) continue;
-    const own = soonEnoughWorth(worthOf(problem, tried, other.times, former), soonEnough);
+    const exact = worthOf(problem, tried, other.times, former);
+    const own = soonEnough ? soonEnoughWorth(exact, soonEnough) : exact;
     if (compareWorth(own, worth) > 0) continue;
     worth = own;
     ({ order, teams } = tried);

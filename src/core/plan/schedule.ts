@@ -31,6 +31,8 @@ const PARTS = 20;
 const SOONER_PART = 0.6;
 /** A plan that takes so many times the soonest found ends soon enough. */
 const SOON_ENOUGH = 1.005;
+/** And so many times where it keeps the order in which work was assigned. */
+const IN_ORDER = 1.02;
 const LEAST_STEPS = 60;
 const MOST_STEPS = 4000;
 const STARTS = [0, 0.2];
@@ -83,9 +85,13 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
     best = improve(problem, best, [placing, another], random, { steps: Math.ceil(steps / PARTS), former });
     yield planOf(best);
   }
-  // Then fewer and larger visits, among those that end as soon or next to it, and no later than the plan before.
-  const latest = former ? (first.worth[FINISH] ?? 0) : Number.POSITIVE_INFINITY;
-  const soonEnough = Math.min(latest, Math.floor((best.worth[FINISH] ?? 0) * SOON_ENOUGH));
+  // Then assigned work in its order, and fewer and larger visits, among those that end as soon or next to it; for fewer visits no plan
+  // ends later than the one before.
+  const [soonest, latest] = [best.worth[FINISH] ?? 0, former ? (first.worth[FINISH] ?? 0) : Number.POSITIVE_INFINITY];
+  const soonEnough = {
+    inOrder: Math.floor(soonest * IN_ORDER),
+    visits: Math.min(latest, Math.floor(soonest * SOON_ENOUGH)),
+  };
   best = bestOf(
     [best, ...starts].map(({ sequence, worth }) => ({ sequence, worth: soonEnoughWorth(worth, soonEnough) })),
   );

@@ -1,12 +1,12 @@
 import { NEVER } from './calendar';
-import { CAUSES, type Sequence, type Times } from './place';
+import { CAUSES, type Cause, type Sequence, type Times } from './place';
 import type { Job, PlanProblem, Team } from './problem';
 
 /**
- * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish, days by
- * which assigned work is begun after its own, assigned work that is not done in the order in which it was assigned, people without work in the first hour, visits (whoever goes on in the room or with the round is on the same one),
- * changes of room and of tool, what was
- * moved of the plan before, and how soon all jobs are done.
+ * What a plan is judged by, what matters most first: what cannot be run, minutes after the painters' dates, the finish, assigned work that is not
+ * done in its order, the finish once more (see `soonEnoughWorth`), days by which assigned work is begun after its own, people without work in the
+ * first hour, trips from house to house, visits (whoever goes on in the room or with the round is on the same one), changes of room and of
+ * tool, what was moved of the plan before, and how soon all jobs are done.
  */
 export type Worth = readonly number[];
 
@@ -65,22 +65,34 @@ export function worthOf(
       walks += (one?.room === other?.room ? 0 : 1) + (one?.tool === other?.tool ? 0 : 1);
     }
   }
-  return [unrun, late, finish, slipped, disorder, idle, trips, visits, walks, moved, sum];
+  return [unrun, late, finish, disorder, finish, slipped, idle, trips, visits, walks, moved, sum];
 }
+
+/** What keeps a job from beginning only because something else was put before it. */
+const OVERTAKING: ReadonlySet<Cause | undefined> = new Set<Cause>(['people', 'crossing', 'space', 'tool']);
 
 /** Whether somebody ran what was assigned later before what was assigned first, and only that kept it from beginning. */
 const isOvertaken = (one: Job | undefined, other: Job | undefined, cause: number | undefined): boolean =>
   one?.pinned !== undefined &&
   other?.pinned !== undefined &&
   one.pinned.rank > other.pinned.rank &&
-  CAUSES[cause ?? 0] === 'people';
+  OVERTAKING.has(CAUSES[cause ?? 0]);
 
-/** The place of the finish in what a plan is worth. */
+/** The places of the finish in what a plan is worth: before the order of assigned work, and after it. */
 export const FINISH = 2;
+const FINISH_IN_ORDER = 4;
 
-/** Returns what a plan is worth where all that ends before a minute ends soon enough. */
-export const soonEnoughWorth = (worth: Worth, soonEnough: number): Worth =>
-  worth.with(FINISH, Math.max(soonEnough, worth[FINISH] ?? 0));
+/** Before which minutes a plan ends soon enough for keeping the order of assigned work, and for fewer visits. */
+export interface SoonEnough {
+  readonly inOrder: number;
+  readonly visits: number;
+}
+
+/** Returns what a plan is worth where it ends soon enough. */
+export const soonEnoughWorth = (worth: Worth, { inOrder, visits }: SoonEnough): Worth =>
+  worth
+    .with(FINISH, Math.max(inOrder, worth[FINISH] ?? 0))
+    .with(FINISH_IN_ORDER, Math.max(visits, worth[FINISH_IN_ORDER] ?? 0));
 
 /** The one that is worth most; the first of those that are worth the same. */
 export const bestOf = <One extends { readonly worth: Worth }>([first, ...others]:
