@@ -17,7 +17,14 @@ export function Dialog({
 }) {
   const dialog = useRef<HTMLDialogElement>(null);
   const id = useId();
-  useEffect(() => dialog.current?.showModal(), []);
+  useEffect(() => {
+    const before = document.activeElement;
+    dialog.current?.showModal();
+    // Whoever works by keys goes on where they were.
+    return () => {
+      if (before instanceof HTMLElement && before.isConnected) before.focus();
+    };
+  }, []);
   return (
     <dialog ref={dialog} className="modal" onClose={close} aria-labelledby={id}>
       <div className={`modal-box space-y-4 ${className}`}>

@@ -61,7 +61,7 @@ const partOf = ({ rooms, me }: AwayHouse, states: ReadonlyMap<string, RoomState>
 /**
  * A house as it was seen last, with what was said on this device since, at an instant: by the same computation as on the server.
  *
- * @param unsent what waits on this device, of any house
+ * @param unsent what was said on this device, of any house: what waits, and what is recorded and the house does not have yet
  * @param now ms since 1970, by the server's clock
  * @param part its rooms that are worked out
  */

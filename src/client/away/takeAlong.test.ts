@@ -17,7 +17,7 @@ function slowServer() {
   const asked = new Promise<void>((resolve) => {
     tellAsked = resolve;
   });
-  const house = { id: 'h1', made: 5, me: { id: 'petra' }, head: { name: 'House h1' } };
+  const house = { id: 'h1', made: 5, me: { id: 'petra' }, head: { name: 'House h1' }, entries: [] };
   const answered = new Promise<Response>((resolve) => {
     answer = () => resolve(Response.json(house));
   });

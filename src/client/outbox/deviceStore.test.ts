@@ -11,6 +11,7 @@ import {
   leaveNothing,
   seenHouse,
   seenMarks,
+  sentGroups,
   signOutsHere,
   unsentPhoto,
 } from './deviceStore';
@@ -24,7 +25,7 @@ const group = (id: string): UnsentGroup => ({
   entries: [{ id: `${id}.1`, room: 'hall', at: '2031-05-06T11:00:00.000Z', kind: 'released', payload: {} }],
 });
 const seen = (id: string, made: number, who = 'tobin') =>
-  ({ id, made, me: { id: who }, head: { name: `House ${id}` } }) as AwayHouse;
+  ({ id, made, me: { id: who }, head: { name: `House ${id}` }, entries: [] as unknown }) as AwayHouse;
 const keep = async (house: AwayHouse, seenAt: number) => keepSeen({ house, seenAt }, await signOutsHere());
 const idsOf = async () => (await deviceStore.all()).map(({ id }) => id);
 
@@ -44,6 +45,19 @@ describe('what a device keeps', () => {
     await deviceStore.remove(['a', 'none']);
     await deviceStore.add(group('a'));
     expect(await idsOf()).toEqual(['c', 'b', 'a']);
+  });
+
+  it('knows what is recorded until the kept house has it', async () => {
+    for (const id of ['a', 'b']) await deviceStore.add(group(id));
+    await deviceStore.settle(['a', 'b']);
+    expect(await idsOf()).toEqual([]);
+    expect((await sentGroups()).map(({ id }) => id)).toEqual(['a', 'b']);
+    await keep({ ...seen('h2', 6), entries: [{ id: 'a.1' }] as unknown as AwayHouse['entries'] }, 7);
+    expect(await sentGroups()).toHaveLength(2);
+    await keep({ ...seen('h1', 6), entries: [{ id: 'a.1' }] as unknown as AwayHouse['entries'] }, 8);
+    expect((await sentGroups()).map(({ id }) => id)).toEqual(['b']);
+    await leaveNothing();
+    expect(await sentGroups()).toEqual([]);
   });
 
   it('marks what was refused where it stands', async () => {

@@ -27,6 +27,8 @@ export interface UnsentPhoto {
 interface Kept extends DBSchema {
   unsent: { key: number; value: UnsentGroup; indexes: { id: string } };
   photos: { key: string; value: ArrayBuffer };
+  /** What is recorded, until the kept house has it. */
+  sent: { key: string; value: UnsentGroup };
   seen: { key: string; value: SeenMark & { readonly packed: ArrayBuffer } };
   /** One count: how often somebody signed out. */
   signOuts: { key: string; value: number };
@@ -38,14 +40,15 @@ let opened: Promise<IDBPDatabase<Kept>> | undefined;
 
 /** What this device keeps; throws where the browser keeps nothing. */
 function device(): Promise<IDBPDatabase<Kept>> {
-  opened ??= openDB<Kept>(NAME, 3, {
+  opened ??= openDB<Kept>(NAME, 4, {
     upgrade(db, from) {
       if (from < 1) {
         db.createObjectStore('unsent', { autoIncrement: true }).createIndex('id', 'id', { unique: true });
         db.createObjectStore('seen');
       }
       if (from < 2) db.createObjectStore('photos');
-      db.createObjectStore('signOuts');
+      if (from < 3) db.createObjectStore('signOuts');
+      db.createObjectStore('sent', { keyPath: 'id' });
     },
     // A newer version of the application waits for nobody.
     blocking: () => void closeDevice(),
@@ -70,16 +73,8 @@ export async function closeDevice(): Promise<void> {
 export const deviceStore: OutboxStore = {
   add: (group) => addUnsent(group, []),
   all: async () => (await device()).getAll('unsent'),
-  remove: async (ids) => {
-    const write = (await device()).transaction(['unsent', 'photos'], 'readwrite');
-    const groups = write.objectStore('unsent');
-    for (const id of ids) {
-      const cursor = await groups.index('id').openCursor(id);
-      for (const photo of cursor?.value.photos ?? []) await write.objectStore('photos').delete(photo);
-      await cursor?.delete();
-    }
-    await write.done;
-  },
+  remove: (ids) => takeOut(ids, false),
+  settle: (ids) => takeOut(ids, true),
   refuse: async (id, why, asks, entries) => {
     const write = (await device()).transaction('unsent', 'readwrite');
     const cursor = await write.store.index('id').openCursor(id);
@@ -88,6 +83,22 @@ export const deviceStore: OutboxStore = {
     await write.done;
   },
 };
+
+/** Takes groups out with their photos, and keeps them as recorded. */
+async function takeOut(ids: readonly string[], isRecorded: boolean): Promise<void> {
+  const write = (await device()).transaction(['unsent', 'photos', 'sent'], 'readwrite');
+  const groups = write.objectStore('unsent');
+  for (const id of ids) {
+    const cursor = await groups.index('id').openCursor(id);
+    for (const photo of cursor?.value.photos ?? []) await write.objectStore('photos').delete(photo);
+    if (cursor && isRecorded) await write.objectStore('sent').put(cursor.value);
+    await cursor?.delete();
+  }
+  await write.done;
+}
+
+/** What is recorded and the kept houses do not have yet. */
+export const sentGroups = async (): Promise<readonly UnsentGroup[]> => (await device()).getAll('sent');
 
 /** Adds a group with the photos that it names: all of it is on disk, or nothing. */
 export async function addUnsent(group: UnsentGroup, photos: readonly UnsentPhoto[]): Promise<void> {
@@ -109,9 +120,13 @@ export const unsentPhoto = async (id: string): Promise<ArrayBuffer | undefined> 
  */
 export const keepSeen = async ({ house, seenAt }: SeenHouse, asked: number): Promise<void> => {
   const packed = await gzipped(JSON.stringify(house));
-  const write = (await device()).transaction(['seen', 'signOuts'], 'readwrite');
+  const write = (await device()).transaction(['seen', 'sent', 'signOuts'], 'readwrite');
   const seen = write.objectStore('seen');
   if ((await countOf(write.objectStore('signOuts'))) === asked) {
+    const known = new Set(house.entries.map(({ id }) => id));
+    const sent = write.objectStore('sent');
+    for (const group of await sent.getAll())
+      if (group.house === house.id && group.entries.every(({ id }) => known.has(id))) await sent.delete(group.id);
     for (const other of await seen.getAll()) if (other.who !== house.me.id) await seen.delete(other.id);
     await seen.put({ id: house.id, name: house.head.name, who: house.me.id, seenAt, packed }, house.id);
   }
@@ -140,9 +155,10 @@ export const forgetSeen = async (house: string): Promise<void> => (await device(
 
 /** Somebody signs out: forgets all houses that were seen, and those that are on their way to this device; what was not sent stays. */
 export const leaveNothing = async (): Promise<void> => {
-  const write = (await device()).transaction(['seen', 'signOuts'], 'readwrite');
+  const write = (await device()).transaction(['seen', 'sent', 'signOuts'], 'readwrite');
   const signOuts = write.objectStore('signOuts');
   await write.objectStore('seen').clear();
+  await write.objectStore('sent').clear();
   await signOuts.put((await countOf(signOuts)) + 1, COUNT);
   await write.done;
 };

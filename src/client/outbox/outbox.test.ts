@@ -39,6 +39,7 @@ class Disk implements OutboxStore {
   remove = async (ids: readonly string[]) => {
     this.groups = this.groups.filter(({ id }) => !ids.includes(id));
   };
+  settle = this.remove;
   refuse: OutboxStore['refuse'] = async (id, why, asks, entries) => {
     const more = { refused: why, ...(asks && { asks }), ...(entries && { entries }) };
     this.groups = this.groups.map((one) => (one.id === id ? { ...one, ...more } : one));
@@ -163,6 +164,7 @@ describe('whatever happens on the way', () => {
           add: (one) => step(() => disk.add(one)),
           all: () => step(() => disk.all()),
           remove: (ids) => step(() => disk.remove(ids)),
+          settle: (ids) => step(() => disk.settle(ids)),
           refuse: (id, why) => step(() => disk.refuse(id, why)),
         };
         const send = (_: string, __: string, all: readonly VersionedEntry[]) =>

@@ -25,6 +25,8 @@ export interface OutboxStore {
   readonly add: (group: UnsentGroup) => Promise<void>;
   readonly all: () => Promise<readonly UnsentGroup[]>;
   readonly remove: (ids: readonly string[]) => Promise<void>;
+  /** Takes groups out that are recorded; a device knows them until the house that it keeps has them. */
+  readonly settle: (ids: readonly string[]) => Promise<void>;
   /** Marks a group as refused; where the server asks about a part of it, that part is what it is from then on. */
   readonly refuse: (id: string, why: string, asks?: Asks, entries?: readonly NewEntry[]) => Promise<void>;
 }
@@ -181,7 +183,7 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
         batch.flatMap(({ entries, version }) => entries.map((entry) => ({ ...entry, version }))),
       );
       const ids = batch.map(({ id }) => id);
-      if (answer.kind === 'recorded') await store.remove(ids);
+      if (answer.kind === 'recorded') await store.settle(ids);
       else if (answer.kind !== 'refused') return answer.kind;
       else if (batch.length === 1) await refuseOne(first, answer);
       else for (const id of ids) apart.add(id);

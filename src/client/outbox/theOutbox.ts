@@ -2,7 +2,7 @@ import type { Asks } from '@/contract/asks';
 import type { NewEntry } from '@/core/log/entry';
 import { ENTRY_VERSION } from '@/core/log/liftEntry';
 import { post } from '../sendCommand';
-import { addUnsent, deviceStore, type UnsentPhoto, unsentPhoto } from './deviceStore';
+import { addUnsent, deviceStore, sentGroups, type UnsentPhoto, unsentPhoto } from './deviceStore';
 import {
   type Answer,
   clashesIn,
@@ -18,6 +18,8 @@ import {
 /** What waits on this device, as pages show it. */
 export interface OutboxState {
   readonly groups: readonly UnsentGroup[];
+  /** What is recorded and the houses that this device keeps do not have yet. */
+  readonly sent: readonly UnsentGroup[];
   /** How the last sending ended. */
   readonly end: SendingEnd;
 }
@@ -26,7 +28,7 @@ const NAME = 'oak-outbox';
 const PATIENCE_MS = 20_000;
 const [SOONEST_MS, LATEST_MS] = [2000, 60_000];
 
-let state: OutboxState = { groups: [], end: 'empty' };
+let state: OutboxState = { groups: [], sent: [], end: 'empty' };
 const listeners = new Set<() => void>();
 let timer: ReturnType<typeof setTimeout> | undefined;
 let wait = SOONEST_MS;
@@ -148,11 +150,13 @@ export async function dropUnsent(id: string): Promise<void> {
 
 /** Reads what waits and tells everybody. */
 async function look(end: SendingEnd = state.end): Promise<void> {
-  const groups = await deviceStore.all().catch(() => state.groups);
-  const isSame = end === state.end && JSON.stringify(groups) === JSON.stringify(state.groups);
+  const [groups, sent] = await Promise.all([deviceStore.all(), sentGroups()]).catch(
+    () => [state.groups, state.sent] as const,
+  );
+  const isSame = end === state.end && JSON.stringify([groups, sent]) === JSON.stringify([state.groups, state.sent]);
   if (isSame) return;
   const isOwnNews = end !== state.end || groups.length !== state.groups.length;
-  state = { groups, end };
+  state = { groups, sent, end };
   for (const listener of listeners) listener();
   if (isOwnNews) channel?.postMessage('changed');
 }

@@ -5,6 +5,7 @@ import { type AwayPart, type AwaySnapshot, awaySnapshot, serverTime } from '@/cl
 import { AWAY_STATIONS, type AwayStation } from '@/client/away/stations';
 import { HouseProvider } from '@/client/HouseContext';
 import { type SeenHouse, type SeenMark, seenHouse, seenMarks } from '@/client/outbox/deviceStore';
+import type { UnsentGroup } from '@/client/outbox/outbox';
 import { startOutbox } from '@/client/outbox/theOutbox';
 import { useOutbox } from '@/client/outbox/useOutbox';
 import type { AwayHouse } from '@/contract/away';
@@ -35,7 +36,8 @@ export function AwayView({
   const [seen, setSeen] = useState<SeenHouse>();
   const [path, setPath] = useState('');
   const [at, setAt] = useState(0);
-  const { groups } = useOutbox();
+  const { groups, sent } = useOutbox();
+  const said = useMemo(() => [...sent, ...groups], [sent, groups]);
   const showAnew = useCallback(() => setAt(Date.now()), []);
   useEffect(() => {
     setPath(window.location.pathname);
@@ -62,7 +64,7 @@ export function AwayView({
       {seen && shown ? (
         <HousePage
           seen={seen}
-          groups={groups}
+          said={said}
           at={at}
           showAnew={showAnew}
           page={pages[shown]}
@@ -104,14 +106,15 @@ export interface AwayHousePage extends AwaySnapshot {
 
 function HousePage({
   seen,
-  groups,
+  said,
   at,
   showAnew,
   page,
   first,
 }: {
   readonly seen: SeenHouse;
-  readonly groups: ReturnType<typeof useOutbox>['groups'];
+  /** What was said on this device, sent or not. */
+  readonly said: readonly UnsentGroup[];
   readonly at: number;
   readonly showAnew: () => void;
   readonly page: (of: AwayHousePage) => ReactNode;
@@ -125,7 +128,7 @@ function HousePage({
     return () => cancelAnimationFrame(frame);
   }, []);
   const now = document.documentElement.dataset.clock === 'stopped' ? house.made : serverTime(seen, at);
-  const worked = useMemo(() => awaySnapshot(house, groups, now, part), [house, groups, now, part]);
+  const worked = useMemo(() => awaySnapshot(house, said, now, part), [house, said, now, part]);
   const drawer = useCallback(
     (room: string) => {
       const own = worked.snapshot.rooms.find((candidate) => candidate.room.id === room);

@@ -207,7 +207,7 @@ function Cell({
     <>
       <span className="narrow text-sm text-muted md:sr-only">{CLASS_NAMES[cell.class]}</span>
       <SectionGlyph kind={cell.class} layers={cell.coats} way={way} className="h-10 w-22 max-w-full shrink-0" />
-      <StateMark words={words} className="narrow text-sm" />
+      <StateMark words={words} className="narrow text-sm max-md:pr-6" />
       {cell.order !== undefined && (
         <span className="board-order state-go" title="Order to run them in">
           <span className="sr-only">Run as number </span>

@@ -1,5 +1,6 @@
 import type { Sandable, Sanding } from '@/core/inspect/sandable';
 import { agreedLevel, whyNotSigned } from '@/core/inspect/signOff';
+import { CLASS_TRAITS, isAngle } from '@/core/joints/classTraits';
 import type { OpenItem } from '@/core/log/stateOf';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
@@ -56,7 +57,10 @@ export function sandRows({ classes }: Sanding, unit: LengthUnit, now: number, ti
 
 function amountWords({ class: kind, amount }: Sandable, unit: LengthUnit): string {
   if (kind === 'fasteners') return String(Math.round(amount));
-  return isJoint(kind) ? roughLength(amount, unit) : areaWords(amount, unit);
+  if (!isJoint(kind)) return areaWords(amount, unit);
+  // A joint between two faces is sanded on each.
+  const sides = isAngle(kind) ? ', both sides' : CLASS_TRAITS[kind].run === 'bead' ? ', both flanges' : '';
+  return `${roughLength(amount, unit)}${sides}`;
 }
 
 function stateWords({ now: own, sanded }: Sandable, now: number, timeZone: string): StateWords {

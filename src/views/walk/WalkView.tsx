@@ -6,7 +6,8 @@ import { AddPhotos } from '@/ui/photo/AddPhotos';
 import { ItemList } from '@/ui/problem/ItemList';
 import { ProblemButton } from '@/ui/problem/ProblemButton';
 import { StateMark } from '@/ui/state/StateMark';
-import { coatKindWords } from '@/words/coatWords';
+import { coatKindWords, listWords } from '@/words/coatWords';
+import { plural } from '@/words/plural';
 import { rightWords } from '@/words/rightWords';
 import { CLASS_NAMES, classWords } from '@/words/stateWords';
 import { timeOf, untilWords } from '@/words/when';
@@ -47,6 +48,13 @@ export function WalkView({
       <header>
         <h1>Morning walk</h1>
         {rows.length > 0 && (
+          <p className="text-lg font-semibold" role="status">
+            {touched.length === rows.length
+              ? `All ${plural(rows.length, 'room')} walked`
+              : `${rows.length - touched.length} of ${plural(rows.length, 'room')} left to walk`}
+          </p>
+        )}
+        {rows.length > 0 && (
           <p className="text-muted">
             Press where it dries last: the inside corners, the thick middle of a butt. What you find corrects the clock
             of that room for this coat; the joints that you touched obey at once.
@@ -61,6 +69,7 @@ export function WalkView({
           <li key={row.id}>
             <section className="sheet space-y-3 p-4" aria-label={row.name}>
               <h2 className="text-xl">{row.name}</h2>
+              {row.found.length > 0 && <Walked row={row} timeZone={timeZone} />}
               <ul className="space-y-1">
                 {row.classes.map((own) => (
                   <li key={own.class} className="grid grid-cols-[8rem_1fr] gap-x-3">
@@ -121,13 +130,6 @@ export function WalkView({
                   </div>
                 </details>
               )}
-              {row.found.length > 0 && (
-                <p className="text-sm text-muted">
-                  Today:{' '}
-                  {row.found.map(({ at, class: kind, found }) => foundWords(at, kind, found, timeZone)).join(', ')}.{' '}
-                  {row.learned.map(learnedWords).join(' ')}
-                </p>
-              )}
             </section>
           </li>
         ))}
@@ -172,6 +174,22 @@ export function WalkView({
         </section>
       )}
     </main>
+  );
+}
+
+/** When a room was walked today, what was found, and what that did. */
+function Walked({ row, timeZone }: { readonly row: WalkRow; readonly timeZone: string }) {
+  const last = row.found.at(-1);
+  const moved = row.classes.filter((own) => own.moved).map(({ class: kind }) => CLASS_NAMES[kind].toLowerCase());
+  return (
+    <p className="rounded-lg bg-base-200 px-3 py-2">
+      <b>
+        <span aria-hidden="true">✓ </span>Walked {last && timeOf(Date.parse(last.at), timeZone)}
+      </b>
+      : {row.found.map(({ at, class: kind, found }) => foundWords(at, kind, found, timeZone)).join(', ')}.{' '}
+      {moved.length > 0 ? `It moved ${listWords(moved)}.` : 'Nothing moved: the clock was right.'}{' '}
+      {row.learned.length > 0 && <span className="text-sm text-muted">{row.learned.map(learnedWords).join(' ')}</span>}
+    </p>
   );
 }
 
