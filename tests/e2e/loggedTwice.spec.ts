@@ -1,5 +1,5 @@
-import { expect, type Page } from '@playwright/test';
-import { test, visit } from './site';
+import type { Page } from '@playwright/test';
+import { expect, test, visit } from './site';
 
 /** Logs all of the next coat of a class of the Day room on the board. */
 async function logAll(page: Page, house: string, kind: string): Promise<void> {

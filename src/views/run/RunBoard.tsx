@@ -8,7 +8,7 @@ import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { FAN_SPEED } from '@/core/air/fan';
 import { dayOf } from '@/core/measure/dayOf';
 import type { HousePlan } from '@/core/plan/planHouse';
-import type { Handed } from '@/core/plan/planInput';
+import type { Handed, PlanPerson } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { Opening } from '@/ui/Opening';
@@ -25,12 +25,13 @@ import { cardRooms } from './planWords';
 
 import { Unplanned } from './Unplanned';
 import { useDraggedCard } from './useDraggedCard';
-import { useHandOut } from './useHandOut';
+import { type Given, useHandOut } from './useHandOut';
 import { WeekBoard } from './WeekBoard';
 import { WhatMoved } from './WhatMoved';
 
 // What is opened now and then is fetched then.
 const CrewDialog = lazy(async () => ({ default: (await import('./CrewDialog')).CrewDialog }));
+const IllDialog = lazy(async () => ({ default: (await import('./IllDialog')).IllDialog }));
 const WhatIfDialog = lazy(async () => ({ default: (await import('./WhatIfDialog')).WhatIfDialog }));
 
 export interface RunBoardProps {
@@ -65,6 +66,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const [open, setOpen] = useState<PlanCard>();
   const [panel, setPanel] = useState<'crew' | 'whatIf' | 'many'>();
   const [shownDay, setShownDay] = useState<string>();
+  const [ill, setIll] = useState<PlanPerson>();
+  const illDays = [0, 1].map((days) => dayAfter(now, days, timeZone));
   const cards = useMemo(
     () => (plan && input && ground ? planCards(plan, input, ground, moved) : []),
     [plan, input, ground, moved],
@@ -127,6 +130,27 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     standing.fetchAnew();
     setPanel(undefined);
   };
+  /** The crew with one person's days off changed. */
+  const saveOff = async ({ id, hours, skills, learner, off, weekdays }: PlanPerson, days: readonly string[]) => {
+    if (!ground) return undefined;
+    const known = ground.crew.people[id] ?? { hours, skills, learner, off, weekdays };
+    const crew = { ...ground.crew, people: { ...ground.crew.people, [id]: { ...known, off: [...days] } } };
+    return command.run('saveCrew', { version: ground.crewVersion, crew });
+  };
+  const isTaken = async (person: PlanPerson, shared: readonly Given[]) => {
+    const days = [...new Set([...person.off, ...illDays])].sort();
+    if ((await saveOff(person, days)) === undefined) return;
+    if (shared.length > 0 && !(await handOut.write(shared))) return;
+    standing.fetchAnew();
+    setIll(undefined);
+  };
+  const comesBack = async (person: PlanPerson) => {
+    const done = await saveOff(
+      person,
+      person.off.filter((day) => !illDays.includes(day)),
+    );
+    if (done !== undefined) standing.fetchAnew();
+  };
   const openCard = (key: string) => setOpen(cards.find((card) => card.key === key));
   const toggle = (key: string) =>
     setChosen((known) => {
@@ -145,7 +169,22 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     (card) => card.standing !== 'handed' && !card.rooms.some(({ id }) => plan?.last.includes(id)),
   );
   const opened = cards.find(({ key }) => key === open?.key) ?? open;
-  const board = { cards, drying, people, days, now, timeZone, ways, done, mayHand, chosen, toggle, open: openCard };
+  const board = {
+    cards,
+    drying,
+    people,
+    days,
+    now,
+    timeZone,
+    ways,
+    done,
+    mayHand,
+    chosen,
+    toggle,
+    open: openCard,
+    ill: setIll,
+    back: (person: PlanPerson) => void comesBack(person),
+  };
   return (
     <div className="space-y-4 print:hidden">
       <PlanSummary
@@ -219,6 +258,19 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         />
       )}
       <Suspense fallback={<Opening />}>
+        {ill && input && plan && (
+          <IllDialog
+            person={ill}
+            days={illDays}
+            input={input}
+            plan={plan}
+            priceOf={standing.price}
+            busy={command.busy || handOut.busy}
+            message={command.message ?? handOut.message}
+            confirm={(shared) => void isTaken(ill, shared)}
+            close={() => setIll(undefined)}
+          />
+        )}
         {panel === 'crew' && ground && (
           <CrewDialog ground={ground} unit={unit} close={() => setPanel(undefined)} changed={standing.fetchAnew} />
         )}

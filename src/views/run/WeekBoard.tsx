@@ -3,6 +3,7 @@
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
+import type { PlanPerson } from '@/core/plan/planInput';
 import { dayHours } from '@/core/work/dayListOf';
 import { dayAfter, dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
@@ -50,9 +51,10 @@ export function WeekBoard(
                 </button>
               )}
             </th>
-            {people.map(({ id, name }) => (
-              <th key={id} scope="col" className="text-base text-base-content">
-                {name}
+            {people.map((person) => (
+              <th key={person.id} scope="col" className="align-top text-base text-base-content">
+                {person.name}
+                {mayHand && <IllToday person={person} today={today} board={props} />}
               </th>
             ))}
           </tr>
@@ -141,6 +143,29 @@ function Cell({
     <td ref={setNodeRef} className={`align-top ${isOver ? 'bg-base-300' : ''}`}>
       <div className="flex min-h-10 flex-col gap-1.5">{children}</div>
     </td>
+  );
+}
+
+/** One press where somebody is ill, and one where they are back. */
+function IllToday({
+  person,
+  today,
+  board: { ill, back },
+}: {
+  readonly person: PlanPerson;
+  readonly today: string;
+  readonly board: BoardProps;
+}) {
+  const isOff = person.off.includes(today);
+  return (
+    <button
+      type="button"
+      className="btn btn-ghost btn-xs block font-normal whitespace-nowrap text-muted"
+      onClick={() => (isOff ? back(person) : ill(person))}
+      aria-label={isOff ? `${person.name} is back today` : `${person.name} is ill today`}
+    >
+      {isOff ? 'Off today. Back?' : 'Ill today?'}
+    </button>
   );
 }
 

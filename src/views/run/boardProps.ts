@@ -18,5 +18,8 @@ export interface BoardProps {
   readonly chosen: ReadonlySet<string>;
   readonly toggle: (key: string) => void;
   readonly open: (key: string) => void;
+  /** Somebody is ill today, or back again. */
+  readonly ill: (person: PlanPerson) => void;
+  readonly back: (person: PlanPerson) => void;
   readonly showDay: (day: string | undefined) => void;
 }
