@@ -178,6 +178,8 @@ test('what the server refuses is said where it was said, and the others go on', 
   await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await noConnection(page);
   // Another job may be done first, also without a connection.
+  await page.getByRole('link', { name: 'Do first: Bunk room, fill' }).click();
+  await expect(jobNow(page)).toContainText('Bunk room');
   await page.getByRole('link', { name: 'Do first: Bath, sand' }).click();
   await page.getByRole('button', { name: 'Something is wrong in Bath' }).click();
   const wrong = page.getByRole('dialog');
