@@ -26,6 +26,9 @@ export interface PlanStanding {
   readonly before: HousePlan | undefined;
   /** Whether a plan with what was moved is still being searched. */
   readonly searching: boolean;
+  /** A plan of the same that ends sooner or is otherwise better than the one that is shown; it is shown when it is asked for. */
+  readonly better: HousePlan | undefined;
+  readonly showBetter: () => void;
   readonly failed: string | undefined;
   /** Ends the search where it is. */
   readonly stop: () => void;
@@ -53,6 +56,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
   const command = useCommand();
   const [ground, setGround] = useState<PlanGroundAnswer>();
   const [tried, setTried] = useState<{ readonly question: string; readonly plan: HousePlan }>();
+  const [found, setFound] = useState<{ readonly question: string; readonly plan: HousePlan }>();
   const [before, setBefore] = useState<HousePlan>();
   const [searching, setSearching] = useState(false);
   const [failed, setFailed] = useState<string>();
@@ -103,16 +107,21 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     if (question === '' || !input || !former) return;
     const current = worker.ask();
     let isLast = true;
-    const show = (found: HousePlan) => {
-      if (isLast && worker.isAsked(current)) setTried({ question, plan: found });
+    // The first one is shown and stands still; what is found after it is offered.
+    let isShown = false;
+    const show = (next: HousePlan) => {
+      if (!isLast || !worker.isAsked(current)) return;
+      if (isShown) setFound({ question, plan: next });
+      else setTried({ question, plan: next });
+      isShown = true;
     };
     setBefore(former);
     setSearching(true);
     current
       .plan(input, { former }, proxy(show))
-      .then((found) => {
+      .then((last) => {
         if (!isLast) return;
-        if (found) show(found);
+        if (last) show(last);
         setSearching(false);
       })
       .catch(() => {
@@ -126,6 +135,15 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     };
   }, [question, worker]);
 
+  const isBetter =
+    isMoving &&
+    found?.question === question &&
+    plan !== undefined &&
+    JSON.stringify(found.plan.assignments) !== JSON.stringify(plan.assignments);
+  const better = isBetter ? found.plan : undefined;
+  const showBetter = useCallback(() => {
+    if (found) setTried(found);
+  }, [found]);
   const stop = useCallback(() => {
     void worker.ask().stop();
     setSearching(false);
@@ -138,7 +156,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),
     [worker],
   );
-  return { ground, input, plan, before, searching, failed, stop, again, fetchAnew, price };
+  return { ground, input, plan, before, searching, better, showBetter, failed, stop, again, fetchAnew, price };
 }
 
 /** What is planned with what was moved: it stays where the lead put it, half an item without its other half. */

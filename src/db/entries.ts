@@ -73,7 +73,7 @@ export async function appendEntries(
     );
 
     const unknown = entries.filter(({ id }) => !known.has(id));
-    const handed = await handedSince(unknown, houseId, transaction);
+    const handed = await handedSince(unknown, by.id, houseId, transaction);
     if (handed !== undefined) return { kind: 'handed', room: handed };
     const ran = await ranSince(unknown, by.id, houseId, transaction);
     if (ran.length > 0) return { kind: 'ran', clashes: ran };

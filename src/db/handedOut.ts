@@ -8,11 +8,12 @@ import { EntryRow, models } from './models';
 type Handing = Extract<NewEntry, { kind: 'assigned' }>;
 
 /**
- * A room of which some of this work was handed out by somebody after these entries' writer last looked; under the house's
+ * A room of which some of this work was assigned by somebody else after these entries' writer last looked; under the house's
  * lock, so that of two who hand out the same at once one is told.
  */
 export async function handedSince(
   entries: readonly NewEntry[],
+  me: string,
   houseId: string,
   transaction: Transaction,
 ): Promise<string | undefined> {
@@ -23,6 +24,7 @@ export async function handedSince(
     where: {
       houseId,
       kind: 'assigned',
+      by: { [Op.ne]: me },
       roomId: [...new Set(asked.map(({ room }) => room))],
       seq: { [Op.gt]: Math.min(...seen) },
     },

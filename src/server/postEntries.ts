@@ -104,7 +104,7 @@ function answerTo(result: Exclude<AppendResult, { kind: 'ran' }>): Response {
     case 'handed':
       return refuse(
         409,
-        `Somebody else handed out work in the same room in the meantime. Nothing was handed out: look again.`,
+        'Somebody else assigned work in the same room in the meantime. Nothing was assigned: check the plan, then confirm again.',
       );
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');

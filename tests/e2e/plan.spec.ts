@@ -142,7 +142,7 @@ test('what one lead hands out another one does not hand out again', async ({ pag
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Skim: everything' });
   await dialog.getByLabel('Who').selectOption({ label: 'Tobin' });
   await dialog.getByRole('button', { name: 'Hand out', exact: true }).click();
-  await expect(dialog.getByRole('alert')).toContainText('Somebody else handed out work');
+  await expect(dialog.getByRole('alert')).toContainText('Somebody else assigned work');
 });
 
 test('the crew says who does what, and a plan without anybody who can says so', async ({

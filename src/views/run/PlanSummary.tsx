@@ -1,4 +1,5 @@
 import type { PlanStanding } from '@/client/usePlan';
+import type { HousePlan } from '@/core/plan/planHouse';
 import { PrintButton } from '@/ui/PrintButton';
 import { changeWords } from '@/words/when';
 import { boundWords, finishWords } from './planWords';
@@ -32,7 +33,7 @@ export function PlanSummary({
   readonly together: boolean;
   readonly setTogether: (together: boolean) => void;
 }) {
-  const { plan, input, ground, searching, failed, stop, again } = standing;
+  const { plan, input, ground, searching, better, showBetter, failed, stop, again } = standing;
   const isBest = plan !== undefined && plan.finish <= plan.bound;
   return (
     <section className="sheet space-y-3 p-4" aria-label="The plan">
@@ -106,7 +107,7 @@ export function PlanSummary({
         <PrintButton small />
         {searching ? (
           <button type="button" className="btn btn-ghost btn-sm" onClick={stop}>
-            Searching for a better one: stop
+            Improving… Stop
           </button>
         ) : (
           plan &&
@@ -117,6 +118,14 @@ export function PlanSummary({
           )
         )}
       </div>
+      {better && plan && (
+        <p role="status" className="flex flex-wrap items-center gap-2">
+          A better plan is ready: {betterWords(plan, better)}.
+          <button type="button" className="btn btn-sm" onClick={showBetter}>
+            Show it
+          </button>
+        </p>
+      )}
       {mayHand && open > 0 && (
         <p className="text-sm text-muted">
           Dashed cards are a proposal: nobody sees them until you confirm. Drag a card to another person or day, or
@@ -126,3 +135,7 @@ export function PlanSummary({
     </section>
   );
 }
+
+/** Returns what is better about a plan: it ends sooner, else there is less walking to and fro. */
+const betterWords = (plan: HousePlan, better: HousePlan): string =>
+  better.finish < plan.finish ? `finish ${changeWords(plan.finish, better.finish)}` : 'same finish, fewer changes';
