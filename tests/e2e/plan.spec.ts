@@ -440,7 +440,7 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
   }
   await expect(
     week(page)
-      .getByRole('button', { name: /^Bunk room.*Fill: flats, ceiling only.*assigned/ })
+      .getByRole('button', { name: /^Bunk room.*flats \(ceiling only\).*assigned/ })
       .first(),
   ).toBeVisible();
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });

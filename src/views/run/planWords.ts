@@ -33,11 +33,12 @@ export function cardRooms({ rooms }: Pick<PlanCard, 'rooms'>, most = 2): string 
 export function cardWords({ items }: Pick<PlanCard, 'items'>): string {
   const passes = [...groupBy(items, ({ pass }) => pass)];
   const words = passes.map(([pass, own]) => {
-    const kinds = [...new Set(own.map(({ kind }) => KINDS[kind]).filter((kind) => kind !== ''))];
-    const halves = new Set(own.map(halfOf));
-    const [half] = halves;
-    const where = halves.size === 1 && half ? `, ${BLOCK_NAMES[half]} only` : '';
-    return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}${where}`;
+    const named = own.filter(({ kind }) => KINDS[kind] !== '');
+    const kinds = [...groupBy(named, halfOf)].map(([half, some]) => {
+      const all = [...new Set(some.map(({ kind }) => KINDS[kind]))].join(', ');
+      return half ? `${all} (${BLOCK_NAMES[half]} only)` : all;
+    });
+    return kinds.length === 0 ? PASS_NAMES[pass] : `${PASS_NAMES[pass]}: ${kinds.join(', ')}`;
   });
   return words.map((one, index) => (index === 0 ? one : one.toLowerCase())).join('; ');
 }
