@@ -1,4 +1,4 @@
-import type { OpenItem } from '../core/log/stateOf';
+import type { OpenItem } from '../core/log/roomState';
 import type { LengthUnit } from '../core/measure/unit';
 import type { Account, Defect, DefectKind } from '../core/method/defects';
 import { placesIn } from '../core/room/ids';

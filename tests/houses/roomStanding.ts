@@ -1,5 +1,5 @@
 import type { AirClock } from '@/core/air/airClock';
-import type { RoomState } from '@/core/log/stateOf';
+import type { RoomState } from '@/core/log/roomState';
 import { piecesToMend } from '@/core/readiness/mending';
 import { prefillOf } from '@/core/readiness/prefillOf';
 import type { RoomCoating, RoomTakeOff } from '@/core/readiness/roomParts';

@@ -5,7 +5,7 @@ import { takeOff, whatIsKept } from '@/core/joints/takeOff';
 import type { Entry, NewEntry } from '@/core/log/entry';
 import { HouseLog } from '@/core/log/houseLog';
 import { liftEntry } from '@/core/log/liftEntry';
-import type { Assigned, RoomState } from '@/core/log/stateOf';
+import type { Assigned, RoomState } from '@/core/log/roomState';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import { effortOf } from '@/core/room/checks/effortOf';
 import type { Room } from '@/core/room/schema';

@@ -1,4 +1,4 @@
-import type { Between, OpenItem } from '../log/stateOf';
+import type { Between, OpenItem } from '../log/roomState';
 import type { Coat } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import { classesOf } from '../readiness/mending';

@@ -1,5 +1,5 @@
 import type { CoatEntry } from '../log/entry';
-import type { OpenItem } from '../log/stateOf';
+import type { OpenItem } from '../log/roomState';
 import { whoDid } from '../log/whoDid';
 import { coatNamed } from '../method/coatNamed';
 import { type Account, DEFECTS, type DefectKind } from '../method/defects';

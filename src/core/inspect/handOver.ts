@@ -2,7 +2,7 @@ import type { Air } from '../air/air';
 import { firstAfter } from '../air/airClock';
 import { sealerDryAt } from '../drying/sealer';
 import type { CoatEntry } from '../log/entry';
-import type { Mark, OpenItem, RoomState, Signature } from '../log/stateOf';
+import type { Mark, OpenItem, RoomState, Signature } from '../log/roomState';
 import { whoDid } from '../log/whoDid';
 import { seals } from '../materials/loadList';
 import { COATED_CLASSES, type CoatedClass, type CoatId, type CoatKey, type Side } from '../method/coat';

@@ -1,4 +1,4 @@
-import type { OpenItem } from '../log/stateOf';
+import type { OpenItem } from '../log/roomState';
 import type { DefectKind } from '../method/defects';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { acceptanceOf } from '../standing/heldFaces';

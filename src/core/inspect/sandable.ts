@@ -1,6 +1,7 @@
 import { CLASS_TRAITS } from '../joints/classTraits';
 import { amountOf, type Piece } from '../joints/pieces';
-import { heldAt, type Sanding as SandingEntry } from '../log/stateOf';
+import type { Sanding as SandingEntry } from '../log/roomState';
+import { heldAt } from '../log/roomState';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Coat, CoatedClass } from '../method/coat';
 import { sandingOrder } from '../method/finalSanding';

@@ -1,4 +1,4 @@
-import type { OpenItem } from '../log/stateOf';
+import type { OpenItem } from '../log/roomState';
 import type { CoatedClass } from '../method/coat';
 import { DEFECTS } from '../method/defects';
 import { methodOn } from '../method/roomCoats';

@@ -3,7 +3,8 @@ import { INES, logEntry, MARIT, TOBIN } from '../../../tests/houses/logEntry';
 import { randomFrom } from '../plan/improve';
 import { entriesThatCount } from './entriesThatCount';
 import type { Entry } from './entry';
-import { handedIn, stateOf } from './stateOf';
+import { handedIn } from './roomState';
+import { stateOf } from './stateOf';
 
 /** A random log of one room: coats, work handed out again and again, things taken back. */
 function anyLog(seed: number): readonly Entry[] {

@@ -1,5 +1,6 @@
 import type { Entry } from './entry';
-import { isVoided, type RoomState, stateOf } from './stateOf';
+import type { RoomState } from './roomState';
+import { isVoided, stateOf } from './stateOf';
 
 /** The entries of one room with the voids that are about them, and what they fold to. */
 interface RoomLog {

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { INES, logEntry, MARIT, TOBIN } from '../../../tests/houses/logEntry';
 import type { Entry } from './entry';
-import { handedIn, heldAt, isGivenAlike, type RoomState, stateOf } from './stateOf';
+import { handedIn, heldAt, isGivenAlike, type RoomState } from './roomState';
+import { stateOf } from './stateOf';
 
 const HOUR = 3_600_000;
 const iso = (hours: number) => new Date(hours * HOUR).toISOString();

@@ -1,5 +1,5 @@
 import type { Piece } from '../joints/pieces';
-import type { Between } from '../log/stateOf';
+import type { Between } from '../log/roomState';
 import { MM_PER_FOOT } from '../measure/unit';
 import type { Scraping } from '../method/resolveMethod';
 import { SCRAPED_PER_HOUR } from '../work/usualRates';

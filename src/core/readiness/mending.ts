@@ -2,7 +2,7 @@ import { USUAL_THICKNESS_MM } from '../air/dryingHours';
 import { liesOf } from '../drying/wetMud';
 import { jointOf } from '../joints/jointId';
 import { amountOf, type Piece } from '../joints/pieces';
-import type { OpenItem } from '../log/stateOf';
+import type { OpenItem } from '../log/roomState';
 import { sealedArea } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { CoatedClass } from '../method/coat';

@@ -3,7 +3,7 @@ import { logEntry as entry, INES } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import type { Piece } from '../joints/pieces';
 import type { Entry } from '../log/entry';
-import type { OpenItem, Prefill } from '../log/stateOf';
+import type { OpenItem, Prefill } from '../log/roomState';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import { GAPPED } from '../method/smallWork';
 import { handedPasses, passDone } from '../schedule/assignedWork';

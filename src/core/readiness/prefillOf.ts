@@ -1,6 +1,6 @@
 import { CLASS_TRAITS } from '../joints/classTraits';
 import type { Piece } from '../joints/pieces';
-import type { OpenItem, Prefill, RoomState } from '../log/stateOf';
+import type { OpenItem, Prefill, RoomState } from '../log/roomState';
 import { isPrefilled } from '../method/defects';
 import { GAPPED, prefillLitres } from '../method/smallWork';
 import type { AppliedCoats } from '../standing/appliedCoats';

@@ -2,7 +2,7 @@ import type { RoomAirClock } from '../air/houseAir';
 import type { Piece } from '../joints/pieces';
 import type { KeptFace } from '../joints/takeOff';
 import type { Tally } from '../joints/tally';
-import type { RoomState } from '../log/stateOf';
+import type { RoomState } from '../log/roomState';
 import type { JointsWithMore } from '../method/extraCoat';
 import type { Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';

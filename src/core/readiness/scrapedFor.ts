@@ -1,4 +1,4 @@
-import type { Between, RoomState } from '../log/stateOf';
+import type { Between, RoomState } from '../log/roomState';
 import type { Coat } from '../method/coat';
 
 /** When what lies under a coat was scraped, sanded or wiped for it, by whom and how; undefined while nobody did. */

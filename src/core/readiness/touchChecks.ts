@@ -2,7 +2,7 @@ import { type AirClock, driedBetween } from '../air/airClock';
 import { effortOfMud } from '../air/dryingHours';
 import { type Slowness, slownessFrom, type Touch } from '../drying/touch';
 import type { CoatEntry } from '../log/entry';
-import type { RoomState, Touched } from '../log/stateOf';
+import type { RoomState, Touched } from '../log/roomState';
 import { groupBy } from '../measure/groupBy';
 import { memoizeLast } from '../measure/memoizeLast';
 import { coatNamed } from '../method/coatNamed';

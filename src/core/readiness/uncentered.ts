@@ -1,5 +1,5 @@
 import { stiffAt } from '../drying/milestones';
-import type { RoomState } from '../log/stateOf';
+import type { RoomState } from '../log/roomState';
 import type { CoatKey } from '../method/coat';
 import { choicesFor, type Method } from '../method/resolveMethod';
 import type { RoomCoat } from '../method/roomCoats';

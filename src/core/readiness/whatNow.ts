@@ -2,7 +2,7 @@ import { type AirTrouble, airTroubles } from '../air/air';
 import { stepAt } from '../air/airClock';
 import type { CoatTrouble } from '../drying/milestones';
 import { sealerDryAt } from '../drying/sealer';
-import { heldAt, type RoomState } from '../log/stateOf';
+import { heldAt, type RoomState } from '../log/roomState';
 import { sealedArea } from '../materials/loadList';
 import type { Coat, CoatedClass } from '../method/coat';
 import type { Stretch } from '../standing/appliedCoats';

@@ -1,4 +1,4 @@
-import { type Assigned, handedIn, isGivenAlike } from '../log/stateOf';
+import { type Assigned, handedIn, isGivenAlike } from '../log/roomState';
 import type { CoatId } from '../method/coat';
 import type { RoomCoat } from '../method/roomCoats';
 import { type SmallWork, shareOfSmall } from '../method/smallWork';

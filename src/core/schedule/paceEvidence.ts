@@ -1,6 +1,6 @@
 import type { CoatEntry } from '../log/entry';
 import { hoursTaken } from '../log/hoursTaken';
-import type { RoomState } from '../log/stateOf';
+import type { RoomState } from '../log/roomState';
 import { whoDid } from '../log/whoDid';
 import { groupBy } from '../measure/groupBy';
 import { memoizeLast } from '../measure/memoizeLast';

@@ -1,5 +1,5 @@
 import { type AirFrom, firstAfter } from '../air/airClock';
-import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/stateOf';
+import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/roomState';
 import { distinct } from '../measure/distinct';
 import type { CoatId } from '../method/coat';
 import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';

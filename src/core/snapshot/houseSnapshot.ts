@@ -4,7 +4,7 @@ import type { HouseHead } from '../house/schema';
 import type { Piece } from '../joints/pieces';
 import type { TakenOff } from '../joints/takeOff';
 import { addTallies, type Tally } from '../joints/tally';
-import { NOTHING_YET, type RoomState } from '../log/stateOf';
+import { NOTHING_YET, type RoomState } from '../log/roomState';
 import { NO_CATALOGUE, shrinkageOf, waresOf } from '../materials/catalogue';
 import type { Catalogue } from '../materials/catalogueSchema';
 import { type LoadList, loadList } from '../materials/loadList';

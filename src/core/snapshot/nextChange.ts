@@ -1,5 +1,5 @@
 import { sealerDryAt } from '../drying/sealer';
-import { heldAt } from '../log/stateOf';
+import { heldAt } from '../log/roomState';
 import type { HouseSnapshot } from './houseSnapshot';
 
 /** When the next wet coat or sealer of a house becomes ready or the next held room is free, or boxed butts may be centered, ms since 1970; undefined when nothing changes by itself. */

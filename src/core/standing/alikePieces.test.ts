@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { flatPiece } from '../../../tests/houses/flatPiece';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
-import type { Touched } from '../log/stateOf';
+import type { Touched } from '../log/roomState';
 import { usualMethod } from '../method/resolveMethod';
 import { appliedCoats, NO_MARKS } from './appliedCoats';
 

@@ -1,7 +1,7 @@
 import { jointOf, placeOf } from '../joints/jointId';
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
-import type { Touched } from '../log/stateOf';
+import type { Touched } from '../log/roomState';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';
 import type { Room } from '../room/schema';

@@ -1,6 +1,6 @@
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
-import type { Touched } from '../log/stateOf';
+import type { Touched } from '../log/roomState';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Coat, CoatId } from '../method/coat';
 import { coatsFor } from '../method/coatsFor';

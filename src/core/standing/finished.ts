@@ -1,6 +1,6 @@
 import type { Piece } from '../joints/pieces';
 import type { CoatEntry } from '../log/entry';
-import type { Check, Mark, RoomState, Sanding } from '../log/stateOf';
+import type { Check, Mark, RoomState, Sanding } from '../log/roomState';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Method } from '../method/resolveMethod';
 import { methodOn } from '../method/roomCoats';

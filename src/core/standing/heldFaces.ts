@@ -1,5 +1,5 @@
 import type { Piece } from '../joints/pieces';
-import type { Acceptance } from '../log/stateOf';
+import type { Acceptance } from '../log/roomState';
 import { memoizeLast } from '../measure/memoizeLast';
 import type { Method } from '../method/resolveMethod';
 

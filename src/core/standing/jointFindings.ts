@@ -1,6 +1,6 @@
 import { isAcross } from '../joints/classTraits';
 import type { Piece } from '../joints/pieces';
-import type { OpenItem } from '../log/stateOf';
+import type { OpenItem } from '../log/roomState';
 import { memoizeLast } from '../measure/memoizeLast';
 import { type JointsWithMore, NO_MORE } from '../method/extraCoat';
 import { findingOf } from '../section/knifeCheck';

@@ -1,5 +1,5 @@
 import { amountOf, type Piece } from '../joints/pieces';
-import type { Mark, Sealing } from '../log/stateOf';
+import type { Mark, Sealing } from '../log/roomState';
 import { memoizeLast } from '../measure/memoizeLast';
 
 /** What of a room is sealed. */

@@ -1,5 +1,5 @@
 import type { Piece } from '@/core/joints/pieces';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import type { LengthUnit } from '@/core/measure/unit';
 import { DEFECTS } from '@/core/method/defects';
 import type { Room } from '@/core/room/schema';

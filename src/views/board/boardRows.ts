@@ -3,7 +3,7 @@ import { CLASS_TRAITS } from '@/core/joints/classTraits';
 import type { Entry } from '@/core/log/entry';
 import type { HouseLog } from '@/core/log/houseLog';
 import { isOfCrew, type Person } from '@/core/log/person';
-import { heldAt } from '@/core/log/stateOf';
+import { heldAt } from '@/core/log/roomState';
 import { whoDid } from '@/core/log/whoDid';
 import { memoizeLast } from '@/core/measure/memoizeLast';
 import type { Coat, CoatedClass, CoatKey, Side } from '@/core/method/coat';

@@ -1,7 +1,7 @@
 import { smoothing } from '@/core/cost/smoothing';
 import { accountOf, causeOf } from '@/core/inspect/causeOf';
 import { type Rework, reworkBy } from '@/core/inspect/handOver';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { ACCOUNT_WORDS, DEFECT_WORDS } from '@/words/defectWords';
 import { plural } from '@/words/plural';

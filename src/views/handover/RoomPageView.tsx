@@ -2,7 +2,7 @@ import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import { whyNotHandedOver } from '@/core/inspect/signOff';
 import type { Person } from '@/core/log/person';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { MarkButton } from '@/ui/entries/MarkButton';
 import { PageLink } from '@/ui/PageLink';

@@ -2,7 +2,7 @@ import type { Air } from '@/core/air/air';
 import type { HouseHead } from '@/core/house/schema';
 import { handOverOf, type RanCoat } from '@/core/inspect/handOver';
 import type { Person } from '@/core/log/person';
-import type { Mark, Signature } from '@/core/log/stateOf';
+import type { Mark, Signature } from '@/core/log/roomState';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';

@@ -25,7 +25,8 @@ import { cardRooms } from './planWords';
 
 import { Unplanned } from './Unplanned';
 import { useDraggedCard } from './useDraggedCard';
-import { type Given, useHandOut } from './useHandOut';
+import { useHandOut } from './useHandOut';
+import { useIll } from './useIll';
 import { WeekBoard } from './WeekBoard';
 import { WhatMoved } from './WhatMoved';
 
@@ -61,13 +62,12 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const { ground, input, plan } = standing;
   const handOut = useHandOut(standing, now);
   const command = useCommand();
+  const ill = useIll(standing, handOut, now, timeZone);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   // A better plan may have no such card any more: what was opened stays open.
   const [open, setOpen] = useState<PlanCard>();
   const [panel, setPanel] = useState<'crew' | 'whatIf' | 'many'>();
   const [shownDay, setShownDay] = useState<string>();
-  const [ill, setIll] = useState<PlanPerson>();
-  const illDays = [0, 1].map((days) => dayAfter(now, days, timeZone));
   const cards = useMemo(
     () => (plan && input && ground ? planCards(plan, input, ground, moved) : []),
     [plan, input, ground, moved],
@@ -130,27 +130,6 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     standing.fetchAnew();
     setPanel(undefined);
   };
-  /** The crew with one person's days off changed. */
-  const saveOff = async ({ id, hours, skills, learner, off, weekdays }: PlanPerson, days: readonly string[]) => {
-    if (!ground) return undefined;
-    const known = ground.crew.people[id] ?? { hours, skills, learner, off, weekdays };
-    const crew = { ...ground.crew, people: { ...ground.crew.people, [id]: { ...known, off: [...days] } } };
-    return command.run('saveCrew', { version: ground.crewVersion, crew });
-  };
-  const isTaken = async (person: PlanPerson, shared: readonly Given[]) => {
-    const days = [...new Set([...person.off, ...illDays])].sort();
-    if ((await saveOff(person, days)) === undefined) return;
-    if (shared.length > 0 && !(await handOut.write(shared))) return;
-    standing.fetchAnew();
-    setIll(undefined);
-  };
-  const comesBack = async (person: PlanPerson) => {
-    const done = await saveOff(
-      person,
-      person.off.filter((day) => !illDays.includes(day)),
-    );
-    if (done !== undefined) standing.fetchAnew();
-  };
   const openCard = (key: string) => setOpen(cards.find((card) => card.key === key));
   const toggle = (key: string) =>
     setChosen((known) => {
@@ -182,8 +161,8 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     chosen,
     toggle,
     open: openCard,
-    ill: setIll,
-    back: (person: PlanPerson) => void comesBack(person),
+    ill: ill.ask,
+    back: (person: PlanPerson) => void ill.back(person),
   };
   return (
     <div className="space-y-4 print:hidden">
@@ -204,9 +183,9 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           setTogether(all);
         }}
       />
-      {handOut.message && (
+      {ill.message && (
         <p role="alert" className="text-error">
-          {handOut.message}
+          {ill.message}
         </p>
       )}
       {input && plan && <NobodyCan plan={plan} input={input} showCrew={mayHand ? () => setPanel('crew') : undefined} />}
@@ -258,17 +237,17 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         />
       )}
       <Suspense fallback={<Opening />}>
-        {ill && input && plan && (
+        {ill.person && input && plan && (
           <IllDialog
-            person={ill}
-            days={illDays}
+            person={ill.person}
+            days={ill.days}
             input={input}
             plan={plan}
             priceOf={standing.price}
-            busy={command.busy || handOut.busy}
-            message={command.message ?? handOut.message}
-            confirm={(shared) => void isTaken(ill, shared)}
-            close={() => setIll(undefined)}
+            busy={ill.busy}
+            message={ill.message}
+            confirm={(shared) => void ill.confirm(shared)}
+            close={() => ill.ask(undefined)}
           />
         )}
         {panel === 'crew' && ground && (

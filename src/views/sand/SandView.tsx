@@ -1,7 +1,7 @@
 import { causeOf } from '@/core/inspect/causeOf';
 import { sandingOf } from '@/core/inspect/sandable';
 import type { Person } from '@/core/log/person';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';
 import { AddPhotos } from '@/ui/photo/AddPhotos';

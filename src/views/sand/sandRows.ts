@@ -1,7 +1,7 @@
 import type { Sandable, Sanding } from '@/core/inspect/sandable';
 import { agreedLevel, whyNotSigned } from '@/core/inspect/signOff';
 import { CLASS_TRAITS, isAngle } from '@/core/joints/classTraits';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import type { LengthUnit } from '@/core/measure/unit';
 import type { CoatedClass } from '@/core/method/coat';
 import type { Level } from '@/core/room/level';

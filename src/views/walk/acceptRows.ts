@@ -1,5 +1,5 @@
 import { hangersItems } from '@/core/inspect/hangersList';
-import type { OpenItem } from '@/core/log/stateOf';
+import type { OpenItem } from '@/core/log/roomState';
 import { placesIn } from '@/core/room/ids';
 import type { Room } from '@/core/room/schema';
 import type { HouseSnapshot, RoomSnapshot } from '@/core/snapshot/houseSnapshot';

@@ -1,6 +1,6 @@
 import { stepAt } from '@/core/air/airClock';
 import type { Slowness } from '@/core/drying/touch';
-import { heldAt, type OpenItem, type Touched } from '@/core/log/stateOf';
+import { heldAt, type OpenItem, type Touched } from '@/core/log/roomState';
 import { dayOf } from '@/core/measure/dayOf';
 import { groupBy } from '@/core/measure/groupBy';
 import type { CoatedClass } from '@/core/method/coat';
