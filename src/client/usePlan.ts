@@ -38,6 +38,8 @@ export interface PlanStanding {
   readonly fetchAnew: () => void;
   /** What would become of it with another input; undefined where nothing was planned yet. */
   readonly price: (input: PlanInput) => Promise<HousePlan | undefined>;
+  /** The same, searched for a moment: who would do it best. */
+  readonly replan: (input: PlanInput) => Promise<HousePlan | undefined>;
 }
 
 const NOTHING: Moved = {};
@@ -156,7 +158,11 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),
     [worker],
   );
-  return { ground, input, plan, before, searching, better, showBetter, failed, stop, again, fetchAnew, price };
+  const replan = useCallback(
+    async (other: PlanInput) => (shown.current ? await worker.ask().replan(other, shown.current) : undefined),
+    [worker],
+  );
+  return { ground, input, plan, before, searching, better, showBetter, failed, stop, again, fetchAnew, price, replan };
 }
 
 /** What is planned with what was moved: it stays where the lead put it, half an item without its other half. */

@@ -27,6 +27,11 @@ export function DaysField({
     <fieldset>
       <legend className={hiddenLabel ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{label}</legend>
       <div className="flex flex-wrap items-center gap-1">
+        {hiddenLabel && (
+          <span aria-hidden="true" className="text-sm text-muted">
+            Off
+          </span>
+        )}
         {days.map((day) => (
           <button
             key={day}

@@ -1,10 +1,12 @@
 import { expose } from 'comlink';
-import { type HouseOptions, type HousePlan, planAsBefore, planningHouse } from '../core/plan/planHouse';
+import { type HouseOptions, type HousePlan, planAsBefore, planHouse, planningHouse } from '../core/plan/planHouse';
 import type { PlanInput } from '../core/plan/planInput';
 import { whatIfs } from '../core/plan/whatIf';
 import type { WhatIfPrice } from '../core/plan/whatIfPrice';
 
 let asked = 0;
+/** So much of a search is done within a second. */
+const SHORT = 100_000;
 
 /** The next message is heard between two steps. */
 const breathe = () => new Promise((resolve) => setTimeout(resolve));
@@ -49,6 +51,8 @@ const plan = {
   },
   /** What a change would cost, without a search. */
   price: (input: PlanInput, former: HousePlan): HousePlan => planAsBefore(input, former),
+  /** The best plan of a short search, as where somebody is ill. */
+  replan: (input: PlanInput, former: HousePlan): HousePlan => planHouse(input, { former, effort: SHORT }),
 };
 export type PlanWorker = typeof plan;
 

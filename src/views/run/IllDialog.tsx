@@ -17,7 +17,7 @@ export function IllDialog({
   days,
   input,
   plan,
-  priceOf,
+  planFor,
   busy,
   message,
   confirm,
@@ -28,7 +28,7 @@ export function IllDialog({
   readonly days: readonly string[];
   readonly input: PlanInput;
   readonly plan: HousePlan;
-  readonly priceOf: (input: PlanInput) => Promise<HousePlan | undefined>;
+  readonly planFor: (input: PlanInput) => Promise<HousePlan | undefined>;
   readonly busy: boolean;
   readonly message: string | undefined;
   /** Takes them off on these days, and assigns their work anew. */
@@ -41,7 +41,7 @@ export function IllDialog({
   useEffect(() => {
     let gone = false;
     const { input: without, freed } = withPersonOff(input, person.id, days);
-    priceOf(without)
+    planFor(without)
       .then((then) => {
         if (gone) return;
         if (then) setFound({ plan: then, freed });

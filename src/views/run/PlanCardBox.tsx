@@ -25,8 +25,11 @@ export function PlanCardBox({
   card,
   timeZone,
   ways,
+  today,
   choosable = false,
 }: {
+  /** YYYY-MM-DD */
+  readonly today: string;
   readonly card: PlanCard;
   /** Whether a box to choose it lies in its corner. */
   readonly choosable?: boolean;
@@ -56,8 +59,12 @@ export function PlanCardBox({
       {card.wetBefore && <p className="text-xs text-warning">■ wet until {timeOf(card.start, timeZone)}</p>}
       <p className="text-xs text-muted">
         {STANDING_WORDS[card.standing]}
-        {card.leftFrom ? <span className="text-warning">{leftWords({ leftFrom: card.leftFrom })}</span> : ''}
+        {card.leftFrom && <span className="text-warning">{leftFromWords(card.leftFrom, card.day, today)}</span>}
       </p>
     </div>
   );
 }
+
+/** Returns for which earlier day a card was assigned: what is done today is left from then. */
+const leftFromWords = (leftFrom: string, day: string, today: string): string =>
+  day === today ? leftWords({ leftFrom }) : `, for ${dayWords(leftFrom)}`;

@@ -203,7 +203,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           <DragOverlay dropAnimation={null}>
             {dragged && (
               <div className="w-56 rotate-1" role="img" aria-label={`${cardRooms(dragged.card)} in the hand`}>
-                <PlanCardBox card={dragged.card} timeZone={timeZone} ways={ways} />
+                <PlanCardBox card={dragged.card} timeZone={timeZone} ways={ways} today={dayOf(now, timeZone)} />
                 {dragged.over && (
                   <p className="mt-1 rounded-md bg-neutral px-2 py-1 text-sm text-neutral-content">
                     {dragged.cost ?? '…'}
@@ -243,7 +243,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
             days={ill.days}
             input={input}
             plan={plan}
-            priceOf={standing.price}
+            planFor={standing.replan}
             busy={ill.busy}
             message={ill.message}
             confirm={(shared) => void ill.confirm(shared)}

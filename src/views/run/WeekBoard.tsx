@@ -187,7 +187,13 @@ function Held({ card, name, board }: { readonly card: PlanCard; readonly name: s
         onClick={() => open(card.key)}
         {...(mayHand ? listeners : {})}
       >
-        <PlanCardBox card={card} timeZone={timeZone} ways={ways} choosable={mayHand && card.standing !== 'handed'} />
+        <PlanCardBox
+          card={card}
+          timeZone={timeZone}
+          ways={ways}
+          today={dayOf(board.now, timeZone)}
+          choosable={mayHand && card.standing !== 'handed'}
+        />
       </button>
       {mayHand && card.standing !== 'handed' && (
         <input
