@@ -18,6 +18,8 @@ let lead: Member;
 let house: string;
 let other: string;
 let tobin: string;
+/** Another lead. */
+let second: string;
 
 aroundAll(asTestFirm);
 beforeAll(async () => {
@@ -26,6 +28,7 @@ beforeAll(async () => {
     house = await addHouse(demoHouse(), 'America/New_York');
     other = await addHouse({ ...demoHouse(), name: 'Other' }, 'America/New_York');
     tobin = (await addPerson('Tobin', 'finisher', 'a long password'))?.id ?? '';
+    second = (await addPerson('Sigrid', 'lead', 'a long password'))?.id ?? '';
   });
 });
 const within = <Value>(run: () => Promise<Value>) => inFirm(lead.firm, run);
@@ -33,10 +36,10 @@ const hand = (
   work: string,
   people: readonly string[],
   seen?: number,
-  more: { house?: string; room?: string; day?: string } = {},
+  more: { house?: string; room?: string; day?: string; by?: string } = {},
 ) =>
   within(() =>
-    appendEntries(more.house ?? house, lead, [
+    appendEntries(more.house ?? house, more.by === undefined ? lead : { id: more.by, role: 'lead' }, [
       {
         id: randomUUID(),
         room: more.room ?? 'hall',
@@ -51,7 +54,7 @@ const seqNow = async () => (await within(() => listEntries(house))).at(-1)?.seq 
 describe('handing out', () => {
   it('is refused where somebody handed out the same after one last looked', async () => {
     const seen = await seqNow();
-    expect((await hand('fill.flat', [tobin], seen)).kind).toBe('recorded');
+    expect((await hand('fill.flat', [tobin], seen, { by: second })).kind).toBe('recorded');
     expect(await hand('fill.flat', [lead.id], seen)).toEqual({ kind: 'handed', room: 'hall' });
     expect(await hand('fill', [lead.id], seen)).toEqual({ kind: 'handed', room: 'hall' });
     expect((await hand('fill.butt', [lead.id], seen)).kind).toBe('recorded');
@@ -59,18 +62,28 @@ describe('handing out', () => {
     expect((await hand('fill.flat', [lead.id], await seqNow())).kind).toBe('recorded');
   });
 
+  it('goes on where one handed it out oneself after one last looked', async () => {
+    const seen = await seqNow();
+    expect((await hand('finish.butt', [tobin], seen)).kind).toBe('recorded');
+    expect((await hand('finish.butt', [lead.id], seen)).kind).toBe('recorded');
+  });
+
   it('of the walls leaves the ceiling to others', async () => {
     const seen = await seqNow();
-    expect((await hand('fill.flat@ceiling', [tobin], seen, { room: 'galley' })).kind).toBe('recorded');
+    const theirs = { room: 'galley', by: second };
+    expect((await hand('fill.flat@ceiling', [tobin], seen, theirs)).kind).toBe('recorded');
     expect((await hand('fill.flat@walls', [lead.id], seen, { room: 'galley' })).kind).toBe('recorded');
-    expect((await hand('fill@walls', [lead.id], await seqNow(), { room: 'galley' })).kind).toBe('recorded');
+    expect((await hand('fill@walls', [lead.id], await seqNow(), theirs)).kind).toBe('recorded');
     for (const work of ['fill.flat', 'fill', 'fill@ceiling', 'fill.flat@ceiling'])
       expect(await hand(work, [lead.id], seen, { room: 'galley' })).toEqual({ kind: 'handed', room: 'galley' });
   });
 
   it('of two at once is told to one of them', async () => {
     const seen = await seqNow();
-    const results = await Promise.all([hand('finish.flat', [tobin], seen), hand('finish.flat', [lead.id], seen)]);
+    const results = await Promise.all([
+      hand('finish.flat', [tobin], seen, { by: second }),
+      hand('finish.flat', [lead.id], seen),
+    ]);
     expect(results.map(({ kind }) => kind).sort()).toEqual(['handed', 'recorded']);
     const given = stateOf(await within(() => listEntries(house)))
       .get('hall')
