@@ -67,6 +67,7 @@ function anySmall(seed: number): Small {
     travel: 0,
     stay: 0,
     whole: 0,
+    least: 0,
   };
   return { problem, shifts };
 }

@@ -1,4 +1,4 @@
-import { type Calendar, common, endOfWork, NEVER, nextWhole, nextWork } from './calendar';
+import { type Calendar, common, endOfWork, NEVER, nextWhole } from './calendar';
 import { minutesOf, type PlanProblem, type Team } from './problem';
 
 /** Jobs in an order in which none comes before what it waits for, each with the people who run it. */
@@ -217,8 +217,8 @@ export class Placing {
     const calendar = this.calendars.of(team);
     const minutes = minutesOf(job, team, this.problem.people);
     found.minutes = minutes;
-    found.start =
-      minutes <= this.problem.whole ? nextWhole(calendar, found.start, minutes) : nextWork(calendar, found.start);
+    const { whole, least } = this.problem;
+    found.start = nextWhole(calendar, found.start, minutes <= whole ? minutes : least);
   }
 
   private wait(until: number, cause: number, holder: number): void {

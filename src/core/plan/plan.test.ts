@@ -102,6 +102,7 @@ const problemOf = (jobs: readonly Job[], people: number): PlanProblem => ({
   travel: 0,
   stay: 0,
   whole: 0,
+  least: 0,
 });
 
 describe('a lower bound', () => {

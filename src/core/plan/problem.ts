@@ -67,6 +67,8 @@ export interface PlanProblem {
   readonly stay: number;
   /** What takes no longer is not begun in the evening to be ended in the morning; minutes. */
   readonly whole: number;
+  /** What goes on the next day is begun so many minutes before the evening at least. */
+  readonly least: number;
 }
 
 /** Whole minutes that a job takes some people. */

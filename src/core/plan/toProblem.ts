@@ -101,6 +101,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       travel: input.crew.travel,
       stay: 60 * input.crew.stay,
       whole: WHOLE_MINUTES,
+      least: LEAST_MINUTES,
     },
     items: planned,
     leftOut,
@@ -141,6 +142,8 @@ const visitOf = ({ room, pass }: WorkItem): string => `${room}/${pass}`;
 /** What is run in an hour and a half is run in one go: a coat that rests over night shows where it was left. Common practice, no
  * source. */
 const WHOLE_MINUTES = 90;
+/** Nobody begins anything in the last minutes of a day. Common practice, no source. */
+const LEAST_MINUTES = 30;
 
 /** Leaves out what cannot be run, and what waits for it. */
 function whatCanBe(items: readonly WorkItem[], whyNot: (item: WorkItem) => LeftOut['why'] | undefined) {
