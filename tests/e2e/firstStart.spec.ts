@@ -1,5 +1,5 @@
 import { ownServer } from './ownServer';
-import { expect, test } from './site';
+import { expect, keepRoom, test, visit } from './site';
 
 test('an empty application asks for the lead’s account, once', async ({ page, site }) => {
   const { url, end } = await ownServer('first_start', site.clock, 'empty');
@@ -34,6 +34,17 @@ test('an empty application asks for the lead’s account, once', async ({ page, 
     await page.keyboard.press(key);
     await expect(page.getByRole('main')).toContainText(words);
   }
+  // A room, and nobody to finish it: people are added where that is said.
+  await page.keyboard.press('2');
+  await keepRoom(page, "Den: 12' x 10' x 8'");
+  await visit(page, page.url().replace(/\/tally.*/, '/run'));
+  const nobody = page.getByRole('region', { name: 'Nobody can do this' });
+  await expect(nobody).toContainText('Nobody on the crew can tape');
+  await nobody.getByLabel('Name').fill('Ines');
+  await nobody.getByLabel('First password').fill('a long password');
+  await nobody.getByRole('button', { name: 'Add person' }).click();
+  await expect(nobody).toHaveCount(0);
+  await expect(page.getByRole('columnheader', { name: /^Ines/ })).toBeVisible();
   await page.goto(`${url}/setup`);
   await expect(page).toHaveURL(/\/signin$/);
   await end();

@@ -1,6 +1,7 @@
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { SKILLS } from '@/core/work/workItem';
+import { AddPerson } from '@/ui/AddPerson';
 import { PageLink } from '@/ui/PageLink';
 import { listWords } from '@/words/coatWords';
 import { SKILL_WORDS } from './planWords';
@@ -10,14 +11,18 @@ export function NobodyCan({
   plan,
   input,
   showCrew,
+  added,
 }: {
   readonly plan: HousePlan;
   readonly input: PlanInput;
   /** Undefined for those who may not change the crew. */
   readonly showCrew: (() => void) | undefined;
+  /** Runs when somebody was added. */
+  readonly added: () => void;
 }) {
   const left = new Set(plan.leftOut.flatMap(({ item, why }) => (why === 'nobody' ? [item] : [])));
   if (left.size === 0) return null;
+  const isEmpty = input.people.every((person) => !person.skills.includes('coat') && !person.skills.includes('tape'));
   const skills = SKILLS.filter((skill) => input.items.some((item) => left.has(item.id) && item.skill === skill));
   return (
     <section className="sheet flex flex-wrap items-center gap-3 p-4" aria-label="Nobody can do this">
@@ -31,8 +36,18 @@ export function NobodyCan({
             Edit crew skills
           </button>
           <PageLink href="/houses" className="btn">
-            Add people
+            Crew and accounts
           </PageLink>
+          {isEmpty && (
+            <div className="w-full space-y-2">
+              <h2>Add the people who tape, coat and sand</h2>
+              <p className="text-sm text-muted">
+                They start with eight hours a day and every skill but the light check. Change that under Edit crew
+                skills.
+              </p>
+              <AddPerson added={added} />
+            </div>
+          )}
         </>
       )}
     </section>

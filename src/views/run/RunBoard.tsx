@@ -188,7 +188,14 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           {ill.message}
         </p>
       )}
-      {input && plan && <NobodyCan plan={plan} input={input} showCrew={mayHand ? () => setPanel('crew') : undefined} />}
+      {input && plan && (
+        <NobodyCan
+          plan={plan}
+          input={input}
+          added={standing.fetchAnew}
+          showCrew={mayHand ? () => setPanel('crew') : undefined}
+        />
+      )}
       {input && plan && (
         <DndContext sensors={sensors} accessibility={{ screenReaderInstructions: BY_KEYS }} {...handlers}>
           {shownDay === undefined ? (
