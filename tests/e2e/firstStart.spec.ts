@@ -37,7 +37,7 @@ test('an empty application asks for the lead’s account, once', async ({ page, 
   // A room, and nobody to finish it: people are added where that is said.
   await page.keyboard.press('2');
   await keepRoom(page, "Den: 12' x 10' x 8'");
-  await visit(page, page.url().replace(/\/tally.*/, '/run'));
+  await visit(page, new URL(page.url()).pathname.replace(/tally$/, 'run'));
   const nobody = page.getByRole('region', { name: 'Nobody can do this' });
   await expect(nobody).toContainText('Nobody on the crew can tape');
   await nobody.getByLabel('Name').fill('Ines');
