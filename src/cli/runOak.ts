@@ -124,7 +124,7 @@ const COMMANDS: ReadonlyMap<string, Command> = new Map<string, Command>([
   ],
 ]);
 
-/** Names for the houses of files: the file's own, with a number where two are called alike. */
+/** Returns names for the houses of files: the file's own, with a number where two are called alike. */
 function houseIds(files: readonly string[]): readonly string[] {
   const taken = new Set<string>();
   return files.map((file) => {

@@ -8,7 +8,7 @@ import { EntryRow, models } from './models';
 type Handing = Extract<NewEntry, { kind: 'assigned' }>;
 
 /**
- * A room of which some of this work was assigned by somebody else after these entries' writer last looked; under the house's
+ * Returns a room of which some of this work was assigned by somebody else after these entries' writer last looked; under the house's
  * lock, so that of two who hand out the same at once one is told.
  */
 export async function handedSince(

@@ -76,7 +76,7 @@ const isSameCoat = (one: Coating['payload'], other: CoatEntry['payload']): boole
   one.side === other.side &&
   (piecesOfBoth(one, other)?.length ?? 1) > 0;
 
-/** The pieces that both name; undefined where one of them names none. */
+/** Returns the pieces that both name; undefined where one of them names none. */
 function piecesOfBoth({ pieces }: Coating['payload'], { on }: CoatEntry['payload']): readonly string[] | undefined {
   if (!pieces || !on) return undefined;
   const theirs = new Set(on.map(({ id }) => id));

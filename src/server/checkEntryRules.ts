@@ -46,7 +46,7 @@ export async function checkEntryRules(
   return undefined;
 }
 
-/** The question that a page may ask back. */
+/** Returns the question that a page may ask back. */
 function asksBack(refusal: EntryRefusal): Asks | undefined {
   if (refusal.why === 'fixFirst') return { fixFirst: refusal.items };
   return refusal.why === 'sameCoat' ? refusal.why : undefined;

@@ -4,7 +4,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { dayWords } from '@/words/when';
 
-/** Days of the calendar that are picked one by one, YYYY-MM-DD; each is taken away by a press. */
+/** Edits a list of days, YYYY-MM-DD: each is picked from a calendar and removed by a press. */
 export function DaysField({
   label,
   days,

@@ -150,7 +150,7 @@ export function itemWords(
   return text === undefined ? what : what === '' ? text : `${what}: ${text}`;
 }
 
-/** The question before a coat covers what must be fixed first. */
+/** Returns the question before a coat covers problems that must be fixed first. */
 export function fixFirstWords(
   ids: readonly string[],
   items: readonly OpenItem[],

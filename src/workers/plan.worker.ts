@@ -51,7 +51,7 @@ const plan = {
   },
   /** What a change would cost, without a search. */
   price: (input: PlanInput, former: HousePlan): HousePlan => planAsBefore(input, former),
-  /** The best plan of a short search, as where somebody is ill. */
+  /** Returns the best plan of a short search, as where somebody is ill. */
   replan: (input: PlanInput, former: HousePlan): HousePlan => planHouse(input, { former, effort: SHORT }),
 };
 export type PlanWorker = typeof plan;

@@ -114,7 +114,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   };
 }
 
-/** The places of assigned items in the order in which they were assigned; what was assigned at once has one place. */
+/** Returns the places of assigned items in the order in which they were assigned; items assigned at once share one. */
 function ranksOf(handed: PlanInput['handed']): ReadonlyMap<string, number> {
   const given = Object.entries(handed).flatMap(([item, { day, order }]) => (order ? [{ item, day, order }] : []));
   const ranks = new Map<string, number>();

@@ -74,7 +74,7 @@ export function visitsOf(
   }));
 }
 
-/** The visit that all of some people are on, and nobody else. */
+/** Returns the visit that all of some people are on, and nobody else. */
 function sharedBy(people: readonly string[], on: ReadonlyMap<string, Draft>): Draft | undefined {
   const [first = ''] = people;
   const draft = on.get(first);
@@ -113,7 +113,7 @@ const startOf = ({ runs }: Draft): number => runs[0]?.assignment.start ?? 0;
 const minutesOf = ({ runs }: Draft): number =>
   runs.reduce((sum, { assignment: { hours, people } }) => sum + (60 * hours) / people.length, 0);
 
-/** The next visit of the same people that day, or the one before; undefined where one of them is on another in between. */
+/** Returns the next visit of the same people that day, or the one before; undefined where one of them is on another in between. */
 function besideOf(draft: Draft, drafts: readonly Draft[], way: 1 | -1): Draft | undefined {
   const found = draft.people.map((person) => {
     const own = drafts.filter(({ people }) => people.includes(person)).sort((a, b) => startOf(a) - startOf(b));

@@ -94,7 +94,7 @@ export const soonEnoughWorth = (worth: Worth, { inOrder, visits }: SoonEnough): 
     .with(FINISH, Math.max(inOrder, worth[FINISH] ?? 0))
     .with(FINISH_IN_ORDER, Math.max(visits, worth[FINISH_IN_ORDER] ?? 0));
 
-/** The one that is worth most; the first of those that are worth the same. */
+/** Returns the one that is worth most; the first of those that are worth the same. */
 export const bestOf = <One extends { readonly worth: Worth }>([first, ...others]:
   | readonly [One, ...One[]]
   | readonly One[]): One =>

@@ -4,7 +4,7 @@ import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { coveredBy } from '../standing/coveredBy';
 import type { EntryRefusal } from './entryRules';
 
-/** The pieces, by id, on which a coat of a name is whole. */
+/** Returns the pieces, by id, on which a coat of a name is whole. */
 const piecesUnder = (key: string, { stretches }: RoomSnapshot['applied']): ReadonlySet<string> =>
   new Set(
     stretches
@@ -13,8 +13,8 @@ const piecesUnder = (key: string, { stretches }: RoomSnapshot['applied']): Reado
   );
 
 /**
- * Returns that a coat would cover a problem that must be fixed first, and that was found before the coat went on: only who logs it knows
- * whether it is fixed by now, or why it was covered.
+ * Returns the problems that a coat would cover before they are fixed, as a refusal; undefined where there are none. Problems found after
+ * the coat went on, or named in `covers`, do not count.
  */
 export function fixFirst(
   { at, payload }: Pick<Extract<NewEntry, { kind: 'coat' }>, 'at' | 'payload'>,

@@ -49,7 +49,7 @@ const isCovered = (some: readonly Seam[], others: readonly Seam[]): boolean =>
     ),
   );
 
-/** The joints between the boards of each face. */
+/** Returns the seams and butts of each face. */
 function seamsByFace(pieces: readonly Piece[]): ReadonlyMap<string, readonly Seam[]> {
   const seams = new Map<string, Seam[]>();
   for (const { id, face } of pieces) {

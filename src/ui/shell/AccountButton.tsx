@@ -7,7 +7,7 @@ import { Opening } from '../Opening';
 // What is opened by a press comes when it is.
 const AccountDialog = lazy(async () => ({ default: (await import('./AccountDialog')).AccountDialog }));
 
-/** Who is signed in; opens the account's menu. */
+/** Shows who is signed in, and opens the account menu. */
 export function AccountButton({ name, role }: { readonly name: string; readonly role: string }) {
   const [open, setOpen] = useState(false);
   return (

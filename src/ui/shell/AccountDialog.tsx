@@ -8,7 +8,7 @@ import { sendCommand } from '@/client/sendCommand';
 import { Dialog } from '../Dialog';
 import { PageLink } from '../PageLink';
 
-/** The account's menu: houses and sign-ins, and signing out. What this device kept of the houses goes then; what was not sent stays. */
+/** Shows the account menu. Signing out removes the houses that this device kept; unsent entries stay. */
 export function AccountDialog({ name, close }: { readonly name: string; readonly close: () => void }) {
   const router = useRouter();
   const { groups } = useOutbox();

@@ -23,7 +23,7 @@ const TABS_OF = {
   viewer: ['house', 'board', 'guide'],
 } as const satisfies Record<string, readonly (keyof typeof TABS)[]>;
 
-/** The bar within a thumb's reach on a phone, with a server and without: what somebody opens all day, and the rest behind *More*. */
+/** Shows the bar within a thumb's reach on a phone, online and offline: the pages of the day, and all others behind *More*. */
 export function BottomBar({
   house,
   role,

@@ -11,7 +11,7 @@ const LISTS = [
   { path: 'guide', name: 'Field guide' },
 ] as const;
 
-/** All pages of a house, on a phone. */
+/** Lists all pages of a house, on a phone. */
 export function MoreDialog({
   house,
   facts,

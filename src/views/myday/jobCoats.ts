@@ -39,7 +39,7 @@ export function halvesOf(
   return BLOCKS.every((block) => halves[block].length > 0) ? halves : undefined;
 }
 
-/** The problems, by id, that must be fixed before coats that can go now cover them. */
+/** Returns the problems, by id, that must be fixed before coats that can go now cover them. */
 export function problemsUnder(coats: readonly ReadyCoat[], room: RoomSnapshot, now: number): readonly string[] {
   const at = new Date(now).toISOString();
   const items = coats.flatMap(({ coat: { class: kind, key, side }, pieces }) => {

@@ -224,7 +224,7 @@ export function CrewDialog({
   );
 }
 
-/** Days of the week to choose from; Monday is 1. */
+/** Edits days of the week; Monday is 1. */
 function Weekdays({
   legend,
   days,

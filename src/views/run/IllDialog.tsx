@@ -11,7 +11,7 @@ import { changeWords, dayWords } from '@/words/when';
 import { cardRooms, cardWords, whoWords } from './planWords';
 import type { Given } from './useHandOut';
 
-/** Somebody is ill: who gets their work of today and tomorrow, and when all is done then, before it is confirmed. */
+/** Shows who gets the work of somebody ill, today and tomorrow, and the new finish, before it is confirmed. */
 export function IllDialog({
   person,
   days,
@@ -99,7 +99,7 @@ export function IllDialog({
   );
 }
 
-/** What comes back, by who runs it in the new plan and when. */
+/** Returns the freed items by who runs them in the new plan, and when. */
 function sharedOut(
   { plan, freed }: { readonly plan: HousePlan; readonly freed: readonly string[] },
   input: PlanInput,

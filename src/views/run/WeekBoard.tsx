@@ -146,7 +146,7 @@ function Cell({
   );
 }
 
-/** One press where somebody is ill, and one where they are back. */
+/** Offers one press for somebody who is ill today, or back. */
 function IllToday({
   person,
   today,

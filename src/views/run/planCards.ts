@@ -38,7 +38,7 @@ const isWetBefore = ({ cause, item }: Assignment['why'], { after }: WorkItem): b
   cause === 'crossing' ||
   (cause === 'before' && after.some((one) => one.item === item && one.until !== 'ended'));
 
-/** The cards of a plan, one for each visit, in the order in which they begin. */
+/** Returns the cards of a plan, one for each visit, in the order in which they begin. */
 export function planCards(
   plan: HousePlan,
   input: PlanInput,

@@ -61,7 +61,7 @@ export default async function TallyPage({
   );
 }
 
-/** The boards of a room on which something is. */
+/** Returns the faces of a room that has coats, and those whose joints moved under them. */
 function boardsOf({ faces, state: { applied, movedFaces } }: RoomSnapshot) {
   if (applied.length === 0) return undefined;
   return { faces: [...faceNames(faces)], moved: movedFaces, names: listFaces(movedFaces, faces) };
