@@ -14,7 +14,7 @@ export function AccountButton({ name, role }: { readonly name: string; readonly 
     <>
       <button
         type="button"
-        className="btn btn-outline btn-sm max-w-32 min-w-11 shrink flex-nowrap rounded-full whitespace-nowrap max-md:min-h-12"
+        className="btn btn-outline btn-sm max-w-32 min-w-11 shrink flex-nowrap rounded-full whitespace-nowrap"
         aria-haspopup="dialog"
         aria-label={`Account of ${name}`}
         onClick={() => setOpen(true)}

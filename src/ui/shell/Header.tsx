@@ -29,7 +29,7 @@ export function Header({
       </PageLink>
       <PageLink
         href="/houses"
-        className="btn btn-sm narrow min-w-16 max-w-60 shrink border-base-300 bg-base-200 font-semibold max-md:min-h-12"
+        className="btn btn-sm narrow min-w-16 max-w-60 shrink border-base-300 bg-base-200 font-semibold"
       >
         <span className="truncate">{house ? house.name : 'Houses'}</span>
       </PageLink>
