@@ -1,6 +1,5 @@
 'use client';
 
-import { ChevronDown } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Opening } from '../Opening';
 
@@ -20,7 +19,7 @@ export function AccountButton({ name, role }: { readonly name: string; readonly 
         onClick={() => setOpen(true)}
       >
         <span className="truncate">{name}</span> <span className="hidden text-muted md:inline">{role}</span>
-        <ChevronDown className="size-4 shrink-0" aria-hidden="true" />
+        <span aria-hidden="true">▾</span>
       </button>
       {open && (
         <Suspense fallback={<Opening />}>

@@ -1,8 +1,7 @@
 'use client';
 
-import { BookOpen, ClipboardList, Footprints, House, LayoutGrid, Menu } from 'lucide-react';
 import { usePathname } from 'next/navigation';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { Opening } from '../Opening';
 import { PageLink } from '../PageLink';
 import type { StationFact, StationPath } from './stations';
@@ -11,11 +10,11 @@ import type { StationFact, StationPath } from './stations';
 const MoreDialog = lazy(async () => ({ default: (await import('./MoreDialog')).MoreDialog }));
 
 const TABS = {
-  house: { path: '', name: 'House', Icon: House },
-  myDay: { path: 'my-day', name: 'My day', Icon: ClipboardList },
-  board: { path: 'board', name: 'Board', Icon: LayoutGrid },
-  walk: { path: 'walk', name: 'Walk', Icon: Footprints },
-  guide: { path: 'guide', name: 'Guide', Icon: BookOpen },
+  house: { path: '', name: 'House' },
+  myDay: { path: 'my-day', name: 'My day' },
+  board: { path: 'board', name: 'Board' },
+  walk: { path: 'walk', name: 'Walk' },
+  guide: { path: 'guide', name: 'Guide' },
 } as const;
 const TABS_OF = {
   lead: ['house', 'board', 'walk', 'guide'],
@@ -29,6 +28,7 @@ export function BottomBar({
   role,
   facts,
   away,
+  icons,
 }: {
   readonly house: string;
   readonly role: keyof typeof TABS_OF;
@@ -36,12 +36,14 @@ export function BottomBar({
   readonly facts?: Readonly<Record<StationPath, StationFact>>;
   /** Where the device shows pages by itself: which one is shown. Each is asked for anew. */
   readonly away?: { readonly page: string };
+  /** See `BAR_ICONS`. */
+  readonly icons: Readonly<Record<keyof typeof TABS | 'more', ReactNode>>;
 }) {
   const path = usePathname();
   const here = away?.page ?? path.split('/')[3] ?? '';
   const [open, setOpen] = useState(false);
   const Link = away ? 'a' : PageLink;
-  const tabs = TABS_OF[role].map((tab) => TABS[tab]);
+  const tabs = TABS_OF[role].map((tab) => ({ ...TABS[tab], icon: icons[tab] }));
   const look = (current: boolean) =>
     `flex min-h-14 flex-col items-center justify-center gap-0.5 border-t-4 text-sm ${current ? 'border-secondary bg-base-100 font-semibold' : 'border-transparent'}`;
   return (
@@ -50,14 +52,14 @@ export function BottomBar({
       className="no-print fixed inset-x-0 bottom-0 z-20 border-t border-base-300 bg-base-200 md:hidden"
     >
       <ul className="grid grid-flow-col auto-cols-fr">
-        {tabs.map(({ path: page, name, Icon }) => (
+        {tabs.map(({ path: page, name, icon }) => (
           <li key={page}>
             <Link
               href={`/h/${house}/${page}`}
               aria-current={here === page ? 'page' : undefined}
               className={look(here === page)}
             >
-              <Icon className="size-5" aria-hidden="true" />
+              {icon}
               {name}
             </Link>
           </li>
@@ -69,7 +71,7 @@ export function BottomBar({
             aria-haspopup="dialog"
             onClick={() => setOpen(true)}
           >
-            <Menu className="size-5" aria-hidden="true" />
+            {icons.more}
             More
           </button>
         </li>

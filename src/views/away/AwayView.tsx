@@ -15,6 +15,7 @@ import { RoomDrawer } from '@/ui/room/usePieceMap';
 import { GlyphParts } from '@/ui/section/GlyphParts';
 import { sectionsOf } from '@/ui/section/sectionsOf';
 import { BottomBar } from '@/ui/shell/BottomBar';
+import { BAR_ICONS } from '@/ui/shell/barIcons';
 import { spanWords } from '@/words/when';
 import { AwayHeader } from './AwayHeader';
 import { STATION_NAMES } from './stationNames';
@@ -92,7 +93,9 @@ export function AwayView({
           </ul>
         </main>
       )}
-      {seen && <BottomBar house={seen.house.id} role={seen.house.me.role} away={{ page: shown ?? '' }} />}
+      {seen && (
+        <BottomBar house={seen.house.id} role={seen.house.me.role} away={{ page: shown ?? '' }} icons={BAR_ICONS} />
+      )}
     </div>
   );
 }

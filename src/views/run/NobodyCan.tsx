@@ -1,10 +1,14 @@
+import { lazy, Suspense } from 'react';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import { SKILLS } from '@/core/work/workItem';
-import { AddPerson } from '@/ui/AddPerson';
+import { Opening } from '@/ui/Opening';
 import { PageLink } from '@/ui/PageLink';
 import { listWords } from '@/words/coatWords';
 import { SKILL_WORDS } from './planWords';
+
+// A form is a lot of script for those who never see it.
+const AddPerson = lazy(async () => ({ default: (await import('@/ui/AddPerson')).AddPerson }));
 
 /** Warns above the plan about jobs that nobody on the crew has the skill for. */
 export function NobodyCan({
@@ -45,7 +49,9 @@ export function NobodyCan({
                 They start with eight hours a day and every skill but the light check. Change that under Edit crew
                 skills.
               </p>
-              <AddPerson added={added} />
+              <Suspense fallback={<Opening />}>
+                <AddPerson added={added} />
+              </Suspense>
             </div>
           )}
         </>

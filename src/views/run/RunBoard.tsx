@@ -13,10 +13,8 @@ import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { Opening } from '@/ui/Opening';
 import { changeWords, dayAfter } from '@/words/when';
-import { CardDialog } from './CardDialog';
 import { DayBoard } from './DayBoard';
 import { type Drying, dryingOf } from './dryingOf';
-import { HandOutDialog } from './HandOutDialog';
 import { NobodyCan } from './NobodyCan';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
@@ -31,6 +29,8 @@ import { WeekBoard } from './WeekBoard';
 import { WhatMoved } from './WhatMoved';
 
 // What is opened now and then is fetched then.
+const CardDialog = lazy(async () => ({ default: (await import('./CardDialog')).CardDialog }));
+const HandOutDialog = lazy(async () => ({ default: (await import('./HandOutDialog')).HandOutDialog }));
 const CrewDialog = lazy(async () => ({ default: (await import('./CrewDialog')).CrewDialog }));
 const IllDialog = lazy(async () => ({ default: (await import('./IllDialog')).IllDialog }));
 const WhatIfDialog = lazy(async () => ({ default: (await import('./WhatIfDialog')).WhatIfDialog }));
@@ -225,25 +225,39 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
       {input && plan && !standing.searching && standing.before && (
         <WhatMoved before={standing.before} plan={plan} input={input} />
       )}
-      {opened && input && plan && (
-        <CardDialog
-          card={opened}
-          input={input}
-          plan={plan}
-          days={daysToChoose}
-          unit={unit}
-          mayHand={mayHand}
-          busy={handOut.busy}
-          priceOf={priceOf}
-          move={(items, given) => {
-            move(items, given);
-            setOpen(undefined);
-          }}
-          hand={(items, given) => void give(items, given)}
-          close={() => setOpen(undefined)}
-        />
-      )}
       <Suspense fallback={<Opening />}>
+        {opened && input && plan && (
+          <CardDialog
+            card={opened}
+            input={input}
+            plan={plan}
+            days={daysToChoose}
+            unit={unit}
+            mayHand={mayHand}
+            busy={handOut.busy}
+            priceOf={priceOf}
+            move={(items, given) => {
+              move(items, given);
+              setOpen(undefined);
+            }}
+            hand={(items, given) => void give(items, given)}
+            close={() => setOpen(undefined)}
+          />
+        )}
+        {panel === 'many' && input && (
+          <HandOutDialog
+            input={input}
+            days={daysToChoose}
+            busy={handOut.busy}
+            message={handOut.message}
+            put={(items, given) => {
+              move(items, given);
+              setPanel(undefined);
+            }}
+            hand={(items, given) => void give(items, given)}
+            close={() => setPanel(undefined)}
+          />
+        )}
         {ill.person && input && plan && (
           <IllDialog
             person={ill.person}
@@ -273,20 +287,6 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           />
         )}
       </Suspense>
-      {panel === 'many' && input && (
-        <HandOutDialog
-          input={input}
-          days={daysToChoose}
-          busy={handOut.busy}
-          message={handOut.message}
-          put={(items, given) => {
-            move(items, given);
-            setPanel(undefined);
-          }}
-          hand={(items, given) => void give(items, given)}
-          close={() => setPanel(undefined)}
-        />
-      )}
     </div>
   );
 }

@@ -31,7 +31,6 @@ import { AsDrawing } from './AsFile';
 import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { useLaser } from './laser/useLaser';
-import { NewBoards } from './NewBoards';
 import { QuickLine } from './QuickLine';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
@@ -41,6 +40,7 @@ import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
 
 // What is opened by a press comes when it is.
+const NewBoards = lazy(async () => ({ default: (await import('./NewBoards')).NewBoards }));
 const DrawingImport = lazy(async () => ({ default: (await import('./drawing/DrawingImport')).DrawingImport }));
 const HouseFileImport = lazy(async () => ({
   default: (await import('./houseFile/HouseFileImport')).HouseFileImport,
@@ -231,7 +231,11 @@ export function TallyView({
           <Toggle words="Layouts" on={layouts} onToggle={setLayouts} />
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
-          {mayEdit && current && boards && <NewBoards room={current} faces={boards.faces} now={now} />}
+          {mayEdit && current && boards && (
+            <Suspense>
+              <NewBoards room={current} faces={boards.faces} now={now} />
+            </Suspense>
+          )}
           {mayEdit && (
             <>
               <button type="button" className="btn" onClick={() => setBringing('drawing')}>

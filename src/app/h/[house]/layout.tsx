@@ -6,6 +6,7 @@ import { refreshWeather } from '@/server/weather';
 import { KeepSeen } from '@/ui/live/KeepSeen';
 import { LiveMark } from '@/ui/live/LiveMark';
 import { BottomBar } from '@/ui/shell/BottomBar';
+import { BAR_ICONS } from '@/ui/shell/barIcons';
 import { Header } from '@/ui/shell/Header';
 import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
@@ -54,7 +55,7 @@ export default async function HouseLayout({
       <RememberPlace person={person.id} />
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
       {children}
-      <BottomBar house={house} role={person.role} facts={facts} />
+      <BottomBar house={house} role={person.role} facts={facts} icons={BAR_ICONS} />
     </HouseFrame>
   );
 }
