@@ -43,6 +43,7 @@ for (const { words, hours } of SWEEP_DAYS) {
         // What was left from days before comes first.
         await expect(now).toContainText('Left from');
         await now.getByRole('button', { name: 'Done', exact: true }).click();
+        await page.getByRole('link', { name: 'Do first: Bunk room, fill' }).click();
         await expect(now).toContainText('Fill coat');
         await now.getByRole('button', { name: 'Done', exact: true }).click();
         // What went on is wet now, and the next job is shown.
