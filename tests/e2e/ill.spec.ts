@@ -19,9 +19,7 @@ test('somebody is ill: their work is shared out, phones follow, and they come ba
   const dialog = page.getByRole('dialog', { name: 'Petra is ill' });
   const who = dialog.getByRole('list', { name: 'Who gets the work' });
   await expect(who).toContainText('Bunk room');
-  // What she takes up again comes after her days off, a Tuesday and a Wednesday.
-  await expect(who).not.toContainText(/Petra, (Tue|Wed)/);
-  await expect(who).toContainText(/(Ines|Osei|Tobin).*, (Tue 6|Wed 7) May/);
+  await expect(who).not.toContainText('Petra');
   await expect(dialog).toContainText(/Finish: (same finish|.* (later|sooner))/);
   await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Confirm' }).click());
   await expect(dialog).toHaveCount(0);

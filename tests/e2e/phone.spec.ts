@@ -8,7 +8,7 @@ const LEAST = 48;
 const smallTargets = (page: Page, least: number) =>
   page.evaluate((height) => {
     const all = document.querySelectorAll<HTMLElement>(
-      'main :is(button, a.btn, input:not([type=checkbox]), select, summary), nav[aria-label=Main] :is(a, button), header :is(button, a)',
+      'main :is(button, a.btn, input:not([type=checkbox], [type=file]), select, summary), nav[aria-label=Main] :is(a, button), header :is(button, a)',
     );
     return [...all]
       .filter((one) => one.checkVisibility() && one.getBoundingClientRect().width > 0)

@@ -36,6 +36,16 @@ describe('somebody who is ill', () => {
     expect(plan.finish).toBeGreaterThanOrEqual(planHouse(plain).bound);
   });
 
+  it('shares what comes back out among the others', () => {
+    const { sharing } = withPersonOff(input, 'p1', ['2031-05-05', '2031-05-06']);
+    const { assignments } = planHouse(sharing);
+    const takers = assignments.filter(({ item }) => freed.includes(item)).map(({ people }) => people);
+    expect(takers).toHaveLength(2);
+    expect(takers.flat()).not.toContain('p1');
+    // What is theirs later stays theirs.
+    expect(assignments.find(({ item }) => item === four)?.people).toEqual(['p1']);
+  });
+
   it('changes nobody else, and is off once where they were already', () => {
     expect(without.people.map(({ off }) => off)).toEqual([['2031-05-05', '2031-05-06'], [], []]);
     expect(withPersonOff(without, 'p1', ['2031-05-06']).input.people).toEqual(without.people);

@@ -3,6 +3,8 @@ import type { PlanInput } from './planInput';
 /** A plan without somebody on some days. */
 export interface PersonOff {
   readonly input: PlanInput;
+  /** The same with nothing new for them at all: by its plan what comes back is shared out among the others. */
+  readonly sharing: PlanInput;
   /** The items, by id, that come back: what they had for these days, and what is left from before. */
   readonly freed: readonly string[];
 }
@@ -19,14 +21,16 @@ export function withPersonOff(input: PlanInput, person: string, days: readonly s
     people.includes(person) && day <= last;
   const handed = Object.entries(input.handed);
   const open = new Set(input.items.map(({ id }) => id));
+  const handedOn = Object.fromEntries(handed.filter((entry) => !isFreed(entry)));
+  const withOwn = (change: (own: PlanInput['people'][number]) => Partial<PlanInput['people'][number]>): PlanInput => ({
+    ...input,
+    people: input.people.map((own) => (own.id === person ? { ...own, ...change(own) } : own)),
+    handed: handedOn,
+  });
+  const off = (own: readonly string[]) => [...new Set([...own, ...days])].sort();
   return {
-    input: {
-      ...input,
-      people: input.people.map((own) =>
-        own.id === person ? { ...own, off: [...new Set([...own.off, ...days])].sort() } : own,
-      ),
-      handed: Object.fromEntries(handed.filter((entry) => !isFreed(entry))),
-    },
+    input: withOwn((own) => ({ off: off(own.off) })),
+    sharing: withOwn((own) => ({ off: off(own.off), skills: [] })),
     freed: handed.filter(isFreed).flatMap(([item]) => (open.has(item) ? [item] : [])),
   };
 }

@@ -35,24 +35,30 @@ export function IllDialog({
   readonly confirm: (shared: readonly Given[]) => void;
   readonly close: () => void;
 }) {
-  const [found, setFound] = useState<{ readonly plan: HousePlan; readonly freed: readonly string[] }>();
+  const [found, setFound] = useState<{ readonly plan: HousePlan; readonly shared: readonly Given[] }>();
   const [failed, setFailed] = useState(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: it is asked once, for what was shown when it was opened
   useEffect(() => {
     let gone = false;
-    const { input: without, freed } = withPersonOff(input, person.id, days);
-    planFor(without)
-      .then((then) => {
-        if (gone) return;
-        if (then) setFound({ plan: then, freed });
-        else setFailed(true);
-      })
-      .catch(() => setFailed(true));
+    const shareOut = async () => {
+      const { input: without, sharing, freed } = withPersonOff(input, person.id, days);
+      const shares = await planFor(sharing);
+      const shared = shares && sharedOut(shares, freed, input);
+      const given = shared?.flatMap(({ items, given: to }) =>
+        to.people.length > 0 ? items.map(({ id }) => [id, to] as const) : [],
+      );
+      const then =
+        given && (await planFor({ ...without, handed: { ...without.handed, ...Object.fromEntries(given) } }));
+      if (gone) return;
+      if (shared && then) setFound({ shared, plan: then });
+      else setFailed(true);
+    };
+    shareOut().catch(() => setFailed(true));
     return () => {
       gone = true;
     };
   }, []);
-  const shared = found && sharedOut(found, input);
+  const shared = found?.shared;
   return (
     <Dialog title={`${person.name} is ill`} close={close}>
       <p>
@@ -99,11 +105,8 @@ export function IllDialog({
   );
 }
 
-/** Returns the freed items by who runs them in the new plan, and when. */
-function sharedOut(
-  { plan, freed }: { readonly plan: HousePlan; readonly freed: readonly string[] },
-  input: PlanInput,
-): readonly Given[] {
+/** Returns the freed items by who runs them in a plan, and when. */
+function sharedOut(plan: HousePlan, freed: readonly string[], input: PlanInput): readonly Given[] {
   const runs = new Map(plan.assignments.map((one) => [one.item, one]));
   const items = input.items.filter(({ id }) => freed.includes(id));
   const givenTo = (id: string) => {
