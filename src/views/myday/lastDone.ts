@@ -22,8 +22,7 @@ const MOST = 20;
 export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: string, now: number): LastDone | undefined {
   const mine = log.last(DONE, MOST).filter(({ by }) => by === me);
   const [last] = mine;
-  // What was sent later can be taken back from then.
-  const left = last ? Math.max(Date.parse(last.at), Date.parse(last.recordedAt)) + MINUTE_MS - now : 0;
+  const left = last ? Date.parse(last.at) + MINUTE_MS - now : 0;
   if (!last || left <= 0) return undefined;
   const together = mine.filter(({ room, at }) => room === last.room && at === last.at);
   const room = rooms.find((own) => own.room.id === last.room);
