@@ -54,6 +54,7 @@ export function worthOf(
     const begins = people[person]?.calendar.starts[0];
     const first = way[0];
     if (begins !== undefined && (first === undefined || (starts[first] ?? 0) >= begins + FIRST_HOUR)) idle += 1;
+    disorder += overtakenIn(way, jobs, causes);
     for (let next = 1; next < way.length; next += 1) {
       const [before, after] = [way[next - 1] ?? 0, way[next] ?? 0];
       const [one, other] = [jobs[before], jobs[after]];
@@ -61,7 +62,6 @@ export function worthOf(
         isTogether(teams[before], teams[after]) && (one?.room === other?.room || one?.pass === other?.pass);
       visits += goesOn ? 0 : 1;
       if (one?.house !== other?.house && (starts[after] ?? 0) - (ends[before] ?? 0) < NIGHT) trips += 1;
-      if (isOvertaken(one, other, causes[after])) disorder += 1;
       walks += (one?.room === other?.room ? 0 : 1) + (one?.tool === other?.tool ? 0 : 1);
     }
   }
@@ -71,12 +71,17 @@ export function worthOf(
 /** What keeps a job from beginning only because something else was put before it. */
 const OVERTAKING: ReadonlySet<Cause | undefined> = new Set<Cause>(['people', 'crossing', 'space', 'tool']);
 
-/** Whether somebody ran what was assigned later before what was assigned first, and only that kept it from beginning. */
-const isOvertaken = (one: Job | undefined, other: Job | undefined, cause: number | undefined): boolean =>
-  one?.pinned !== undefined &&
-  other?.pinned !== undefined &&
-  one.pinned.rank > other.pinned.rank &&
-  OVERTAKING.has(CAUSES[cause ?? 0]);
+/** Counts the jobs of a person's way before which they ran what was assigned later, where only such things kept them from beginning. */
+function overtakenIn(way: readonly number[], jobs: readonly Job[], causes: Uint8Array): number {
+  let [count, highest] = [0, -1];
+  for (const index of way) {
+    const rank = jobs[index]?.pinned?.rank;
+    if (rank === undefined) continue;
+    if (rank < highest && OVERTAKING.has(CAUSES[causes[index] ?? 0])) count += 1;
+    highest = Math.max(highest, rank);
+  }
+  return count;
+}
 
 /** The places of the finish in what a plan is worth: before the order of assigned work, and after it. */
 export const FINISH = 2;
