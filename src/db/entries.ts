@@ -114,6 +114,9 @@ export async function appendEntries(
   }
 }
 
+/** A phone may be without a signal for so long. */
+const LONGEST_APART_MS = 7 * 24 * 3_600_000;
+
 /** Everyone takes back what is their own, and the same coat by somebody else in favour of their own; a lead takes back anything. */
 function mayVoid(
   { payload }: Extract<NewEntry, { kind: 'void' }>,
@@ -125,6 +128,8 @@ function mayVoid(
   if (payload.for === undefined) return target === undefined || target.by === by.id;
   const own = sent.find(({ id }) => id === payload.for);
   if (own?.kind !== 'coat' || target?.kind !== 'coat' || target.roomId !== own.room) return false;
+  // Two who logged the same find out within days: nobody takes back what stands for longer.
+  if (now() - target.recordedAt.getTime() > LONGEST_APART_MS) return false;
   const theirs = payloadOf(target) as typeof own.payload;
   return theirs.class === own.payload.class && theirs.key === own.payload.key && theirs.side === own.payload.side;
 }

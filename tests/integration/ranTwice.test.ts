@@ -7,6 +7,7 @@ import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
 import { inFirm } from '@/db/firm';
 import { addHouse } from '@/db/houses';
+import { models } from '@/db/models';
 import { addPerson, type Member } from '@/db/people';
 import { asTestFirm, newFirm } from './asTestFirm';
 
@@ -110,5 +111,25 @@ describe('a coat that two log, both without a signal', () => {
         .get('pantry')
         ?.applied.map(({ id }) => id),
     ).toEqual([mine.id]);
+  });
+
+  it('stays where it was recorded more than a week ago, whoever logs the same now', async () => {
+    const house = await newHouse();
+    const said = (entries: readonly NewEntry[], by = other) => within(() => appendEntries(house, by, entries));
+    const [theirs, mine] = [tape(undefined), tape(undefined)];
+    await said([theirs], lead as typeof other);
+    await within(() =>
+      models().sequelize.query("UPDATE entries SET recorded_at = now() - interval '8 days' WHERE id = $1", {
+        bind: [theirs.id],
+      }),
+    );
+    const instead: NewEntry = {
+      id: randomUUID(),
+      room: null,
+      at: theirs.at,
+      kind: 'void',
+      payload: { target: theirs.id, for: mine.id },
+    };
+    expect((await said([instead, mine])).kind).toBe('notYours');
   });
 });
