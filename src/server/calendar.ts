@@ -3,6 +3,7 @@ import { dayOf } from '../core/measure/dayOf';
 import { assignedDays } from '../core/schedule/assignedDays';
 import { passDone } from '../core/schedule/assignedWork';
 import { type Block, workOn } from '../core/work/block';
+import { inDayOrder } from '../core/work/dayListOf';
 import type { Pass } from '../core/work/pass';
 import { instantOn } from '../core/work/shifts';
 import { findCalendar, housesWithWork } from '../db/calendars';
@@ -18,8 +19,8 @@ const DAY_MS = 24 * HOUR_MS;
 const PAST_DAYS = 7;
 
 /**
- * The calendar of whom this secret address was given: what is handed to them, in all houses, one after the other each day; what is
- * not done by its day stands on today.
+ * The calendar of whom this secret address was given: what is assigned to them, in all houses, one after the other each day in the order
+ * of My day; what is not done by its day stands on today.
  *
  * @param nameOf what a pass is called
  */
@@ -34,29 +35,25 @@ export async function calendarOf(token: string, nameOf: (pass: Pass, block?: Blo
     return snapshots.flatMap(({ id, snapshot, timeZone }) => {
       const oldest = dayOf(now() - PAST_DAYS * DAY_MS, timeZone);
       const assigned = assignedDays(snapshot.rooms, dayOf(now(), timeZone));
-      return (
-        assigned.handed
-          .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
-          // As on My day: what is left from earlier days comes first.
-          .toSorted((a, b) => (a.leftFrom ?? a.day).localeCompare(b.leftFrom ?? b.day))
-          .map((handed): EventAttributes => {
-            const { room, task, day, people, block, leftFrom } = handed;
-            const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
-            const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
-            ends.set(day, end);
-            const done = passDone(handed) === 1;
-            return {
-              // What is left from an earlier day moves on from day to day.
-              uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${leftFrom ?? day}@oak-tally`,
-              title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
-              location: snapshot.house.name,
-              start: arrayOf(start),
-              startInputType: 'utc',
-              end: arrayOf(end),
-              endInputType: 'utc',
-            };
-          })
-      );
+      return inDayOrder(assigned.handed)
+        .filter(({ people, day }) => people.includes(person.id) && day >= oldest)
+        .map((handed): EventAttributes => {
+          const { room, task, day, people, block, leftFrom } = handed;
+          const start = ends.get(day) ?? instantOn(day, crew.begins, timeZone);
+          const end = start + assigned.hoursOf(handed, person.id) * HOUR_MS;
+          ends.set(day, end);
+          const done = passDone(handed) === 1;
+          return {
+            // What is left from an earlier day moves on from day to day.
+            uid: `${id}.${room.room.id}.${workOn(task.pass, block)}.${people.length}.${leftFrom ?? day}@oak-tally`,
+            title: `${done ? '✓ ' : ''}${room.room.name}: ${nameOf(task.pass, block)}`,
+            location: snapshot.house.name,
+            start: arrayOf(start),
+            startInputType: 'utc',
+            end: arrayOf(end),
+            endInputType: 'utc',
+          };
+        });
     });
   });
   const { value, error } = createEvents(events, { productId: 'oak-tally', calName: `Oak Tally, ${person.name}` });

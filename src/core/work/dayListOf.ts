@@ -39,8 +39,7 @@ export function dayListOf<Room>(
   doneOf: (pass: HandedPass<Room>) => number = () => 0,
 ): DayList<Room> {
   const own = handed.filter((pass) => pass.people.includes(person) && pass.day === day);
-  const since = ({ leftFrom, order }: HandedPass<Room>) => ({ day: leftFrom ?? day, order });
-  const passes = own.toSorted((a, b) => compareAssigned(since(a), since(b)));
+  const passes = inDayOrder(own);
   const hoursOf = (pass: HandedPass<Room>) => hoursOfPass(pass, paceOf);
   const sum = (of: (pass: HandedPass<Room>) => number) => {
     return dayHours(passes.reduce((hours, pass) => hours + of(pass), 0));
@@ -51,6 +50,12 @@ export function dayListOf<Room>(
     hours: sum((pass) => hoursOf(pass) * (pass.leftFrom ? 1 - doneOf(pass) : 1)),
     left: sum((pass) => hoursOf(pass) * (1 - doneOf(pass))),
   };
+}
+
+/** Returns assigned work in the order in which it is done: what is left from earlier days first, then as it was assigned. */
+export function inDayOrder<Room>(handed: readonly HandedPass<Room>[]): readonly HandedPass<Room>[] {
+  const since = ({ leftFrom, day, order }: HandedPass<Room>) => ({ day: leftFrom ?? day, order });
+  return handed.toSorted((a, b) => compareAssigned(since(a), since(b)));
 }
 
 /** Returns the hours of a day with some work: mixing and cleaning are included; 0 without work. */

@@ -5,7 +5,7 @@ import { takeOff } from '../joints/takeOff';
 import { resolveMethod, usualMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { LEVELS, type Level } from '../room/level';
-import { dayListOf, type HandedPass } from './dayListOf';
+import { dayListOf, type HandedPass, inDayOrder } from './dayListOf';
 import { coatHours, tasksOf } from './tasksOf';
 
 const { house, room } = roomOf("A 20' x 14' x 8', door 32x80 wall 1 bead, ceiling along");
@@ -111,6 +111,19 @@ describe('the list of a day', () => {
     expect(list.passes.map(({ room }) => room)).toEqual(['f', 'e', 'a', 'b']);
     expect(list.hours).toBeCloseTo(2.5 * tape.hours + fill.hours + 0.5, 9);
     expect(list.left).toBeCloseTo(list.hours, 9);
+  });
+
+  it('goes by what was assigned first, after what is left from earlier days', () => {
+    const assigned = (room: string, at: number, seq: number, leftFrom?: string): HandedPass<string> => ({
+      room,
+      task: fill,
+      people: ['tobin'],
+      day: '2031-05-06',
+      order: [at, seq],
+      leftFrom,
+    });
+    const all = [assigned('c', 2, 1), assigned('b', 1, 9), assigned('a', 1, 3), assigned('left', 7, 20, '2031-05-05')];
+    expect(inDayOrder(all).map(({ room }) => room)).toEqual(['left', 'a', 'b', 'c']);
   });
 
   it('of somebody who is free is empty and takes no time', () => {
