@@ -1,6 +1,29 @@
 import { useState } from 'react';
 import type { AskedCoat } from '@/client/useLog';
 
+type Answer = Parameters<AskedCoat['answer']>[0];
+
+/** Returns what can be answered, in words; none for the answer that needs a reason. */
+function choicesOf(asks: AskedCoat['asks']): readonly (readonly [words: string, answer: Answer | undefined])[] {
+  if (asks === 'sameCoat') {
+    return [
+      ['Same coat', { repeat: 'same' }],
+      ['Next coat', { repeat: 'next' }],
+    ];
+  }
+  if ('clashes' in asks) {
+    return [
+      ['Keep mine', { counts: 'mine' }],
+      ['Keep theirs', { counts: 'theirs' }],
+      ['Both did part', { counts: 'both' }],
+    ];
+  }
+  return [
+    ['Fixed now', { fixed: true }],
+    ['Cover anyway', undefined],
+  ];
+}
+
 /** Asks what only who logs a coat knows: same coat or next, problem under it fixed or why covered, whose counts of two. */
 export function CoatQuestion({
   question: { words, asks, answer },
@@ -14,7 +37,7 @@ export function CoatQuestion({
 }) {
   const [why, setWhy] = useState<string>();
   const [isMissing, setMissing] = useState(false);
-  const send = async (given: Parameters<AskedCoat['answer']>[0]) => {
+  const send = async (given: Answer) => {
     if (await answer(given)) done?.();
   };
   const cover = () => {
@@ -22,22 +45,6 @@ export function CoatQuestion({
     if (why.trim() === '') return setMissing(true);
     void send({ why: why.trim() });
   };
-  const choices: readonly (readonly [string, () => void])[] =
-    asks === 'sameCoat'
-      ? [
-          ['Same coat', () => void send({ repeat: 'same' })],
-          ['Next coat', () => void send({ repeat: 'next' })],
-        ]
-      : 'clashes' in asks
-        ? [
-            ['Keep mine', () => void send({ counts: 'mine' })],
-            ['Keep theirs', () => void send({ counts: 'theirs' })],
-            ['Both did part', () => void send({ counts: 'both' })],
-          ]
-        : [
-            ['Fixed now', () => void send({ fixed: true })],
-            ['Cover anyway', cover],
-          ];
   return (
     <div role="alert" className="space-y-2 rounded-lg border border-base-300 p-3">
       <p className="font-semibold">{words}</p>
@@ -58,8 +65,14 @@ export function CoatQuestion({
         </label>
       )}
       <div className="grid grid-cols-2 gap-2">
-        {choices.map(([name, choose]) => (
-          <button key={name} type="button" className="btn btn-lg" disabled={busy} onClick={choose}>
+        {choicesOf(asks).map(([name, given]) => (
+          <button
+            key={name}
+            type="button"
+            className="btn btn-lg"
+            disabled={busy}
+            onClick={() => (given ? void send(given) : cover())}
+          >
             {name}
           </button>
         ))}

@@ -7,6 +7,7 @@ import type { Crew, Member } from '@/core/work/crew';
 import { SKILLS, type Skill } from '@/core/work/workItem';
 import { DaysField } from '@/ui/DaysField';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 import { TextField } from '@/ui/TextField';
 import { paceWords } from './paceWords';
 import { SKILL_WORDS, toolWords } from './planWords';
@@ -212,14 +213,7 @@ export function CrewDialog({
           {command.message}
         </p>
       )}
-      <div className="modal-action">
-        <button type="button" className="btn" onClick={close}>
-          Cancel
-        </button>
-        <button type="button" className="btn btn-primary" disabled={command.busy} onClick={() => void save()}>
-          Keep
-        </button>
-      </div>
+      <DialogEnd words="Keep" disabled={command.busy} go={() => void save()} close={close} />
     </Dialog>
   );
 }

@@ -7,6 +7,7 @@ import { withPersonOff } from '@/core/plan/personOff';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '@/core/plan/planInput';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 import { changeWords, dayWords } from '@/words/when';
 import { cardRooms, cardWords, whoWords } from './planWords';
 import type { Given } from './useHandOut';
@@ -88,19 +89,7 @@ export function IllDialog({
           {message}
         </p>
       )}
-      <div className="modal-action">
-        <button type="button" className="btn" onClick={close}>
-          Cancel
-        </button>
-        <button
-          type="button"
-          className="btn btn-primary"
-          disabled={busy || !shared}
-          onClick={() => shared && confirm(shared)}
-        >
-          Confirm
-        </button>
-      </div>
+      <DialogEnd words="Confirm" disabled={busy || !shared} go={() => shared && confirm(shared)} close={close} />
     </Dialog>
   );
 }

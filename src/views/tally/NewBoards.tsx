@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { useLog } from '@/client/useLog';
 import { Dialog } from '@/ui/Dialog';
+import { DialogEnd } from '@/ui/DialogEnd';
 
 /** Logs that new boards hang on faces of a room: all of their joints start over, and the record of the old ones stays. */
 export function NewBoards({
@@ -61,14 +62,7 @@ export function NewBoards({
               {message}
             </p>
           )}
-          <div className="modal-action">
-            <button type="button" className="btn" onClick={close}>
-              Cancel
-            </button>
-            <button type="button" className="btn btn-primary" disabled={log.busy} onClick={() => void startOver()}>
-              Start joints over
-            </button>
-          </div>
+          <DialogEnd words="Start joints over" disabled={log.busy} go={() => void startOver()} close={close} />
         </Dialog>
       )}
     </>
