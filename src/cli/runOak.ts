@@ -33,7 +33,7 @@ interface Command {
   readonly options: Readonly<Record<string, typeof TEXT | typeof FLAG>>;
   /** What its one word is, where it takes one. */
   readonly word: string | undefined;
-  /** Whether it takes more than one. */
+  /** The command takes several words, such as files. */
   readonly several?: true;
   /** @param more the words after the first */
   readonly run: (word: string, values: Values, more: readonly string[]) => object;

@@ -27,7 +27,7 @@ export interface UnsentPhoto {
 interface Kept extends DBSchema {
   unsent: { key: number; value: UnsentGroup; indexes: { id: string } };
   photos: { key: string; value: ArrayBuffer };
-  /** What is recorded, until the kept house has it. */
+  /** Groups that the server recorded, each until the house kept on the device shows it. */
   sent: { key: string; value: UnsentGroup };
   seen: { key: string; value: SeenMark & { readonly packed: ArrayBuffer } };
   /** One count: how often somebody signed out. */
@@ -97,7 +97,7 @@ async function takeOut(ids: readonly string[], isRecorded: boolean): Promise<voi
   await write.done;
 }
 
-/** What is recorded and the kept houses do not have yet. */
+/** Returns the groups that the server recorded and that the houses kept on the device do not show yet. */
 export const sentGroups = async (): Promise<readonly UnsentGroup[]> => (await device()).getAll('sent');
 
 /** Adds a group with the photos that it names: all of it is on disk, or nothing. */

@@ -74,7 +74,7 @@ export function withAnswer<One extends Unstamped & { readonly id?: string }>(
   return [...closed, ...entries];
 }
 
-/** What clashes, where that is asked about. */
+/** Returns the clashes that a group asks about, if it asks about any. */
 export const clashesIn = (asks: Asks | undefined): readonly Clash[] | undefined =>
   asks !== undefined && asks !== 'sameCoat' && 'clashes' in asks ? asks.clashes : undefined;
 
@@ -87,7 +87,7 @@ const withPayload = <One extends Unstamped>(entry: One, more: object): One => ({
  * Returns a group in two: what clashes with what somebody else logged, and the rest, which does not wait for the answer; undefined where
  * nothing is left.
  *
- * @param id of the rest
+ * @param newId makes the ids of the split groups
  */
 export function splitClashes(
   group: UnsentGroup,

@@ -18,7 +18,7 @@ import {
 /** What waits on this device, as pages show it. */
 export interface OutboxState {
   readonly groups: readonly UnsentGroup[];
-  /** What is recorded and the houses that this device keeps do not have yet. */
+  /** Groups that the server recorded and that the houses kept on the device do not show yet. */
   readonly sent: readonly UnsentGroup[];
   /** How the last sending ended. */
   readonly end: SendingEnd;

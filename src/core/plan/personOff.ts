@@ -1,5 +1,7 @@
 import type { PlanInput } from './planInput';
 
+type Own = PlanInput['people'][number];
+
 /** A plan without somebody on some days. */
 export interface PersonOff {
   readonly input: PlanInput;
@@ -22,15 +24,11 @@ export function withPersonOff(input: PlanInput, person: string, days: readonly s
   const handed = Object.entries(input.handed);
   const open = new Set(input.items.map(({ id }) => id));
   const handedOn = Object.fromEntries(handed.filter((entry) => !isFreed(entry)));
-  const withOwn = (change: (own: PlanInput['people'][number]) => Partial<PlanInput['people'][number]>): PlanInput => ({
-    ...input,
-    people: input.people.map((own) => (own.id === person ? { ...own, ...change(own) } : own)),
-    handed: handedOn,
-  });
-  const off = (own: readonly string[]) => [...new Set([...own, ...days])].sort();
+  const withOwn = (change: (own: Own) => Own) => input.people.map((own) => (own.id === person ? change(own) : own));
+  const isOff = (own: Own): Own => ({ ...own, off: [...new Set([...own.off, ...days])].sort() });
   return {
-    input: withOwn((own) => ({ off: off(own.off) })),
-    sharing: withOwn((own) => ({ off: off(own.off), skills: [] })),
+    input: { ...input, people: withOwn(isOff), handed: handedOn },
+    sharing: { ...input, people: withOwn((own) => ({ ...isOff(own), skills: [] })), handed: handedOn },
     freed: handed.filter(isFreed).flatMap(([item]) => (open.has(item) ? [item] : [])),
   };
 }

@@ -119,7 +119,7 @@ export function schedule(problem: PlanProblem, options?: PlanOptions): Plan {
 const ASSIGNED_FIRST = 1_000_000;
 const NEXT_ASSIGNED = 1000;
 
-/** What was handed out first, then the way that is longest to its due date, then what is due to nobody. */
+/** Returns how urgent each job is: assigned work in its order, then what has the longest way to its due date, then what is due to nobody. */
 function urgencyOf(problem: PlanProblem): Float64Array {
   const tails = tailsOf(problem);
   const dues = problem.jobs.flatMap(({ due }) => due ?? []);

@@ -18,7 +18,7 @@ interface VisitRun {
   readonly item: WorkItem;
 }
 
-/** How visits are told apart. */
+/** The settings that say where one visit ends and the next begins. */
 export interface VisitRules {
   readonly timeZone: string;
   /** What takes less than so many minutes is no visit of its own. */
