@@ -32,6 +32,7 @@ import { floorsOf, type ListedRoom } from './arrange';
 import { type FloorTally, HouseTally } from './HouseTally';
 import { useLaser } from './laser/useLaser';
 import { QuickLine } from './QuickLine';
+import { RemovedNotice } from './RemovedNotice';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
 import { RoomTools } from './RoomTools';
@@ -45,7 +46,6 @@ const DrawingImport = lazy(async () => ({ default: (await import('./drawing/Draw
 const HouseFileImport = lazy(async () => ({
   default: (await import('./houseFile/HouseFileImport')).HouseFileImport,
 }));
-const RemovedNotice = lazy(async () => ({ default: (await import('./RemovedNotice')).RemovedNotice }));
 const StaleNotice = lazy(async () => ({ default: (await import('./StaleNotice')).StaleNotice }));
 const FloorPlan = lazy(async () => ({ default: (await import('./FloorPlan')).FloorPlan }));
 const LaserPanel = lazy(async () => ({ default: (await import('./laser/LaserPanel')).LaserPanel }));
@@ -103,7 +103,8 @@ export function TallyView({
   const [asForm, setAsForm] = useState(false);
   const [layouts, setLayouts] = useState(false);
   const [onPlan, setOnPlan] = useState(false);
-  const [bringing, setBringing] = useState<'drawing' | 'file'>();
+  const [asking, setAsking] = useState<'drawing' | 'file' | 'boards'>();
+  const closeDialog = () => setAsking(undefined);
   const [byLaser, setByLaser] = useState(false);
   const asks = useLaser(house.unit);
   const [trouble, setTrouble] = useState<string>();
@@ -191,11 +192,7 @@ export function TallyView({
       <h1 className="sr-only">Tally</h1>
       <RoomList rooms={shownRooms} opened={opened} unit={house.unit} mayEdit={mayEdit} onArrange={arrange} />
       <div className="flex min-w-0 flex-col gap-2 p-4 md:max-lg:self-start lg:overflow-y-auto">
-        {removed && mayEdit && (
-          <Suspense fallback={<Opening />}>
-            <RemovedNotice room={removed} />
-          </Suspense>
-        )}
+        {removed && mayEdit && <RemovedNotice room={removed} />}
         {mayEdit && current && boards && boards.moved.length > 0 && (
           <BoardsQuestion room={current} faces={boards.moved} names={boards.names} now={now} />
         )}
@@ -232,16 +229,16 @@ export function TallyView({
           {mayEdit && rooms.length > 0 && <Toggle words="Floor plan" on={onPlan} onToggle={setOnPlan} />}
           {mayEdit && current && <RoomTools room={current} />}
           {mayEdit && current && boards && (
-            <Suspense>
-              <NewBoards room={current} faces={boards.faces} now={now} />
-            </Suspense>
+            <button type="button" className="btn" onClick={() => setAsking('boards')}>
+              New boards …
+            </button>
           )}
           {mayEdit && (
             <>
-              <button type="button" className="btn" onClick={() => setBringing('drawing')}>
+              <button type="button" className="btn" onClick={() => setAsking('drawing')}>
                 From a drawing …
               </button>
-              <button type="button" className="btn" onClick={() => setBringing('file')}>
+              <button type="button" className="btn" onClick={() => setAsking('file')}>
                 From a house file …
               </button>
             </>
@@ -254,20 +251,15 @@ export function TallyView({
               (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))}
           </span>
         </div>
-        {bringing && (
-          <Suspense fallback={<Opening />}>
-            {bringing === 'drawing' ? (
-              <DrawingImport house={house} close={() => setBringing(undefined)} />
-            ) : (
-              <HouseFileImport
-                house={house}
-                houseVersion={houseVersion}
-                rooms={rooms}
-                close={() => setBringing(undefined)}
-              />
-            )}
-          </Suspense>
-        )}
+        <Suspense fallback={<Opening />}>
+          {asking === 'boards' && current && boards && (
+            <NewBoards room={current} faces={boards.faces} now={now} close={closeDialog} />
+          )}
+          {asking === 'drawing' && <DrawingImport house={house} close={closeDialog} />}
+          {asking === 'file' && (
+            <HouseFileImport house={house} houseVersion={houseVersion} rooms={rooms} close={closeDialog} />
+          )}
+        </Suspense>
         {state.theirs && (
           <Suspense fallback={<Opening />}>
             <StaleNotice
