@@ -20,10 +20,11 @@ import {
 } from './quickLinePieces';
 import type { Owners, RoomDraft } from './reader';
 import { splitHead } from './splitHead';
+import { hintForItem, hintForName, type LineHint } from './triedWords';
 import { readWalk } from './walk';
 
 export type QuickLineResult =
-  | { readonly ok: true; readonly room: QuickRoom }
+  | { readonly ok: true; readonly room: QuickRoom; readonly hint?: LineHint }
   | ({ readonly ok: false; readonly reason: string; readonly mend: LineMend | undefined } & Place);
 
 const LONGEST_LINE = 4000;
@@ -50,7 +51,9 @@ export function parseQuickLine(line: string, house: RoomDefaults, before?: Quick
     const [head = pieceOf('', 0), ...pieces] = cutAtCommas(line);
     const room = readHead(head, house.unit);
     // A comma at the end is an item to come.
-    const items = pieces.filter(({ text }, index) => text !== '' || index < pieces.length - 1).map(readItem);
+    const items = pieces
+      .filter(({ text }, index) => text !== '' || index < pieces.length - 1)
+      .map((piece) => readItemOr(piece, head, house.unit));
     const walls = wallsOf(room.outline, house.unit);
     const owners = applyItems(items, room, walls, house.unit);
     const turned = turnedRight(room, walls.length);
@@ -58,13 +61,24 @@ export function parseQuickLine(line: string, house: RoomDefaults, before?: Quick
     const known = before && checkOutline(turned.outline, house.unit).length === 0;
     const kept = known ? keepIds(before, turned, house.unit) : turned;
     const problem = checkRoom({ ...kept, id: 'new' }, house)[0];
-    if (!problem) return { ok: true, room: kept };
+    const hint = problem ? undefined : hintForName(kept, head, house.unit);
+    if (!problem) return { ok: true, room: kept, ...(hint && { hint }) };
     const place = placeOf(problem.path, owners) ?? head;
     return { ok: false, reason: problem.reason, at: place.at, length: Math.max(1, place.length), mend: undefined };
   } catch (error) {
     if (error instanceof Misread)
       return { ok: false, reason: error.reason, at: error.at, length: Math.max(1, error.length), mend: error.mend };
     throw error;
+  }
+}
+
+/** Reads an item; where its word is not known, but often tried, the refusal says how it is typed. */
+function readItemOr(piece: Piece, head: Piece, unit: LengthUnit): ReadItem {
+  try {
+    return readItem(piece);
+  } catch (error) {
+    const hint = error instanceof Misread ? hintForItem(piece, head, unit) : undefined;
+    throw hint ? new Misread(hint.reason, piece.at, Math.max(1, piece.length), hint.mend) : error;
   }
 }
 

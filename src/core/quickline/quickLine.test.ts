@@ -82,7 +82,7 @@ describe('the quick line', () => {
     ],
     ["A: 12' x 10', tray 24x10, tray 12x10", ['tray 12x10', 'the ceiling is said twice']],
     ["A: r 12' d 10' l 12' q 10'", ['q', '"q" does not belong in a length']],
-    ["A: r 12' d 10' l 11'6 u 10'", ["u 10'", 'the walk does not close: it ends 6" right of its start']],
+    ["A: r 12' d 10' l 11'9 u 10'", ["u 10'", 'the walls do not close: they end 3" to the right of the start']],
     [
       "A: r 12' d 10' u 4' l 12' u 6'",
       ["A: r 12' d 10' u 4' l 12' u 6'", 'crosses itself: walls 2 and 3 meet where no corner is'],

@@ -2,10 +2,13 @@ import { formatLength } from '../measure/formatLength';
 import { parseLength } from '../measure/parseLength';
 import { fromMm, type LengthUnit, toMm } from '../measure/unit';
 import type { Point } from '../measure/vector';
+import { checkOutline } from '../room/checks/checkOutline';
 import type { Room } from '../room/schema';
-import { wallsOf } from '../room/walls';
+import { turnedOutline } from '../room/turnedOutline';
+import { isClockwise, wallsOf } from '../room/walls';
 import { inchesText } from './lengthText';
 import {
+  type LineMend,
   Misread,
   type Piece,
   type Place,
@@ -66,7 +69,7 @@ export function readWalk(text: Piece, unit: LengthUnit, of: 'room' | 'column' = 
   const all = closing ? [...runs, closing] : runs;
   if (runs.length < 3 && all.length < 3) throw new Misread('a room has at least three walls', walked.at, walked.length);
   const missed = Math.hypot(toMm(gap[0], unit), toMm(gap[1], unit));
-  if (missed > CLOSED_MM && !spread) throw openWalk(gap, walked, steps.at(-1)?.place ?? walked, unit, all);
+  if (missed > CLOSED_MM && !spread) throw openWalk(gap, walked, steps, unit, all);
   return { outline: cornersOf(all, gap, unit), gap: missed > CLOSED_MM ? gap : [0, 0] };
 }
 
@@ -114,20 +117,92 @@ function closingRun(step: Step | undefined, [x, y]: Point): Point {
   return ways.reduce<Point>(([sx, sy], way) => [sx + way[0] * along(way), sy + way[1] * along(way)], [0, 0]);
 }
 
-function openWalk(gap: Point, walked: Piece, last: Place, unit: LengthUnit, runs: readonly Point[]): Misread {
-  const words = [
-    Math.abs(gap[0]) > 1e-9
-      ? `${formatLength(Math.abs(toMm(gap[0], unit)), unit)} ${gap[0] > 0 ? 'right' : 'left'}`
-      : '',
-    Math.abs(gap[1]) > 1e-9
-      ? `${formatLength(Math.abs(toMm(gap[1], unit)), unit)} ${gap[1] > 0 ? 'below' : 'above'}`
-      : '',
+/** A tape is misread by inches at most: a walk that misses by more has a wall missing or wrong. Common practice, no source. */
+const MISREAD_MM = 150;
+
+function openWalk(
+  gap: Point,
+  walked: Piece,
+  steps: readonly Step[],
+  unit: LengthUnit,
+  runs: readonly Point[],
+): Misread {
+  const place = steps.at(-1)?.place ?? walked;
+  const away = [
+    Math.abs(gap[0]) > 1e-9 ? `${lengthOf(gap[0], unit)} to the ${gap[0] > 0 ? 'right' : 'left'} of the start` : '',
+    Math.abs(gap[1]) > 1e-9 ? `${lengthOf(gap[1], unit)} ${gap[1] > 0 ? 'below' : 'above'} the start` : '',
   ].filter(Boolean);
   const end = walked.at + walked.length;
-  return new Misread(`the walk does not close: it ends ${words.join(' and ')} of its start`, last.at, last.length, {
+  const spread: LineMend = {
     label: `Spread it over the ${runs.length} walls`,
     line: (line) => `${line.slice(0, end)} spread${line.slice(end)}`,
+  };
+  const isMisread = Math.hypot(toMm(gap[0], unit), toMm(gap[1], unit)) <= MISREAD_MM;
+  const mend = isMisread ? spread : waysToClose(gap, runs, steps, end, unit).find(({ runs: all }) => isRoom(all, unit));
+  return new Misread(
+    `the walls do not close: they end ${away.join(' and ')}`,
+    place.at,
+    place.length,
+    mend && { label: mend.label, line: mend.line },
+  );
+}
+
+const lengthOf = (value: number, unit: LengthUnit): string => formatLength(Math.abs(toMm(value, unit)), unit);
+const lineText = (value: number, unit: LengthUnit): string => wallText(value, unit, inchesText(value, unit));
+/** Whether a walk is a room, either way round. */
+function isRoom(runs: readonly Point[], unit: LengthUnit): boolean {
+  const outline = cornersOf(runs, [0, 0], unit);
+  return checkOutline(isClockwise(outline) ? outline : turnedOutline(outline), unit).length === 0;
+}
+
+/** A way to close a walk, with the runs that it would have. */
+interface Closing extends LineMend {
+  readonly runs: readonly Point[];
+}
+
+/** Lists ways to close a walk, the likeliest first: walls added at its end, else one wall made longer or shorter. */
+function waysToClose(
+  gap: Point,
+  runs: readonly Point[],
+  steps: readonly Step[],
+  end: number,
+  unit: LengthUnit,
+): readonly Closing[] {
+  const added = closingSteps(gap, runs.at(-1) ?? [0, 0]);
+  const words = added.map(([way, length]) => `${lengthOf(length, unit)} ${WAY_WORDS[way]}`).join(' and ');
+  const text = added.map(([way, length]) => ` ${way} ${lineText(length, unit)}`).join('');
+  const add: Closing = {
+    label: `Add ${words}`,
+    line: (line) => line.slice(0, end) + text + line.slice(end),
+    runs: [...runs, ...added.map(([way, length]) => scaled(WAYS[way] ?? [0, 0], length))],
+  };
+  const changed = runs.flatMap((run, index): readonly Closing[] => {
+    const step = steps[index];
+    const length = Math.hypot(...run);
+    const left = length - (run[0] * gap[0] + run[1] * gap[1]) / length;
+    const isAlong = Math.abs(run[0] * gap[1] - run[1] * gap[0]) < 1e-6 * length;
+    if (!step || step.way.length > 1 || !isAlong || left < 1e-6) return [];
+    const { at, length: size } = step.value;
+    return [
+      {
+        label: `Make wall ${index + 1} ${lengthOf(left, unit)}`,
+        line: (line) => line.slice(0, at) + lineText(tidy(left), unit) + line.slice(at + size),
+        runs: runs.with(index, scaled(run, left / length)),
+      },
+    ];
   });
+  return [add, ...changed.reverse()];
+}
+
+const scaled = ([x, y]: Point, by: number): Point => [x * by, y * by];
+
+const WAY_WORDS: Readonly<Record<string, string>> = { r: 'right', l: 'left', d: 'down', u: 'up' };
+
+/** The straight walls that lead back to the start, first the one that turns off the last wall. */
+function closingSteps([x, y]: Point, [dx, dy]: Point): readonly (readonly [way: string, length: number])[] {
+  const across = Math.abs(x) > 1e-9 ? [[x > 0 ? 'l' : 'r', tidy(Math.abs(x))] as const] : [];
+  const along = Math.abs(y) > 1e-9 ? [[y > 0 ? 'u' : 'd', tidy(Math.abs(y))] as const] : [];
+  return Math.abs(dx) > Math.abs(dy) ? [...along, ...across] : [...across, ...along];
 }
 
 /**
