@@ -13,14 +13,15 @@ import { query, urlOf } from './testDatabase';
 export { expect };
 
 const HOUR = 3_600_000;
-type Cookies = Awaited<ReturnType<BrowserContext['cookies']>>;
+/** The cookies of somebody who has signed in. */
+type Session = Parameters<BrowserContext['addCookies']>[0];
 
 /** A server of a worker's own, on a database of its own, by a clock that only its tests move. */
 interface Site extends Server {
   readonly database: string;
   readonly clock: string;
   /** Sessions by person: each signs in once, the other tests take the session over. */
-  readonly sessions: Map<string, Cookies>;
+  readonly sessions: Map<string, Session>;
 }
 
 async function makeSite(worker: number): Promise<Site> {
@@ -113,14 +114,23 @@ export const keyOf = (house: string, room: string): string => `oak-demo-${room}-
 async function signIn(page: Page, { sessions, url }: Site, name: string): Promise<void> {
   // What somebody else had open is not theirs.
   if (page.url() !== 'about:blank') await page.goto('about:blank');
-  const session = sessions.get(name);
-  if (session) {
-    await page.context().addCookies(session);
-    return;
-  }
-  const answer = await page.request.post(`${url}/api/commands/signIn`, { data: { name, password: 'oak-demo' } });
+  const session = sessions.get(name) ?? (await startSession(url, name));
+  sessions.set(name, session);
+  await page.context().addCookies(session);
+}
+
+/** Signs in as a program does and returns the session's cookies: a browser that has just started is asked for nothing. */
+async function startSession(url: string, name: string): Promise<Session> {
+  const answer = await fetch(`${url}/api/commands/signIn`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: url },
+    body: JSON.stringify({ name, password: 'oak-demo' }),
+  });
   expect(await answer.json()).toEqual({ ok: true, value: null });
-  sessions.set(name, await page.context().cookies());
+  return answer.headers.getSetCookie().map((line) => {
+    const [, cookie = '', value = ''] = /^([^=]+)=([^;]*)/.exec(line) ?? [];
+    return { name: cookie, value, url };
+  });
 }
 
 /**
