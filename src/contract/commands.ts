@@ -114,9 +114,8 @@ export const COMMANDS = {
   keepMethod: plain('lead', z.strictObject({ name, unit: z.enum(['in', 'mm']), choices: choicesSchema })),
   dropMethod: plain('lead', z.strictObject({ id: z.uuid('must be a method').toLowerCase() })),
 
-  addRoom: command<{ readonly id: string }>()('lead', z.strictObject({ house, room: roomSchema.omit({ id: true }) })),
-  /** Rooms of a drawing, each where it is drawn: all of them, or none. */
-  addRooms: command<{ readonly count: number }>()(
+  /** Adds rooms: all of them, or none. Their ids come back in their order. */
+  addRooms: command<{ readonly ids: readonly string[] }>()(
     'lead',
     z.strictObject({
       house,

@@ -29,12 +29,13 @@ export const sizeWords = (width: number, length: number, unit: LengthUnit): stri
     .map((mm) => lengthWords(mm, unit).replace(/ 0″$/, '').replaceAll(' ', '\u00a0'))
     .join('\u00a0×\u00a0');
 
-/** A long length where inches do not matter: 3,482 ft, or 1,061 m. */
+/** Rounds a length to what a person measures of many joints: 3,482 ft, or 1,061 m; under 10 m to a tenth. */
 export function roughLength(mm: number, unit: LengthUnit): string {
-  return unit === 'in'
-    ? `${Math.round(mm / MM_PER_FOOT).toLocaleString('en-US')} ft`
-    : `${Math.round(mm / 1000).toLocaleString('en-US')} m`;
+  return unit === 'in' ? `${Math.round(mm / MM_PER_FOOT).toLocaleString('en-US')} ft` : `${metres(mm / 1000)} m`;
 }
+
+const metres = (length: number): string =>
+  length < 10 ? String(Math.round(length * 10) / 10) : Math.round(length).toLocaleString('en-US');
 
 /** A small height: thousandths of an inch are no one's measure, so sixty-fourths; or tenths of a mm. */
 export function smallWords(mm: number, unit: LengthUnit): string {

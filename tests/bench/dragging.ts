@@ -52,7 +52,7 @@ async function main(): Promise<void> {
 /** ms for each step that drew something. */
 async function drag(page: Page): Promise<readonly number[]> {
   await page.getByLabel('Open a face large').selectOption({ index: 1 });
-  await page.getByRole('button', { name: 'As hung …' }).click();
+  await page.getByRole('button', { name: 'As built …' }).click();
   await page.getByRole('button', { name: 'Butt more' }).click();
   const butt = page.getByRole('slider', { name: /^Butt/ }).first();
   await butt.waitFor();

@@ -94,7 +94,7 @@ test('dialogs and the sign-in are free of axe violations', async ({ page, house,
 
   await visit(page, `${house}/tally?room=day-room`);
   await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
-  await page.getByRole('button', { name: 'As hung …' }).click();
+  await page.getByRole('button', { name: 'As built …' }).click();
   await page.getByRole('slider').first().focus();
   expect(await violationsOf(page)).toEqual([]);
   await page.getByRole('button', { name: 'Cancel' }).click();

@@ -62,11 +62,12 @@ test('a room of four walls, a door and two windows is taken off with the laser a
   await expect(line).toHaveValue(
     /^Room: 12' x 10' x 8', door 32x80 wall 2 at 1', window 36x48 @36 wall 1, window 36x48 @36 wall 3$/,
   );
-  await untilTaken(phone, '/commands/addRoom', () => phone.getByRole('button', { name: 'Keep room' }).click());
+  await untilTaken(phone, '/commands/addRooms', () => phone.getByRole('button', { name: 'Save room' }).click());
 
   // On a page with a field for a length, a reading goes there; in another unit than its own as well.
+  await phone.getByRole('link', { name: 'Open Room' }).click();
   await phone.waitForURL(/room=room/);
-  await expect(phone.getByRole('button', { name: 'Keep changes' })).toBeVisible();
+  await expect(phone.getByRole('button', { name: 'Save changes' })).toBeVisible();
   await line.fill("Den: 12' x , door 32x80 wall 1");
   await line.evaluate((field: HTMLTextAreaElement) => field.setSelectionRange(11, 11));
   await sendAs(site.url, key, ['2.540 m']);

@@ -5,7 +5,7 @@ test('joints that move under coats are asked about, and start over on new boards
   await visit(page, `${house}/tally?room=pantry`);
   const line = page.getByRole('textbox').first();
   await line.fill(`${await line.inputValue()}, walls upright`);
-  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   const question = page.getByRole('alert', { name: 'Boards of Pantry' });
   await expect(question).toContainText('Pantry: joints moved under coats on wall 1');
   // Nobody has to answer at once: it is asked on the board too.

@@ -380,7 +380,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   const before = await line.inputValue();
   const openWall = async () => {
     await page.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
-    await page.getByRole('button', { name: 'As hung …' }).click();
+    await page.getByRole('button', { name: 'As built …' }).click();
   };
   await openWall();
   const sheet = page.getByRole('dialog');
@@ -431,7 +431,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   await expect(sheet.getByRole('region', { name: 'Beside the plan' })).not.toContainText('Mixed');
   await sheet.getByRole('button', { name: 'Take it over' }).click();
   await expect(line).toHaveValue(/hung wall 1 across 48 at 5'4 backed \+ 48 at 12' \+ 12 at 8'/);
-  await untilTaken(page, '/commands/saveRoom', () => page.getByRole('button', { name: 'Keep changes' }).click());
+  await untilTaken(page, '/commands/saveRoom', () => page.getByRole('button', { name: 'Save changes' }).click());
   const [row] = await query<{ hung: object }>(
     `SELECT room->'hung' AS hung FROM rooms WHERE house_id = $1 AND id = 'day-room'`,
     site.database,
@@ -461,7 +461,7 @@ test('a finger drags a butt on a phone', async ({ browser, house, signIn }) => {
   await signIn(phone, 'Marit');
   await visit(phone, `${house}/tally?room=day-room`);
   await phone.getByLabel('Open a face large').selectOption({ label: 'wall 1' });
-  await phone.getByRole('button', { name: 'As hung …' }).click();
+  await phone.getByRole('button', { name: 'As built …' }).click();
   const butt = phone.getByRole('dialog').getByRole('slider', { name: 'Butt 1 of course 1' });
   const knob = await butt.locator('circle').boundingBox();
   if (!knob) throw new Error('the butt has its knob');

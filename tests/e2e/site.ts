@@ -183,10 +183,11 @@ export function watchErrors(page: Page): readonly string[] {
   return errors;
 }
 
-/** Types a room on the quick line of an open Tally and keeps it. */
+/** Types a room on the quick line of an open Tally, saves it and opens it. */
 export async function keepRoom(page: Page, line: string): Promise<void> {
   await page.getByLabel('Quick line').fill(line);
   await page.getByLabel('Quick line').press('Enter');
+  await page.getByRole('link', { name: /^Open / }).click();
   await expect(page).toHaveURL(/room=/);
 }
 

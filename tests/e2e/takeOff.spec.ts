@@ -20,8 +20,12 @@ test('a bedroom with a door and two windows takes at most 60 keystrokes and no c
   });
   await page.keyboard.type("Bed 12'x10',d 30x80,w 36x48,w 36x48");
   await page.keyboard.press('Enter');
-  await expect(page).toHaveURL(/room=bed/);
+  await expect(page.getByText('Saved Bed.')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Tally of Bed' })).toBeVisible();
+  // The cursor is in an empty line for the next room.
+  await expect(page.getByLabel('Quick line')).toBeFocused();
+  await expect(page.getByLabel('Quick line')).toHaveValue('');
+  await page.getByRole('link', { name: 'Open Bed' }).press('Enter');
   await expect(page.getByLabel('Quick line')).toHaveValue(
     "Bed: 12' x 10' x 8', door 30x80 wall 1, window 36x48 @32 wall 2, window 36x48 @32 wall 3",
   );
@@ -36,12 +40,12 @@ test('a walk that does not close says by how much, and is spread on request', as
   await startHouse(page, 'Walked House');
   const line = page.getByLabel('Quick line');
   await line.fill("Landing: r 12' d 3'6 r 4' d 8' l 15'10 u 11'6, h 9'");
-  await expect(page.getByText('the walk does not close: it ends 2" right of its start')).toBeVisible();
+  await expect(page.getByText('the walls do not close: they end 2" to the right of the start')).toBeVisible();
   await page.getByRole('button', { name: 'Spread it over the 6 walls' }).click();
   await expect(line).toHaveValue(/u 11'6 spread, h 9'$/);
   await expect(picture(page)).toContainText('wall 6');
   await line.press('Enter');
-  await expect(page).toHaveURL(/room=landing/);
+  await page.getByRole('link', { name: 'Open Landing' }).click();
   await expect(line).toHaveValue(/^Landing: r 11'11/);
 });
 
@@ -125,8 +129,8 @@ test('three layouts stand side by side, for the room and for the house, and one 
   await expect(page.getByText('only boards can be said of the house')).toBeVisible();
   await hung.fill("boards 54x12'");
   const before = await panel.getByRole('row', { name: /Fewest butts/ }).textContent();
-  await page.getByRole('button', { name: 'Keep for the house' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save for the house' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
   // The comparison is of the house as it is hung now.
   await expect(async () => {
     expect(await panel.getByRole('row', { name: /Fewest butts/ }).textContent()).not.toBe(before);
@@ -178,7 +182,7 @@ test('six alike flats: copied with every other one mirrored, moved, removed and 
   await page.getByRole('button', { name: 'Remove Flat 2' }).click();
   await expect(page).toHaveURL(/removed=flat-2/);
   await expect(roomsOf(page)).toHaveText([/Flat 1/, /Flat 3/, /Flat 4/, /Flat 5/, /Flat 6/]);
-  await page.getByRole('button', { name: /Bring it back/ }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(roomsOf(page)).toHaveText([/Flat 1/, /Flat 2/, /Flat 3/, /Flat 4/, /Flat 5/, /Flat 6/]);
 
   // By keyboard: lift, one place down, drop.
@@ -231,8 +235,8 @@ test('rooms are placed on the plan: dragged they snap to a neighbour’s wall, a
   // A placed room can be kept on without asking whose version it is.
   await page.getByLabel('Quick line').press('End');
   await page.getByLabel('Quick line').pressSequentially(', level 3');
-  await page.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await page.getByRole('button', { name: 'Plan' }).click();
   await expect(async () => {
@@ -248,6 +252,6 @@ test('a viewer sees the tally and may change nothing', async ({ page, house, sig
   await expect(picture(page)).toBeVisible();
   await page.getByRole('button', { name: 'Layouts' }).click();
   await expect(page.getByRole('region', { name: 'Three ways to hang it' }).getByRole('row')).toHaveCount(4);
-  for (const name of ['Copy', 'Remove Hall', 'Plan', 'Hang so', 'Keep changes'])
+  for (const name of ['Copy', 'Remove Hall', 'Plan', 'Hang so', 'Save changes'])
     await expect(page.getByRole('button', { name })).toHaveCount(0);
 });

@@ -59,7 +59,7 @@ test('what is wrong in the line is said, the last good picture stays, and nothin
   await line.fill("Sail room: 12' x 10' x 8', door 32x80 wall 9");
   await expect(page.getByText('the room has 4 walls')).toBeVisible();
   await expect(page.getByRole('img', { name: /laid flat/ })).toContainText('door');
-  await expect(page.getByRole('button', { name: 'Keep room' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Save room' })).toBeDisabled();
   await expect(line).toHaveValue(/wall 9/);
 });
 
@@ -70,10 +70,15 @@ test('a lost server loses nothing that was typed', async ({ page, house, signIn 
   await line.fill("Lost room: 8' x 8' x 8'");
   await page.route('**/api/commands/**', (route) => route.abort());
   await line.press('Enter');
-  await expect(page.getByText('kept on this device')).toBeVisible();
+  const unsaved = page.getByRole('region', { name: 'Rooms to save' });
+  await expect(unsaved.getByRole('alert')).toContainText('No connection. The room is on this device');
+  await expect(unsaved.getByLabel('Line of Lost room')).toHaveValue("Lost room: 8' x 8' x 8'");
+  await page.reload();
+  await page.getByRole('button', { name: 'Restore' }).click();
   await expect(line).toHaveValue("Lost room: 8' x 8' x 8'");
   await page.unroute('**/api/commands/**');
   await line.press('Enter');
+  await page.getByRole('link', { name: 'Open Lost room' }).click();
   await expect(page).toHaveURL(/room=lost-room/);
 });
 
@@ -94,9 +99,9 @@ test('a save over a newer version shows both and overwrites neither by itself', 
   await isLive(other);
   await other.getByLabel('Quick line').fill("Shared room: 11' x 10' x 8'");
   await other.getByLabel('Quick line').press('Enter');
-  await expect(other.getByText('Kept.')).toBeVisible();
+  await expect(other.getByText('Saved.')).toBeVisible();
   await page.bringToFront();
-  await page.getByRole('button', { name: 'Keep changes' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   const notice = page.getByRole('alert').filter({ hasText: 'Somebody changed this room' });
   await expect(notice).toContainText("Shared room: 11' x 10' x 8'");
   await expect(notice).toContainText("Shared room: 12' x 10' x 8'");
@@ -118,16 +123,16 @@ test('what was typed and not kept outlives the page, and is sent again where no 
   await expect(page.getByText('Rooms as a table')).toBeVisible();
   await page.reload();
   await expect(line).toHaveValue("Lost room: 10' x 10' x 8'");
-  const left = page.getByRole('status').filter({ hasText: 'never kept' });
+  const left = page.getByRole('status').filter({ hasText: 'Unsaved changes' });
   await expect(left).toContainText("Lost room: 11' x 10' x 8'");
-  await left.getByRole('button', { name: 'Bring it back' }).click();
+  await left.getByRole('button', { name: 'Restore' }).click();
   await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");
 
   await context.setOffline(true);
-  await page.getByRole('button', { name: 'Keep changes' }).click();
-  await expect(page.getByText('kept on this device, and sent by itself')).toBeVisible();
+  await page.getByRole('button', { name: 'Save changes' }).click();
+  await expect(page.getByText('Saved on this device; it will send by itself')).toBeVisible();
   await untilTaken(page, '/commands/saveRoom', () => context.setOffline(false));
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.reload();
   await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");
   await expect(left).toHaveCount(0);
@@ -135,7 +140,7 @@ test('what was typed and not kept outlives the page, and is sent again where no 
   // Given up it is gone.
   await line.fill("Lost room: 14' x 10' x 8'");
   await page.reload();
-  await left.getByRole('button', { name: 'Give it up' }).click();
+  await left.getByRole('button', { name: 'Discard' }).click();
   await expect(left).toHaveCount(0);
   await page.reload();
   await expect(line).toHaveValue("Lost room: 11' x 10' x 8'");

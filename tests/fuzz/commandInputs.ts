@@ -27,7 +27,6 @@ export function houseInputs(house: string): { readonly [Name in HouseCommand]: I
     saveHang: { house, version: 1, hang: {} },
     saveMethod: { house, version: 1, change, method: { level: 5 } },
     saveRoomMethod: { house, room: 'bath', version: 1, change, method: null },
-    addRoom: { house, room: WALLS },
     addRooms: { house, rooms: [WALLS] },
     mergeHouse: { house, added: [WALLS], changed: [], removed: [] },
     saveRoomFinish: { house, room: 'bath', version: 1, finish: { level: 5 } },

@@ -188,6 +188,6 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
         body: fc.constant(undefined),
       }),
     },
-    { weight: 1, arbitrary: post(fc.constantFrom('/api/entries', '/api/readings', '/api/commands/addRoom'), large) },
+    { weight: 1, arbitrary: post(fc.constantFrom('/api/entries', '/api/readings', '/api/commands/addRooms'), large) },
   );
 }

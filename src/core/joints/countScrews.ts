@@ -52,7 +52,8 @@ export function countScrews(hungFaces: readonly HungFace[], joints: readonly Joi
           if (to - from <= TOLERANCE_MM) continue;
           const { count, first, step } = screwsAlong(from, to, spacing);
           driven += count;
-          for (let index = 0; index < count; index += 1) if (!isWithin(first + index * step, hidden)) spotted += 1;
+          if (hidden.length === 0) spotted += count;
+          else for (let index = 0; index < count; index += 1) if (!isWithin(first + index * step, hidden)) spotted += 1;
         }
       }
     }

@@ -19,7 +19,8 @@ export function isOnLine([u, v]: Point, { from, to }: FaceLine, within: number):
   const [du, dv] = [to[0] - from[0], to[1] - from[1]];
   const square = du * du + dv * dv;
   const along = square > 0 ? Math.max(0, Math.min(1, ((u - from[0]) * du + (v - from[1]) * dv) / square)) : 0;
-  return Math.hypot(u - from[0] - along * du, v - from[1] - along * dv) <= within;
+  const [x, y] = [u - from[0] - along * du, v - from[1] - along * dv];
+  return x * x + y * y <= within * within;
 }
 
 /** One maximal run of one class, straight but for the bead round an arch. */

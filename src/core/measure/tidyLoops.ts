@@ -45,7 +45,7 @@ function pointsBetween(points: readonly Point[], from: number, to: number, toler
   const [a, b] = [points[from], points[to]];
   if (!a || !b || from === to) return [];
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
-  const length = Math.hypot(dx, dy);
+  const length = Math.sqrt(dx * dx + dy * dy);
   const on: { index: number; along: number }[] = [];
   points.forEach((point, index) => {
     const [x, y] = [point[0] - a[0], point[1] - a[1]];
@@ -110,7 +110,7 @@ function withoutFlatCorners(loop: Loop): Loop {
     const before = loop[(index + loop.length - 1) % loop.length] ?? point;
     const after = loop[(index + 1) % loop.length] ?? point;
     const [dx, dy] = [after[0] - before[0], after[1] - before[1]];
-    const length = Math.hypot(dx, dy);
+    const length = Math.sqrt(dx * dx + dy * dy);
     return length > 0 && Math.abs((point[0] - before[0]) * dy - (point[1] - before[1]) * dx) / length > FLAT_MM;
   });
 }

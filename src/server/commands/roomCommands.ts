@@ -13,27 +13,8 @@ import { asRooms, markMovedBoards } from '../markMovedBoards';
 import { FULL, type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const roomCommands: Handlers<
-  | 'addRoom'
-  | 'addRooms'
-  | 'saveRoom'
-  | 'saveRoomFinish'
-  | 'copyRoom'
-  | 'removeRoom'
-  | 'restoreRoom'
-  | 'arrangeRooms'
-  | 'placeRoom'
+  'addRooms' | 'saveRoom' | 'saveRoomFinish' | 'copyRoom' | 'removeRoom' | 'restoreRoom' | 'arrangeRooms' | 'placeRoom'
 > = {
-  addRoom: async ({ house, room }) => {
-    const stored = await findHouse(house);
-    if (!stored) return refused('notFound', HOUSE_GONE);
-    if (stored.rooms.length >= MOST_ROOMS) return refused('invalid', FULL);
-    const whole = withIds({ ...room, id: 'new' }, stored.head.unit);
-    const problems = checkRoom(whole, stored.head);
-    if (problems.length > 0) return refused('invalid', 'The room was not kept.', problems);
-    const [added] = (await addRooms(house, [whole])) ?? [];
-    return added ? granted({ id: added.id }) : refused('notFound', HOUSE_GONE);
-  },
-
   addRooms: async ({ house, rooms }) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
@@ -42,9 +23,14 @@ export const roomCommands: Handlers<
     const problems = whole.flatMap((room, index) =>
       checkRoom(room, stored.head).map(({ path, reason }) => ({ path: `rooms[${index}].${path}`, reason })),
     );
-    if (problems.length > 0) return refused('invalid', 'None of the rooms was kept.', problems);
+    if (problems.length > 0)
+      return refused(
+        'invalid',
+        rooms.length === 1 ? 'The room was not saved.' : 'None of the rooms was saved.',
+        problems,
+      );
     const added = await addRooms(house, whole);
-    return added ? granted({ count: added.length }) : refused('notFound', HOUSE_GONE);
+    return added ? granted({ ids: added.map(({ id }) => id) }) : refused('notFound', HOUSE_GONE);
   },
 
   saveRoom: async ({ house, version, room }, person) => {

@@ -56,7 +56,7 @@ export function FaceSheet({
     >
       {onHung && (
         <button type="button" className="btn absolute top-4 right-20" onClick={onHung}>
-          As hung …
+          As built …
         </button>
       )}
       <form method="dialog" className="absolute top-4 right-4">

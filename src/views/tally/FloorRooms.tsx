@@ -25,7 +25,8 @@ export function FloorRooms({
           {roughLength(
             onFloor.reduce((sum, { length }) => sum + length, 0),
             unit,
-          )}
+          )}{' '}
+          of joint
         </span>
       </h2>
       <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-1">{onFloor.map(row)}</ul>

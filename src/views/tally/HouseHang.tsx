@@ -48,7 +48,7 @@ export function HouseHang({ version, house }: { readonly version: number; readon
         error={reading.ok ? undefined : reading.reason}
         hint={
           message ??
-          (isKept ? 'Kept.' : undefined) ??
+          (isKept ? 'Saved.' : undefined) ??
           'walls, ceiling, boards, framing, screws, butts, aim; a room may say otherwise'
         }
         onChange={({ target }) => {
@@ -58,7 +58,7 @@ export function HouseHang({ version, house }: { readonly version: number; readon
         }}
       />
       <button type="submit" className="btn mb-6" disabled={busy || !reading.ok}>
-        {busy ? 'Keeping …' : 'Keep for the house'}
+        {busy ? 'Saving …' : 'Save for the house'}
       </button>
     </form>
   );

@@ -5,7 +5,7 @@ import type { LayoutPrice } from '@/core/estimate/priceOfLayouts';
 import type { HouseHead } from '@/core/house/schema';
 import type { HangPlan } from '@/core/room/resolveHang';
 import type { Room } from '@/core/room/schema';
-import { lengthWords } from '@/words/lengthWords';
+import { roughLength } from '@/words/lengthWords';
 import { BetterBoards } from './BetterBoards';
 import { useLayouts } from './useLayouts';
 
@@ -127,9 +127,9 @@ function numbersOf({ tally, sheets, waste }: LayoutPrice, { unit }: HouseHead): 
   const { flat, butt, backedButt, mixed } = tally.classes;
   const butts = butt.count + backedButt.count;
   return [
-    lengthWords(flat.length, unit),
-    butts === 0 ? 'none' : `${butts} · ${lengthWords(butt.length + backedButt.length, unit)}`,
-    mixed.count === 0 ? 'none' : lengthWords(mixed.length, unit),
+    roughLength(flat.length, unit),
+    butts === 0 ? 'none' : `${butts} · ${roughLength(butt.length + backedButt.length, unit)}`,
+    mixed.count === 0 ? 'none' : roughLength(mixed.length, unit),
     String(sheets),
     `${Math.round(waste * 100)} %`,
   ];

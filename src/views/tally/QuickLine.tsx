@@ -19,21 +19,32 @@ export function QuickLine({
   unit,
   input,
   onKeep,
+  onLines,
+  label = 'Quick line',
 }: {
   readonly draft: Draft;
   readonly unit: LengthUnit;
   readonly input: RefObject<HTMLTextAreaElement | null>;
   readonly onKeep: () => void;
+  /** Several lines were typed or pasted; without it they become one. */
+  readonly onLines?: ((lines: readonly string[]) => void) | undefined;
+  readonly label?: string;
 }) {
   const id = useId();
   const { line, reading } = draft;
   const [cursor, setCursor] = useState<number>();
   const [chosen, setChosen] = useState(-1);
   const fault = line.trim() !== '' && reading?.ok === false ? reading : undefined;
+  const help = reading?.ok ? reading.hint : fault;
   const offers = cursor === undefined ? { from: 0, options: [] } : draft.offersAt(cursor);
   const { options } = offers;
   const active = options[chosen];
 
+  const type = (text: string) => {
+    const lines = text.split('\n').filter((each) => each.trim() !== '');
+    if (onLines && lines.length > 1) onLines(lines);
+    else draft.typeLine(text.replaceAll('\n', ' '));
+  };
   const take = ({ text }: Completion) => {
     const at = offers.from + text.length;
     draft.typeLine(line.slice(0, offers.from) + text + line.slice(cursor ?? line.length));
@@ -46,7 +57,10 @@ export function QuickLine({
   };
   const onKeyDown = (event: KeyboardEvent) => {
     const first = options[0];
-    if (event.key === 'Enter') {
+    if (event.key === 'Enter' && event.shiftKey && onLines) {
+      event.preventDefault();
+      if (line.trim() !== '') onLines([line, '']);
+    } else if (event.key === 'Enter') {
       event.preventDefault();
       if (active) take(active);
       else onKeep();
@@ -66,7 +80,7 @@ export function QuickLine({
   return (
     <div className="print:hidden">
       <label htmlFor={id} className="sr-only">
-        Quick line
+        {label}
       </label>
       <div className="flex items-center gap-2 rounded-xl border-2 border-primary bg-sheet px-3">
         <span className="kbd kbd-sm" aria-hidden="true">
@@ -80,7 +94,7 @@ export function QuickLine({
             value={line}
             rows={Math.max(1, Math.ceil(line.length / 70))}
             onChange={({ target }) => {
-              draft.typeLine(target.value.replaceAll('\n', ' '));
+              type(target.value);
               setCursor(target.selectionStart);
               setChosen(-1);
             }}
@@ -112,12 +126,12 @@ export function QuickLine({
       </div>
       {/* One row of one height, so that nothing below moves while somebody reaches for it. */}
       <div className="flex min-h-11 items-center gap-2 px-1 text-sm">
-        <p id={`${id}-fault`} role="status" className="text-error">
-          {fault?.reason}
+        <p id={`${id}-fault`} role="status" className={fault ? 'text-error' : 'text-muted'}>
+          {help?.reason}
         </p>
-        {fault?.mend && (
-          <button type="button" className="btn btn-sm" onClick={() => draft.typeLine(fault.mend?.line(line) ?? line)}>
-            {fault.mend.label}
+        {help?.mend && (
+          <button type="button" className="btn btn-sm" onClick={() => type(help.mend?.line(line) ?? line)}>
+            {help.mend.label}
           </button>
         )}
         <div

@@ -17,9 +17,9 @@ export function RemovedNotice({ room }: { readonly room: string }) {
   useKey('u', () => void restore());
   return (
     <p role="status" className="flex flex-wrap items-center gap-3 rounded-xl bg-base-200 p-3">
-      {message ?? 'The room is removed; what was logged in it is kept.'}
+      {message ?? 'Room removed. Its record is kept.'}
       <button type="button" className="btn btn-sm" onClick={() => void restore()} disabled={busy}>
-        Bring it back <span className="kbd kbd-sm">u</span>
+        Undo <span className="kbd kbd-sm">u</span>
       </button>
     </p>
   );

@@ -1,9 +1,7 @@
 'use client';
 
 import { lazy, memo, Suspense, useState } from 'react';
-import { useHouse } from '@/client/HouseContext';
 import type { LengthUnit } from '@/core/measure/unit';
-import { PageLink } from '@/ui/PageLink';
 import type { ListedRoom } from './arrange';
 import { StandingRooms } from './FloorRooms';
 
@@ -20,14 +18,15 @@ export const RoomList = memo(function RoomList({
   unit,
   mayEdit,
   onArrange,
+  startRoom,
 }: {
   readonly rooms: readonly ListedRoom[];
   readonly opened: string | undefined;
   readonly unit: LengthUnit;
   readonly mayEdit: boolean;
   readonly onArrange: (rooms: readonly ListedRoom[]) => void;
+  readonly startRoom: () => void;
 }) {
-  const { id: houseId } = useHouse();
   const [search, setSearch] = useState('');
   const shown = rooms.filter(({ name, floor }) => `${name} ${floor}`.toLowerCase().includes(search.toLowerCase()));
   const standing = <StandingRooms rooms={shown} opened={opened} unit={unit} />;
@@ -56,15 +55,16 @@ export const RoomList = memo(function RoomList({
       )}
       {shown.length === 0 && rooms.length > 0 && <p className="px-2 text-muted">No room is called so.</p>}
       {mayEdit && (
-        <PageLink
-          href={`/h/${houseId}/tally?new`}
-          className="flex min-h-11 items-center justify-between rounded-lg px-2 font-semibold text-primary hover:bg-base-200"
+        <button
+          type="button"
+          className="flex min-h-11 w-full cursor-pointer items-center justify-between rounded-lg px-2 font-semibold text-primary hover:bg-base-200"
+          onClick={startRoom}
         >
           + Room{' '}
           <span className="kbd kbd-sm" aria-hidden="true">
             n
           </span>
-        </PageLink>
+        </button>
       )}
     </nav>
   );

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { JOINT_CLASSES, type JointClass } from '@/core/joints/joint';
-import { type Tally, tapedLength } from '@/core/joints/tally';
+import { jointLength, type Tally, tapedLength } from '@/core/joints/tally';
 import type { TileFlag } from '@/core/joints/tileFlags';
 import type { LengthUnit } from '@/core/measure/unit';
 import { EDGE_PROFILES } from '@/core/room/kinds';
@@ -81,7 +81,7 @@ export const TallyTable = memo(function TallyTable({
                 </button>
               </th>
               <td className="text-right">{tally.classes[kind].count}</td>
-              <td className="text-right whitespace-nowrap">{lengthWords(tally.classes[kind].length, unit)}</td>
+              <td className="text-right whitespace-nowrap">{roughLength(tally.classes[kind].length, unit)}</td>
             </tr>
           ))}
           {tally.tapedOnly.count > 0 && (
@@ -90,7 +90,7 @@ export const TallyTable = memo(function TallyTable({
                 Taped only, behind cabinets
               </th>
               <td className="text-right">{tally.tapedOnly.count}</td>
-              <td className="text-right whitespace-nowrap">{lengthWords(tally.tapedOnly.length, unit)}</td>
+              <td className="text-right whitespace-nowrap">{roughLength(tally.tapedOnly.length, unit)}</td>
             </tr>
           )}
           <Count words="Three-ways" count={tally.threeWays} />
@@ -101,9 +101,15 @@ export const TallyTable = memo(function TallyTable({
         <tfoot>
           <tr className="border-t-2 border-base-content text-base font-bold text-base-content">
             <th scope="row" colSpan={2}>
+              All joints
+            </th>
+            <td className="text-right whitespace-nowrap">{roughLength(jointLength(tally), unit)}</td>
+          </tr>
+          <tr className="text-base font-bold text-base-content">
+            <th scope="row" colSpan={2}>
               Tape
             </th>
-            <td className="text-right whitespace-nowrap">{lengthWords(tapedLength(tally), unit)}</td>
+            <td className="text-right whitespace-nowrap">{roughLength(tapedLength(tally), unit)}</td>
           </tr>
         </tfoot>
       </table>
@@ -115,14 +121,14 @@ export const TallyTable = memo(function TallyTable({
       )}
       {tally.bevelled && (
         <p className="mt-1 text-sm text-muted">
-          Bevelled: {tally.bevelled.count} of the butts, {lengthWords(tally.bevelled.length, unit)}.
+          Bevelled: {tally.bevelled.count} of the butts, {roughLength(tally.bevelled.length, unit)}.
         </p>
       )}
       {profiles.length > 0 && (
         <p className="mt-1 text-sm text-muted">
           Beads:{' '}
           {profiles
-            .map((profile) => `${lengthWords(tally.profiles[profile]?.length ?? 0, unit)} ${PROFILE_NAMES[profile]}`)
+            .map((profile) => `${roughLength(tally.profiles[profile]?.length ?? 0, unit)} ${PROFILE_NAMES[profile]}`)
             .join(', ')}
           .
         </p>

@@ -1,9 +1,9 @@
 import type { HouseHead } from '@/core/house/schema';
 import { JOINT_CLASSES } from '@/core/joints/joint';
-import { type Tally, tapedLength } from '@/core/joints/tally';
+import { jointLength, type Tally, tapedLength } from '@/core/joints/tally';
 import type { QuickRoom } from '@/core/room/schema';
 import type { SheetWords } from '@/ui/room/sheetSvg';
-import { areaWords, lengthWords } from '@/words/lengthWords';
+import { areaWords, roughLength } from '@/words/lengthWords';
 import { CLASS_NAMES } from '@/words/stateWords';
 
 /** What the sheet of a room says beside its picture. */
@@ -17,11 +17,12 @@ export const sheetWords = (
   rows: [
     ...JOINT_CLASSES.flatMap((kind): SheetWords['rows'] => {
       const { count, length } = tally.classes[kind];
-      return count > 0 ? [[CLASS_NAMES[kind], String(count), lengthWords(length, unit)]] : [];
+      return count > 0 ? [[CLASS_NAMES[kind], String(count), roughLength(length, unit)]] : [];
     }),
     ['Three-ways', String(tally.threeWays), ''],
     ['Fasteners to spot', tally.fasteners.toLocaleString('en-US'), ''],
-    ['Tape', '', lengthWords(tapedLength(tally), unit)],
+    ['All joints', '', roughLength(jointLength(tally), unit)],
+    ['Tape', '', roughLength(tapedLength(tally), unit)],
   ],
   note: room?.note,
 });

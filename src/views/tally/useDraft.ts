@@ -30,6 +30,8 @@ export interface Draft extends DraftState {
   readonly take: (room: QuickRoom) => void;
   /** The server has this line now. */
   readonly isKept: (line: string) => void;
+  /** An empty line, for the next room. */
+  readonly clear: () => void;
   /** What may come next at a place of the line. */
   readonly offersAt: (cursor: number) => Completions;
 }
@@ -44,19 +46,23 @@ const UNREAD = {
   length: 0,
 } as const;
 
+/** The draft with what its line reads as; a line that cannot be read leaves the last room that could. */
+const readDraft = (now: DraftState, reading: QuickLineResult): DraftState =>
+  reading.ok ? { ...now, reading, room: reading.room, revision: now.revision + 1 } : { ...now, reading };
+
 /**
  * Keeps the quick line and the form on one room: each redraws the other, and what cannot be read loses nothing. What is typed
  * before the line can be read is read when it can.
  *
- * @param opened the room that is opened, with its line; undefined for a new one
+ * @param opened the room that is opened, with its line; a line alone is read as a new room; undefined for an empty line
  */
 export function useDraft(
   house: Pick<HouseHead, 'unit' | 'hang'>,
-  opened: { readonly room: QuickRoom; readonly line: string } | undefined,
+  opened: { readonly room?: QuickRoom; readonly line: string } | undefined,
 ): Draft {
   const [state, setState] = useState<DraftState>(() => ({
     line: opened?.line ?? '',
-    reading: opened && { ok: true, room: opened.room },
+    reading: opened?.room && { ok: true, room: opened.room },
     room: opened?.room,
     revision: 0,
     touched: false,
@@ -68,7 +74,7 @@ export function useDraft(
     theQuickLine().then(
       (came) => {
         setReader(() => came);
-        setState((now) => (now.reading ? now : { ...now, reading: came.parseQuickLine(now.line, house, now.room) }));
+        setState((now) => (now.reading ? now : readDraft(now, came.parseQuickLine(now.line, house, now.room))));
       },
       () => undefined,
     );
@@ -88,9 +94,8 @@ export function useDraft(
     setState((now) => ({ ...now, line, reading: undefined, touched: true }));
     whenRead(({ parseQuickLine }) =>
       setState((now) => {
-        const reading = parseQuickLine(now.line, house, now.room);
-        if (!reading.ok) return { ...now, reading };
-        return { ...now, reading, room: reading.room, revision: byForm ? now.revision : now.revision + 1 };
+        const next = readDraft(now, parseQuickLine(now.line, house, now.room));
+        return byForm ? { ...next, revision: now.revision } : next;
       }),
     );
   };
@@ -113,6 +118,15 @@ export function useDraft(
     writeByForm: (line) => write(line, true),
     open: (room) => show(room, true),
     take: (room) => show(room, false),
+    clear: () =>
+      setState((now) => ({
+        line: '',
+        reading: reader?.parseQuickLine('', house),
+        room: undefined,
+        revision: now.revision + 1,
+        touched: false,
+        known: '',
+      })),
     isKept: (line) => setState((now) => ({ ...now, known: line, touched: now.line !== line })),
     offersAt: (cursor) => reader?.completionsAt(state.line, cursor, house.unit) ?? NO_OFFERS,
   };

@@ -11,12 +11,12 @@ import type { QuickRoom } from '@/core/room/schema';
 import { theQuickLine } from './theQuickLine';
 import type { Draft } from './useDraft';
 import { type KeptDraft, useKeptDraft } from './useKeptDraft';
+import type { NewRooms } from './useNewRooms';
 
 /** Where no server answers it is asked again so often. */
 const AGAIN_MS = 5000;
 
-const SENT_AGAIN = 'The server does not answer: kept on this device, and sent by itself when it does.';
-const KEPT_HERE = 'The server does not answer: kept on this device. Keep the room when it does.';
+const SENT_AGAIN = 'No connection. Saved on this device; it will send by itself.';
 
 interface KeepState {
   readonly busy: boolean;
@@ -39,19 +39,21 @@ interface Unsent {
 }
 
 /**
- * Keeps the draft: a new room is added, a known one saved over the version that was opened, never over a newer one. Until then it
- * stays on this device. A known room that no server took is sent again by itself: the same again changes nothing.
+ * Keeps the draft: a new room is sent while the next one is typed, a known one saved over the version that was opened, never over a
+ * newer one. Until then it stays on this device. A known room that no server took is sent again by itself: the same again changes nothing.
  */
 export function useKeep({
   me,
   unit,
   current,
   draft,
+  newRooms,
 }: {
   readonly me: string;
   readonly unit: LengthUnit;
   readonly current: VersionedRoom | undefined;
   readonly draft: Draft;
+  readonly newRooms: NewRooms;
 }) {
   const { id: houseId } = useHouse();
   const router = useRouter();
@@ -60,7 +62,7 @@ export function useKeep({
   const [theirs, setTheirs] = useState<VersionedRoom>();
   const [version, setVersion] = useState(current?.version ?? 0);
   const [unsent, setUnsent] = useState<Unsent>();
-  const { left, leave, forget } = useKeptDraft(me, current?.room.id, version, draft);
+  const { left, leave, forget } = useKeptDraft(me, current?.room.id, version, draft, newRooms.lines);
 
   // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
   const shown = useRef(current);
@@ -86,23 +88,21 @@ export function useKeep({
   useEffect(() => setSaid(undefined), [draft.line]);
 
   async function send({ room, line, version: overVersion }: Unsent): Promise<void> {
-    const answer = current
-      ? await sendIt('saveRoom', {
-          house: houseId,
-          version: overVersion,
-          // The line says everything but which room it is and where it stands.
-          room: { ...room, id: current.room.id, ...keepPlace(current.room, room, unit) },
-        })
-      : await sendIt('addRoom', { house: houseId, room });
+    if (!current) {
+      newRooms.save([{ line, room }]);
+      return draft.clear();
+    }
+    const answer = await sendIt('saveRoom', {
+      house: houseId,
+      version: overVersion,
+      // The line says everything but which room it is and where it stands.
+      room: { ...room, id: current.room.id, ...keepPlace(current.room, room, unit) },
+    });
     if (!answer) return;
     const isLost = !answer.ok && answer.kind === 'lost';
-    setUnsent(isLost && current ? { room, line, version: overVersion } : undefined);
-    if (isLost) return setSaid({ text: current ? SENT_AGAIN : KEPT_HERE, failed: true });
+    setUnsent(isLost ? { room, line, version: overVersion } : undefined);
+    if (isLost) return setSaid({ text: SENT_AGAIN, failed: true });
     if (!answer.ok) return setSaid({ text: answer.problems[0]?.reason ?? answer.message, failed: true });
-    if ('id' in answer.value) {
-      forget();
-      return router.push(`/h/${houseId}/tally?room=${answer.value.id}`);
-    }
     if (answer.value.kind === 'stale') {
       const { theirs } = answer.value;
       const { formatQuickLine } = await theQuickLine();
@@ -113,7 +113,7 @@ export function useKeep({
     forget();
     draft.isKept(line);
     setTheirs(undefined);
-    setSaid({ text: 'Kept.', failed: false });
+    setSaid({ text: 'Saved.', failed: false });
     router.refresh();
   }
   const [asked, setAsked] = useState<number>();
@@ -159,7 +159,9 @@ export function useKeep({
     bringBack: () => {
       if (!left) return;
       if (current) setVersion(left.version);
-      draft.typeLine(left.line);
+      const [first = '', ...more] = left.line.split('\n');
+      if (more.length > 0) newRooms.addLines([first, ...more]);
+      else draft.typeLine(first);
       leave();
     },
     giveUp: forget,

@@ -5,7 +5,7 @@ import { useHouse } from '@/client/HouseContext';
 import { useStored } from '@/client/useStored';
 import type { Draft } from './useDraft';
 
-/** A line that was typed and that the server never had. */
+/** What was typed and the server never had: a line; of new rooms maybe several, each on a line of its own. */
 export interface KeptDraft {
   readonly line: string;
   /** The version of the room that it was typed over. */
@@ -19,21 +19,34 @@ export interface KeptDraft {
  * @param me whose it is
  * @param room its id; undefined for a new one
  * @param version that is edited
+ * @param waiting the lines of new rooms that are not saved, besides the draft's
  * @returns what was left behind when the page was opened last, until it is brought back (`leave`) or given up (`forget`)
  */
-export function useKeptDraft(me: string, room: string | undefined, version: number, draft: Draft) {
+export function useKeptDraft(
+  me: string,
+  room: string | undefined,
+  version: number,
+  draft: Draft,
+  waiting: readonly string[],
+) {
   const { id: house } = useHouse();
   const [stored, keep] = useStored(`oak-draft ${me} ${house} ${room ?? 'new'}`);
   const [left, setLeft] = useState<KeptDraft>();
+  const [isOwn, setOwn] = useState(false);
+  const all = [...waiting, ...(draft.line === draft.known ? [] : [draft.line])].join('\n');
+  const isUsed = isOwn || draft.touched || waiting.length > 0;
+  useEffect(() => {
+    if (isUsed) setOwn(true);
+  }, [isUsed]);
   // It stays on offer while somebody types something else.
   useEffect(() => {
     const kept = stored === null ? undefined : draftIn(stored);
-    if (kept && !draft.touched && kept.line !== draft.line) setLeft(kept);
-  }, [stored, draft.touched, draft.line]);
+    if (kept && !isUsed && kept.line !== draft.line) setLeft(kept);
+  }, [stored, isUsed, draft.line]);
   // What was typed takes the place of what was left behind, and what the server has needs no place.
   useEffect(() => {
-    if (draft.touched) keep(draft.line === draft.known ? undefined : JSON.stringify({ line: draft.line, version }));
-  }, [draft.touched, draft.line, draft.known, version, keep]);
+    if (isUsed) keep(all === '' ? undefined : JSON.stringify({ line: all, version }));
+  }, [isUsed, all, version, keep]);
   const forget = () => {
     keep(undefined);
     setLeft(undefined);

@@ -42,8 +42,6 @@ export default async function TallyPage({
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
       <TallyView
-        // Another room, or the next new one, starts with a draft of its own.
-        key={opened ?? 'new'}
         houseVersion={version}
         house={snapshot.house}
         rooms={rooms}
