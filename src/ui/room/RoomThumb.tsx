@@ -18,7 +18,12 @@ export function RoomThumb({
 }) {
   const { box, faces, lines, text } = useMemo(() => unrollRoom(result), [result]);
   return (
-    <svg viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`} className={className} role="img" aria-label={title}>
+    <svg
+      viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
+      className={`[&_path]:[stroke-width:1px] ${className}`}
+      role="img"
+      aria-label={title}
+    >
       {faces.map((laid) => (
         <LaidFaceDrawing key={laid.face.id} laid={laid} text={text} />
       ))}

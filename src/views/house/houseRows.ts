@@ -15,6 +15,8 @@ export interface PlanRoom {
   readonly id: string;
   readonly name: string;
   readonly points: readonly Point[];
+  /** Whether somebody placed it on the floor plan. */
+  readonly isPlaced: boolean;
   /** 0–1 */
   readonly progress: number;
   readonly words: StateWords;
@@ -87,6 +89,7 @@ export function houseRows(
         id: room.id,
         name: room.name,
         points: points.map(([x, y]): Point => [Math.round(x), Math.round(y)]),
+        isPlaced: room.at !== undefined,
         progress,
         words: roomWords(standing.now, now, timeZone),
       })),

@@ -20,7 +20,7 @@ export function QuickLine({
   input,
   onKeep,
   onLines,
-  label = 'Quick line',
+  label,
 }: {
   readonly draft: Draft;
   readonly unit: LengthUnit;
@@ -28,6 +28,7 @@ export function QuickLine({
   readonly onKeep: () => void;
   /** Several lines were typed or pasted; without it they become one. */
   readonly onLines?: ((lines: readonly string[]) => void) | undefined;
+  /** Its name, where it is one of several. */
   readonly label?: string;
 }) {
   const id = useId();
@@ -80,12 +81,14 @@ export function QuickLine({
   return (
     <div className="print:hidden">
       <label htmlFor={id} className="sr-only">
-        {label}
+        {label ?? 'Quick line'}
       </label>
       <div className="flex items-center gap-2 rounded-xl border-2 border-primary bg-sheet px-3">
-        <span className="kbd kbd-sm" aria-hidden="true">
-          /
-        </span>
+        {label === undefined && (
+          <span className="kbd kbd-sm" aria-hidden="true">
+            /
+          </span>
+        )}
         <div className="relative min-w-0 flex-1 py-2.5 font-mono text-[0.95rem] leading-6">
           <textarea
             ref={input}
@@ -126,7 +129,7 @@ export function QuickLine({
       </div>
       {/* One row of one height, so that nothing below moves while somebody reaches for it. */}
       <div className="flex min-h-11 items-center gap-2 px-1 text-sm">
-        <p id={`${id}-fault`} role="status" className={fault ? 'text-error' : 'text-muted'}>
+        <p id={`${id}-fault`} role="status" className={`first-letter:uppercase ${fault ? 'text-error' : 'text-muted'}`}>
           {help?.reason}
         </p>
         {help?.mend && (
