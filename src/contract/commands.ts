@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MOST_DRAWN_ROOMS } from '../core/dxf/mostRooms';
+import { companySchema } from '../core/house/company';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
 import { SHOWN } from '../core/log/choices';
 import { ROLES, type Role } from '../core/log/person';
@@ -86,6 +87,8 @@ export const COMMANDS = {
   /** Lets a viewer into a house, or no more. */
   letIn: plain('lead', z.strictObject({ house, person })),
   shutOut: plain('lead', z.strictObject({ house, person })),
+  /** The head of the company's sheets. */
+  saveCompany: plain('lead', companySchema),
   invite: plain('lead', z.strictObject({ name: personName, role: z.enum(ROLES), password: newPassword })),
 
   createHouse: command<{ readonly id: string }>()(

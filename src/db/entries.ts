@@ -25,7 +25,7 @@ export type AppendResult =
   | { readonly kind: 'conflict'; readonly id: string }
   | { readonly kind: 'noHouse' }
   | { readonly kind: 'noRoom'; readonly room: string }
-  | { readonly kind: 'notYours'; readonly id: string }
+  | { readonly kind: 'notYours' | 'final'; readonly id: string }
   | { readonly kind: 'wrong'; readonly problem: Problem }
   /** Somebody else put the same on in between. */
   | { readonly kind: 'ran'; readonly clashes: readonly Ran[] }
@@ -89,6 +89,8 @@ export async function appendEntries(
       if (row) seqs[entry.id] = row.seq;
       if (row || twin) continue;
       if (entry.room !== null && !rooms.has(entry.room)) return { kind: 'noRoom', room: entry.room };
+      if (entry.kind === 'void' && isFinal(known.get(entry.payload.target)))
+        return { kind: 'final', id: entry.payload.target };
       if (entry.kind === 'void' && !mayVoid(entry, known.get(entry.payload.target), entries, by))
         return { kind: 'notYours', id: entry.payload.target };
       const found = foundOf(entry);
@@ -113,6 +115,10 @@ export async function appendEntries(
     throw error;
   }
 }
+
+/** Whether an entry is a builder's signature on a share link, which nobody takes back. */
+const isFinal = (row: EntryRow | undefined): boolean =>
+  row?.kind === 'signed' && (payloadOf(row) as { readonly link?: string }).link !== undefined;
 
 /** A phone may be without a signal for so long. */
 const LONGEST_APART_MS = 7 * 24 * 3_600_000;

@@ -21,6 +21,8 @@ import * as lasers from './migrations/0017-lasers';
 import * as catalogues from './migrations/0018-catalogues';
 import * as roomsDeleted from './migrations/0019-rooms-deleted';
 import * as housePlans from './migrations/0020-house-plans';
+import * as company from './migrations/0021-company';
+import * as signedSheets from './migrations/0022-signed-sheets';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -45,6 +47,8 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0018-catalogues': catalogues,
   '0019-rooms-deleted': roomsDeleted,
   '0020-house-plans': housePlans,
+  '0021-company': company,
+  '0022-signed-sheets': signedSheets,
 };
 
 /**

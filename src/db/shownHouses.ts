@@ -68,13 +68,21 @@ export async function listShown(houseId: string): Promise<readonly ShownMark[]> 
   return rows.map(({ id, what, madeAt, endsAt }) => ({ id, what, madeAt: madeAt.getTime(), endsAt: endsAt.getTime() }));
 }
 
+/** What a share link leads to. */
+export interface FoundLink {
+  readonly firm: string;
+  readonly id: string;
+  readonly house: string;
+  /** The person who made it. */
+  readonly madeBy: string;
+  readonly what: Shown;
+}
+
 /** The house that a secret shows, and what of it; none when it has ended or was taken back. */
-export async function findShown(
-  token: string,
-): Promise<{ readonly firm: string; readonly house: string; readonly what: Shown } | undefined> {
+export async function findShown(token: string): Promise<FoundLink | undefined> {
   const [row] = await acrossFirms(() =>
-    models().sequelize.query<{ firm: string; house: string; what: Shown }>(
-      'SELECT firm, house_id AS house, what FROM shown_houses WHERE hash = $1 AND ends_at > $2',
+    models().sequelize.query<FoundLink>(
+      'SELECT firm, id, house_id AS house, made_by AS "madeBy", what FROM shown_houses WHERE hash = $1 AND ends_at > $2',
       { type: QueryTypes.SELECT, bind: [secretHash(token), new Date(now())] },
     ),
   );

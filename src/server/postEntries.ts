@@ -56,6 +56,8 @@ export async function postEntries(request: Request): Promise<Response> {
     return refuse(401, 'You are signed in as somebody else than who said this.');
   const forbidden = entries.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
+  if (entries.some((entry) => entry.kind === 'signed' && (entry.payload.link ?? entry.payload.sheet) !== undefined))
+    return refuse(403, 'Only the builder can sign on a share link.');
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
@@ -106,6 +108,8 @@ function answerTo(result: Exclude<AppendResult, { kind: 'ran' }>): Response {
         409,
         'Somebody else assigned work in the same room in the meantime. Nothing was assigned: check the plan, then confirm again.',
       );
+    case 'final':
+      return refuse(409, 'A builder’s signature can’t be undone. The builder can sign again.');
     case 'notYours':
       return refuse(403, 'Only its author or a lead may take this back.');
   }

@@ -1,8 +1,10 @@
 import { notFound } from 'next/navigation';
 import { cache } from 'react';
+import type { Company } from '../core/house/company';
 import { recordOf } from '../core/inspect/handOver';
 import { hangersItems } from '../core/inspect/hangersList';
 import type { Shown } from '../core/log/choices';
+import { readCompany } from '../db/company';
 import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
@@ -11,13 +13,26 @@ import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { openHouse } from './openHouse';
 import { photoAnswer } from './photos';
 import { refuse } from './refuse';
+import { sheetHashes } from './signedSheets';
+
+/** A house as a secret address shows it. */
+interface ShownHouse extends LoadedSnapshot {
+  readonly what: Shown;
+  readonly company: Company;
+  /** The hashes of the sheets as they would be signed now, by room id. */
+  readonly sheets: ReadonlyMap<string, string>;
+}
 
 /** The house that a secret address shows; an address that has ended, was taken back or is guessed is the not-found page. */
-export const shownHouse = cache(async (secret: string): Promise<LoadedSnapshot & { readonly what: Shown }> => {
+export const shownHouse = cache(async (secret: string): Promise<ShownHouse> => {
   const shown = await findShown(secret);
   if (!shown) notFound();
   const { firm, house, what } = shown;
-  return { ...(await inFirm(firm, () => loadSnapshot(house))), what };
+  return inFirm(firm, async () => {
+    const loaded = await loadSnapshot(house);
+    const sheets = sheetHashes(loaded.snapshot.rooms, loaded.people);
+    return { ...loaded, company: await readCompany(), sheets, what };
+  });
 });
 
 /** What its rooms take otherwise because their boards hang otherwise. */

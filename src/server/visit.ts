@@ -3,6 +3,7 @@ import { cache } from 'react';
 import { z } from 'zod';
 import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
+import type { Company } from '../core/house/company';
 import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
 import type { HouseToday } from '../core/schedule/assignedDays';
@@ -10,6 +11,7 @@ import { memberOf } from '../core/schedule/memberOf';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
+import { readCompany } from '../db/company';
 import { readTogether } from '../db/connection';
 import { readCrew } from '../db/crews';
 import { listDevices } from '../db/devices';
@@ -27,6 +29,7 @@ import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
 import { myHousesToday } from './myHouses';
 import { currentSession, requirePerson } from './session';
+import { sheetHashes } from './signedSheets';
 
 /** A house with who looks at it. */
 export interface HouseVisit extends LoadedSnapshot {
@@ -91,6 +94,13 @@ export const keptMethods = ({ person }: HouseVisit) => inFirm(person.firm, listM
 /** Whether who visits has an address for their calendar. */
 export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
   inFirm(person.firm, () => hasCalendar(person.id));
+
+/** The hashes of the sheets of a house that is visited, as they would be signed now, by room id. */
+export const sheetHashesIn = ({ snapshot, people }: HouseVisit): ReadonlyMap<string, string> =>
+  sheetHashes(snapshot.rooms, people);
+
+/** The head of the sheets of the company whose house is visited. */
+export const companyOf = ({ person }: HouseVisit): Promise<Company> => inFirm(person.firm, readCompany);
 
 /** The addresses under which something of a house is shown; for leads only. */
 export const shownIn = async ({ person, id }: HouseVisit, what: Shown): Promise<readonly ShownMark[]> =>

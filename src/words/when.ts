@@ -89,6 +89,10 @@ export function dayWords(day: string): string {
 export const instantWords = (instant: number, timeZone: string): string =>
   `${dayWords(dayOf(instant, timeZone))}, ${timeOf(instant, timeZone)}`;
 
+/** Writes an instant for paper, with its year: Tue 24 Nov 2026, 6:52. */
+export const dateWords = (instant: number, timeZone: string): string =>
+  `${dayWords(dayOf(instant, timeZone))} ${dayOf(instant, timeZone).slice(0, 4)}, ${timeOf(instant, timeZone)}`;
+
 /** A stretch of time: 45 min, 7 h 20. */
 export function spanWords(hours: number): string {
   const minutes = Math.round(hours * 60);

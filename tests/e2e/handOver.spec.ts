@@ -70,7 +70,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   const pad = page.getByRole('region', { name: 'Sign' });
   await pad.getByRole('textbox', { name: 'Name' }).fill('Harbor Homes');
   await pad.getByRole('button', { name: 'Sign', exact: true }).click();
-  await expect(pad.getByRole('alert')).toHaveText('Draw the name first.');
+  await expect(pad.getByRole('alert')).toHaveText('Draw the signature first.');
   const drawing = pad.getByRole('img', { name: 'Draw the name here' });
   await drawing.scrollIntoViewIfNeeded();
   const box = await drawing.boundingBox();

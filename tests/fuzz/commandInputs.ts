@@ -58,6 +58,7 @@ export function commandInputs(house: string): { readonly [Name in CommandName]: 
     signIn: { name: `Nobody ${id}`, password },
     setUp: { name: 'Wilma', password },
     signOut: {},
+    saveCompany: { name: `Company ${id}`, address: '', license: '' },
     saveCrew: { version: 0, crew: {} },
     saveCatalogue: { version: 0, catalogue: {} },
     makeCalendar: {},

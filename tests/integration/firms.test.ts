@@ -6,6 +6,7 @@ import type { HousePlan } from '@/core/plan/planHouse';
 import { crewSchema } from '@/core/work/crew';
 import { hasCalendar, makeCalendar } from '@/db/calendars';
 import { readCatalogue, saveCatalogue } from '@/db/catalogues';
+import { readCompany, saveCompany } from '@/db/company';
 import { connection } from '@/db/connection';
 import { saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
@@ -24,12 +25,14 @@ import { recordReadings, trustReadings } from '@/db/readings';
 import { addRooms, arrangeRooms, placeRoom, setRemoved } from '@/db/rooms';
 import { addSession, endSession, endSessionsOf, findSession, listSessions } from '@/db/sessions';
 import { findShown, hideHouse, listShown, showHouse } from '@/db/shownHouses';
+import { keepSheet, readSheet } from '@/db/signedSheets';
 import { isOpenTo, letIn, listViewers, shutOut } from '@/db/viewers';
 import { listWeather, saveWeather, setWeatherUrl } from '@/db/weather';
 import { asTestFirm, newFirm } from './asTestFirm';
 
 const AT = Date.parse('2031-05-06T07:00:00Z');
 const PASSWORD = 'a long password';
+const HASH = 'a'.repeat(64);
 const PLAN = {
   start: 0,
   finish: 0,
@@ -79,6 +82,7 @@ async function furnish(): Promise<Belongings> {
     await makeCalendar(lead.id);
     await saveHousePlan(house, 'house', { question: 'ours', plan: PLAN }, undefined);
     await makeLaser(lead.id);
+    await keepSheet(house, HASH, { name: 'Hall' });
     await saveCrew(0, crewSchema.parse({ tools: { lamp: 1 } }));
     await saveCatalogue(0, catalogueSchema.parse({ products: { taping: { price: 18 } } }));
     const [method] = await listMethods();
@@ -156,6 +160,8 @@ describe('a firm', () => {
       expect(await findDevice(device)).toBeUndefined();
       expect(await findPhoto(house, theirs.photo)).toBeUndefined();
       expect(await listShown(house)).toEqual([]);
+      expect(await readSheet(house, HASH)).toBeUndefined();
+      expect(await readSheet(ours.house, HASH)).toEqual({ name: 'Hall' });
       expect(await readHousePlan(house, 'house')).toBeUndefined();
       await dropHousePlan(house);
       expect(await findShown(theirs.shown)).toMatchObject({ firm: theirs.lead.firm, house });
@@ -209,6 +215,16 @@ describe('a firm', () => {
       expect(await hideHouse(house, address[0]?.id ?? '')).toBe(false);
       expect(await showHouse(house, ours.lead.id, 'hanger', 7)).toBeUndefined();
       expect(await savePainters(house, null, '2031-06-01')).toBe(false);
+      await keepSheet(house, 'b'.repeat(64), { name: 'Forged' });
+      // What is signed is kept as it was.
+      await keepSheet(ours.house, HASH, { name: 'Forged' });
+      expect(await readSheet(ours.house, HASH)).toEqual({ name: 'Hall' });
+      expect(await saveCompany({ name: 'Ours now', address: 'Kiln Lane', license: '' })).toBe(true);
+      expect(await readCompany()).toEqual({ name: 'Ours now', address: 'Kiln Lane', license: '' });
+      const [{ name: taken = '' } = {}] = await acrossFirms(() =>
+        select<{ name: string }>('SELECT name FROM firms WHERE id = $1', [theirs.lead.firm]),
+      );
+      expect(await saveCompany({ name: taken.toUpperCase(), address: '', license: '' })).toBe(false);
       expect(await saveCrew(1, crewSchema.parse({ tools: { lamp: 2 } }))).toBe(2);
       // Over the version that was seen, and over no other; the first one is made once.
       const dearer = catalogueSchema.parse({ products: { taping: { price: 20 } } });

@@ -133,7 +133,7 @@ describe('imports', () => {
 
   it('lead to what belongs to firms by queries that say whose it is', () => {
     const tables =
-      'people|houses|rooms|entries|readings|methods|devices|reading_hours|weather_hours|sessions|house_viewers|photos|calendars|shown_houses';
+      'people|houses|rooms|entries|readings|methods|devices|reading_hours|weather_hours|sessions|house_viewers|photos|calendars|shown_houses|signed_sheets';
     const owned = new RegExp(`\\b(?:FROM|INTO|UPDATE|JOIN) (?:${tables})\\b`);
     const queries = files
       .filter((file) => /^db\/[^/]+\.ts$/.test(file))

@@ -11,7 +11,6 @@ import {
   betweenPayload,
   centeredPayload,
   coatPayload,
-  drawn,
   itemPayload,
   noTwice,
   photos,
@@ -21,6 +20,7 @@ import {
   shortText,
   someFaces,
   someText,
+  strokesSchema,
   uuid,
 } from './payloads';
 import type { Role } from './person';
@@ -119,15 +119,13 @@ const sentEntry = z.discriminatedUnion('kind', [
     payload: z.strictObject({
       name: shortText(80),
       as: z.enum(SIGN_AS),
-      strokes: z
-        .array(
-          z
-            .array(z.tuple([drawn, drawn]))
-            .min(2, 'needs at least two points')
-            .max(500, 'has too many points'),
-        )
-        .min(1, 'needs at least one stroke')
-        .max(60, 'are too many'),
+      strokes: strokesSchema,
+      /** On a share link: the link, and the hash (SHA-256, hex) of the sheet that was read. Only the server writes these. */
+      link: uuid('must be a link').optional(),
+      sheet: z
+        .string()
+        .regex(/^[0-9a-f]{64}$/, 'must be a sheet')
+        .optional(),
     }),
   }),
   z.strictObject({

@@ -190,4 +190,14 @@ export const betweenPayload = z.strictObject({
   ...run,
 });
 
-export const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');
+const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');
+/** What somebody drew: strokes of points. */
+export const strokesSchema = z
+  .array(
+    z
+      .array(z.tuple([drawn, drawn]))
+      .min(2, 'needs at least two points')
+      .max(500, 'has too many points'),
+  )
+  .min(1, 'needs at least one stroke')
+  .max(60, 'are too many');

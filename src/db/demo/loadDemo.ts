@@ -8,6 +8,7 @@ import { sortReadings } from '../../core/air/reading';
 import { hoursOf, weatherReportSchema } from '../../core/air/weatherReport';
 import type { House } from '../../core/house/schema';
 import { saveCatalogue } from '../catalogues';
+import { saveCompany } from '../company';
 import { saveCrew, savePainters } from '../crews';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
@@ -44,6 +45,7 @@ export async function loadDemo(now: Date, timeZone: string): Promise<void> {
   await inFirm(firm, async () => {
     await saveCrew(0, demoCrew(ids));
     await saveCatalogue(0, DEMO_CATALOGUE);
+    await saveCompany({ name: DEMO_FIRM, address: '12 Kiln Lane, 555 0100', license: 'License D-0000 (demo)' });
     const house = await loadDemoHouse(ids, now, timeZone);
     // The painters come a fortnight from now, on no weekend.
     const painters = addDays(new TZDate(now, timeZone), PAINTERS_IN_DAYS);

@@ -1,5 +1,6 @@
 import { granted, refused } from '../../contract/answer';
 import { now } from '../../db/clock';
+import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';
 import { addFirm, findFirm } from '../../db/firms';
 import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
@@ -27,6 +28,7 @@ export const peopleCommands: Handlers<
   | 'endSession'
   | 'resetPassword'
   | 'removePerson'
+  | 'saveCompany'
   | 'invite'
   | 'letIn'
   | 'shutOut'
@@ -93,6 +95,10 @@ export const peopleCommands: Handlers<
     await shutOut(house, person);
     return granted(null);
   },
+  saveCompany: async (company) =>
+    (await saveCompany(company))
+      ? granted(null)
+      : refused('invalid', 'Another company has this name.', [{ path: 'name', reason: 'is taken' }]),
   invite: async ({ name, role, password }) => {
     const person = await addPerson(name, role, password);
     return person ? granted(null) : refused('invalid', 'This name is taken.', [{ path: 'name', reason: 'is taken' }]);

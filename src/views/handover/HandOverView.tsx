@@ -1,10 +1,9 @@
-import { handOverOf } from '@/core/inspect/handOver';
+import type { Company } from '@/core/house/company';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
-import { PageLink } from '@/ui/PageLink';
-import { StateMark } from '@/ui/state/StateMark';
-import { roomWords } from '@/words/stateWords';
-import { instantWords } from '@/words/when';
+import { CompanyForm } from './CompanyForm';
+import { handOverRows } from './handOverRows';
 import { ReworkPanel } from './ReworkPanel';
+import { RoomsToHandOver } from './RoomsToHandOver';
 import { ShowLinks } from './ShowLinks';
 
 /** Every room on its way to the painters, with the page that is handed over. */
@@ -15,6 +14,7 @@ export function HandOverView({
   timeZone,
   leads,
   people,
+  company,
   shown,
 }: {
   readonly houseId: string;
@@ -23,56 +23,20 @@ export function HandOverView({
   readonly timeZone: string;
   readonly leads: boolean;
   readonly people: readonly { readonly id: string; readonly name: string }[];
+  readonly company: Company;
   /** The addresses under which it is shown. */
   readonly shown: readonly { readonly id: string; readonly words: string }[];
 }) {
   return (
     <main className="flex-1 space-y-4 p-4 lg:px-5">
-      <section className="sheet overflow-x-auto p-4 sm:p-5">
+      <section className="sheet p-4 sm:p-5">
         <h1>Hand-over</h1>
         <p className="mb-2 text-muted">
-          One page per room: the level met, who ran which coat and when, and what is still open.
+          One sheet per room: the level met, who put on which coat and when, and what is still open.
         </p>
-        {snapshot.rooms.length === 0 && <p>No rooms yet.</p>}
-        <table className="table">
-          <thead>
-            <tr>
-              <th scope="col">Room</th>
-              <th scope="col">Level</th>
-              <th scope="col">State</th>
-              <th scope="col">Open items</th>
-              <th scope="col">Checked</th>
-              <th scope="col">
-                <span className="sr-only">Page</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {snapshot.rooms.map(handOverOf).map((room) => (
-              <tr key={room.id}>
-                <th scope="row" className="font-semibold">
-                  {room.name}
-                </th>
-                <td>{room.agreed}</td>
-                <td>
-                  <StateMark words={roomWords(room.now, now, timeZone)} />
-                </td>
-                <td>{room.items.filter(({ closed }) => !closed).length || 'none'}</td>
-                <td>{room.met ? instantWords(Date.parse(room.met.at), timeZone) : 'not yet'}</td>
-                <td className="text-right">
-                  <PageLink
-                    className="btn btn-sm"
-                    href={`/h/${houseId}/hand-over/${room.id}`}
-                    aria-label={`Page of ${room.name}`}
-                  >
-                    Page
-                  </PageLink>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <RoomsToHandOver rows={handOverRows(snapshot, now, timeZone)} leads={leads} now={now} />
       </section>
+      {leads && <CompanyForm company={company} />}
       {leads && <ShowLinks house={houseId} what="handOver" shown={shown} />}
       {leads && (
         <ReworkPanel

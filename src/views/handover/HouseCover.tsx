@@ -1,18 +1,21 @@
+import type { Company } from '@/core/house/company';
 import { handOverOf } from '@/core/inspect/handOver';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
-import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { areaWords, roughLength } from '@/words/lengthWords';
 import { CLASS_NAMES, isJoint } from '@/words/stateWords';
-import { instantWords } from '@/words/when';
+import { dateWords } from '@/words/when';
+import { Letterhead } from './Letterhead';
 
 /** The first sheet of a hand-over: the house, its rooms with their levels, and what the painters are to know. */
 export function HouseCover({
   snapshot,
+  company,
   now,
   timeZone,
 }: {
   readonly snapshot: HouseSnapshot;
+  readonly company: Company;
   readonly now: number;
   readonly timeZone: string;
 }) {
@@ -20,17 +23,17 @@ export function HouseCover({
   const rooms = snapshot.rooms.map(handOverOf);
   const unsealed = rooms.filter(({ sealFirst }) => sealFirst);
   return (
-    <article className="sheet space-y-4 p-6 print:border-0 print:p-0" aria-label={`Cover of ${house.name}`}>
-      <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
-        <div>
-          <p className="text-muted">Hand-over</p>
-          <h1 className="text-3xl">{house.name}</h1>
-          <p className="text-muted">
-            {rooms.length} rooms, {areaWords(tally.boardArea, house.unit)} of board; as of {instantWords(now, timeZone)}
-          </p>
-        </div>
-        <Sign className="size-12" />
-      </header>
+    <article
+      className="sheet print-page space-y-4 p-6 print:space-y-2 print:border-0 print:p-0"
+      aria-label={`Cover of ${house.name}`}
+    >
+      <Letterhead company={company}>
+        <p className="text-muted">Hand-over</p>
+        <h1 className="text-3xl">{house.name}</h1>
+        <p className="text-muted">
+          {rooms.length} rooms, {areaWords(tally.boardArea, house.unit)} of board; as of {dateWords(now, timeZone)}
+        </p>
+      </Letterhead>
       <p>
         {Object.entries(tally.classes)
           .filter(([kind, { length }]) => isJoint(kind as keyof typeof tally.classes) && length > 0)
@@ -41,7 +44,7 @@ export function HouseCover({
           .join(', ')}
         .
       </p>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto max-sm:hidden print:block">
         <table className="table table-sm">
           <thead>
             <tr>
@@ -63,7 +66,7 @@ export function HouseCover({
                 <td>{room.items.filter(({ closed }) => !closed).length || 'none'}</td>
                 <td>
                   {room.handedOver && room.now.kind === 'done'
-                    ? instantWords(Date.parse(room.handedOver.at), timeZone)
+                    ? dateWords(Date.parse(room.handedOver.at), timeZone)
                     : 'not yet'}
                 </td>
               </tr>

@@ -1,4 +1,5 @@
 import type { Air } from '@/core/air/air';
+import type { Company } from '@/core/house/company';
 import type { HouseHead } from '@/core/house/schema';
 import { whyNotHandedOver } from '@/core/inspect/signOff';
 import type { Person } from '@/core/log/person';
@@ -18,13 +19,27 @@ interface RoomPageProps {
   readonly room: RoomSnapshot;
   readonly people: readonly Person[];
   readonly air: Air | undefined;
+  readonly company: Company;
+  /** The hash of the sheet as it would be signed now. */
+  readonly sheet: string;
   readonly now: number;
   readonly timeZone: string;
   readonly mayHandOver: boolean;
 }
 
 /** The page on which a room is handed over: its sheet, which photos go along, and who signs. */
-export function RoomPageView({ houseId, house, room, people, air, now, timeZone, mayHandOver }: RoomPageProps) {
+export function RoomPageView({
+  houseId,
+  house,
+  room,
+  people,
+  air,
+  company,
+  sheet,
+  now,
+  timeZone,
+  mayHandOver,
+}: RoomPageProps) {
   const { state, standing } = room;
   const photoWords = (text: string | undefined, item: OpenItem | undefined) =>
     item ? `${itemWords(item, room.room, house.unit)}${item.closed ? ', mended' : ''}` : (text ?? room.room.name);
@@ -45,7 +60,16 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
           <PrintButton />
         </div>
       </div>
-      <RoomSheet house={house} room={room} people={people} air={air} now={now} timeZone={timeZone} />
+      <RoomSheet
+        house={house}
+        room={room}
+        people={people}
+        air={air}
+        company={company}
+        sheet={sheet}
+        now={now}
+        timeZone={timeZone}
+      />
       <PhotoChoice
         now={now}
         room={room.room.id}
@@ -59,7 +83,7 @@ export function RoomPageView({ houseId, house, room, people, air, now, timeZone,
         shown={state.shown}
         mayChoose={mayHandOver}
       />
-      {mayHandOver && <SignPad now={now} room={room.room.id} />}
+      {mayHandOver && <SignPad now={now} rooms={[room.room.id]} />}
     </main>
   );
 }

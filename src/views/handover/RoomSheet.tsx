@@ -1,10 +1,11 @@
+import type { CSSProperties } from 'react';
 import type { Air } from '@/core/air/air';
+import type { Company } from '@/core/house/company';
 import type { HouseHead } from '@/core/house/schema';
-import { handOverOf, type RanCoat } from '@/core/inspect/handOver';
+import { type HandOver, handOverOf, type RanCoat } from '@/core/inspect/handOver';
 import type { Person } from '@/core/log/person';
 import type { Mark, Signature } from '@/core/log/roomState';
 import type { RoomSnapshot } from '@/core/snapshot/houseSnapshot';
-import { Sign } from '@/ui/Sign';
 import { ShowThrough } from '@/ui/section/ShowThrough';
 import { airWords } from '@/words/airWords';
 import { coatName } from '@/words/coatWords';
@@ -14,7 +15,8 @@ import { areaWords, roughLength } from '@/words/lengthWords';
 import { namesIn } from '@/words/names';
 import { percent } from '@/words/percent';
 import { CLASS_NAMES, isJoint, PASS_NAMES, roomWords } from '@/words/stateWords';
-import { instantWords, roundedUp } from '@/words/when';
+import { dateWords, roundedUp } from '@/words/when';
+import { Letterhead } from './Letterhead';
 
 /** What a room is handed over with, on one sheet: level, dates, who, air, faces, open items, photos, signatures. */
 export function RoomSheet({
@@ -23,6 +25,8 @@ export function RoomSheet({
   people,
   air,
   photos,
+  company,
+  sheet,
   now,
   timeZone,
 }: {
@@ -33,6 +37,9 @@ export function RoomSheet({
   readonly air?: Air | undefined;
   /** Under which address the photos that were chosen are; where it does not say they stand elsewhere. */
   readonly photos?: string;
+  readonly company: Company;
+  /** The hash of the sheet as it would be signed now. */
+  readonly sheet?: string | undefined;
   readonly now: number;
   readonly timeZone: string;
 }) {
@@ -40,12 +47,12 @@ export function RoomSheet({
   const open = facts.items.filter(({ closed }) => !closed);
   const namesOf = namesIn(people);
   const mark = (done: Mark | undefined) =>
-    done ? `${instantWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
+    done ? `${dateWords(Date.parse(done.at), timeZone)}, ${namesOf(done.who)}` : 'not yet';
   const mended = facts.items.filter(({ closed }) => closed);
   const ceilings = room.faces.filter(({ kind }) => kind === 'ceiling').length;
   const whenAndWho = ({ at, who, mud, product, batch, air: dried }: RanCoat) =>
     [
-      instantWords(Date.parse(at), timeZone),
+      dateWords(Date.parse(at), timeZone),
       namesOf(who),
       ...(mud.kind === 'setting' ? [`setting ${mud.minutes}`] : []),
       ...(product ? [product] : []),
@@ -54,17 +61,17 @@ export function RoomSheet({
     ].join(', ');
   const words = roomWords(facts.now, now, timeZone);
   return (
-    <article className="sheet space-y-5 p-6 print:border-0 print:p-0">
-      <header className="flex items-start justify-between gap-4 border-b-2 border-secondary pb-3">
-        <div>
-          <p className="text-muted">
-            {house.name}, {facts.floor}
-          </p>
-          <h1 className="text-3xl">{facts.name}</h1>
-        </div>
-        <Sign className="size-12" />
-      </header>
-      <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2">
+    <article
+      className="sheet print-page space-y-5 p-6 print:space-y-2 print:border-0 print:p-0"
+      style={{ '--print-zoom': printZoom(facts) } as CSSProperties}
+    >
+      <Letterhead company={company}>
+        <p className="text-muted">
+          {house.name}, {facts.floor}
+        </p>
+        <h1 className="text-3xl print:text-xl">{facts.name}</h1>
+      </Letterhead>
+      <dl className="grid gap-x-8 gap-y-2 sm:grid-cols-2 print:grid-cols-2 print:gap-y-0">
         <Fact term="Level of finish agreed">level {facts.agreed}</Fact>
         <Fact term="Level met">
           {facts.met
@@ -81,7 +88,7 @@ export function RoomSheet({
         </Fact>
         {air !== undefined && <Fact term="Air when this page was made">{airWords(air, house.unit)}</Fact>}
         <Fact term="Board">{areaWords(facts.boardArea, house.unit)}</Fact>
-        <Fact term="Page made">{instantWords(now, timeZone)}</Fact>
+        <Fact term="Page made">{dateWords(now, timeZone)}</Fact>
       </dl>
       <section>
         <h2>Coats</h2>
@@ -176,7 +183,7 @@ export function RoomSheet({
                   <td>{at && who ? `${light ? `${light}, ` : ''}${mark({ at, who })}` : ''}</td>
                   <td>
                     {paintFrom
-                      ? instantWords(roundedUp(Date.parse(paintFrom)), timeZone)
+                      ? dateWords(roundedUp(Date.parse(paintFrom)), timeZone)
                       : met === undefined
                         ? ''
                         : 'seal first'}
@@ -190,14 +197,14 @@ export function RoomSheet({
       {photos && facts.photos.length > 0 && (
         <section>
           <h2>Photos</h2>
-          <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3">
+          <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3 print:grid-cols-4">
             {facts.photos.map((id) => (
               <li key={id}>
                 {/* biome-ignore lint/performance/noImgElement: it is small already */}
                 <img
                   src={`${photos}/${id}`}
                   alt={`${room.room.name}, as it was`}
-                  className="h-40 w-full rounded-lg object-cover"
+                  className="h-40 w-full rounded-lg object-cover print:h-24"
                 />
               </li>
             ))}
@@ -208,16 +215,17 @@ export function RoomSheet({
         <Signed
           key={`${signature.at} ${signature.name}`}
           signature={signature}
-          when={instantWords(Date.parse(signature.at), timeZone)}
+          when={dateWords(Date.parse(signature.at), timeZone)}
+          sheet={sheet}
         />
       ))}
-      {!facts.sealed && facts.sealFirst && <ShowThrough className="max-w-xl" />}
+      {!facts.sealed && facts.sealFirst && <ShowThrough className="max-w-xl print:max-w-xs" />}
       <p className="border-t border-base-300 pt-3 font-semibold">
         {facts.sealed
           ? `Sealed corner to corner: ${mark(facts.sealed)}.`
           : 'Seal first: paper and mud take paint differently. Roll sealer over both, corner to corner, before paint or texture, or the joints will show in low light.'}
       </p>
-      <div className={`hidden grid-cols-2 gap-12 pt-10 ${facts.signatures.length > 0 ? '' : 'print:grid'}`}>
+      <div className={`hidden grid-cols-2 gap-12 pt-8 ${facts.signatures.length > 0 ? '' : 'print:grid'}`}>
         <p className="border-t border-base-content pt-1">Crew lead</p>
         <p className="border-t border-base-content pt-1">For the builder</p>
       </div>
@@ -225,8 +233,34 @@ export function RoomSheet({
   );
 }
 
+/** Heights on paper, in px of a page 720 px wide, measured on the demo's sheets. */
+const PAGE_PX = 950;
+const FIXED_PX = 490;
+const LINE_PX = 15;
+const PHOTO_ROW_PX = 115;
+const SIGNATURE_PX = 120;
+/** Smaller than this nobody reads; a longer sheet goes on on a second page. */
+const LEAST_ZOOM = 0.55;
+
+/** Returns how small a sheet has to be set to stand on one page of Letter or A4. */
+function printZoom({ asked, coats, faces, items, photos, signatures }: HandOver): number {
+  const more = Math.max(0, coats.length - asked.length);
+  const lines = asked.length + more + faces.length + items.length;
+  const pictures = Math.ceil(photos.length / 4) * PHOTO_ROW_PX + signatures.length * SIGNATURE_PX;
+  const zoom = PAGE_PX / (FIXED_PX + lines * LINE_PX + pictures);
+  return Math.max(LEAST_ZOOM, Math.min(1, Math.round(zoom * 100) / 100));
+}
+
 /** What somebody drew, with their name. */
-function Signed({ signature: { name, as, strokes }, when }: { readonly signature: Signature; readonly when: string }) {
+function Signed({
+  signature: { name, as, strokes, sheet: signed },
+  when,
+  sheet,
+}: {
+  readonly signature: Signature;
+  readonly when: string;
+  readonly sheet: string | undefined;
+}) {
   return (
     <figure className="w-64">
       <svg
@@ -248,6 +282,12 @@ function Signed({ signature: { name, as, strokes }, when }: { readonly signature
       </svg>
       <figcaption className="border-t border-base-content pt-1 text-sm">
         {name}, {as === 'lead' ? 'crew lead' : 'for the builder'}, {when}
+        {signed && (
+          <span className="block text-muted">
+            Signed on the link: sheet {signed.slice(0, 8)},{' '}
+            {sheet === undefined || sheet === signed ? 'unchanged since' : 'changed since'}
+          </span>
+        )}
       </figcaption>
     </figure>
   );
@@ -255,7 +295,7 @@ function Signed({ signature: { name, as, strokes }, when }: { readonly signature
 
 function Fact({ term, children }: { readonly term: string; readonly children: React.ReactNode }) {
   return (
-    <div className="flex justify-between gap-4 border-b border-base-300 py-1">
+    <div className="flex justify-between gap-4 border-b border-base-300 py-1 print:py-0">
       <dt className="text-muted">{term}</dt>
       <dd className="text-right font-semibold">{children}</dd>
     </div>

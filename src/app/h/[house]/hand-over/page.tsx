@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { mayAct } from '@/server/mayAct';
-import { shownIn, visitHouse } from '@/server/visit';
+import { companyOf, shownIn, visitHouse } from '@/server/visit';
 import { HandOverView } from '@/views/handover/HandOverView';
 import { shownWords } from '@/words/when';
 
@@ -10,7 +10,7 @@ export default async function HandOverPage({ params }: { readonly params: Promis
   const { house } = await params;
   const visit = await visitHouse(house);
   const { snapshot, now, timeZone, person, people } = visit;
-  const shown = await shownIn(visit, 'handOver');
+  const [shown, company] = await Promise.all([shownIn(visit, 'handOver'), companyOf(visit)]);
   return (
     <HandOverView
       houseId={house}
@@ -19,6 +19,7 @@ export default async function HandOverPage({ params }: { readonly params: Promis
       timeZone={timeZone}
       leads={mayAct(person, 'lead')}
       people={people}
+      company={company}
       shown={shown.map((mark) => shownWords(mark, timeZone))}
     />
   );

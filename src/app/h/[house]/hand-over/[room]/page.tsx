@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { stepAt } from '@/core/air/airClock';
 import { mayAct } from '@/server/mayAct';
-import { visitHouse } from '@/server/visit';
+import { companyOf, sheetHashesIn, visitHouse } from '@/server/visit';
 import { RoomPageView } from '@/views/handover/RoomPageView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
@@ -13,7 +13,8 @@ export default async function RoomHandOverPage({
   readonly params: Promise<{ house: string; room: string }>;
 }) {
   const { house, room: id } = await params;
-  const { person, snapshot, people, now, timeZone } = await visitHouse(house);
+  const visit = await visitHouse(house);
+  const { person, snapshot, people, now, timeZone } = visit;
   const room = snapshot.rooms.find((candidate) => candidate.room.id === id);
   if (!room) notFound();
   const { air, source } = stepAt(room.air, now);
@@ -23,6 +24,8 @@ export default async function RoomHandOverPage({
       house={snapshot.house}
       room={room}
       people={people}
+      sheet={sheetHashesIn(visit).get(id) ?? ''}
+      company={await companyOf(visit)}
       air={source.kind === 'assumed' ? undefined : air}
       now={now}
       timeZone={timeZone}
