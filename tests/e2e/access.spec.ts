@@ -15,6 +15,7 @@ const VIEWS = [
   '/sand',
   '/hand-over',
   '/hand-over/coat-closet',
+  '/sheets',
   '/my-day',
   '/walk',
   '/hanger',

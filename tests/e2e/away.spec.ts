@@ -1,6 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import type { Entry } from '../../src/core/log/entry';
 import { HouseLog } from '../../src/core/log/houseLog';
+import { couldDoWithout } from './couldDoWithout';
 import { DEMO_INSTANT } from './instants';
 import { ownServer } from './ownServer';
 import { picture } from './picture';
@@ -59,21 +60,6 @@ async function openAndKeep(
   await (await seen).finished();
   await expect.poll(() => page.evaluate(couldDoWithout)).toBe(true);
   return page;
-}
-/** Whether the device answers by itself for the page it is run on, and keeps a house. */
-async function couldDoWithout(): Promise<boolean> {
-  if (!navigator.serviceWorker.controller) return false;
-  const open = await new Promise<IDBDatabase>((resolve, reject) => {
-    const request = indexedDB.open('oak-tally');
-    request.onsuccess = () => resolve(request.result);
-    request.onerror = () => reject(request.error);
-  });
-  const count = await new Promise<number>((resolve) => {
-    const request = open.transaction('seen').objectStore('seen').count();
-    request.onsuccess = () => resolve(request.result);
-  });
-  open.close();
-  return count > 0;
 }
 const noConnection = (page: Page) =>
   expect(page.getByRole('status').filter({ hasText: 'No connection' })).toBeVisible();

@@ -151,8 +151,23 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
 
   await page.getByRole('button', { name: 'At the counter' }).click();
   const counter = page.getByRole('dialog', { name: 'At the counter' });
-  await counter.getByLabel(/pails Taping mud: Small blue pail/).check();
-  await counter.getByRole('button', { name: 'Close' }).click();
+  const pails = counter.getByLabel(/pails Taping mud: Small blue pail/);
+  await expect(counter.getByText(/^\d+ Sheets of sandpaper/)).toBeVisible();
+  await pails.check();
+  // Ticks survive a reload, and become deliveries.
+  await page.reload();
+  await page.getByRole('button', { name: 'At the counter' }).click();
+  await expect(pails).toBeChecked();
+  const came = page
+    .getByRole('region', { name: 'On hand' })
+    .getByRole('row')
+    .filter({ hasText: 'Small blue pail' })
+    .getByRole('cell')
+    .first();
+  const cameBefore = await came.textContent();
+  await untilTaken(page, '/api/entries', () => counter.getByRole('button', { name: 'Log delivery (1)' }).click());
+  await expect(counter).toHaveCount(0);
+  await expect(came).not.toHaveText(cameBefore ?? '');
 
   // What lies there of other houses is cut first; once it is cut, what is left now lies there.
   const list = page.getByRole('region', { name: 'Cutting list' });

@@ -85,7 +85,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   moveClock(75);
   await lead.reload();
   await visit(lead, `${house}/hand-over`);
-  await lead.getByRole('link', { name: 'Page of Chart room' }).click();
+  await lead.getByRole('link', { name: 'Sheet of Chart room' }).click();
   await lead.getByRole('button', { name: 'Handed over to the painters' }).click();
   await expect(lead.getByText('not yet')).toHaveCount(0);
   const sheet = lead.getByRole('article');

@@ -40,7 +40,7 @@ const week = (page: Page) => page.getByRole('region', { name: 'The week' });
 test('a proposal is taken whole, and everybody sees it on their list', async ({ page, browser, house, signIn }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  await expect(plan(page)).toContainText(/Finish .* but for what is held; with it/);
+  await expect(plan(page)).toContainText(/Finish .* except rooms on hold; with them/);
   await expect(plan(page)).toContainText(/No plan finishes sooner|Cannot be before/);
   await expect(page.getByRole('region', { name: 'Not as it should be' })).toContainText('Landing');
   const proposed = week(page).getByRole('button', { name: /proposed$/ });

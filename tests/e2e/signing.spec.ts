@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Locator, Page } from '@playwright/test';
 import { expect, isLive, minutesBefore, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
+import { violationsOf } from './violations';
 
 async function draw(page: Page, within: Locator): Promise<void> {
   const field = within.getByRole('img', { name: 'Draw the name here' });
@@ -89,6 +90,7 @@ test('the builder signs on the link; what was signed is kept, and nobody undoes 
   // What is open is read first, and the page is no wider than the phone.
   await expect(builder.locator('summary').first()).toContainText(/1 open/);
   expect(await builder.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(await violationsOf(builder)).toEqual([]);
   const pad = builder.getByRole('region', { name: 'Sign' });
   const sign = pad.getByRole('button', { name: /^Sign/ });
   await sign.click();

@@ -30,7 +30,7 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
             {input.items.length === 0
               ? 'Nothing is left to do.'
               : `By the plan all is done ${instantWords(plan.finish, input.timeZone)}`}
-            {plan.withHeld && plan.withHeld.finish > plan.finish && ', but for what is held'}
+            {plan.withHeld && plan.withHeld.finish > plan.finish && ', except rooms on hold'}
             {ground?.dates.house && `; the painters come ${dayWords(ground.dates.house)}`}.
           </p>
           {late.length > 0 && (

@@ -1,23 +1,64 @@
 'use client';
 
 import { useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
+import { useLog } from '@/client/useLog';
+import { useStored } from '@/client/useStored';
+import type { Good } from '@/core/materials/goods';
 import { Dialog } from '@/ui/Dialog';
+import { turned } from '@/ui/turned';
 
-/** What is asked for at the counter: shown large, one line each, ticked off as it is loaded. */
+/** A line of what is asked for at the counter. */
+export interface CounterLine {
+  readonly packs: string;
+  readonly item: string;
+  /** The delivery that it is, in the good's own measure; undefined for what the crew keeps no stock of. */
+  readonly delivery?: { readonly good: Good; readonly amount: number } | undefined;
+}
+
+/** What is asked for at the counter: shown large, ticked as it is loaded, and logged as delivered. */
 export function CounterButton({
   lines,
+  scope,
+  works,
+  now,
 }: {
-  readonly lines: readonly { readonly packs: string; readonly item: string }[];
+  readonly lines: readonly CounterLine[];
+  /** For which part of the house. */
+  readonly scope: string;
+  /** Whether who looks may log deliveries. */
+  readonly works: boolean;
+  readonly now: number;
 }) {
-  const [open, setOpen] = useState(false);
-  const [loaded, setLoaded] = useState<ReadonlySet<string>>(new Set());
+  const { id: house } = useHouse();
+  const log = useLog(now);
+  const [isOpen, setOpen] = useState(false);
+  const [stored, keep] = useStored(`oak-counter ${house} ${scope}`);
+  const loaded: ReadonlySet<string> = new Set(stored?.split('\n'));
+  const deliveries = lines.flatMap(({ item, delivery }) => (loaded.has(item) && delivery ? [delivery] : []));
+  const tick = (item: string) => {
+    const next = turned(loaded, item);
+    const known = lines.filter((line) => next.has(line.item)).map((line) => line.item);
+    keep(known.length > 0 ? known.join('\n') : undefined);
+  };
+  const logDelivery = async () => {
+    const said = deliveries.map(({ good, amount }) => ({
+      kind: 'stock' as const,
+      room: null,
+      payload: { good, what: 'delivered' as const, amount },
+    }));
+    if (!(await log.write(said))) return;
+    keep(undefined);
+    setOpen(false);
+  };
   return (
     <>
       <button type="button" className="btn" onClick={() => setOpen(true)}>
         At the counter
       </button>
-      {open && (
+      {isOpen && (
         <Dialog title="At the counter" close={() => setOpen(false)} className="gloves">
+          <p className="text-muted">Ticks stay on this device.</p>
           <ul className="divide-y divide-base-300">
             {lines.map(({ packs, item }) => (
               <li key={item}>
@@ -26,13 +67,7 @@ export function CounterButton({
                     type="checkbox"
                     className="checkbox checkbox-lg"
                     checked={loaded.has(item)}
-                    onChange={() =>
-                      setLoaded((known) => {
-                        const next = new Set(known);
-                        if (!next.delete(item)) next.add(item);
-                        return next;
-                      })
-                    }
+                    onChange={() => tick(item)}
                   />
                   <span className={loaded.has(item) ? 'text-muted line-through' : ''}>
                     <b>{packs}</b> {item}
@@ -41,6 +76,21 @@ export function CounterButton({
               </li>
             ))}
           </ul>
+          {log.message && (
+            <p role="alert" className="text-error">
+              {log.message}
+            </p>
+          )}
+          {works && (
+            <button
+              type="button"
+              className="btn btn-primary btn-lg w-full"
+              disabled={deliveries.length === 0 || log.busy}
+              onClick={() => void logDelivery()}
+            >
+              Log delivery{deliveries.length > 0 && ` (${deliveries.length})`}
+            </button>
+          )}
           <button type="button" className="btn btn-lg w-full" onClick={() => setOpen(false)}>
             Close
           </button>

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import type { Tally } from '@/core/joints/tally';
 import type { Wares } from '@/core/materials/catalogue';
 import type { BeadCuts } from '@/core/materials/cut/cutBead';
+import type { Good } from '@/core/materials/goods';
 import type { LoadList, Order } from '@/core/materials/loadList';
 import type { LengthUnit } from '@/core/measure/unit';
 import { COAT_KEYS } from '@/core/method/coat';
@@ -10,7 +11,7 @@ import { roughLength, sizeWords } from '@/words/lengthWords';
 import { packVolumeWords, quartsWords, roughMudWords } from '@/words/mudWords';
 import { PASS_NAMES, PROFILE_NAMES, SMALL_NAMES, smallAmount } from '@/words/stateWords';
 import { spanWords } from '@/words/when';
-import { CounterButton } from './CounterButton';
+import { CounterButton, type CounterLine } from './CounterButton';
 import { boughtOf, CuttingList, sticksWords } from './CuttingList';
 
 interface Line {
@@ -21,6 +22,7 @@ interface Line {
   readonly gross: string;
   readonly packs: string;
   readonly pack: string;
+  readonly delivery?: CounterLine['delivery'];
 }
 
 /**
@@ -39,6 +41,9 @@ export function LoadView({
   beside,
   figures,
   keepLeft,
+  byPiece,
+  works,
+  now,
 }: {
   readonly load: LoadList;
   /** How it is bought. */
@@ -59,6 +64,11 @@ export function LoadView({
   readonly figures: ReactNode;
   /** Keeps what is left of the sticks, for who may. */
   readonly keepLeft: ReactNode;
+  /** What is bought by the piece, as lines for the counter. */
+  readonly byPiece: readonly CounterLine[];
+  /** Whether who looks may log deliveries. */
+  readonly works: boolean;
+  readonly now: number;
 }) {
   const lines = linesOf(load, wares, bead, unit);
   const coats = COAT_KEYS.filter((key) => load.mudByCoat[key] > 0);
@@ -76,7 +86,17 @@ export function LoadView({
             <div className="flex flex-wrap items-end gap-3">
               {scope}
               <CounterButton
-                lines={lines.map(({ packs, item, called }) => ({ packs, item: called ? `${item}: ${called}` : item }))}
+                lines={[
+                  ...lines.map(({ packs, item, called, delivery }) => ({
+                    packs,
+                    item: called ? `${item}: ${called}` : item,
+                    delivery,
+                  })),
+                  ...byPiece,
+                ]}
+                scope={title}
+                works={works}
+                now={now}
               />
             </div>
           </div>
@@ -86,15 +106,15 @@ export function LoadView({
                 <tr>
                   <th scope="col">Item</th>
                   <th scope="col" className="text-right">
+                    To order
+                  </th>
+                  <th scope="col">Pack</th>
+                  <th scope="col" className="text-right">
                     Goes on
                   </th>
                   <th scope="col" className="text-right">
                     With waste
                   </th>
-                  <th scope="col" className="text-right">
-                    To order
-                  </th>
-                  <th scope="col">Pack</th>
                 </tr>
               </thead>
               <tbody>
@@ -103,10 +123,10 @@ export function LoadView({
                     <th scope="row" className="font-semibold">
                       {item}
                     </th>
-                    <td className="text-right whitespace-nowrap">{net}</td>
-                    <td className="text-right whitespace-nowrap">{gross}</td>
                     <td className="text-right text-lg font-bold whitespace-nowrap">{packs}</td>
                     <td className="text-muted">{pack}</td>
+                    <td className="text-right whitespace-nowrap">{net}</td>
+                    <td className="text-right whitespace-nowrap">{gross}</td>
                   </tr>
                 ))}
               </tbody>
@@ -181,13 +201,16 @@ function linesOf(load: LoadList, { of }: Wares, bead: readonly BeadCuts[], unit:
   const length = (order: Order) => ({ net: roughLength(order.net, unit), gross: roughLength(order.gross, unit) });
   const count = (value: number) => Math.ceil(value).toLocaleString('en-US');
   const percent = (waste: number) => `${Math.round(waste * 100)} % waste`;
-  const tape = (item: string, order: Order, waste: number): Line => ({
+  const whole = (good: Good, { packs, pack }: Order) => ({ good, amount: packs * pack });
+  const tape = (good: 'paper' | 'mesh', item: string, order: Order, waste: number): Line => ({
+    delivery: whole(good, order),
     item,
     ...length(order),
     packs: packsOf(order, 'roll'),
     pack: `${roughLength(order.pack, unit)}, ${percent(waste)}`,
   });
-  const wet = (item: string, order: Order, pack: string, waste: number): Line => ({
+  const wet = (good: Good, item: string, order: Order, pack: string, waste: number): Line => ({
+    delivery: whole(good, order),
     item,
     net: roughMudWords(order.net, unit),
     gross: roughMudWords(order.gross, unit),
@@ -195,10 +218,16 @@ function linesOf(load: LoadList, { of }: Wares, bead: readonly BeadCuts[], unit:
     pack: `${packVolumeWords(order.pack, unit)}, ${percent(waste)}`,
   });
   return [
-    { ...tape('Paper tape', load.tape, of.paper.waste), called: of.paper.called },
-    ...(load.mesh.net > 0 ? [tape('Mesh tape', load.mesh, of.mesh.waste)] : []),
+    { ...tape('paper', 'Paper tape', load.tape, of.paper.waste), called: of.paper.called },
+    ...(load.mesh.net > 0 ? [tape('mesh', 'Mesh tape', load.mesh, of.mesh.waste)] : []),
     ...load.mud.map((mud) => ({
-      ...wet(`${MUD_NAMES[mud.product]} mud`, mud, mud.product === 'setting' ? 'bag' : 'pail', of[mud.product].waste),
+      ...wet(
+        mud.product,
+        `${MUD_NAMES[mud.product]} mud`,
+        mud,
+        mud.product === 'setting' ? 'bag' : 'pail',
+        of[mud.product].waste,
+      ),
       called: of[mud.product].called,
     })),
     ...bead.map(({ profile, pieces, list }) => ({
@@ -221,7 +250,7 @@ function linesOf(load: LoadList, { of }: Wares, bead: readonly BeadCuts[], unit:
       packs: packsOf(load.screws, 'box'),
       pack: `${load.screws.pack.toLocaleString('en-US')}, ${percent(of.screws.waste)}`,
     },
-    ...(load.sealer.net > 0 ? [wet('Sealer', load.sealer, 'pail', of.sealer.waste)] : []),
+    ...(load.sealer.net > 0 ? [wet('sealer', 'Sealer', load.sealer, 'pail', of.sealer.waste)] : []),
   ];
 }
 

@@ -6,6 +6,14 @@ import { roughLength } from '@/words/lengthWords';
 import { quartsWords } from '@/words/mudWords';
 import { FINAL_GRIT } from '@/words/sandWords';
 import { CLASS_NAMES, PASS_NAMES } from '@/words/stateWords';
+import type { CounterLine } from './CounterButton';
+
+/** Returns what is bought by the piece, as lines for the counter. */
+export const byPiece = (small: SmallGoods): readonly CounterLine[] => [
+  { item: `Sheets of sandpaper, ${FINAL_GRIT} grit`, packs: String(small.sandpaper) },
+  { item: 'Sanding sponges', packs: String(small.sponges) },
+  ...(small.fixings > 0 ? [{ item: 'Fixings for bead', packs: small.fixings.toLocaleString('en-US') }] : []),
+];
 
 /** What is bought by the piece, and what each coat of each class takes of the mud. */
 export function MoreGoods({
@@ -20,9 +28,7 @@ export function MoreGoods({
   readonly unit: LengthUnit;
 }) {
   const rows: readonly (readonly [string, string])[] = [
-    [`Sheets of sandpaper, ${FINAL_GRIT} grit`, String(small.sandpaper)],
-    ['Sanding sponges', String(small.sponges)],
-    ...(small.fixings > 0 ? [['Fixings for bead', small.fixings.toLocaleString('en-US')] as const] : []),
+    ...byPiece(small).map(({ item, packs }) => [item, packs] as const),
     ...(cover.strip > 0 ? [['Paper strip over beads', roughLength(cover.strip, unit)] as const] : []),
     ...cover.joints.map(
       ({ class: kind, length }) => [`${CLASS_NAMES[kind]} covered with trim`, roughLength(length, unit)] as const,

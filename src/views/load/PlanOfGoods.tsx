@@ -65,7 +65,16 @@ export function PlanOfGoods({
           </p>
         )}
         {!draws && !failed && <p className="text-muted">Planning…</p>}
-        {draws && input && ground && (
+        {draws?.length === 0 && input && (
+          <p>
+            {input.items.length === 0
+              ? 'No work is left.'
+              : plan?.assignments.length === 0
+                ? 'No work is planned: nobody on the crew can do what is left. Add people on the Run sheet.'
+                : 'The planned work uses no tape, mud or sealer.'}
+          </p>
+        )}
+        {draws && draws.length > 0 && input && ground && (
           <EnoughTable draws={draws} input={input} crew={ground.crew} onHand={onHand} of={of} unit={unit} />
         )}
       </section>

@@ -57,7 +57,7 @@ export function PlanSummary({
             {plan.withHeld && plan.withHeld.finish > plan.finish && (
               <span className="text-base text-muted">
                 {' '}
-                but for what is held; with it {finishWords(plan.withHeld.finish, input)}
+                except rooms on hold; with them {finishWords(plan.withHeld.finish, input)}
               </span>
             )}
           </p>

@@ -24,7 +24,7 @@ import { FiguresPanel } from '@/views/load/FiguresPanel';
 import { KeepLeft } from '@/views/load/KeepLeft';
 import { LoadView } from '@/views/load/LoadView';
 import { loadScope, scopesOf } from '@/views/load/loadScope';
-import { MoreGoods } from '@/views/load/MoreGoods';
+import { byPiece, MoreGoods } from '@/views/load/MoreGoods';
 import { PlanOfGoods } from '@/views/load/PlanOfGoods';
 import { ScopeChoice } from '@/views/load/ScopeChoice';
 import { StockPanel } from '@/views/load/StockPanel';
@@ -66,6 +66,7 @@ export default async function LoadPage({
   const moves = bySections.map((move) =>
     move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
   );
+  const small = smallGoods(rooms);
   const left = leftAfter(bead, catalogue.offcuts);
   return (
     <LoadView
@@ -96,6 +97,9 @@ export default async function LoadPage({
       keepLeft={
         isLead && <KeepLeft after={{ ...catalogue, offcuts: left }} version={catalogueVersion} count={left.length} />
       }
+      byPiece={byPiece(small)}
+      works={isCrew}
+      now={now}
       figures={
         <>
           {isCrew && (
@@ -109,12 +113,7 @@ export default async function LoadPage({
               unit={unit}
             />
           )}
-          <MoreGoods
-            small={smallGoods(rooms)}
-            cover={load.cover}
-            mud={mudByClass(rooms, (mud) => wares.of[mud].use)}
-            unit={unit}
-          />
+          <MoreGoods small={small} cover={load.cover} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
         </>
       }
       beside={
