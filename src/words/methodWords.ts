@@ -19,7 +19,8 @@ export function schoolWords(school: School, unit: LengthUnit): { readonly name: 
     case 'boxes':
       return {
         name: 'Flat boxes by a pair',
-        words: 'Applicator and angle head for tape, boxes for flats and butts, unbacked butts centred the same day.',
+        words:
+          'Wet-tape dispenser, applicator and angle head in corners; boxes for flats and butts, unbacked butts centered the same day.',
       };
     case 'setting':
       return {

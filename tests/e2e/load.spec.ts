@@ -89,7 +89,7 @@ test('the load is told for a floor or a room, by room as a table, and for the da
   const screws = page
     .getByRole('row', { name: /^Screws/ })
     .getByRole('cell')
-    .first();
+    .nth(2);
   const count = async () => Number((await screws.textContent())?.replaceAll(',', ''));
   const whole = await count();
   await page.getByLabel('For', { exact: true }).selectOption({ label: 'Bath' });

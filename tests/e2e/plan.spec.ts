@@ -144,7 +144,7 @@ test('what one lead hands out another one does not hand out again', async ({ pag
     const dialog = other.getByRole('dialog');
     await dialog.getByLabel('Work', { exact: true }).selectOption({ label: 'Skim: everything' });
     await dialog.getByLabel('Who').selectOption({ label: 'Tobin' });
-    await dialog.getByRole('button', { name: 'Hand out', exact: true }).click();
+    await dialog.getByRole('button', { name: 'Assign jobs', exact: true }).click();
     await expect(dialog.getByRole('alert')).toContainText('Somebody else assigned work');
   } finally {
     await setRole('finisher');
@@ -240,7 +240,7 @@ test('a builder sees when it is done, and of the crew no more than before', asyn
   const told = await (await page.request.get(`${house}/plan`)).text();
   expect(told).not.toContain('Tobin');
   await visit(page, `${house}/run`);
-  await expect(page.getByRole('region', { name: 'Handed out' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Assigned work' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Confirm plan' })).toHaveCount(0);
 });
 
@@ -355,9 +355,9 @@ test('all houses of the crew are planned together, and each gets what is handed 
 test('prints the wall’s list and a sheet for everybody', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  await expect(page.getByRole('region', { name: 'Handed out' })).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Assigned work' })).toBeHidden();
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('region', { name: 'Handed out' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Assigned work' })).toContainText(
     'Bunk room, fill: fasteners, flats, beads, angles',
   );
   await expect(page.getByRole('region', { name: 'List of Petra' })).toContainText('Bunk room, fill: fasteners, flats');
@@ -395,7 +395,9 @@ test('what two run together is written down for both', async ({ page, browser, h
   await dialog.getByLabel('Who').selectOption({ label: 'Osei' });
   await dialog.getByLabel('With').selectOption({ label: 'Ines' });
   await expect(dialog).toContainText(/for both/);
-  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+  await untilTaken(page, '/api/entries', () =>
+    dialog.getByRole('button', { name: 'Assign jobs', exact: true }).click(),
+  );
   const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
   await signIn(phone, 'Ines');
   await visit(phone, `${house}/my-day`);
@@ -441,7 +443,9 @@ test('a ceiling goes to one and the walls to another, each logs their own', asyn
     await dialog.getByRole('button', { name: 'None' }).click();
     await dialog.getByLabel('Bunk room').check();
     await dialog.getByLabel('Who').selectOption({ label: name });
-    await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+    await untilTaken(page, '/api/entries', () =>
+      dialog.getByRole('button', { name: 'Assign jobs', exact: true }).click(),
+    );
     await expect(dialog).toBeHidden();
   }
   await expect(

@@ -198,6 +198,8 @@ export async function handOut(page: Page, house: string, work: string, name: str
   const dialog = page.getByRole('dialog', { name: 'Assign several' });
   await dialog.getByLabel('Work', { exact: true }).selectOption({ label: work });
   await dialog.getByLabel('Who').selectOption({ label: name });
-  await untilTaken(page, '/api/entries', () => dialog.getByRole('button', { name: 'Hand out', exact: true }).click());
+  await untilTaken(page, '/api/entries', () =>
+    dialog.getByRole('button', { name: 'Assign jobs', exact: true }).click(),
+  );
   await expect(dialog).toBeHidden();
 }

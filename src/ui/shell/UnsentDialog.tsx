@@ -87,7 +87,7 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   handedOver: 'Handed over',
   accepted: 'Accepted or held',
   boards: 'New or same boards',
-  assigned: 'Handed out',
+  assigned: 'Assigned',
   held: 'Held',
   released: 'Released',
   fan: 'A fan',

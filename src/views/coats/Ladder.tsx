@@ -37,33 +37,56 @@ export function Ladder({
           Look at its section
         </button>
       </div>
-      <ol className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-3">
-        {steps.map((step, index) =>
-          step.kind === 'coat' ? (
-            <li key={step.coat.id} className="text-sm">
-              <p className="font-semibold">{coatName(step.coat)}</p>
-              <p>
-                {toolWords(step.coat, unit)}, {step.coat.consistency} {step.coat.mud} mud
-                {step.coat.edges ? ', edges only' : ''}
-              </p>
-              <p className="text-muted">
-                It {purposeOf(step.coat)}.{' '}
-                {perLengthWords(section.coats.find(({ coat }) => coat.id === step.coat.id)?.wet ?? 0, kind, unit)}. Wait{' '}
-                {waitWords(step.coat)}. Then look: {checkWords(step.coat, unit)}.
-              </p>
-            </li>
-          ) : (
-            <BesideCoats key={index} words={stepWords(step, unit)} />
-          ),
-        )}
+      <ol className="grid gap-x-4 gap-y-2 sm:grid-cols-2 xl:grid-cols-4">
+        {byCoat(steps).map(({ before, coat }, index) => (
+          <li key={coat?.id ?? index} className="row-span-2 grid grid-rows-subgrid text-sm">
+            <div className="space-y-2">
+              {before.map((step) => (
+                <BesideCoats key={step.kind} words={stepWords(step, unit)} />
+              ))}
+            </div>
+            {coat && (
+              <div>
+                <p className="font-semibold">{coatName(coat)}</p>
+                <p>
+                  {toolWords(coat, unit)}, {coat.consistency} {coat.mud} mud
+                  {coat.edges ? ', edges only' : ''}
+                </p>
+                <p className="text-muted">
+                  It {purposeOf(coat)}.{' '}
+                  {perLengthWords(section.coats.find((own) => own.coat.id === coat.id)?.wet ?? 0, kind, unit)}. Wait{' '}
+                  {waitWords(coat)}. Then look: {checkWords(coat, unit)}.
+                </p>
+              </div>
+            )}
+          </li>
+        ))}
       </ol>
     </div>
   );
 }
 
+type Step = ReturnType<typeof ladderFor>[number];
+type CoatStep = Extract<Step, { kind: 'coat' }>;
+
+/** Groups the steps of a ladder by coat, each with what comes right before it; what comes after the last coat stands alone. */
+function byCoat(steps: readonly Step[]) {
+  const groups: { before: Exclude<Step, CoatStep>[]; coat: CoatStep['coat'] | undefined }[] = [];
+  let before: Exclude<Step, CoatStep>[] = [];
+  for (const step of steps) {
+    if (step.kind !== 'coat') {
+      before.push(step);
+      continue;
+    }
+    groups.push({ before, coat: step.coat });
+    before = [];
+  }
+  return before.length > 0 ? [...groups, { before, coat: undefined }] : groups;
+}
+
 const BesideCoats = ({ words: { name, what } }: { readonly words: ReturnType<typeof stepWords> }) => (
-  <li className="border-l-2 border-base-300 pl-2 text-sm text-muted">
+  <div className="border-l-2 border-base-300 pl-2 text-muted">
     <p className="font-semibold text-base-content">{name}</p>
     <p>{what}</p>
-  </li>
+  </div>
 );

@@ -27,7 +27,7 @@ export const QUESTION_WORDS: Words = {
     answers: {
       belt: 'By hand from the belt',
       dispenser: 'Wet-tape dispenser',
-      applicator: 'Applicator, angle head',
+      applicator: 'Dispenser, and angle head in corners',
       taper: 'Mechanical taper',
     },
   },

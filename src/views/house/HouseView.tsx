@@ -129,9 +129,7 @@ function Today({ work }: { readonly work: HouseRows['today'] }) {
           Run sheet
         </PageLink>
       </div>
-      {work.length === 0 && (
-        <p className="text-muted">Nobody has been given work today. Hand out work on the run sheet.</p>
-      )}
+      {work.length === 0 && <p className="text-muted">Nobody has work today. Assign work on the run sheet.</p>}
       <ul className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         {work.map(({ id: person, name, left, passes }) => (
           <li key={person}>

@@ -22,9 +22,9 @@ export function BringPanel({
     <section className="sheet space-y-3 p-4 sm:p-5" aria-label="To bring">
       <div>
         <h2>To bring</h2>
-        <p className="text-sm text-muted">For what is handed out and not done, day by day, with waste.</p>
+        <p className="text-sm text-muted">For assigned work that is not done, day by day, with waste.</p>
       </div>
-      {days.length === 0 && <p className="text-muted">Nothing is handed out from today on.</p>}
+      {days.length === 0 && <p className="text-muted">No work is assigned from today on.</p>}
       <ol className="space-y-3">
         {days.map(({ day, jobs, goods }) => (
           <li key={day}>

@@ -105,9 +105,7 @@ export function LoadView({
               <thead>
                 <tr>
                   <th scope="col">Item</th>
-                  <th scope="col" className="text-right">
-                    To order
-                  </th>
+                  <th scope="col">To order</th>
                   <th scope="col">Pack</th>
                   <th scope="col" className="text-right">
                     Goes on
@@ -123,8 +121,8 @@ export function LoadView({
                     <th scope="row" className="font-semibold">
                       {item}
                     </th>
-                    <td className="text-right text-lg font-bold whitespace-nowrap">{packs}</td>
-                    <td className="text-muted">{pack}</td>
+                    <td className="text-lg font-bold">{packs}</td>
+                    <td className="min-w-36 text-muted">{pack}</td>
                     <td className="text-right whitespace-nowrap">{net}</td>
                     <td className="text-right whitespace-nowrap">{gross}</td>
                   </tr>

@@ -123,7 +123,7 @@ export function HandOutDialog({
           Put on the board
         </button>
         <button type="button" className="btn btn-primary" disabled={isEmpty || busy} onClick={() => hand(items, given)}>
-          Hand out
+          Assign jobs
         </button>
       </div>
     </Dialog>

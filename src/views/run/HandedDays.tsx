@@ -18,9 +18,9 @@ export function HandedDays({ assigned, crew, days, className = '' }: HandedProps
     return people.length > 0 ? [{ day, people }] : [];
   });
   return (
-    <section className={`sheet space-y-4 p-4 ${className}`} aria-label="Handed out">
-      <h2>Handed out</h2>
-      {lists.length === 0 && <p className="text-muted">Nothing is handed out for these days.</p>}
+    <section className={`sheet space-y-4 p-4 ${className}`} aria-label="Assigned work">
+      <h2>Assigned work</h2>
+      {lists.length === 0 && <p className="text-muted">No work is assigned for these days.</p>}
       {lists.map(({ day, people }) => (
         <div key={day} className="break-inside-avoid">
           <h3>{dayWords(day)}</h3>

@@ -99,7 +99,7 @@ export function whyOf(
     case 'people':
       return `${whoWords(people, input)} ${people.length > 1 ? 'run' : 'runs'} ${what} before it.`;
     case 'day':
-      return 'It was handed out for this day.';
+      return 'It was assigned for this day.';
   }
 }
 
