@@ -44,18 +44,23 @@ describe('walls that do not close', () => {
 
 describe('words that people try', () => {
   it.each([
-    ["Family: 20' x 14' x 8', vault 4'", '"vault" is typed as a gable', "Family: 20' x 14' x 8', gable 5' walls 1 3"],
+    ["Family: 20' x 14' x 8', vault 4'", '"vault" is typed as a gable', "Family: 20' x 14' x 8', gable 4' walls 1 3"],
     ["Attic: 20' x 14' x 8', sloped", '"sloped" is typed as a shed', "Attic: 20' x 14' x 8', shed 4' wall 1"],
     [
       "Hall: 20' x 14' x 8', bulkhead, level 5",
       '"bulkhead" is typed as a soffit',
       "Hall: 20' x 14' x 8', soffit 24x12 wall 1 from 2' to 8', level 5",
     ],
-    ["Den: 20' x 14' x 8', slider 72x80", '"slider" is typed as a door', "Den: 20' x 14' x 8', door 32x80 wall 2"],
+    ["Den: 20' x 14' x 8', slider 72x80", '"slider" is typed as a door', "Den: 20' x 14' x 8', door 72x80 wall 2"],
     [
       "Den: 20' x 14' x 8', archway",
       '"archway" is typed as an opening',
       "Den: 20' x 14' x 8', opening 60x84 wall 3 at 2' bead arch 18",
+    ],
+    [
+      "Den: 20' x 14' x 8', cased opening 48 x 80",
+      '"cased" is typed as an opening',
+      "Den: 20' x 14' x 8', opening 48x80 wall 3 casing",
     ],
     ["Den: 20' x 14' x 8', post", '"post" is typed as a column', "Den: 20' x 14' x 8', column 8x8 at 5' x 4'"],
     [

@@ -19,7 +19,7 @@ const ITEMS_BY_WORD: readonly (readonly [
   [/^(slope[d]?|sloping|pitch(ed)?)$/, 'shed'],
   [/^(beam|bulkhead|dropped|drop|duct|chase)$/, 'soffit'],
   [/^(slider|sliding|patio|french|double|pocket|bifold)$/, 'door'],
-  [/^(archway|arch|arched|cased|passage|pass)$/, 'opening'],
+  [/^(archway|arch|arched|cased|passage|pass-through)$/, 'opening'],
   [/^(post|pillar|chimney|fireplace)$/, 'column'],
 ];
 const OWN_ROOM = /^(closets?|pantry|wic|walk-in|wardrobe)$/;
@@ -48,7 +48,7 @@ export function hintForItem(item: Piece, head: Piece, unit: LengthUnit): LineHin
     };
   const kind = ITEMS_BY_WORD.find(([words]) => words.test(word))?.[1];
   if (!kind) return undefined;
-  const example = exampleOf(specOf(kind), unit);
+  const example = withSizes(exampleFor(kind, word, unit), sizes);
   return {
     reason: `"${word}" is typed as ${kind === 'opening' ? 'an opening' : `a ${kind}`}. Example: ${example}`,
     mend: { label: 'Use the example', line: (line) => replacePiece(line, item, example) },
@@ -77,6 +77,20 @@ export function hintForName(room: QuickRoom, head: Piece, unit: LengthUnit): Lin
     };
   }
   return undefined;
+}
+
+/** The example of an item; a cased opening has no arch. */
+function exampleFor(kind: (typeof ITEMS_BY_WORD)[number][1], word: string, unit: LengthUnit): string {
+  const example = exampleOf(specOf(kind), unit);
+  return kind === 'opening' && !word.startsWith('arch') ? example.replace(/ at .*$/, ' casing') : example;
+}
+
+/** The example with the sizes that were typed, where there are as many as the item takes. */
+function withSizes(example: string, typed: string): string {
+  const [item = '', lead = '', ...rest] = example.split(' ');
+  const sizes = /^[^\sx×]+(?:\s*[x×]\s*[^\sx×]+)*/.exec(typed)?.[0].replaceAll(' ', '') ?? '';
+  const count = (text: string) => text.split(/[x×]/).length;
+  return sizes !== '' && count(sizes) === count(lead) ? [item, sizes, ...rest].join(' ') : example;
 }
 
 function ownRoom(item: Piece, head: Piece, sizes: string, unit: LengthUnit): LineHint {

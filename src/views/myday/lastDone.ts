@@ -18,11 +18,14 @@ const MINUTE_MS = 60_000;
 /** More is not said with one press. */
 const MOST = 20;
 
-/** What a person said within the last minute, all of it that came together. */
+/**
+ * Returns what a person logged within the last minute, all of it that came together. What a phone kept without a signal counts from
+ * when it was recorded.
+ */
 export function lastDone(log: HouseLog, rooms: readonly RoomSnapshot[], me: string, now: number): LastDone | undefined {
   const mine = log.last(DONE, MOST).filter(({ by }) => by === me);
   const [last] = mine;
-  const left = last ? Date.parse(last.at) + MINUTE_MS - now : 0;
+  const left = last ? Math.max(Date.parse(last.at), Date.parse(last.recordedAt)) + MINUTE_MS - now : 0;
   if (!last || left <= 0) return undefined;
   const together = mine.filter(({ room, at }) => room === last.room && at === last.at);
   const room = rooms.find((own) => own.room.id === last.room);

@@ -1,22 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import {
-  lazy,
-  Suspense,
-  startTransition,
-  useCallback,
-  useDeferredValue,
-  useEffect,
-  useMemo,
-  useOptimistic,
-  useRef,
-  useState,
-} from 'react';
-import { useHouse } from '@/client/HouseContext';
-import { SERVER_LOST, sendCommand } from '@/client/sendCommand';
-import { sendInOrder } from '@/client/sendInOrder';
-import type { Answer } from '@/contract/answer';
+import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
@@ -25,7 +9,6 @@ import { effortOf } from '@/core/room/checks/effortOf';
 import type { HungCourses, QuickRoom, Room } from '@/core/room/schema';
 import { BoardsQuestion } from '@/ui/entries/BoardsQuestion';
 import { Opening } from '@/ui/Opening';
-import { PageLink } from '@/ui/PageLink';
 import { PrintButton } from '@/ui/PrintButton';
 import { useKey } from '@/ui/useKey';
 import { AsDrawing } from './AsFile';
@@ -37,10 +20,12 @@ import { RemovedNotice } from './RemovedNotice';
 import { RoomList } from './RoomList';
 import { RoomPicture } from './RoomPicture';
 import { RoomTools } from './RoomTools';
+import { SaveStatus, UnsavedNotice } from './SaveStatus';
 import { TallyTable } from './TallyTable';
+import { useArrangedRooms } from './useArrangedRooms';
 import { useDraft } from './useDraft';
 import { useKeep } from './useKeep';
-import { type NewRooms, useNewRooms } from './useNewRooms';
+import { useNewRooms } from './useNewRooms';
 import { useTypedInto } from './useTypedInto';
 
 // What is opened by a press comes when it is.
@@ -102,8 +87,6 @@ export function RoomTally({
   /** Opens an empty line for a new room. */
   readonly startRoom: () => void;
 }) {
-  const { id: houseId } = useHouse();
-  const router = useRouter();
   const current = rooms.find(({ id }) => id === opened);
   const draft = useDraft(house, current && { room: current.room, line: openedLine });
   const [lit, setLit] = useState<JointClass>();
@@ -115,8 +98,7 @@ export function RoomTally({
   const closeDialog = () => setAsking(undefined);
   const [byLaser, setByLaser] = useState(false);
   const asks = useLaser(house.unit);
-  const [trouble, setTrouble] = useState<string>();
-  const [shownRooms, showRooms] = useOptimistic(rooms);
+  const { shownRooms, trouble, arrange, place } = useArrangedRooms(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
   const newRooms = useNewRooms();
   // The room that was saved last stays in the picture until the next one can be read.
@@ -146,45 +128,6 @@ export function RoomTally({
     if (!opened) input.current?.focus();
   }, [opened]);
 
-  /** Shows rooms as they will be while the server is asked, and as they are again when it refuses. */
-  const change = useCallback(
-    (next: typeof rooms, sent: Promise<Answer<null>>) =>
-      startTransition(async () => {
-        showRooms(next);
-        try {
-          const answer = await sent;
-          setTrouble(answer.ok ? undefined : answer.message);
-        } catch {
-          setTrouble(SERVER_LOST);
-        }
-        startTransition(() => router.refresh());
-      }),
-    [showRooms, router],
-  );
-  // The list of a large house is not drawn again for every character that is typed.
-  const arrange = useCallback(
-    (next: readonly ListedRoom[]) => {
-      const order = next.map(({ id, floor }) => ({ room: id, floor }));
-      const arranged = next.flatMap(({ id, floor }) => {
-        const room = rooms.find((candidate) => candidate.id === id);
-        return room ? [{ ...room, floor }] : [];
-      });
-      change(
-        arranged,
-        sendInOrder(`order of ${houseId}`, (own) =>
-          sendCommand('arrangeRooms', { house: houseId, order, change: own }),
-        ),
-      );
-    },
-    [rooms, houseId, change],
-  );
-  const place = (id: string, at: [number, number]) =>
-    change(
-      shownRooms.map((entry) => (entry.id === id ? { ...entry, room: { ...entry.room, at } } : entry)),
-      sendInOrder(`place of ${houseId} ${id}`, (own) =>
-        sendCommand('placeRoom', { house: houseId, room: id, at, change: own }),
-      ),
-    );
   /** Puts several lines into the list of rooms to save, and empties the line. */
   const typeBelow = (lines: readonly string[]) => {
     newRooms.addLines(lines.filter((line) => line !== ''));
@@ -219,20 +162,7 @@ export function RoomTally({
         {mayEdit && current && boards && boards.moved.length > 0 && (
           <BoardsQuestion room={current} faces={boards.moved} names={boards.names} now={now} />
         )}
-        {mayEdit && state.left && (
-          <p role="status" className="flex flex-wrap items-center gap-3 rounded-xl bg-base-200 p-3">
-            <span>
-              Unsaved {current ? 'changes' : 'room'}:{' '}
-              <span className="font-mono break-words whitespace-pre-line">{state.left.line}</span>
-            </span>
-            <button type="button" className="btn btn-primary btn-sm" onClick={state.bringBack}>
-              Restore
-            </button>
-            <button type="button" className="btn btn-sm" onClick={state.giveUp}>
-              Discard
-            </button>
-          </p>
-        )}
+        {mayEdit && state.left && <UnsavedNotice what={current ? 'changes' : 'room'} state={state} />}
         {mayEdit && (
           <QuickLine
             draft={draft}
@@ -282,12 +212,15 @@ export function RoomTally({
           )}
           {result && asked && <AsDrawing house={house} rooms={[asked]} name={asked.name} words="DXF" className="btn" />}
           {result && <PrintButton small />}
-          <span role="status" className={state.failed || trouble ? 'text-error' : 'text-muted'}>
-            {trouble ??
+          <SaveStatus
+            failed={state.failed || trouble !== undefined}
+            words={
+              trouble ??
               state.message ??
-              (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))}
-          </span>
-          {newRooms.sent > 0 && !draft.room && <SavedRoom house={houseId} rooms={newRooms} />}
+              (tooLarge ? 'Too large to work out: split the room' : summary(result?.tally, draft.room))
+            }
+            rooms={newRooms.sent > 0 && !draft.room ? newRooms : undefined}
+          />
         </div>
         <Suspense fallback={<Opening />}>
           {asking === 'boards' && current && boards && (
@@ -377,23 +310,6 @@ function Toggle({
     <button type="button" className={`btn ${on ? 'btn-active' : ''}`} aria-expanded={on} onClick={() => onToggle(!on)}>
       {words}
     </button>
-  );
-}
-
-/** Tells which room was saved last, with a way to open it. */
-function SavedRoom({ house, rooms: { isSaving, saved } }: { readonly house: string; readonly rooms: NewRooms }) {
-  return (
-    <span role="status" className="flex flex-wrap items-center gap-2">
-      {isSaving && 'Saving …'}
-      {!isSaving && saved && (
-        <>
-          Saved {saved.room.name}.
-          <PageLink href={`/h/${house}/tally?room=${saved.id}`} className="link">
-            Open {saved.room.name}
-          </PageLink>
-        </>
-      )}
-    </span>
   );
 }
 

@@ -18,7 +18,7 @@ const AGAIN_MS = 5000;
 
 const SENT_AGAIN = 'No connection. Saved on this device; it will send by itself.';
 
-interface KeepState {
+export interface KeepState {
   readonly busy: boolean;
   readonly failed: boolean;
   readonly message: string | undefined;
