@@ -16,6 +16,30 @@ const smallTargets = (page: Page, least: number) =>
       .map((one) => `${one.tagName} ${one.getAttribute('aria-label') ?? one.textContent?.trim().slice(0, 40)}`);
   }, least);
 
+/** Text that is smaller than 14 px, in words; what is drawn is left out. */
+const smallText = (page: Page) =>
+  page.evaluate(() => {
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    const found = new Set<string>();
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const parent = node.parentElement;
+      const text = node.textContent?.trim() ?? '';
+      if (!parent || text === '' || parent.closest('svg, script, style, .sr-only, [aria-hidden=true]')) continue;
+      if (parent.checkVisibility() && Number.parseFloat(getComputedStyle(parent).fontSize) < 13.9)
+        found.add(text.slice(0, 40));
+    }
+    return [...found];
+  });
+
+test('on a phone no text of a page is smaller than 14 px', async ({ page, house, signIn }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await signIn(page, 'Marit');
+  for (const path of ['', '/tally', '/load', '/run', '/board', '/dry', '/sand', '/hand-over', '/my-day', '/walk']) {
+    await visit(page, house + path);
+    expect(await smallText(page), path).toEqual([]);
+  }
+});
+
 for (const width of [360, 390, 412, 430])
   test(`what a finisher opens fits a phone of ${width} px, with one bar in reach of the thumb`, async ({
     page,
