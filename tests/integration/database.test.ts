@@ -68,6 +68,8 @@ describe('migrations', () => {
       { name: '0018-catalogues' },
       { name: '0019-rooms-deleted' },
       { name: '0020-house-plans' },
+      { name: '0021-company' },
+      { name: '0022-signed-sheets' },
     ]);
   });
 });
