@@ -19,26 +19,27 @@ export function useStored(key: string): readonly [string | null, (text: string |
         removeEventListener(CHANGED, changed);
       };
     },
-    () => read(key),
+    () => readStored(key),
     () => null,
   );
-  const keep = useCallback(
-    (text: string | undefined) => {
-      if (read(key) === (text ?? null)) return;
-      try {
-        if (text === undefined) localStorage.removeItem(key);
-        else localStorage.setItem(key, text);
-      } catch {
-        // A device without a place to keep it does without.
-      }
-      dispatchEvent(new Event(CHANGED));
-    },
-    [key],
-  );
+  const keep = useCallback((text: string | undefined) => writeStored(key, text), [key]);
   return [stored, keep];
 }
 
-function read(key: string): string | null {
+/** Keeps a text on this device, or none with undefined, and tells all who show it. */
+export function writeStored(key: string, text: string | undefined): void {
+  if (readStored(key) === (text ?? null)) return;
+  try {
+    if (text === undefined) localStorage.removeItem(key);
+    else localStorage.setItem(key, text);
+  } catch {
+    // A device without a place to keep it does without.
+  }
+  dispatchEvent(new Event(CHANGED));
+}
+
+/** Reads a text that is kept on this device; null where there is none. */
+export function readStored(key: string): string | null {
   try {
     return localStorage.getItem(key);
   } catch {

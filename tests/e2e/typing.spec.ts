@@ -28,6 +28,14 @@ test('rooms are typed one after the other, and no key leads to another page', as
   await expect(rooms).toHaveCount(5);
   await page.goBack();
   await expect(line).toHaveValue(/^Hall: 22'/);
+  // Somebody who leaves right after Enter finds nothing unsaved when they come back.
+  await page.keyboard.type("nShaft 3' x 3' x 8'");
+  await page.keyboard.press('Enter');
+  await page.goto(`${house}/load`);
+  await page.goto(`${house}/tally?new`);
+  await isLive(page);
+  await expect(rooms).toHaveCount(6);
+  await expect(page.getByRole('button', { name: 'Restore' })).toHaveCount(0);
 });
 
 test('several lines are pasted at once, each with its picture or its error, and saved together', async ({

@@ -100,7 +100,7 @@ export function RoomTally({
   const asks = useLaser(house.unit);
   const { shownRooms, trouble, arrange, place } = useArrangedRooms(rooms);
   const input = useRef<HTMLTextAreaElement>(null);
-  const newRooms = useNewRooms();
+  const newRooms = useNewRooms(me);
   // The room that was saved last stays in the picture until the next one can be read.
   const shown = useDeferredValue(draft.room ?? newRooms.saved?.room);
   const tooLarge = useMemo(

@@ -2,7 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
-import { useStored } from '@/client/useStored';
+import { readStored, useStored, writeStored } from '@/client/useStored';
 import type { Draft } from './useDraft';
 
 /** What was typed and the server never had: a line; of new rooms maybe several, each on a line of its own. */
@@ -30,7 +30,7 @@ export function useKeptDraft(
   waiting: readonly string[],
 ) {
   const { id: house } = useHouse();
-  const [stored, keep] = useStored(`oak-draft ${me} ${house} ${room ?? 'new'}`);
+  const [stored, keep] = useStored(draftKey(me, house, room));
   const [left, setLeft] = useState<KeptDraft>();
   const [isOwn, setOwn] = useState(false);
   const all = [...waiting, ...(draft.line === draft.known ? [] : [draft.line])].join('\n');
@@ -52,6 +52,21 @@ export function useKeptDraft(
     setLeft(undefined);
   };
   return { left, leave: () => setLeft(undefined), forget };
+}
+
+const draftKey = (me: string, house: string, room: string | undefined): string =>
+  `oak-draft ${me} ${house} ${room ?? 'new'}`;
+
+/** Forgets lines of new rooms that were saved, also after their page was left. */
+export function forgetLines(me: string, house: string, lines: readonly string[]): void {
+  const key = draftKey(me, house, undefined);
+  const kept = draftIn(readStored(key) ?? '');
+  if (!kept) return;
+  const left = lines.reduce((all, line) => {
+    const at = all.indexOf(line);
+    return at < 0 ? all : all.toSpliced(at, 1);
+  }, kept.line.split('\n'));
+  writeStored(key, left.length > 0 ? JSON.stringify({ ...kept, line: left.join('\n') }) : undefined);
 }
 
 function draftIn(text: string): KeptDraft | undefined {

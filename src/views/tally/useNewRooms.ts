@@ -5,6 +5,7 @@ import { useRef, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { sendCommand } from '@/client/sendCommand';
 import type { QuickRoom } from '@/core/room/schema';
+import { forgetLines } from './useKeptDraft';
 
 const NO_ANSWER = 'No connection. The room is on this device: save it again when there is one.';
 
@@ -46,8 +47,12 @@ export interface NewRooms {
 const newKey = (): string => crypto.randomUUID();
 const canSave = (entry: UnsavedRoom): entry is ReadRoom => entry.room !== undefined;
 
-/** Saves new rooms one after the other while the next one is typed; what was not saved comes back as a line. */
-export function useNewRooms(): NewRooms {
+/**
+ * Saves new rooms one after the other while the next one is typed; what was not saved comes back as a line.
+ *
+ * @param me who types
+ */
+export function useNewRooms(me: string): NewRooms {
   const { id: house } = useHouse();
   const router = useRouter();
   const [unsaved, setUnsaved] = useState<readonly UnsavedRoom[]>([]);
@@ -63,6 +68,11 @@ export function useNewRooms(): NewRooms {
     const keys = new Set(rooms.map(({ key }) => key));
     setSending((before) => before.filter(({ key }) => !keys.has(key)));
     if (answer?.ok) {
+      forgetLines(
+        me,
+        house,
+        rooms.map(({ line }) => line),
+      );
       const [id, last] = [answer.value.ids.at(-1), rooms.at(-1)];
       if (id && last) setSaved({ id, room: last.room });
       router.refresh();
