@@ -64,7 +64,7 @@ export const QUESTION_WORDS: Words = {
   tools: { asks: 'Tools', answers: { knives: 'Widening knives', trowel: 'Hawk and trowel', boxes: 'Flat boxes' } },
   coats: {
     asks: 'Coats after the tape',
-    answers: { level: 'As the level asks', one: 'One', two: 'Two', three: 'Three' },
+    answers: { level: 'As the level asks', one: 'One', two: 'Two, in angles too', three: 'Three, two in angles' },
   },
   lastPass: { asks: 'Last coat', answers: { whole: 'Over the whole joint', edges: 'On the edges only' } },
   angles: {
