@@ -145,8 +145,31 @@ test('the builder signs on the link; what was signed is kept, and nobody undoes 
   await page.reload();
   await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, changed since`);
 
+  // What is no signature is refused before anything of the house is told.
+  const bare = { name: 'A', strokes, sheets: [{ id: randomUUID(), room: 'coat-closet', sheet: 'f'.repeat(64) }] };
+  const signs = async (data: object, secret = value.secret) => {
+    const answer = await builder.request.post(`/api/shown/${secret}`, { data });
+    return [answer.status(), (await answer.json()).message];
+  };
+  expect(await signs(bare)).toEqual([409, expect.stringContaining('changed while you were reading')]);
+  expect(await signs({ ...bare, sheets: [{ ...bare.sheets[0], room: 'cellar' }] })).toEqual([404, expect.anything()]);
+  expect(await signs({ ...bare, sheets: [{ ...bare.sheets[0], room: 'hall' }] })).toEqual([
+    409,
+    'Hall is not ready to be signed for.',
+  ]);
+  expect(await signs({ ...bare, name: ' ' })).toEqual([400, 'name: needs some text']);
+  expect(await signs({ ...bare, strokes: [] })).toEqual([400, 'strokes: needs at least one stroke']);
+  expect(await signs({ ...bare, name: 'A'.repeat(1_100_000) })).toEqual([413, expect.anything()]);
+  expect(await signs(bare, 'guessed')).toEqual([404, expect.stringContaining('This link has ended')]);
+  const { value: list } = await send('showHouse', { what: 'hanger', days: 7 });
+  expect(await signs(bare, list.secret)).toEqual([404, expect.stringContaining('This link has ended')]);
+
   // The link ends while somebody signs.
-  const [link] = await query<{ id: string }>('SELECT id FROM shown_houses WHERE house_id = $1', site.database, [id]);
+  const [link] = await query<{ id: string }>(
+    "SELECT id FROM shown_houses WHERE house_id = $1 AND what = 'handOver'",
+    site.database,
+    [id],
+  );
   await send('hideHouse', { address: link?.id });
   await pad.getByLabel('Your name').fill('Somebody else');
   await sign.click();

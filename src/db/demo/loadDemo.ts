@@ -12,7 +12,7 @@ import { saveCompany } from '../company';
 import { saveCrew, savePainters } from '../crews';
 import { addDevice } from '../devices';
 import { appendEntries } from '../entries';
-import { inFirm } from '../firm';
+import { firm, inFirm } from '../firm';
 import { addFirm } from '../firms';
 import { addHouse } from '../houses';
 import { models } from '../models';
@@ -95,6 +95,10 @@ export async function loadDemoHouse(people: DemoIds, now: Date, timeZone: string
     const result = await appendEntries(houseId, { id: people[name], role }, own);
     if (result.kind !== 'recorded') throw new Error(`an entry of ${name} in the demo was refused: ${result.kind}`);
   }
+  // Its days are over: nobody logged all of it a moment ago.
+  await models().sequelize.query('UPDATE entries SET recorded_at = at WHERE firm = $1 AND house_id = $2', {
+    bind: [firm(), houseId],
+  });
   await letIn(houseId, people.Builder);
   await measureDemo(houseId, house, log, now, keyEnd);
   return houseId;
