@@ -138,13 +138,6 @@ test('the builder signs on the link; what was signed is kept, and nobody undoes 
   const forged = { name: 'Harbor Homes', as: 'builder', strokes, sheet: entry?.sheet, link: randomUUID() };
   expect((await post({ kind: 'signed', room: 'coat-closet', payload: forged })).status()).toBe(403);
 
-  await visit(page, `${house}/hand-over/coat-closet`);
-  await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, unchanged since`);
-  const more = { kind: 'item', room: 'coat-closet', payload: { defect: 'pinholes', text: 'By the door' } };
-  expect((await post(more)).status()).toBe(200);
-  await page.reload();
-  await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, changed since`);
-
   // What is no signature is refused before anything of the house is told.
   const bare = { name: 'A', strokes, sheets: [{ id: randomUUID(), room: 'coat-closet', sheet: 'f'.repeat(64) }] };
   const signs = async (data: object, secret = value.secret) => {
@@ -163,6 +156,13 @@ test('the builder signs on the link; what was signed is kept, and nobody undoes 
   expect(await signs(bare, 'guessed')).toEqual([404, expect.stringContaining('This link has ended')]);
   const { value: list } = await send('showHouse', { what: 'hanger', days: 7 });
   expect(await signs(bare, list.secret)).toEqual([404, expect.stringContaining('This link has ended')]);
+
+  await visit(page, `${house}/hand-over/coat-closet`);
+  await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, unchanged since`);
+  const more = { kind: 'item', room: 'coat-closet', payload: { defect: 'pinholes', text: 'By the door' } };
+  expect((await post(more)).status()).toBe(200);
+  await page.reload();
+  await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, changed since`);
 
   // The link ends while somebody signs.
   const [link] = await query<{ id: string }>(

@@ -116,7 +116,7 @@ export function RoomTally({
     [shown, tooLarge, opened],
   );
   const stored = useMemo(() => rooms.map(({ room }) => room), [rooms]);
-  const { keep, keepMine, state } = useKeep({ me, unit: house.unit, current, draft, newRooms });
+  const { keep, keepMine, state } = useKeep({ me, house, rooms: stored, current, draft, newRooms });
   const light = { lit: lit ?? only, only, onLight: setLit, onOnly: setOnly };
 
   useKey('/n', (key) => {

@@ -5,13 +5,14 @@ import { useEffect, useRef, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { useSend } from '@/client/useSend';
 import type { VersionedRoom } from '@/contract/commands';
-import type { LengthUnit } from '@/core/measure/unit';
+import type { HouseHead } from '@/core/house/schema';
 import { keepPlace } from '@/core/quickline/keepPlace';
-import type { QuickRoom } from '@/core/room/schema';
+import type { QuickRoom, Room } from '@/core/room/schema';
 import { theQuickLine } from './theQuickLine';
 import type { Draft } from './useDraft';
 import { type KeptDraft, useKeptDraft } from './useKeptDraft';
 import type { NewRooms } from './useNewRooms';
+import { useUnsavedLines } from './useUnsavedLines';
 
 /** Where no server answers it is asked again so often. */
 const AGAIN_MS = 5000;
@@ -44,13 +45,16 @@ interface Unsent {
  */
 export function useKeep({
   me,
-  unit,
+  house,
+  rooms,
   current,
   draft,
   newRooms,
 }: {
   readonly me: string;
-  readonly unit: LengthUnit;
+  readonly house: Pick<HouseHead, 'unit' | 'hang'>;
+  /** Of the house. */
+  readonly rooms: readonly Room[];
   readonly current: VersionedRoom | undefined;
   readonly draft: Draft;
   readonly newRooms: NewRooms;
@@ -62,7 +66,10 @@ export function useKeep({
   const [theirs, setTheirs] = useState<VersionedRoom>();
   const [version, setVersion] = useState(current?.version ?? 0);
   const [unsent, setUnsent] = useState<Unsent>();
-  const { left, leave, forget } = useKeptDraft(me, current?.room.id, version, draft, newRooms.lines);
+  const { left: kept, leave, forget } = useKeptDraft(me, current?.room.id, version, draft, newRooms.lines);
+  const unsaved = useUnsavedLines(me, current ? undefined : kept, house, rooms);
+  const left = current ? kept : unsaved;
+  const { unit } = house;
 
   // The room changed under an editor who has typed nothing: moved to another floor, or kept elsewhere.
   const shown = useRef(current);
