@@ -1,6 +1,6 @@
 'use client';
 
-import { lazy, Suspense, useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useDeferredValue, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { HouseHead } from '@/core/house/schema';
 import type { JointClass } from '@/core/joints/joint';
 import { takeOff } from '@/core/joints/takeOff';
@@ -124,7 +124,7 @@ export function RoomTally({
     else input.current?.focus();
   });
   useTypedInto(input, !opened && mayEdit);
-  useEffect(() => {
+  useLayoutEffect(() => {
     if (!opened) input.current?.focus();
   }, [opened]);
 

@@ -1,7 +1,8 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useTransition } from 'react';
+import { useEffect, useState, useTransition } from 'react';
+import { flushSync } from 'react-dom';
 import { useHouse } from '@/client/HouseContext';
 import { RoomTally, type TallyProps } from './RoomTally';
 
@@ -9,8 +10,16 @@ import { RoomTally, type TallyProps } from './RoomTally';
 export function TallyView(props: TallyProps) {
   const { id: house } = useHouse();
   const router = useRouter();
-  const [starts, startTransition] = useTransition();
-  const startRoom = () => startTransition(() => router.push(`/h/${house}/tally?new`));
+  const [starts, setStarts] = useState(false);
+  const [isGoing, startTransition] = useTransition();
+  useEffect(() => {
+    if (!isGoing) setStarts(false);
+  }, [isGoing]);
+  const startRoom = () => {
+    // The line is there before the next key comes.
+    flushSync(() => setStarts(true));
+    startTransition(() => router.push(`/h/${house}/tally?new`));
+  };
   const isNew = starts || props.opened === undefined;
   return isNew ? (
     <RoomTally key="new" {...props} opened={undefined} openedLine="" boards={undefined} startRoom={startRoom} />
