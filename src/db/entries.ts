@@ -116,7 +116,7 @@ export async function appendEntries(
   }
 }
 
-/** Whether an entry is a builder's signature on a share link, which nobody takes back. */
+/** Returns whether an entry is a builder's signature on a share link. Nobody can undo those. */
 const isFinal = (row: EntryRow | undefined): boolean =>
   row?.kind === 'signed' && (payloadOf(row) as { readonly link?: string }).link !== undefined;
 

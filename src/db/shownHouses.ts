@@ -68,7 +68,7 @@ export async function listShown(houseId: string): Promise<readonly ShownMark[]> 
   return rows.map(({ id, what, madeAt, endsAt }) => ({ id, what, madeAt: madeAt.getTime(), endsAt: endsAt.getTime() }));
 }
 
-/** What a share link leads to. */
+/** A share link with its house. */
 export interface FoundLink {
   readonly firm: string;
   readonly id: string;

@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import { firm } from './firm';
 import { models } from './models';
 
-/** Keeps what was signed. A sheet that is kept already stays as it is. */
+/** Stores a signed sheet under its hash. Does nothing if the hash is stored already. */
 export async function keepSheet(houseId: string, hash: string, sheet: object): Promise<void> {
   await models().sequelize.query(
     `INSERT INTO signed_sheets (firm, house_id, hash, sheet)
@@ -12,7 +12,7 @@ export async function keepSheet(houseId: string, hash: string, sheet: object): P
   );
 }
 
-/** Reads what was signed; undefined where nothing of this hash was. */
+/** Reads a signed sheet; `undefined` for an unknown hash. */
 export async function readSheet(houseId: string, hash: string): Promise<object | undefined> {
   const [row] = await models().sequelize.query<{ sheet: object }>(
     'SELECT sheet FROM signed_sheets WHERE firm = $1 AND house_id = $2 AND hash = $3',

@@ -18,7 +18,7 @@ import { sheetNow } from './signedSheets';
 
 const MOST_BYTES = 1_000_000;
 const MOST_ROOMS = 100;
-/** A room has a few rounds of rework, hardly more: whoever has the link fills no log. */
+/** Limits the signatures of a room, so that a leaked link can't fill the log. Rework takes a few rounds at most. */
 const MOST_SIGNATURES = 20;
 
 const bodySchema = z.strictObject({

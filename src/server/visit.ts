@@ -8,6 +8,7 @@ import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
 import type { HouseToday } from '../core/schedule/assignedDays';
 import { memberOf } from '../core/schedule/memberOf';
+import type { RoomSnapshot } from '../core/snapshot/houseSnapshot';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
 import { now } from '../db/clock';
@@ -29,7 +30,7 @@ import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
 import { myHousesToday } from './myHouses';
 import { currentSession, requirePerson } from './session';
-import { sheetHashes } from './signedSheets';
+import { sheetNow } from './signedSheets';
 
 /** A house with who looks at it. */
 export interface HouseVisit extends LoadedSnapshot {
@@ -95,9 +96,8 @@ export const keptMethods = ({ person }: HouseVisit) => inFirm(person.firm, listM
 export const hasOwnCalendar = ({ person }: HouseVisit): Promise<boolean> =>
   inFirm(person.firm, () => hasCalendar(person.id));
 
-/** The hashes of the sheets of a house that is visited, as they would be signed now, by room id. */
-export const sheetHashesIn = ({ snapshot, people }: HouseVisit): ReadonlyMap<string, string> =>
-  sheetHashes(snapshot.rooms, people);
+/** Returns the hash of a room's sheet as a builder would sign it now. */
+export const sheetHashIn = ({ people }: HouseVisit, room: RoomSnapshot): string => sheetNow(room, people).hash;
 
 /** The head of the sheets of the company whose house is visited. */
 export const companyOf = ({ person }: HouseVisit): Promise<Company> => inFirm(person.firm, readCompany);

@@ -159,6 +159,10 @@ test('the builder signs on the link; what was signed is kept, and nobody undoes 
 
   await visit(page, `${house}/hand-over/coat-closet`);
   await expect(page.getByRole('article')).toContainText(`sheet ${entry?.sheet.slice(0, 8)}, unchanged since`);
+  await expect(page.getByRole('link', { name: 'Show what was signed' })).toHaveAttribute(
+    'href',
+    `${house}/signed/${entry?.sheet}`,
+  );
   const more = { kind: 'item', room: 'coat-closet', payload: { defect: 'pinholes', text: 'By the door' } };
   expect((await post(more)).status()).toBe(200);
   await page.reload();

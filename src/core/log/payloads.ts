@@ -191,7 +191,7 @@ export const betweenPayload = z.strictObject({
 });
 
 const drawn = z.int().min(0, 'must be 0 or more').max(1000, 'must be at most 1000');
-/** What somebody drew: strokes of points. */
+/** A drawn signature: strokes, each a list of points in thousandths of the field. */
 export const strokesSchema = z
   .array(
     z

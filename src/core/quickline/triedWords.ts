@@ -32,7 +32,7 @@ const VAULT = /\b(vault(ed)?|cathedral)\b/i;
  *
  * @param item one piece of the line between commas
  * @param head the piece before the first comma
- * @example hintForItem("vault 4'", …)  // { reason: "A vault is typed as a gable: gable 5' walls 1 3", … }
+ * @example hintForItem("vault 4'", …)  // { reason: '"vault" is typed as a gable. Example: gable 4\' walls 1 3', … }
  */
 export function hintForItem(item: Piece, head: Piece, unit: LengthUnit): LineHint | undefined {
   const word = /^\S+/.exec(item.text)?.[0].toLowerCase() ?? '';
@@ -58,7 +58,6 @@ export function hintForItem(item: Piece, head: Piece, unit: LengthUnit): LineHin
 /**
  * Explains how to type the shape that a room's name speaks of, where the room was read as a plain box.
  *
- * @param line that was read as the room
  * @param head the piece of the line before its first comma
  */
 export function hintForName(room: QuickRoom, head: Piece, unit: LengthUnit): LineHint | undefined {
@@ -94,13 +93,12 @@ function withSizes(example: string, typed: string): string {
 }
 
 function ownRoom(item: Piece, head: Piece, sizes: string, unit: LengthUnit): LineHint {
-  const name = /^[^:\d]*/.exec(head.text)?.[0].trim() ?? '';
   const size = /[x×]/i.test(sizes) ? sizes : unit === 'in' ? "6' x 2'" : '1800 x 600';
   return {
     reason: 'A closet is a room of its own, on its own line.',
     mend: {
       label: 'Move it to its own line',
-      line: (line) => `${withoutPiece(line, item)}\n${name} closet: ${size}`,
+      line: (line) => `${withoutPiece(line, item)}\n${nameIn(head)} closet: ${size}`,
     },
   };
 }
@@ -128,14 +126,16 @@ const USUAL_SIDES = { in: { length: 240, width: 180 }, mm: { length: 6000, width
 
 /** The line with a walk in place of its sizes: its name, its height and its items stay. */
 function rewriteHead(line: string, head: Piece, walk: Walk, unit: LengthUnit, room?: QuickRoom): string {
-  const name = /^(?:"[^"]*"|[^:\d]*)/.exec(head.text)?.[0].trim() ?? '';
   const [length = 0, width = 0] = room?.outline[2] ?? [];
   const isWide = Math.min(length, width) >= fromMm(MM_PER_FOOT * 4, unit);
   const sides = isWide ? { length, width } : USUAL_SIDES[unit];
   const height = room ? `, h ${inchesText(room.height, unit)}` : '';
   const text = (value: number) => inchesText(value, unit);
-  return `${name}: ${walk(sides, text)}${height}${line.slice(head.at + head.length)}`;
+  return `${nameIn(head)}: ${walk(sides, text)}${height}${line.slice(head.at + head.length)}`;
 }
+
+/** Returns the name at the start of a line, up to its first size. */
+const nameIn = (head: Piece): string => /^(?:"[^"]*"|[^:\d]*)/.exec(head.text)?.[0].trim() ?? '';
 
 /** The line without one of its items and the comma before it. */
 function withoutPiece(line: string, { at, length }: Piece): string {

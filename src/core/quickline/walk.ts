@@ -149,7 +149,7 @@ function openWalk(
 
 const lengthOf = (value: number, unit: LengthUnit): string => formatLength(Math.abs(toMm(value, unit)), unit);
 const lineText = (value: number, unit: LengthUnit): string => wallText(value, unit, inchesText(value, unit));
-/** Whether a walk is a room, either way round. */
+/** Returns whether a walk encloses a room, clockwise or counterclockwise. */
 function isRoom(runs: readonly Point[], unit: LengthUnit): boolean {
   const outline = cornersOf(runs, [0, 0], unit);
   return checkOutline(isClockwise(outline) ? outline : turnedOutline(outline), unit).length === 0;

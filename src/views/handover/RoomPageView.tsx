@@ -67,6 +67,7 @@ export function RoomPageView({
         air={air}
         company={company}
         sheet={sheet}
+        signedSheets={`/h/${houseId}/signed`}
         now={now}
         timeZone={timeZone}
       />

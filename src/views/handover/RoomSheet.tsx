@@ -27,6 +27,7 @@ export function RoomSheet({
   photos,
   company,
   sheet,
+  signedSheets,
   now,
   timeZone,
 }: {
@@ -40,6 +41,8 @@ export function RoomSheet({
   readonly company: Company;
   /** The hash of the sheet as it would be signed now. */
   readonly sheet?: string | undefined;
+  /** The address under which signed sheets are kept; undefined for those who may not read them. */
+  readonly signedSheets?: string;
   readonly now: number;
   readonly timeZone: string;
 }) {
@@ -217,6 +220,7 @@ export function RoomSheet({
           signature={signature}
           when={dateWords(Date.parse(signature.at), timeZone)}
           sheet={sheet}
+          kept={signedSheets && signature.sheet && `${signedSheets}/${signature.sheet}`}
         />
       ))}
       {!facts.sealed && facts.sealFirst && <ShowThrough className="max-w-xl print:max-w-xs" />}
@@ -233,16 +237,16 @@ export function RoomSheet({
   );
 }
 
-/** Heights on paper, in px of a page 720 px wide, measured on the demo's sheets. */
+/** Heights on paper, px at a page width of 720 px, measured on the demo's sheets. */
 const PAGE_PX = 950;
 const FIXED_PX = 490;
 const LINE_PX = 15;
 const PHOTO_ROW_PX = 115;
 const SIGNATURE_PX = 120;
-/** Smaller than this nobody reads; a longer sheet goes on on a second page. */
+/** Smaller type can't be read; a longer sheet takes a second page. */
 const LEAST_ZOOM = 0.55;
 
-/** Returns how small a sheet has to be set to stand on one page of Letter or A4. */
+/** Returns the scale at which a sheet fits one page of Letter or A4, 0.55 to 1. */
 function printZoom({ asked, coats, faces, items, photos, signatures }: HandOver): number {
   const more = Math.max(0, coats.length - asked.length);
   const lines = asked.length + more + faces.length + items.length;
@@ -251,15 +255,18 @@ function printZoom({ asked, coats, faces, items, photos, signatures }: HandOver)
   return Math.max(LEAST_ZOOM, Math.min(1, Math.round(zoom * 100) / 100));
 }
 
-/** What somebody drew, with their name. */
+/** Shows a signature with the name, the time, and whether its sheet has changed since. */
 function Signed({
   signature: { name, as, strokes, sheet: signed },
   when,
   sheet,
+  kept,
 }: {
   readonly signature: Signature;
   readonly when: string;
   readonly sheet: string | undefined;
+  /** The address of the sheet as it was signed. */
+  readonly kept: string | undefined;
 }) {
   return (
     <figure className="w-64">
@@ -285,7 +292,12 @@ function Signed({
         {signed && (
           <span className="block text-muted">
             Signed on the link: sheet {signed.slice(0, 8)},{' '}
-            {sheet === undefined || sheet === signed ? 'unchanged since' : 'changed since'}
+            {sheet === undefined || sheet === signed ? 'unchanged since' : 'changed since'}{' '}
+            {kept && (
+              <a className="link no-print" href={kept}>
+                Show what was signed
+              </a>
+            )}
           </span>
         )}
       </figcaption>

@@ -50,6 +50,7 @@ export function SheetsView({
           photos={`/api/photos/${houseId}`}
           company={company}
           sheet={sheet}
+          signedSheets={`/h/${houseId}/signed`}
           now={now}
           timeZone={timeZone}
         />

@@ -20,6 +20,7 @@ export interface HandOverRow {
   /** The faces to check by the level that is agreed for them; none where they cannot be checked yet. */
   readonly checks: readonly { readonly level: Level; readonly faces: readonly string[] }[];
   readonly canHandOver: boolean;
+  readonly isHandedOver: boolean;
 }
 
 /** Lists every room on its way to the painters. */
@@ -36,6 +37,7 @@ export const handOverRows = ({ rooms }: HouseSnapshot, now: number, timeZone: st
       canSand: state.kind === 'sand',
       checks: state.kind === 'check' ? checksIn(room) : [],
       canHandOver: whyNotHandedOver(room) === undefined && state.kind !== 'done',
+      isHandedOver: state.kind === 'done',
     };
   });
 

@@ -46,7 +46,7 @@ function SavedRoom({ rooms: { isSaving, saved } }: { readonly rooms: NewRooms })
 /** Offers what was typed here before and never saved. */
 export function UnsavedNotice({
   what,
-  state: { left, bringBack, giveUp },
+  state: { left, restore, discard },
 }: {
   readonly what: 'changes' | 'room';
   readonly state: KeepState;
@@ -56,10 +56,10 @@ export function UnsavedNotice({
       <span>
         Unsaved {what}: <span className="font-mono break-words whitespace-pre-line">{left?.line}</span>
       </span>
-      <button type="button" className="btn btn-primary btn-sm" onClick={bringBack}>
+      <button type="button" className="btn btn-primary btn-sm" onClick={restore}>
         Restore
       </button>
-      <button type="button" className="btn btn-sm" onClick={giveUp}>
+      <button type="button" className="btn btn-sm" onClick={discard}>
         Discard
       </button>
     </p>

@@ -25,8 +25,8 @@ export interface KeepState {
   readonly message: string | undefined;
   /** What was typed here before and the server never had. */
   readonly left: KeptDraft | undefined;
-  readonly bringBack: () => void;
-  readonly giveUp: () => void;
+  readonly restore: () => void;
+  readonly discard: () => void;
   /** The newer version that stopped a save. */
   readonly theirs: VersionedRoom | undefined;
   readonly takeTheirs: () => void;
@@ -163,7 +163,7 @@ export function useKeep({
       setTheirs(undefined);
     },
     left,
-    bringBack: () => {
+    restore: () => {
       if (!left) return;
       if (current) setVersion(left.version);
       const [first = '', ...more] = left.line.split('\n');
@@ -171,7 +171,7 @@ export function useKeep({
       else draft.typeLine(first);
       leave();
     },
-    giveUp: forget,
+    discard: forget,
   };
   return { keep: () => keepOver(version), keepMine: () => theirs && keepOver(theirs.version), state };
 }

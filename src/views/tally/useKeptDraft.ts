@@ -20,7 +20,7 @@ export interface KeptDraft {
  * @param room its id; undefined for a new one
  * @param version that is edited
  * @param waiting the lines of new rooms that are not saved, besides the draft's
- * @returns what was left behind when the page was opened last, until it is brought back (`leave`) or given up (`forget`)
+ * @returns what was left behind when the page was opened last, until it is restored (`leave`) or discarded (`forget`)
  */
 export function useKeptDraft(
   me: string,

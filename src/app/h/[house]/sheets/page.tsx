@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { companyOf, sheetHashesIn, visitHouse } from '@/server/visit';
+import { companyOf, sheetHashIn, visitHouse } from '@/server/visit';
 import { SheetsView } from '@/views/handover/SheetsView';
 
 export const metadata: Metadata = { title: 'Hand-over sheets' };
@@ -15,7 +15,6 @@ export default async function SheetsPage({
   const [{ house }, { rooms: asked }] = await Promise.all([params, searchParams]);
   const visit = await visitHouse(house);
   const { snapshot, people, now, timeZone } = visit;
-  const sheets = sheetHashesIn(visit);
   const chosen = typeof asked === 'string' ? new Set(asked.split(',')) : undefined;
   return (
     <SheetsView
@@ -23,7 +22,7 @@ export default async function SheetsPage({
       snapshot={snapshot}
       rooms={snapshot.rooms
         .filter(({ room }) => chosen?.has(room.id) ?? true)
-        .map((room) => [room, sheets.get(room.room.id) ?? ''] as const)}
+        .map((room) => [room, sheetHashIn(visit, room)] as const)}
       company={await companyOf(visit)}
       people={people}
       now={now}

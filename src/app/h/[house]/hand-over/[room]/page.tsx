@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { stepAt } from '@/core/air/airClock';
 import { mayAct } from '@/server/mayAct';
-import { companyOf, sheetHashesIn, visitHouse } from '@/server/visit';
+import { companyOf, sheetHashIn, visitHouse } from '@/server/visit';
 import { RoomPageView } from '@/views/handover/RoomPageView';
 
 export const metadata: Metadata = { title: 'Hand-over' };
@@ -24,7 +24,7 @@ export default async function RoomHandOverPage({
       house={snapshot.house}
       room={room}
       people={people}
-      sheet={sheetHashesIn(visit).get(id) ?? ''}
+      sheet={sheetHashIn(visit, room)}
       company={await companyOf(visit)}
       air={source.kind === 'assumed' ? undefined : air}
       now={now}
