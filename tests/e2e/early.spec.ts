@@ -71,6 +71,22 @@ test('a choice that is made, a name that is typed and a form that is sent by Ent
   await expect(page.getByRole('banner')).toContainText('Typed early');
 });
 
+test('the cursor stays where it was put before the script is there', async ({ page, house, signIn }) => {
+  await signIn(page, 'Marit');
+  const release = await holdScripts(page);
+  await page.goto(`${house}/tally?room=pantry`, opened);
+  const line = page.getByLabel('Quick line');
+  const text = await line.inputValue();
+  await line.evaluate((field: HTMLTextAreaElement) => {
+    field.focus();
+    field.setSelectionRange(field.value.indexOf(' x'), field.value.indexOf(' x'));
+  });
+  release();
+  await isLive(page);
+  await page.keyboard.type('½');
+  await expect(line).toHaveValue(text.replace(' x', '½ x'));
+});
+
 test('a key that is pressed before the script is there counts', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   const release = await holdScripts(page);

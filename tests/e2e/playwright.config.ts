@@ -30,6 +30,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: TIME_ZONE,
     trace: 'off',
+    // What waits longer says for what.
+    actionTimeout: 120_000,
     // Only those that are about it have a device that answers by itself.
     serviceWorkers: 'block',
     // Colours are judged when they have arrived.

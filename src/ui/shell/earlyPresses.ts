@@ -73,6 +73,20 @@ export function keepEarly(): void {
     giveLater();
   };
 
+  /** A text area that the framework takes over is told the text that it has, which would move the cursor to its beginning. */
+  const keepCursors = (): void => {
+    const { prototype } = HTMLTextAreaElement;
+    const own = Object.getOwnPropertyDescriptor(prototype, 'defaultValue');
+    const setText = own?.set;
+    if (!setText) return;
+    Object.defineProperty(prototype, 'defaultValue', {
+      ...own,
+      set(this: HTMLTextAreaElement, text: string) {
+        if (this.defaultValue !== text) setText.call(this, text);
+      },
+    });
+  };
+
   /** Says a value as if it were typed now: what the page remembers of the field has to differ for it to hear of it. */
   const say = (field: Field, value: string): void => {
     const isChosen = field instanceof HTMLSelectElement || field.type === 'file';
@@ -116,6 +130,7 @@ export function keepEarly(): void {
   document.addEventListener('click', onClick, true);
   document.addEventListener('submit', onSubmit, true);
   document.addEventListener('keydown', onKey, true);
+  keepCursors();
   for (const kind of ['input', 'change']) document.addEventListener(kind, onInput, true);
   window.oakLive = () => {
     hasScript = true;
