@@ -44,7 +44,6 @@ export function planReport(named: readonly [NamedHouse, ...NamedHouse[]], words:
   const people = peopleFrom(words.people);
   const [first, ...others] = named.map(({ id, house }) => ({
     id,
-    name: house.name,
     input: plainInput(house, people, from, zone, id),
   }));
   if (!first) throw new Refusal('plan: needs a house file');
@@ -111,6 +110,8 @@ export const plainInput = (house: House, people: number, from: number, timeZone:
     house: id,
     room: room.id,
     name: room.name,
+    nameInHouse: room.name,
+    houseName: house.name,
     floor: room.floor,
     air: 0,
     space: spaceOf(room, house.unit),
@@ -152,7 +153,6 @@ const plainPeople = (count: number): readonly PlanPerson[] =>
     learner: false,
     off: [],
     pace: {},
-    elsewhere: [],
   }));
 
 /** Returns the number of people asked for with `--people`; refuses what is no number. */

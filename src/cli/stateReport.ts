@@ -192,7 +192,6 @@ function crewOf(sent: ReturnType<typeof sentFrom>, count: number, { rooms }: Hou
     learner: false,
     off: [],
     pace: Object.fromEntries(Object.entries(paces[id] ?? {}).map(([rate, { pace }]) => [rate, pace])),
-    elsewhere: [],
   }));
 }
 

@@ -1,10 +1,11 @@
 import type { PlanGroundAnswer } from '@/contract/plan';
 
-/** What the plan of a house would be made from with other tools, or other boards. */
+/** What the house would be finished with otherwise: other tools, or other boards. */
 type Otherwise = { readonly tools: string } | { readonly stock: string } | Record<string, never>;
 
-/** What the plan of a house is made from; undefined where the server does not say. */
+/** Returns what the plan of all houses of the crew is made from; undefined where the server does not say. */
 export async function planGround(house: string, otherwise: Otherwise = {}): Promise<PlanGroundAnswer | undefined> {
-  const response = await fetch(`/h/${house}/plan?${new URLSearchParams(otherwise)}`).catch(() => undefined);
+  const asked = new URLSearchParams({ houses: 'all', ...otherwise });
+  const response = await fetch(`/h/${house}/plan?${asked}`).catch(() => undefined);
   return response?.ok ? response.json() : undefined;
 }

@@ -43,15 +43,17 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
+/** The house comes after as many as are planned. */
+const BEHIND = 409;
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
 /**
- * Fetches the plan of the page's house: the one that every page and everybody sees. What the lead has moved and not handed out yet is
- * planned in a worker, from that plan.
+ * Fetches what of the crew's plan is in the page's house: the plan that every page and everybody sees. What the lead has moved and not handed
+ * out yet is planned in a worker, from that plan.
  *
  * @param version of what the page shows: when it changes, the plan is fetched anew
  * @param moved what the lead put somewhere else
- * @param together plans all houses of the crew at once
+ * @param together fetches it for all houses of the crew
  */
 export function usePlan(version: string, moved: Moved = NOTHING, together = false): PlanStanding {
   const { id } = useHouse();
@@ -80,6 +82,10 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
       headers: { accept: 'application/json' },
     })
       .then(async (response) => {
+        if (response.status === BEHIND) {
+          setFailed((await response.json()).message);
+          return;
+        }
         if (!response.ok) throw new Error(String(response.status));
         const answer: PlanGroundAnswer = await response.json();
         setGround((known) => {
@@ -152,8 +158,8 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
   }, [worker]);
   const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
   const again = useCallback(() => {
-    void command.run('planAnew', { house: id }).then((done) => done !== undefined && fetchAnew());
-  }, [command.run, id, fetchAnew]);
+    void command.run('planAnew', {}).then((done) => done !== undefined && fetchAnew());
+  }, [command.run, fetchAnew]);
   const price = useCallback(
     async (other: PlanInput) => (shown.current ? await worker.ask().price(other, shown.current) : undefined),
     [worker],

@@ -197,7 +197,7 @@ export const COMMANDS = {
   hideHouse: plain('lead', z.strictObject({ house, address: z.uuid('must be an address').toLowerCase() })),
   /** When the painters come to the house, or to one room; null when nobody knows. */
   /** Forgets the plan, so that the next one is made from nothing. */
-  planAnew: plain('lead', z.strictObject({ house })),
+  planAnew: plain('lead', z.strictObject({})),
   setPainters: plain('lead', z.strictObject({ house, room: place, day: daySchema.nullable() })),
 
   /** A thermometer read by hand; °C and %. Without a room it is the air of the house. */

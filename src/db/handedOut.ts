@@ -1,9 +1,8 @@
-import { Op, QueryTypes, type Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import type { NewEntry } from '../core/log/entry';
 import { liftPayload } from '../core/log/liftEntry';
 import { COAT_KEYS } from '../core/method/coat';
-import { firm } from './firm';
-import { EntryRow, models } from './models';
+import { EntryRow } from './models';
 
 type Handing = Extract<NewEntry, { kind: 'assigned' }>;
 
@@ -47,32 +46,4 @@ function isSameWork(a: string, b: string): boolean {
   const [[one, here], [other, there]] = [a.split('@'), b.split('@')];
   if (here !== undefined && there !== undefined && here !== there) return false;
   return one === other || isRound(one) || isRound(other);
-}
-
-/** Days from a day on, on which people of the firm have work in other houses; by person. */
-export async function daysElsewhere(houseId: string, from: string): Promise<ReadonlyMap<string, readonly string[]>> {
-  const rows = await models().sequelize.query<{ day: string; people: readonly string[] }>(
-    `SELECT day, people FROM (
-       SELECT DISTINCT ON (house_id, room_id, work) day, people
-         FROM (SELECT entries.house_id, room_id, at, seq, payload ->> 'day' AS day,
-                      coalesce(payload ->> 'work', payload ->> 'pass') AS work,
-                      coalesce(payload -> 'people', CASE WHEN payload ->> 'person' IS NULL THEN '[]'::jsonb
-                                                         ELSE jsonb_build_array(payload ->> 'person') END) AS people
-                 FROM entries JOIN rooms ON rooms.firm = entries.firm AND rooms.house_id = entries.house_id
-                                        AND rooms.id = entries.room_id AND rooms.removed_at IS NULL
-                WHERE entries.firm = $1 AND entries.house_id <> $2 AND kind = 'assigned'
-                  AND NOT EXISTS (SELECT FROM entries AS taken WHERE taken.firm = $1 AND taken.house_id = entries.house_id
-                                     AND taken.kind = 'void' AND taken.payload ->> 'target' = entries.id::text)) AS handed
-        ORDER BY house_id, room_id, work, at DESC, seq DESC) AS last
-      WHERE day >= $3`,
-    { type: QueryTypes.SELECT, bind: [firm(), houseId, from] },
-  );
-  const days = new Map<string, Set<string>>();
-  for (const { day, people } of rows) {
-    for (const person of people) {
-      const known = days.get(person) ?? new Set();
-      days.set(person, known.add(day));
-    }
-  }
-  return new Map([...days].map(([person, own]) => [person, [...own].sort()]));
 }

@@ -88,6 +88,12 @@ export async function listHouses({
   return rows.toSorted((a, b) => a.name.localeCompare(b.name));
 }
 
+/** The ids of all houses of the firm. */
+export async function allHouses(): Promise<readonly string[]> {
+  const rows = await models().HouseRow.findAll({ attributes: ['id'], where: { firm: firm() } });
+  return rows.map(({ id }) => id);
+}
+
 /** A house with its rooms in order, or undefined. */
 export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   const row = await models().HouseRow.findOne({ where: { id } });

@@ -23,6 +23,7 @@ import * as roomsDeleted from './migrations/0019-rooms-deleted';
 import * as housePlans from './migrations/0020-house-plans';
 import * as company from './migrations/0021-company';
 import * as signedSheets from './migrations/0022-signed-sheets';
+import * as crewPlans from './migrations/0023-crew-plans';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -49,6 +50,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0020-house-plans': housePlans,
   '0021-company': company,
   '0022-signed-sheets': signedSheets,
+  '0023-crew-plans': crewPlans,
 };
 
 /**

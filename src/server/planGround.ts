@@ -1,18 +1,17 @@
 import type { PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
 import { isOfCrew } from '../core/log/person';
-import { dayOf } from '../core/measure/dayOf';
-import type { HousePlan } from '../core/plan/planHouse';
+import { housePart } from '../core/plan/housePart';
+import { emptyPlan, type HousePlan } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
-import { type HouseOfPlan, planTogether } from '../core/plan/planTogether';
+import { asAlone, type HouseOfPlan, planTogether } from '../core/plan/planTogether';
 import { learn, type Paces } from '../core/rates/learn';
 import { memberOf } from '../core/schedule/memberOf';
 import { evidenceIn } from '../core/schedule/paceEvidence';
 import { planInputOf } from '../core/schedule/planInputOf';
 import { type Tools, withTools } from '../core/snapshot/withTools';
 import { readCrew } from '../db/crews';
-import { daysElsewhere } from '../db/handedOut';
-import { listHouses } from '../db/houses';
+import { allHouses } from '../db/houses';
 import type { Member } from '../db/people';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
@@ -26,7 +25,7 @@ const MOST_HOUSES = 40;
 
 /** What is asked of a plan. */
 export interface PlanAsked {
-  /** Whether all houses of the crew are planned at once. */
+  /** Whether all houses of the crew are told, or only one. */
   readonly together: boolean;
   /** As if the house were finished with other tools. */
   readonly tools: Tools | undefined;
@@ -35,67 +34,88 @@ export interface PlanAsked {
 }
 
 /**
- * What the plan of a house is made from, for those whose house it is; a viewer is told of nobody.
+ * Tells those whose house it is what of the crew's plan is in it, and what it is made from; a viewer is told of nobody.
  */
 export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
     const ground = await groundOf(id, person, asked);
+    if (ground === 'behind')
+      return refuse(409, `${MOST_HOUSES} houses with earlier painters’ dates are planned before this one.`);
     if (!ground) return refuse(503, 'The plan takes too long right now. Try again in a minute.');
     return Response.json(ground, { headers: { 'cache-control': 'no-store' } });
   });
+
+/** Houses as they are planned, and the plan; none where it is only what if. */
+interface Shown {
+  readonly input: PlanInput;
+  readonly plan: HousePlan | undefined;
+}
 
 async function groundOf(
   id: string,
   person: Member,
   { together, tools, stock }: PlanAsked,
-): Promise<PlanGroundAnswer | undefined> {
-  const others = together ? (await listHouses(person)).map((other) => other.id).filter((other) => other !== id) : [];
-  // In one order whoever asks from which house: the same houses have the same plan.
-  const ids = [id, ...others.slice(0, MOST_HOUSES - 1)].sort();
-  const all = await Promise.all(ids.map((one) => loadSnapshot(one)));
+): Promise<PlanGroundAnswer | 'behind' | undefined> {
+  const all = await Promise.all((await allHouses()).map((house) => loadSnapshot(house)));
   const own = all.find((one) => one.id === id);
   if (!own) throw new Error('the house of the page is loaded');
-  const [{ crew, version }, elsewhere] = await Promise.all([
-    readCrew(),
-    daysElsewhere(id, dayOf(own.now, own.timeZone)),
-  ]);
+  const open = inOrder(
+    all.filter(({ snapshot }) => snapshot.rooms.some(({ standing }) => standing.now.kind !== 'done')),
+  );
+  const planned = open.slice(0, MOST_HOUSES);
+  if (open.includes(own) && !planned.includes(own)) return 'behind';
+  const { crew, version } = await readCrew();
   const paces = learn(all.flatMap(({ snapshot }) => evidenceIn(snapshot.rooms)));
   const people = own.people.filter(isOfCrew).map((one) => ({
     ...memberOf(crew, one),
     id: one.id,
     name: one.name,
     pace: pacesOf(paces[one.id]),
-    elsewhere: elsewhere.get(one.id) ?? [],
   }));
   const otherwise = stock && (await withBoards(own.snapshot, stock));
   const houseOf = ({ id: house, snapshot: stands, now, timeZone, dates }: LoadedSnapshot): HouseOfPlan => {
-    const snapshot = house === id && otherwise ? otherwise : stands;
+    const snapshot = (house === id && otherwise) || stands;
     const ground = { house, crew, people, timeZone, dates };
     return {
       id: house,
-      name: snapshot.house.name,
-      input: planInputOf(tools ? withTools(snapshot, tools) : snapshot, ground, now),
+      input: planInputOf(house === id && tools ? withTools(snapshot, tools) : snapshot, ground, now),
     };
   };
-  const [first, ...rest] = all.map(houseOf) as [HouseOfPlan, ...HouseOfPlan[]];
-  const input = together ? planTogether([first, ...rest]) : first.input;
+  const inputOf = (houses: readonly LoadedSnapshot[]) => {
+    const [first, ...others] = houses.map(houseOf);
+    return first ? planTogether([first, ...others]) : { ...houseOf(own).input, rooms: [], items: [] };
+  };
+  const input = inputOf(planned);
   const isTrial = tools !== undefined || stock !== undefined;
-  const plan = isTrial ? undefined : await currentPlan(first.id, together ? 'all' : 'house', input);
+  const plan = isTrial ? undefined : await currentPlan(input);
   if (!isTrial && !plan) return undefined;
+  // A house that is done is in no plan, and shown all the same.
+  const whole = { plan, input: planned.includes(own) ? input : inputOf([...planned, own]) };
+  const asked = together ? whole : partOf(whole, id);
   const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
-  const shown = isCrew ? { input, plan } : withoutNames(input, plan);
+  const told = isCrew ? asked : withoutNames(asked);
   return {
-    input: isLead || !isCrew ? shown.input : withOwnPace(input, person.id),
-    plan: shown.plan,
+    input: isLead || !isCrew ? told.input : withOwnPace(told.input, person.id),
+    plan: told.plan,
     paces: isLead ? paces : {},
-    seen: Object.fromEntries(all.map(({ id: house, mark }) => [house, mark.seq])),
-    houses: together ? all.length : 1,
-    allHouses: 1 + others.length,
+    seen: Object.fromEntries((isCrew ? planned : [own]).map(({ id: house, mark }) => [house, mark.seq])),
+    houses: isCrew ? planned.length : 1,
+    allHouses: isCrew ? open.length : 1,
     crew: isLead ? crew : { ...crew, hourCost: undefined, people: isCrew ? crew.people : {} },
     crewVersion: version,
     dates: own.dates,
   };
+}
+
+/** Those of which the painters come first, first. */
+const inOrder = (houses: readonly LoadedSnapshot[]): readonly LoadedSnapshot[] =>
+  houses.toSorted((a, b) => (a.dates.house ?? '9').localeCompare(b.dates.house ?? '9') || a.id.localeCompare(b.id));
+
+/** What of it is one house's, with the ids of the house. */
+function partOf({ input, plan }: Shown, house: string): Shown {
+  const part = asAlone(housePart({ input, plan: plan ?? emptyPlan(input) }, house), house);
+  return { input: part.input, plan: plan && part.plan };
 }
 
 const pacesOf = (own: Paces[string] = {}): PlanPerson['pace'] =>
@@ -108,7 +128,7 @@ const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
 });
 
 /** The same by people whom nobody knows. */
-function withoutNames(input: PlanInput, plan: HousePlan | undefined) {
+function withoutNames({ input, plan }: Shown): Shown {
   const ids = new Map(input.people.map(({ id }, index) => [id, `p${index}`]));
   const unnamed = (people: readonly string[]) => people.flatMap((id) => ids.get(id) ?? []);
   const handed = Object.entries(input.handed).map(([item, given]) => [

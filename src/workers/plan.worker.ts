@@ -42,9 +42,10 @@ const plan = {
     input: PlanInput,
     from: HousePlan,
     others: Parameters<typeof whatIfs>[2],
+    only: string | undefined,
     found: (price: WhatIfPrice) => void,
   ): Promise<void> {
-    for (const price of whatIfs(input, from, others)) {
+    for (const price of whatIfs(input, from, others, only)) {
       found(price);
       await breathe();
     }

@@ -59,7 +59,7 @@ export async function copyHouse(database: string, name: string): Promise<string>
      CREATE TEMP TABLE sensors ON COMMIT DROP AS
        SELECT id AS old, gen_random_uuid() AS new FROM devices WHERE ${OF_DEMO};
      ${copied('house_viewers', house)}
-     ${copied('rooms', house)}
+     ${copied('rooms', { ...house, removed_at: 'NULL' })}
      CREATE TEMP TABLE pictures ON COMMIT DROP AS
        SELECT id AS old, gen_random_uuid() AS new FROM photos WHERE ${OF_DEMO};
      ${copied('photos', { ...house, id: 'new' }, ' JOIN pictures ON old = photos.id')}

@@ -1,33 +1,8 @@
 import type { Page } from '@playwright/test';
 import { copyHouse } from './copyHouse';
-import { expect, handOut, test as siteTest, untilTaken, visit } from './site';
+import { expect, handOut, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 import { violationsOf } from './violations';
-
-/** The people of a crew are the same in all of its houses: here there is no other one in which they have work. */
-const test = siteTest.extend<{ alone: undefined }>({
-  alone: [
-    async ({ site, house }, use) => {
-      const demo =
-        "kind = 'assigned' AND house_id = (SELECT id FROM houses WHERE head->>'name' = 'Gannet Point, plot 6')";
-      await query(
-        `DELETE FROM houses WHERE head->>'name' <> 'Gannet Point, plot 6' AND '/h/' || id <> $1`,
-        site.database,
-        [house],
-      );
-      await query(
-        `UPDATE entries SET payload = payload || jsonb_build_object('day', '2000-01-01', 'kept', payload -> 'day') WHERE ${demo}`,
-        site.database,
-      );
-      await use(undefined);
-      await query(
-        `UPDATE entries SET payload = payload - 'kept' || jsonb_build_object('day', payload -> 'kept') WHERE ${demo}`,
-        site.database,
-      );
-    },
-    { auto: true },
-  ],
-});
 
 /** The run sheet once a plan stands and is not searched any more. */
 async function openPlan(page: Page, house: string): Promise<void> {
@@ -350,6 +325,46 @@ test('all houses of the crew are planned together, and each gets what is handed 
   expect(`/h/${written}`).toBe(other);
   expect(entries[0]).toMatchObject({ kind: 'assigned', version: 3 });
   expect(room.length).toBeGreaterThan(2);
+});
+
+test('a house has the same dates on its pages and in the plan of all houses', async ({
+  page,
+  browser,
+  house,
+  site,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const finish = page.getByRole('region', { name: 'Finish' }).getByText(/^By the plan all is done /);
+  const dateOn = async () => /\w{3} \d+ \w{3}, \d+:\d\d/.exec((await finish.textContent()) ?? '')?.[0] ?? 'no date';
+  await visit(page, house);
+  await expect(finish).toBeVisible();
+  const alone = await dateOn();
+  await copyHouse(site.database, 'Tern Cottage');
+  await page.reload();
+  await expect(finish).toBeVisible();
+  const shared = await dateOn();
+  // The crew cannot be in both.
+  expect(shared).not.toBe(alone);
+  const viewer = await browser.newPage();
+  await signIn(viewer, 'Builder');
+  await visit(viewer, house);
+  await expect(viewer.getByRole('region', { name: 'Finish' })).toContainText(shared);
+  await viewer.close();
+
+  await openPlan(page, house);
+  await expect(plan(page)).toContainText(`Finish ${shared}`);
+  await expect(plan(page)).toContainText('With everybody here it could be');
+  await expect(week(page).getByText('in Tern Cottage').first()).toBeVisible();
+  await expect(week(page).getByRole('button', { name: /Tern Cottage/ })).toHaveCount(0);
+  // Shown together the plan stays what it is.
+  const cards = week(page).getByRole('button', { name: /proposed$/ });
+  const own = await cards.count();
+  await page.getByLabel('All houses of the crew').check();
+  await expect.poll(() => cards.count()).toBeGreaterThan(own);
+  await page.getByLabel('All houses of the crew').uncheck();
+  await expect(cards).toHaveCount(own);
+  await expect(plan(page)).toContainText(`Finish ${shared}`);
 });
 
 test('prints the wall’s list and a sheet for everybody', async ({ page, house, signIn }) => {

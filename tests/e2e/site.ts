@@ -20,6 +20,8 @@ type Session = Parameters<BrowserContext['addCookies']>[0];
 interface Site extends Server {
   readonly database: string;
   readonly clock: string;
+  /** The house of which tests' own are copies; its rooms are removed, so that there is no work in it. */
+  readonly demo: string;
   /** Sessions by person: each signs in once, the other tests take the session over. */
   readonly sessions: Map<string, Session>;
 }
@@ -31,13 +33,18 @@ async function makeSite(worker: number): Promise<Site> {
   setClock(clock, DEMO_INSTANT);
   await query(`DROP DATABASE IF EXISTS ${database} WITH (FORCE)`);
   await query(`CREATE DATABASE ${database} TEMPLATE template_demo`);
+  // Tests work on copies: a crew that has work in the demo too would be planned for both.
+  await query('UPDATE rooms SET removed_at = now()', database);
   // What a test puts into the database by the application's own functions goes there too.
   process.env.DATABASE_URL = urlOf(database);
   process.env.OAK_TEST_CLOCK = clock;
-  return { ...(await startServer(database, clock)), database, clock, sessions: new Map() };
+  const [demo] = await query<{ id: string }>('SELECT id FROM houses', database);
+  return { ...(await startServer(database, clock)), database, clock, demo: demo?.id ?? '', sessions: new Map() };
 }
 
 interface TestFixtures {
+  /** The houses of other tests are gone. */
+  readonly cleared: undefined;
   /** The path of a house that is this test's own: a copy of the demo's. */
   readonly house: string;
   /** Signs a page in as one of the demo's people. */
@@ -63,6 +70,14 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     { scope: 'worker' },
   ],
   baseURL: async ({ site }, use) => use(site.url),
+  cleared: [
+    async ({ site }, use) => {
+      // A crew is planned for all of its houses: what another test left is in nobody's way.
+      await query('DELETE FROM houses WHERE id <> $1', site.database, [site.demo]);
+      await use(undefined);
+    },
+    { auto: true },
+  ],
   moveClock: [
     async ({ site }, use) => {
       const move = (hours: number) => setClock(site.clock, DEMO_INSTANT + hours * HOUR);
@@ -97,11 +112,9 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
     site.sessions.clear();
   },
   signIn: async ({ site }, use) => use((page, name) => signIn(page, site, name)),
-  house: async ({ site }, use, { testId }) => {
-    const id = await copyHouse(site.database, `Copy for ${testId}`);
-    await use(`/h/${id}`);
-    // People have work in all houses: what is handed out here is in nobody's way afterwards.
-    await query('DELETE FROM houses WHERE id = $1', site.database, [id]);
+  // biome-ignore lint/correctness/noUnusedFunctionParameters: it comes after the houses of others are gone
+  house: async ({ site, cleared }, use, { testId }) => {
+    await use(`/h/${await copyHouse(site.database, `Copy for ${testId}`)}`);
   },
 });
 

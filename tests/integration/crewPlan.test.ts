@@ -2,10 +2,8 @@ import { aroundAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import type { HousePlan } from '@/core/plan/planHouse';
 import { planHouse } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
-import { demoHouse } from '@/db/demo/demoHouse';
+import { dropCrewPlan, readCrewPlan, type StoredPlan } from '@/db/crewPlans';
 import { inFirm } from '@/db/firm';
-import { dropHousePlan, readHousePlan, type StoredPlan } from '@/db/housePlans';
-import { addHouse } from '@/db/houses';
 import type { Member } from '@/db/people';
 import { currentPlan } from '@/server/plans/currentPlan';
 import { oneRoomSnapshot } from '../houses/oneRoomSnapshot';
@@ -15,13 +13,13 @@ type Read = () => Promise<StoredPlan | undefined>;
 const reading = vi.hoisted((): { slow: ((read: Read) => Promise<StoredPlan | undefined>) | undefined } => ({
   slow: undefined,
 }));
-vi.mock('@/db/housePlans', async (original) => {
-  const real = await original<typeof import('@/db/housePlans')>();
-  const readHousePlan: typeof real.readHousePlan = (...asked) => {
-    const read = () => real.readHousePlan(...asked);
+vi.mock('@/db/crewPlans', async (original) => {
+  const real = await original<typeof import('@/db/crewPlans')>();
+  const readCrewPlan: typeof real.readCrewPlan = () => {
+    const read = () => real.readCrewPlan();
     return reading.slow ? reading.slow(read) : read();
   };
-  return { ...real, readHousePlan };
+  return { ...real, readCrewPlan };
 });
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
@@ -38,19 +36,14 @@ const input: PlanInput = {
       learner: false,
       off: [],
       pace: {},
-      elsewhere: [],
     },
   ],
 };
 let lead: Member;
-let house: string;
 
 aroundAll(asTestFirm);
 beforeAll(async () => {
   lead = await newFirm();
-  await inFirm(lead.firm, async () => {
-    house = await addHouse(demoHouse(), 'UTC');
-  });
 });
 /** Asks for the plan, and counts how often one was made. */
 async function ask(
@@ -58,14 +51,14 @@ async function ask(
   makes: (former: unknown) => void = () => undefined,
 ): Promise<HousePlan | undefined> {
   return inFirm(lead.firm, () =>
-    currentPlan(house, 'house', asked, async ({ input: own, options }) => {
+    currentPlan(asked, async ({ input: own, options }) => {
       makes(options.former);
       return planHouse(own, { ...options, effort: 0 });
     }),
   );
 }
 
-describe('the plan of a house', () => {
+describe('the plan of a crew', () => {
   it('is made once for each state, however many ask at once, and stands for whoever asks later', async () => {
     let made = 0;
     const plans = await Promise.all(Array.from({ length: 4 }, () => ask(input, () => (made += 1))));
@@ -79,7 +72,7 @@ describe('the plan of a house', () => {
   });
 
   it('is made once where a second one reads that there is none, and is told so only after it was saved', async () => {
-    await inFirm(lead.firm, () => dropHousePlan(house));
+    await inFirm(lead.firm, () => dropCrewPlan());
     let made = 0;
     let first: Promise<HousePlan | undefined> | undefined;
     let reads = 0;
@@ -112,21 +105,10 @@ describe('the plan of a house', () => {
 
   it('is made from nothing once it is dropped', async () => {
     await ask(input);
-    await inFirm(lead.firm, () => dropHousePlan(house));
-    expect(await inFirm(lead.firm, () => readHousePlan(house, 'house'))).toBeUndefined();
+    await inFirm(lead.firm, () => dropCrewPlan());
+    expect(await inFirm(lead.firm, () => readCrewPlan())).toBeUndefined();
     const formers: unknown[] = [];
     await ask(input, (former) => formers.push(former));
     expect(formers).toEqual([undefined]);
-  });
-
-  it('of all houses together is dropped with that of any of them, and no other', async () => {
-    await ask(input);
-    await inFirm(lead.firm, async () => {
-      const other = await addHouse(demoHouse(), 'UTC');
-      await currentPlan(house, 'all', input, async (question) => planHouse(question.input, { effort: 0 }));
-      await dropHousePlan(other);
-      expect(await readHousePlan(house, 'all')).toBeUndefined();
-      expect(await readHousePlan(house, 'house')).toBeDefined();
-    });
   });
 });

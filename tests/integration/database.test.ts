@@ -70,6 +70,7 @@ describe('migrations', () => {
       { name: '0020-house-plans' },
       { name: '0021-company' },
       { name: '0022-signed-sheets' },
+      { name: '0023-crew-plans' },
     ]);
   });
 });

@@ -84,11 +84,13 @@ export function anyPlan(seed: number): AnyPlan {
       hours: 4 + upTo(5),
       skills,
       learner: often(0.15),
-      off: often(0.3) ? [dayAfter(upTo(4)), dayAfter(7 + upTo(4))] : [],
+      off: [
+        ...(often(0.3) ? [dayAfter(upTo(4)), dayAfter(7 + upTo(4))] : []),
+        ...(often(0.2) ? [dayAfter(upTo(3))] : []),
+      ],
       pace: often(0.4)
         ? { 'flat.fill.knife': 0.5 + random(), sand: 0.5 + random(), 'angle.tape.knife': 0.5 + random() }
         : {},
-      elsewhere: often(0.2) ? [dayAfter(upTo(3))] : [],
     };
   });
   const mend = () =>
@@ -112,6 +114,8 @@ export function anyPlan(seed: number): AnyPlan {
       house: 'h',
       room: id,
       name: id,
+      nameInHouse: id,
+      houseName: 'House',
       floor: 'Main floor',
       air: upTo(AIRS.length - 1),
       space: kind.space,

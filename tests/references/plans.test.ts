@@ -106,7 +106,6 @@ describe('what cannot be planned', () => {
       skills: [...SKILLS],
       learner: false,
       off,
-      elsewhere: [],
     }));
     const plan = planHouse({ ...input, people, handed: {} }, EFFORT);
     expect(plan.leftOut).toEqual([]);

@@ -15,7 +15,7 @@ describe('plans of random houses in the middle of their work', () => {
         ...input,
         people: [
           ...input.people,
-          { id: 'more', name: 'More', hours: 8, skills: [...SKILLS], learner: false, off: [], pace: {}, elsewhere: [] },
+          { id: 'more', name: 'More', hours: 8, skills: [...SKILLS], learner: false, off: [], pace: {} },
         ],
       }),
     ],
@@ -38,10 +38,7 @@ describe('plans of random houses in the middle of their work', () => {
         ),
       }),
     ],
-    [
-      'no days off',
-      (input) => ({ ...input, people: input.people.map((person) => ({ ...person, off: [], elsewhere: [] })) }),
-    ],
+    ['no days off', (input) => ({ ...input, people: input.people.map((person) => ({ ...person, off: [] })) })],
   ];
 
   it.each(more)('finish no later with %s, and neither does the bound', (_, change) => {

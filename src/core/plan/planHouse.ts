@@ -1,7 +1,9 @@
+import { groupBy } from '../measure/groupBy';
 import { workAnywhere } from '../work/block';
+import type { WorkItem } from '../work/workItem';
 import { NEVER } from './calendar';
 import { chainOf } from './improve';
-import { lowerBound } from './lowerBound';
+import { type LowerBound, lowerBound } from './lowerBound';
 import { CAUSES, type Cause, Placing, placeAll, TeamCalendars } from './place';
 import type { PlanInput } from './planInput';
 import { minutesOf, type Team } from './problem';
@@ -54,8 +56,13 @@ export interface HousePlan {
    * bound and chain are of that, and these are told apart.
    */
   readonly last: readonly string[];
-  readonly withHeld: { readonly finish: number; readonly bound: number } | undefined;
+  readonly withHeld: { readonly finish: number } | undefined;
+  /** Of several houses, how soon each could be finished at all: the whole crew in it from the beginning. */
+  readonly houses: Readonly<Record<string, HouseBound>>;
 }
+
+/** The soonest that one house can be finished, ms since 1970, and why. */
+export type HouseBound = Pick<HousePlan, 'bound' | 'why'>;
 
 export interface HouseOptions extends Pick<PlanOptions, 'seed' | 'effort'> {
   /** What is worth no less than this is searched for, moving no more of it than must be. */
@@ -87,25 +94,22 @@ function* stepsOf(input: PlanInput, options: HouseOptions): Generator<() => Hous
     input.items.filter(({ room }) => !held.has(room)),
     input.from,
   );
+  const houses = boundsByHouse(input, posed.items);
   let found: Plan | undefined;
   for (const plan of planning(posed.problem, optionsFor(posed, input, options))) {
     found = plan;
-    if (later.length === 0) yield () => housePlan(plan, posed, input);
+    if (later.length === 0) yield () => ({ ...housePlan(plan, posed, input), houses });
   }
   if (later.length === 0) return;
   const first = found ? housePlan(found, posed, input) : emptyPlan(input);
-  // Of what comes last the bound begins where that of the others ends.
-  const soonest = lowerBound(toProblem(input, later, first.bound).problem).finish;
   const behind = toProblem(input, later, first.finish);
   for (const plan of planning(behind.problem, optionsFor(behind, input, options))) {
     yield () => {
       const own = housePlan(plan, behind, input);
       return {
         ...(first.assignments.length > 0 ? first : own),
-        withHeld: {
-          finish: Math.max(first.finish, own.finish),
-          bound: Math.max(first.bound, soonest < NEVER ? instant(soonest, input) : first.bound),
-        },
+        withHeld: { finish: Math.max(first.finish, own.finish) },
+        houses,
         assignments: [...first.assignments, ...own.assignments],
         leftOut: [...first.leftOut, ...own.leftOut],
         last: [...held],
@@ -114,9 +118,39 @@ function* stepsOf(input: PlanInput, options: HouseOptions): Generator<() => Hous
   }
 }
 
+/** Returns the soonest finish of each house by itself; nothing where there is one only, whose bound is the plan's. */
+function boundsByHouse(input: PlanInput, items: readonly WorkItem[]): HousePlan['houses'] {
+  const houseOf = new Map(input.rooms.map(({ id, house }) => [id, house]));
+  const byHouse = groupBy(items, ({ room }) => houseOf.get(room) ?? '');
+  if (byHouse.size < 2) return {};
+  return Object.fromEntries(
+    [...byHouse].map(([house, own]) => [house, boundIn(toProblem(input, own, input.from), input)]),
+  );
+}
+
+function boundIn({ items, problem }: Posed, input: PlanInput): HouseBound {
+  const { finish, why } = lowerBound(problem);
+  return {
+    bound: problem.jobs.length === 0 || finish >= NEVER ? input.from : instant(finish, input),
+    why: boundWhy(why, items, input),
+  };
+}
+
+/** What makes a bound, in the ids of the house. */
+function boundWhy(why: LowerBound['why'], items: readonly WorkItem[], input: PlanInput): BoundWhy {
+  if (why.kind === 'nothing') return why;
+  const named = why.jobs.flatMap((job) => items[job]?.id ?? []);
+  if (why.kind === 'chain') return { kind: 'chain', items: named };
+  return { kind: 'work', items: named, people: idsOf(why.people, input), hours: why.minutes / 60 };
+}
+
+const idsOf = (people: readonly number[] | undefined, input: PlanInput): readonly string[] =>
+  (people ?? []).flatMap((person) => input.people[person]?.id ?? []);
+
 const instant = (minute: number, { from }: PlanInput): number => from + minute * MINUTE_MS;
 
-const emptyPlan = ({ from }: PlanInput): HousePlan => ({
+/** The plan of nothing. */
+export const emptyPlan = ({ from }: PlanInput): HousePlan => ({
   start: from,
   finish: from,
   bound: from,
@@ -126,6 +160,7 @@ const emptyPlan = ({ from }: PlanInput): HousePlan => ({
   leftOut: [],
   last: [],
   withHeld: undefined,
+  houses: {},
 });
 
 function housePlan(
@@ -133,8 +168,6 @@ function housePlan(
   { items, leftOut, problem, readyAfter }: Posed,
   input: PlanInput,
 ): HousePlan {
-  const ids = (people: readonly number[] | undefined) =>
-    (people ?? []).flatMap((person) => input.people[person]?.id ?? []);
   const named = (jobs: readonly number[]) => jobs.flatMap((job) => items[job]?.id ?? []);
   const at = (index: number) => times.starts[index] ?? NEVER;
   const run = [...items.keys()].filter((index) => at(index) < NEVER).sort((a, b) => at(a) - at(b) || a - b);
@@ -152,7 +185,7 @@ function housePlan(
   const assignments = run.map(
     (index): Assignment => ({
       item: items[index]?.id ?? '',
-      people: ids(sequence.teams[index]),
+      people: idsOf(sequence.teams[index], input),
       start: instant(at(index), input),
       end: instant(times.ends[index] ?? 0, input),
       hours: hoursOf(index),
@@ -162,21 +195,17 @@ function housePlan(
       why: { cause: CAUSES[times.causes[index] ?? 0] ?? 'start', item: items[times.holders[index] ?? -1]?.id },
     }),
   );
-  const why = ((): BoundWhy => {
-    if (bound.why.kind === 'chain') return { kind: 'chain', items: named(bound.why.jobs) };
-    if (bound.why.kind === 'nothing') return { kind: 'nothing' };
-    return { kind: 'work', items: named(bound.why.jobs), people: ids(bound.why.people), hours: bound.why.minutes / 60 };
-  })();
   return {
     start: assignments[0]?.start ?? input.from,
     finish: instant(finish, input),
     bound: problem.jobs.length === 0 || bound.finish >= NEVER ? input.from : instant(bound.finish, input),
-    why,
+    why: boundWhy(bound.why, items, input),
     assignments,
     chain: named(chainOf({ times })).toReversed(),
     leftOut: [...leftOut, ...never.map((index): LeftOut => ({ item: items[index]?.id ?? '', why: 'never' }))],
     last: [],
     withHeld: undefined,
+    houses: {},
   };
 }
 
@@ -241,7 +270,7 @@ export function planAsBefore(input: PlanInput, former: HousePlan): HousePlan {
   const placing = new Placing(posed.problem, new TeamCalendars(posed.problem.people));
   const times = placeAll(sequence, placing);
   const plan = { sequence, times, finish: finishOf(times), bound: { finish: 0, why: { kind: 'nothing' as const } } };
-  return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why };
+  return { ...housePlan(plan, posed, input), bound: former.bound, why: former.why, houses: former.houses };
 }
 
 /** In this order as far as no job comes before what it waits for. */

@@ -10,7 +10,11 @@ export interface PlanRoom {
   /** The house and the room as they are recorded. */
   readonly house: string;
   readonly room: string;
+  /** Its own, or where several houses are planned together with its house's behind it. */
   readonly name: string;
+  /** Its own in any case. */
+  readonly nameInHouse: string;
+  readonly houseName: string;
   readonly floor: string;
   /** Its air, by its place among the airs. */
   readonly air: number;
@@ -30,8 +34,6 @@ export interface PlanPerson extends Member {
   readonly name: string;
   /** By `WorkItem.rate`: how much faster than the usual rates, 1 where it does not say. */
   readonly pace: Readonly<Record<string, number>>;
-  /** Days on which they are on another house. */
-  readonly elsewhere: readonly string[];
 }
 
 /** What was handed out, by item. */

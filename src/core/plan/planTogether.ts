@@ -1,17 +1,15 @@
 import type { WorkItem } from '../work/workItem';
+import type { Planned } from './housePart';
+import type { HousePlan } from './planHouse';
 import type { Handed, PlanInput } from './planInput';
 
 /** A house that is planned with others. */
 export interface HouseOfPlan {
   readonly id: string;
-  readonly name: string;
   readonly input: PlanInput;
 }
 
-/**
- * The input of a plan of several houses at once: their rooms are told apart by the house, and nobody is elsewhere who is in one
- * of them. People, hours and days are those of the first.
- */
+/** Joins the inputs of several houses into one: rooms and items have their house before them. People, hours and days are those of the first. */
 export function planTogether([first, ...others]: readonly [HouseOfPlan, ...HouseOfPlan[]]): PlanInput {
   const all = [first, ...others];
   const handed: Record<string, Handed> = {};
@@ -20,28 +18,59 @@ export function planTogether([first, ...others]: readonly [HouseOfPlan, ...House
   let airs = 0;
   return {
     ...first.input,
-    rooms: all.flatMap(({ id, name, input }) => {
+    rooms: all.flatMap(({ id, input }) => {
       const before = airs;
       airs += input.airs.length;
       return input.rooms.map((room) => ({
         ...room,
         id: within(id, room.id),
-        name: `${room.name}, ${name}`,
+        name: `${room.nameInHouse}, ${room.houseName}`,
         air: room.air + before,
       }));
     }),
     airs: all.flatMap(({ input }) => input.airs),
-    items: all.flatMap(({ id, input }) => input.items.map((item) => itemWithin(id, item))),
-    people: first.input.people.map((person) => ({ ...person, elsewhere: [] })),
+    items: all.flatMap(({ id, input }) => input.items.map((item) => itemAs(item, (own) => within(id, own)))),
     handed,
+  };
+}
+
+/** Returns what of a plan is one house's with the ids that the house itself has. */
+export function asAlone({ input, plan }: Planned, house: string): Planned {
+  const own = `${house}:`;
+  const out = (id: string): string => (id.startsWith(own) ? id.slice(own.length) : id);
+  return {
+    input: {
+      ...input,
+      rooms: input.rooms.map((room) => ({ ...room, id: out(room.id) })),
+      items: input.items.map((item) => itemAs(item, out)),
+      handed: Object.fromEntries(
+        Object.entries(input.handed).flatMap(([item, given]) => (item.startsWith(own) ? [[out(item), given]] : [])),
+      ),
+    },
+    plan: planAs(plan, out),
   };
 }
 
 const within = (house: string, id: string): string => `${house}:${id}`;
 
-const itemWithin = (house: string, item: WorkItem): WorkItem => ({
+type Renamed = (id: string) => string;
+
+const itemAs = (item: WorkItem, as: Renamed): WorkItem => ({
   ...item,
-  id: within(house, item.id),
-  room: within(house, item.room),
-  after: item.after.map((one) => ({ ...one, item: within(house, one.item) })),
+  id: as(item.id),
+  room: as(item.room),
+  after: item.after.map((one) => ({ ...one, item: as(one.item) })),
+});
+
+const planAs = (plan: HousePlan, as: Renamed): HousePlan => ({
+  ...plan,
+  why: plan.why.kind === 'nothing' ? plan.why : { ...plan.why, items: plan.why.items.map(as) },
+  assignments: plan.assignments.map((one) => ({
+    ...one,
+    item: as(one.item),
+    why: { ...one.why, item: one.why.item === undefined ? undefined : as(one.why.item) },
+  })),
+  chain: plan.chain.map(as),
+  leftOut: plan.leftOut.map((one) => ({ ...one, item: as(one.item) })),
+  last: plan.last.map(as),
 });

@@ -187,13 +187,12 @@ function workersOf(
   const days = workDays(withWeekdaysOf(crew, people), timeZone, from, ahead);
   const inMinutes = (at: number) => Math.max(0, Math.round((at - from) / MINUTE_MS));
   const known = new Map<string, Worker['calendar']>();
-  return people.map(({ hours, off, elsewhere, weekdays, learner, pace }) => {
-    const away = [...off, ...elsewhere];
-    const key = `${hours} ${weekdays?.join('')} ${away.join(' ')}`;
+  return people.map(({ hours, off, weekdays, learner, pace }) => {
+    const key = `${hours} ${weekdays?.join('')} ${off.join(' ')}`;
     const calendar =
       known.get(key) ??
       calendarOf(
-        shiftsOf({ hours, off: away, weekdays }, days, crew).map(
+        shiftsOf({ hours, off, weekdays }, days, crew).map(
           ([start, end]) => [inMinutes(start), inMinutes(end)] as const,
         ),
       );

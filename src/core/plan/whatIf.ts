@@ -1,6 +1,7 @@
 import { airWithVapour, vapourPressure } from '../air/air';
 import { withFan } from '../air/fan';
 import { SKILLS, type WorkItem } from '../work/workItem';
+import { housePart, type Planned } from './housePart';
 import { type HousePlan, planHouse } from './planHouse';
 import type { PlanInput, PlanRoom } from './planInput';
 import { WHAT_IFS, type WhatIf, type WhatIfPrice } from './whatIfPrice';
@@ -17,17 +18,22 @@ const SATURDAY = 6;
  * the plan as it is, planned by the same little effort as the others: what they differ by is what the change makes.
  *
  * @param others inputs that only the server can make, as by boxes instead of knives
+ * @param only the house that is told of, where several are planned
  */
 export function* whatIfs(
   input: PlanInput,
   plan: HousePlan,
   others: Readonly<Partial<Record<WhatIf, PlanInput>>> = {},
+  only?: string,
 ): Generator<WhatIfPrice> {
+  const shown = (planned: Planned): Planned => (only === undefined ? planned : housePart(planned, only));
+  const { chain } = shown({ plan, input }).plan;
   for (const kind of WHAT_IFS) {
     const other = others[kind];
-    const changed = other ? { input: other } : changedBy(kind, input, plan);
+    const changed = other ? { input: other } : changedBy(kind, input, chain);
     if (!changed) continue;
-    const planned = planHouse(changed.input, { former: plan, effort: 0 });
+    const all = planHouse(changed.input, { former: plan, effort: 0 });
+    const planned = shown({ plan: all, input: changed.input }).plan;
     yield {
       kind,
       about: changed.about,
@@ -44,8 +50,8 @@ interface Changed {
   readonly rooms?: readonly PlanRoom[];
 }
 
-function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | undefined {
-  const chain = plan.chain.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
+function changedBy(kind: WhatIf, input: PlanInput, ids: HousePlan['chain']): Changed | undefined {
+  const chain = ids.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
   const room = input.rooms.find(({ id }) => id === chain.at(-1)?.room);
   switch (kind) {
     case 'asItIs':
@@ -59,7 +65,6 @@ function changedBy(kind: WhatIf, input: PlanInput, plan: HousePlan): Changed | u
         learner: false,
         off: [],
         pace: {},
-        elsewhere: [],
       };
       return { input: { ...input, people: [...input.people, more] } };
     }

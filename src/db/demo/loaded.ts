@@ -16,6 +16,6 @@ export const isEmpty = async (): Promise<boolean> => (await countFirms()) === 0;
 /** Deletes everything. */
 export async function clearDatabase(): Promise<void> {
   await models().sequelize.query(
-    'TRUNCATE firms, crews, catalogues, house_plans, calendars, lasers, house_viewers, people, houses, rooms, entries, photos, shown_houses, readings, methods, devices, reading_hours, weather_hours, signed_sheets, unfinished, sessions, sign_in_failures CASCADE',
+    'TRUNCATE firms, crews, catalogues, crew_plans, calendars, lasers, house_viewers, people, houses, rooms, entries, photos, shown_houses, readings, methods, devices, reading_hours, weather_hours, signed_sheets, unfinished, sessions, sign_in_failures CASCADE',
   );
 }

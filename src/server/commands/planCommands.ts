@@ -1,8 +1,8 @@
 import { granted, refused } from '../../contract/answer';
 import { dropCalendar, makeCalendar } from '../../db/calendars';
 import { saveCatalogue } from '../../db/catalogues';
+import { dropCrewPlan } from '../../db/crewPlans';
 import { saveCrew, savePainters } from '../../db/crews';
-import { dropHousePlan } from '../../db/housePlans';
 import { findHouse } from '../../db/houses';
 import { dropLaser, makeLaser } from '../../db/lasers';
 import { hideHouse, showHouse } from '../../db/shownHouses';
@@ -59,9 +59,8 @@ export const planCommands: Handlers<
   hideHouse: async ({ house, address }) =>
     (await hideHouse(house, address)) ? granted(null) : refused('notFound', 'That address has ended already.'),
 
-  planAnew: async ({ house }) => {
-    if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);
-    await dropHousePlan(house);
+  planAnew: async () => {
+    await dropCrewPlan();
     return granted(null);
   },
 

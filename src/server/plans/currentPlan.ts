@@ -1,8 +1,8 @@
 import { createHash } from 'node:crypto';
 import type { HouseOptions, HousePlan } from '../../core/plan/planHouse';
 import type { PlanInput } from '../../core/plan/planInput';
+import { readCrewPlan, saveCrewPlan } from '../../db/crewPlans';
 import { firm } from '../../db/firm';
-import { type PlanScope, readHousePlan, saveHousePlan } from '../../db/housePlans';
 import { planWorker } from './planWorker';
 
 /** Where only time went by, little is searched: what was to begin by now begins a little later. */
@@ -12,20 +12,18 @@ const SLIPPED_EFFORT = 30_000;
 const making = new Map<string, Promise<HousePlan | undefined>>();
 
 /**
- * Returns the plan of a house as it stands: made once for each state of it, by whichever page asks first, and the same on every page,
- * for everybody and from every server. A new one is searched for from the one before, so that it moves no more than it must.
+ * Returns the plan of the crew for all of its houses as they stand: made once for each state of them, by whichever page asks first, and the
+ * same on every page, for everybody and from every server. A new one is searched for from the one before, so that it moves no more than it
+ * must.
  *
- * @param house by id; the first one of several that are planned together
  * @returns undefined where it cannot be made in time
  */
 export async function currentPlan(
-  house: string,
-  scope: PlanScope,
   input: PlanInput,
   plan: (question: { input: PlanInput; options: HouseOptions }) => Promise<HousePlan | undefined> = planWorker,
 ): Promise<HousePlan | undefined> {
   const question = questionOf(input);
-  const key = `${firm()} ${house} ${scope} ${question} ${input.from}`;
+  const key = `${firm()} ${question} ${input.from}`;
   // Looked up before anything is read: whoever reads the database later finds what was saved meanwhile.
   const known = making.get(key);
   if (known) return known;
@@ -34,14 +32,14 @@ export async function currentPlan(
   return made;
 
   async function readOrMake(): Promise<HousePlan | undefined> {
-    const former = await readHousePlan(house, scope);
+    const former = await readCrewPlan();
     const isSame = former?.question === question;
     if (isSame && holds(former.plan, input.from)) return former.plan;
     const found = await plan({
       input,
       options: { ...(former ? { former: former.plan } : {}), ...(isSame ? { effort: SLIPPED_EFFORT } : {}) },
     });
-    return found && saveHousePlan(house, scope, { question, plan: found }, former);
+    return found && saveCrewPlan({ question, plan: found }, former);
   }
 }
 

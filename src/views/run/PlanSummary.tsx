@@ -1,4 +1,5 @@
 import type { PlanStanding } from '@/client/usePlan';
+import type { Planned } from '@/core/plan/housePart';
 import type { HousePlan } from '@/core/plan/planHouse';
 import { PrintButton } from '@/ui/PrintButton';
 import { changeWords } from '@/words/when';
@@ -7,6 +8,7 @@ import { boundWords, finishWords } from './planWords';
 /** When the house is finished by this plan, how soon it could be at all and why, and what can be done with the proposal. */
 export function PlanSummary({
   standing,
+  shown,
   open,
   moves,
   mayHand,
@@ -20,6 +22,8 @@ export function PlanSummary({
   setTogether,
 }: {
   readonly standing: PlanStanding;
+  /** What of the plan is shown: one house, or all. */
+  readonly shown: Planned | undefined;
   /** How many cards are not handed out. */
   readonly open: number;
   readonly moves: number;
@@ -33,7 +37,10 @@ export function PlanSummary({
   readonly together: boolean;
   readonly setTogether: (together: boolean) => void;
 }) {
-  const { plan, input, ground, searching, better, showBetter, failed, stop, again } = standing;
+  const { ground, searching, better, showBetter, failed, stop, again } = standing;
+  const { plan, input } = shown ?? {};
+  // Others have the crew too.
+  const isShared = !together && (ground?.houses ?? 1) > 1;
   const isBest = plan !== undefined && plan.finish <= plan.bound;
   return (
     <section className="sheet space-y-3 p-4" aria-label="The plan">
@@ -64,7 +71,9 @@ export function PlanSummary({
           <p className="text-muted">
             {isBest
               ? `No plan finishes sooner: ${boundWords(plan, input)}.`
-              : `Cannot be before ${finishWords(plan.bound, input)} (${changeWords(plan.finish, plan.bound)}): ${boundWords(plan, input)}.`}
+              : isShared
+                ? `With everybody here it could be ${finishWords(plan.bound, input)} at the soonest: ${boundWords(plan, input)}.`
+                : `Cannot be before ${finishWords(plan.bound, input)} (${changeWords(plan.finish, plan.bound)}): ${boundWords(plan, input)}.`}
           </p>
         </div>
       )}
@@ -102,7 +111,7 @@ export function PlanSummary({
           {ground &&
             together &&
             ground.houses < ground.allHouses &&
-            `: the first ${ground.houses} of ${ground.allHouses}`}
+            `: ${ground.houses} of ${ground.allHouses}, those with the earliest painters’ dates`}
         </label>
         <PrintButton small />
         {searching ? (
@@ -118,9 +127,9 @@ export function PlanSummary({
           )
         )}
       </div>
-      {better && plan && (
+      {better && standing.plan && (
         <p role="status" className="flex flex-wrap items-center gap-2">
-          A better plan is ready: {betterWords(plan, better)}.
+          A better plan is ready: {betterWords(standing.plan, better)}.
           <button type="button" className="btn btn-sm" onClick={showBetter}>
             Show it
           </button>

@@ -2,20 +2,22 @@
 
 import { DndContext, DragOverlay, MouseSensor, TouchSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
+import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
 import type { Said } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { FAN_SPEED } from '@/core/air/fan';
 import { dayOf } from '@/core/measure/dayOf';
-import type { HousePlan } from '@/core/plan/planHouse';
+import { housePart } from '@/core/plan/housePart';
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { Opening } from '@/ui/Opening';
-import { changeWords, dayAfter } from '@/words/when';
+import { dayAfter } from '@/words/when';
 import { DayBoard } from './DayBoard';
 import { type Drying, dryingOf } from './dryingOf';
 import { NobodyCan } from './NobodyCan';
+import { costWords, elsewhereOn } from './otherHouses';
 import { PlanCardBox } from './PlanCardBox';
 import { PlanSummary } from './PlanSummary';
 import { type PlanCard, planCards } from './planCards';
@@ -58,8 +60,14 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const [moves, setMoves] = useState<readonly Moved[]>([]);
   const moved = useMemo<Moved>(() => Object.assign({}, ...moves), [moves]);
   const [together, setTogether] = useState(false);
-  const standing = usePlan(version, moved, together);
+  const { id: house } = useHouse();
+  const only = together ? undefined : house;
+  const standing = usePlan(version, moved, true);
   const { ground, input, plan } = standing;
+  const shown = useMemo(
+    () => (plan && input ? (only === undefined ? { plan, input } : housePart({ plan, input }, only)) : undefined),
+    [plan, input, only],
+  );
   const handOut = useHandOut(standing, now);
   const command = useCommand();
   const ill = useIll(standing, handOut, now, timeZone);
@@ -69,10 +77,23 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const [panel, setPanel] = useState<'crew' | 'whatIf' | 'many'>();
   const [shownDay, setShownDay] = useState<string>();
   const cards = useMemo(
-    () => (plan && input && ground ? planCards(plan, input, ground, moved) : []),
-    [plan, input, ground, moved],
+    () => (plan && input && ground ? planCards(plan, input, ground, moved, only) : []),
+    [plan, input, ground, moved, only],
   );
-  const drying = useMemo(() => (plan && input ? dryingOf(plan, input) : new Map<string, Drying>()), [plan, input]);
+  // Of its own house nobody has to be told in which house a room is.
+  const namedInput = useMemo(
+    () =>
+      input && {
+        ...input,
+        rooms: input.rooms.map((room) => (room.house === only ? { ...room, name: room.nameInHouse } : room)),
+      },
+    [input, only],
+  );
+  const drying = useMemo(() => (shown ? dryingOf(shown.plan, shown.input) : new Map<string, Drying>()), [shown]);
+  const elsewhere = useMemo(
+    () => (plan && input ? elsewhereOn(plan, input, only) : new Map<string, string>()),
+    [plan, input, only],
+  );
 
   const move = (items: readonly WorkItem[], given: Handed) =>
     setMoves((known) => [...known, Object.fromEntries(items.map(({ id }) => [id, given]))]);
@@ -80,7 +101,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     if (!ground || !plan) return undefined;
     const there = Object.fromEntries(items.map(({ id }) => [id, given]));
     const found = await standing.price(withMoves(ground.input, { ...moved, ...there }));
-    return found && costWords(found, plan, items);
+    return found && costWords(found, plan, ground.input, items, only);
   };
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
@@ -157,6 +178,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     timeZone,
     ways,
     done,
+    elsewhere,
     mayHand,
     chosen,
     toggle,
@@ -168,6 +190,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     <div className="space-y-4 print:hidden">
       <PlanSummary
         standing={standing}
+        shown={shown}
         moves={moves.length}
         mayHand={mayHand}
         chosen={chosen.size}
@@ -178,23 +201,15 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
         takeChosen={() => void take(cards.filter(({ key }) => chosen.has(key)))}
         show={setPanel}
         together={together}
-        setTogether={(all) => {
-          setMoves([]);
-          setTogether(all);
-        }}
+        setTogether={setTogether}
       />
       {ill.message && (
         <p role="alert" className="text-error">
           {ill.message}
         </p>
       )}
-      {input && plan && (
-        <NobodyCan
-          plan={plan}
-          input={input}
-          added={standing.fetchAnew}
-          showCrew={mayHand ? () => setPanel('crew') : undefined}
-        />
+      {shown && (
+        <NobodyCan {...shown} added={standing.fetchAnew} showCrew={mayHand ? () => setPanel('crew') : undefined} />
       )}
       {input && plan && (
         <DndContext sensors={sensors} accessibility={{ screenReaderInstructions: BY_KEYS }} {...handlers}>
@@ -221,15 +236,15 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           </DragOverlay>
         </DndContext>
       )}
-      {input && plan && <Unplanned plan={plan} input={input} />}
+      {shown && <Unplanned {...shown} />}
       {input && plan && !standing.searching && standing.before && (
-        <WhatMoved before={standing.before} plan={plan} input={input} />
+        <WhatMoved before={standing.before} {...(shown ?? { plan, input })} />
       )}
       <Suspense fallback={<Opening />}>
-        {opened && input && plan && (
+        {opened && namedInput && plan && (
           <CardDialog
             card={opened}
-            input={input}
+            input={namedInput}
             plan={plan}
             days={daysToChoose}
             unit={unit}
@@ -244,9 +259,9 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
             close={() => setOpen(undefined)}
           />
         )}
-        {panel === 'many' && input && (
+        {panel === 'many' && shown && (
           <HandOutDialog
-            input={input}
+            input={shown.input}
             days={daysToChoose}
             busy={handOut.busy}
             message={handOut.message}
@@ -258,11 +273,11 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
             close={() => setPanel(undefined)}
           />
         )}
-        {ill.person && input && plan && (
+        {ill.person && namedInput && plan && (
           <IllDialog
             person={ill.person}
             days={ill.days}
-            input={input}
+            input={namedInput}
             plan={plan}
             planFor={standing.replan}
             busy={ill.busy}
@@ -278,7 +293,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
           <WhatIfDialog
             input={input}
             plan={plan}
-            together={together}
+            only={only}
             hourCost={ground?.crew.hourCost}
             busy={command.busy || handOut.busy}
             message={command.message ?? handOut.message}
@@ -289,11 +304,4 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
       </Suspense>
     </div>
   );
-}
-
-/** What a move costs: how much later or sooner all is done. */
-function costWords(found: HousePlan, before: HousePlan, items: readonly WorkItem[]): string {
-  const own = found.assignments.filter(({ item }) => items.some(({ id }) => id === item));
-  if (own.length < items.length) return 'cannot be run there';
-  return changeWords(before.finish, found.finish);
 }

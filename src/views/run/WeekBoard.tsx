@@ -25,7 +25,7 @@ export function WeekBoard(
     readonly takeDays: (days: readonly string[]) => void;
   },
 ) {
-  const { cards, people, days, now, timeZone, done, mayHand, showDay, takeDays } = props;
+  const { cards, people, days, now, timeZone, done, elsewhere, mayHand, showDay, takeDays } = props;
   const [all, setAll] = useState(false);
   const today = dayOf(now, timeZone);
   const shown = all ? days : days.slice(0, DAYS_SHOWN);
@@ -82,7 +82,7 @@ export function WeekBoard(
                   </button>
                 )}
               </th>
-              {people.map(({ id, name, off, elsewhere }) => {
+              {people.map(({ id, name, off }) => {
                 const own = cards.filter((card) => card.day === day && card.people.includes(id));
                 const hours = own.reduce((sum, card) => sum + card.hours / card.people.length, 0);
                 return (
@@ -95,7 +95,11 @@ export function WeekBoard(
                       ))}
                     {own.length === 0 && (
                       <p className="text-sm text-muted">
-                        {elsewhere.includes(day) ? 'on another house' : off.includes(day) ? 'off' : 'free'}
+                        {off.includes(day)
+                          ? 'off'
+                          : elsewhere.has(`${id} ${day}`)
+                            ? `in ${elsewhere.get(`${id} ${day}`)}`
+                            : 'free'}
                       </p>
                     )}
                     {own.map((card) => (

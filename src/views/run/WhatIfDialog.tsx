@@ -5,6 +5,7 @@ import { useEffect, useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { planGround } from '@/client/planGround';
 import { useWorker } from '@/client/useWorker';
+import { housePart } from '@/core/plan/housePart';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
@@ -23,18 +24,19 @@ export function WhatIfDialog({
   input,
   plan,
   take,
-  together,
+  only,
   hourCost,
   busy,
   message,
   close,
 }: {
+  /** Of all houses. */
   readonly input: PlanInput;
   readonly plan: HousePlan;
+  /** The house that is looked at; undefined for all. */
+  readonly only: string | undefined;
   /** Does it from now on. */
   readonly take: (price: WhatIfPrice) => void;
-  /** Whether several houses are planned at once. */
-  readonly together: boolean;
   /** Of one person; undefined where nobody says. */
   readonly hourCost: number | undefined;
   readonly busy: boolean;
@@ -48,14 +50,15 @@ export function WhatIfDialog({
     () => setWorking(false),
   );
   const { id } = useHouse();
+  const now = only === undefined ? plan.finish : housePart({ plan, input }, only).plan.finish;
   // biome-ignore lint/correctness/useExhaustiveDependencies: of the plan as it was when this was opened
   useEffect(() => {
     const ask = async () => {
       const other = input.items.some(({ people }) => people > 1) ? 'knives' : 'boxes';
-      const ground = together ? undefined : await planGround(id, { tools: other });
+      const ground = await planGround(id, { tools: other });
       const others = ground ? { [other]: { ...ground.input, from: input.from } } : {};
       const found = proxy((price: WhatIfPrice) => setPrices((known) => [...known, price]));
-      await worker.ask().whatIf(input, plan, others, found);
+      await worker.ask().whatIf(input, plan, others, only, found);
     };
     ask()
       .catch(() => undefined)
@@ -93,7 +96,7 @@ export function WhatIfDialog({
               </th>
               <td className="whitespace-nowrap">{finishWords(price.plan.finish, input)}</td>
               <td className="whitespace-nowrap">
-                {price.kind === 'asItIs' ? '' : changeWords(plan.finish, price.plan.finish)}
+                {price.kind === 'asItIs' ? '' : changeWords(now, price.plan.finish)}
               </td>
               <Taken time={price.time} hourCost={hourCost} />
               <td>

@@ -13,6 +13,8 @@ export interface BoardProps {
   readonly timeZone: string;
   readonly ways: Readonly<Record<string, string>>;
   readonly done: Readonly<Record<string, readonly string[]>>;
+  /** Names the other houses in which somebody works on a day, by `PERSON DAY`. */
+  readonly elsewhere: ReadonlyMap<string, string>;
   readonly mayHand: boolean;
   /** The keys of cards that are chosen. */
   readonly chosen: ReadonlySet<string>;

@@ -38,12 +38,17 @@ const isWetBefore = ({ cause, item }: Assignment['why'], { after }: WorkItem): b
   cause === 'crossing' ||
   (cause === 'before' && after.some((one) => one.item === item && one.until !== 'ended'));
 
-/** Returns the cards of a plan, one for each visit, in the order in which they begin. */
+/**
+ * Returns the cards of a plan, one for each visit, in the order in which they begin.
+ *
+ * @param only one house: its cards, which need not say in which house they are
+ */
 export function planCards(
   plan: HousePlan,
   input: PlanInput,
   ground: PlanGroundAnswer,
   moved: Moved,
+  only?: string,
 ): readonly PlanCard[] {
   const items = new Map(input.items.map((item) => [item.id, item]));
   const rooms = new Map(input.rooms.map((room) => [room.id, room]));
@@ -56,7 +61,7 @@ export function planCards(
   });
   return visits.flatMap(({ people, day, start, end, runs }): readonly PlanCard[] => {
     const [first] = runs;
-    if (!first) return [];
+    if (!first || (only && rooms.get(first.item.room)?.house !== only)) return [];
     const own = runs.map(({ item }) => item);
     const { why } = first.assignment;
     return [
@@ -64,7 +69,7 @@ export function planCards(
         key: `${first.item.id} ${people.join('+')} ${day}`,
         rooms: [...new Set(own.map(({ room }) => room))].flatMap((id) => {
           const room = rooms.get(id);
-          return room ? [{ id, name: room.name }] : [];
+          return room ? [{ id, name: only ? room.nameInHouse : room.name }] : [];
         }),
         people,
         day,

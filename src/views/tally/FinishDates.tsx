@@ -4,6 +4,8 @@ import { useHouse } from '@/client/HouseContext';
 import { planGround } from '@/client/planGround';
 import { useWorker } from '@/client/useWorker';
 import type { OtherStock } from '@/core/estimate/betterStock';
+import { housePart } from '@/core/plan/housePart';
+import type { HousePlan } from '@/core/plan/planHouse';
 import { changeWords, instantWords } from '@/words/when';
 import type { PlanWorker } from '@/workers/plan.worker';
 
@@ -31,19 +33,22 @@ export function FinishDates({
   const plan = async () => {
     setFound([]);
     setStanding('working');
+    let stands: HousePlan | undefined;
     try {
       for (const stock of [undefined, ...stocks]) {
         const ground = await planGround(house, stock ? { stock } : {});
+        stands ??= ground?.plan;
         const made =
           ground &&
-          (await worker.ask().plan(
-            ground.input,
-            {},
-            proxy(() => undefined),
-          ));
+          (ground.plan ??
+            (await worker.ask().plan(
+              ground.input,
+              stands ? { former: stands } : {},
+              proxy(() => undefined),
+            )));
         if (!made) return setStanding('failed');
-        const { timeZone } = ground.input;
-        setFound((known) => [...known, [stock, { at: made.finish, timeZone }]]);
+        const { plan: own, input } = housePart({ plan: made, input: ground.input }, house);
+        setFound((known) => [...known, [stock, { at: own.finish, timeZone: input.timeZone }]]);
       }
       setStanding('done');
     } catch {
