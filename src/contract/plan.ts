@@ -21,3 +21,8 @@ export interface PlanGroundAnswer {
   readonly crewVersion: number;
   readonly dates: PaintersDates;
 }
+
+/** The answer of `GET …/plan/mine`: hours of today's assigned work; null where there is no plan. */
+export interface OwnHours {
+  readonly hours: number | null;
+}

@@ -1,6 +1,8 @@
-import type { PlanGroundAnswer } from '../contract/plan';
+import type { OwnHours, PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
 import { isOfCrew } from '../core/log/person';
+import { dayOf } from '../core/measure/dayOf';
+import { hoursOn } from '../core/plan/hoursOn';
 import { housePart } from '../core/plan/housePart';
 import { emptyPlan, type HousePlan } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
@@ -10,6 +12,7 @@ import { memberOf } from '../core/schedule/memberOf';
 import { evidenceIn } from '../core/schedule/paceEvidence';
 import { planInputOf } from '../core/schedule/planInputOf';
 import { type Tools, withTools } from '../core/snapshot/withTools';
+import { now } from '../db/clock';
 import { readCrew } from '../db/crews';
 import { allHouses } from '../db/houses';
 import type { Member } from '../db/people';
@@ -52,6 +55,17 @@ interface Shown {
   readonly plan: HousePlan | undefined;
 }
 
+/** Tells somebody of the crew how many hours of today's assigned work in a house the plan has for them: `{ hours }`. */
+export const ownHours = (house: string): Promise<Response> =>
+  openHouse(house, async ({ id, timeZone }, person) => {
+    if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew has work.');
+    const ground = await groundOf(id, person, { together: false, tools: undefined, stock: undefined });
+    if (!ground || ground === 'behind' || !ground.plan) return Response.json({ hours: null } satisfies OwnHours);
+    const { plan, input } = ground;
+    const hours = hoursOn({ plan, input }, person.id, dayOf(now(), timeZone), 'assigned');
+    return Response.json({ hours } satisfies OwnHours, { headers: { 'cache-control': 'no-store' } });
+  });
+
 async function groundOf(
   id: string,
   person: Member,
@@ -74,12 +88,12 @@ async function groundOf(
     pace: pacesOf(paces[one.id]),
   }));
   const otherwise = stock && (await withBoards(own.snapshot, stock));
-  const houseOf = ({ id: house, snapshot: stands, now, timeZone, dates }: LoadedSnapshot): HouseOfPlan => {
+  const houseOf = ({ id: house, snapshot: stands, now: at, timeZone, dates }: LoadedSnapshot): HouseOfPlan => {
     const snapshot = (house === id && otherwise) || stands;
     const ground = { house, crew, people, timeZone, dates };
     return {
       id: house,
-      input: planInputOf(house === id && tools ? withTools(snapshot, tools) : snapshot, ground, now),
+      input: planInputOf(house === id && tools ? withTools(snapshot, tools) : snapshot, ground, at),
     };
   };
   const inputOf = (houses: readonly LoadedSnapshot[]) => {

@@ -367,6 +367,30 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await expect(plan(page)).toContainText(`Finish ${shared}`);
 });
 
+test('a phone has the hours of the run sheet, and says what comes later', async ({ page, browser, house, signIn }) => {
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  const today = week(page)
+    .getByRole('row')
+    .filter({ has: page.getByRole('button', { name: 'Today', exact: true }) });
+  await untilTaken(page, '/api/entries', () => today.getByRole('button', { name: /^Confirm / }).click());
+  await expect(today.getByRole('button', { name: /^Confirm / })).toHaveCount(0);
+  const heads = await week(page).getByRole('columnheader').allInnerTexts();
+  for (const name of ['Petra', 'Tobin', 'Osei']) {
+    const cell = today.getByRole('cell').nth(heads.findIndex((head) => head.startsWith(name)) - 1);
+    const hours =
+      (await cell
+        .getByText(/^(\d+ h \d+|\d+ h|\d+ min)$/)
+        .last()
+        .textContent()) ?? '';
+    const phone = await browser.newPage({ viewport: { width: 390, height: 844 } });
+    await signIn(phone, name);
+    await visit(phone, `${house}/my-day`);
+    await expect(phone.getByText(/jobs? left/)).toContainText(`about ${hours}`);
+    await phone.close();
+  }
+});
+
 test('prints the wall’s list and a sheet for everybody', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);

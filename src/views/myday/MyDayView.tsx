@@ -12,9 +12,10 @@ import { SectionGlyph } from '@/ui/section/SectionGlyph';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { StateMark } from '@/ui/state/StateMark';
 import { firmWords, GROUP_NAMES, PASS_NAMES, passWords } from '@/words/stateWords';
-import { dayWords, spanWords, untilWords } from '@/words/when';
+import { dayWords, untilWords } from '@/words/when';
 import { CurrentJob } from './CurrentJob';
 import { ElsewhereToday } from './ElsewhereToday';
+import { HoursToday } from './HoursToday';
 import { taskAmounts } from './jobWords';
 import type { LastDone } from './lastDone';
 import { MyCalendar } from './MyCalendar';
@@ -80,8 +81,7 @@ export function MyDayView({
         <p className="text-xl font-bold">{snapshot.house.name}</p>
         <p className="text-muted">
           {dayWords(today)}: {open.length} {open.length === 1 ? 'job' : 'jobs'} left
-          {list.left > 0 && `, about ${spanWords(list.left)}`}
-          {list.left > 0 && list.left < list.hours && ` of ${spanWords(list.hours)}`}
+          {list.left > 0 && <HoursToday house={houseId} seen={seen} left={list.left} />}
         </p>
       </header>
       {works && last && <TakeBack done={last} now={now} />}

@@ -8,6 +8,7 @@ import type { Said } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { FAN_SPEED } from '@/core/air/fan';
 import { dayOf } from '@/core/measure/dayOf';
+import { hoursOn } from '@/core/plan/hoursOn';
 import { housePart } from '@/core/plan/housePart';
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
@@ -179,6 +180,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     ways,
     done,
     elsewhere,
+    hoursOf: (person: string, day: string) => (shown ? hoursOn(shown, person, day) : 0),
     mayHand,
     chosen,
     toggle,

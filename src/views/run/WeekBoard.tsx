@@ -4,7 +4,6 @@ import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
 import { dayOf } from '@/core/measure/dayOf';
 import type { PlanPerson } from '@/core/plan/planInput';
-import { dayHours } from '@/core/work/dayListOf';
 import { dayAfter, dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
@@ -25,7 +24,7 @@ export function WeekBoard(
     readonly takeDays: (days: readonly string[]) => void;
   },
 ) {
-  const { cards, people, days, now, timeZone, done, elsewhere, mayHand, showDay, takeDays } = props;
+  const { cards, people, days, now, timeZone, done, elsewhere, hoursOf, mayHand, showDay, takeDays } = props;
   const [all, setAll] = useState(false);
   const today = dayOf(now, timeZone);
   const shown = all ? days : days.slice(0, DAYS_SHOWN);
@@ -84,7 +83,6 @@ export function WeekBoard(
               </th>
               {people.map(({ id, name, off }) => {
                 const own = cards.filter((card) => card.day === day && card.people.includes(id));
-                const hours = own.reduce((sum, card) => sum + card.hours / card.people.length, 0);
                 return (
                   <Cell key={id} person={id} day={day}>
                     {day === today &&
@@ -105,7 +103,12 @@ export function WeekBoard(
                     {own.map((card) => (
                       <Held key={card.key} card={card} name={name} board={props} />
                     ))}
-                    {own.length > 0 && <p className="text-xs text-muted">{spanWords(dayHours(hours))}</p>}
+                    {own.length > 0 && (
+                      <p className="text-xs text-muted">
+                        {spanWords(hoursOf(id, day))}
+                        {own.some(({ standing }) => standing !== 'handed') && ' with proposed work'}
+                      </p>
+                    )}
                   </Cell>
                 );
               })}
