@@ -12,6 +12,7 @@ import { memberOf } from '../core/schedule/memberOf';
 import { evidenceIn } from '../core/schedule/paceEvidence';
 import { planInputOf } from '../core/schedule/planInputOf';
 import { type Tools, withTools } from '../core/snapshot/withTools';
+import type { Crew, Member as CrewMember } from '../core/work/crew';
 import { now } from '../db/clock';
 import { readCrew } from '../db/crews';
 import { allHouses } from '../db/houses';
@@ -80,9 +81,11 @@ async function groundOf(
   const planned = open.slice(0, MOST_HOUSES);
   if (open.includes(own) && !planned.includes(own)) return 'behind';
   const { crew, version } = await readCrew();
+  // The input is told to everybody: neither people nor what they cost are in it.
+  const { people: _, hourCost, ...ways } = crew;
   const paces = learn(all.flatMap(({ snapshot }) => evidenceIn(snapshot.rooms)));
   const people = own.people.filter(isOfCrew).map((one) => ({
-    ...memberOf(crew, one),
+    ...memberIn(all, memberOf(crew, one)),
     id: one.id,
     name: one.name,
     pace: pacesOf(paces[one.id]),
@@ -90,7 +93,7 @@ async function groundOf(
   const otherwise = stock && (await withBoards(own.snapshot, stock));
   const houseOf = ({ id: house, snapshot: stands, now: at, timeZone, dates }: LoadedSnapshot): HouseOfPlan => {
     const snapshot = (house === id && otherwise) || stands;
-    const ground = { house, crew, people, timeZone, dates };
+    const ground = { house, crew: ways, people, timeZone, dates };
     return {
       id: house,
       input: planInputOf(house === id && tools ? withTools(snapshot, tools) : snapshot, ground, at),
@@ -116,7 +119,7 @@ async function groundOf(
     seen: Object.fromEntries((isCrew ? planned : [own]).map(({ id: house, mark }) => [house, mark.seq])),
     houses: isCrew ? planned.length : 1,
     allHouses: isCrew ? open.length : 1,
-    crew: isLead ? crew : { ...crew, hourCost: undefined, people: isCrew ? crew.people : {} },
+    crew: isLead ? crew : withoutCost(crew, isCrew),
     crewVersion: version,
     dates: own.dates,
   };
@@ -132,13 +135,26 @@ function partOf({ input, plan }: Shown, house: string): Shown {
   return { input: part.input, plan: plan && part.plan };
 }
 
+/** Somebody who is kept to a house that is gone works in any. */
+const memberIn = (houses: readonly LoadedSnapshot[], { house, ...member }: CrewMember): CrewMember =>
+  house && houses.some(({ id }) => id === house) ? { ...member, house } : member;
+
+/** What people cost is for leads only. */
+const withoutCost = (crew: Crew, isCrew: boolean): Crew => ({
+  ...crew,
+  hourCost: undefined,
+  people: isCrew
+    ? Object.fromEntries(Object.entries(crew.people).map(([id, own]) => [id, { ...own, hourCost: undefined }]))
+    : {},
+});
+
 const pacesOf = (own: Paces[string] = {}): PlanPerson['pace'] =>
   Object.fromEntries(Object.entries(own).map(([rate, { pace }]) => [rate, pace]));
 
-/** How fast others are is for the lead and for themselves. */
+/** How fast others are is for the lead and for themselves; what an hour costs is for the lead. */
 const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
   ...input,
-  people: input.people.map((person) => (person.id === id ? person : { ...person, pace: {} })),
+  people: input.people.map(({ hourCost, ...person }) => (person.id === id ? person : { ...person, pace: {} })),
 });
 
 /** The same by people whom nobody knows. */
@@ -152,7 +168,12 @@ function withoutNames({ input, plan }: Shown): Shown {
   return {
     input: {
       ...input,
-      people: input.people.map((person) => ({ ...person, id: ids.get(person.id) ?? '', name: '', pace: {} })),
+      people: input.people.map(({ hourCost, house, ...person }) => ({
+        ...person,
+        id: ids.get(person.id) ?? '',
+        name: '',
+        pace: {},
+      })),
       handed: Object.fromEntries(handed),
     },
     plan: plan && {

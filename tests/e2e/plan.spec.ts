@@ -214,6 +214,7 @@ test('a builder sees when it is done, and of the crew no more than before', asyn
   expect((await page.request.get(`${house}/seen`)).status()).toBe(403);
   const told = await (await page.request.get(`${house}/plan`)).text();
   expect(told).not.toContain('Tobin');
+  expect(told).not.toContain('hourCost');
   await visit(page, `${house}/run`);
   await expect(page.getByRole('region', { name: 'Assigned work' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Confirm plan' })).toHaveCount(0);
@@ -365,6 +366,29 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await page.getByLabel('All houses of the crew').uncheck();
   await expect(cards).toHaveCount(own);
   await expect(plan(page)).toContainText(`Finish ${shared}`);
+
+  // Somebody is kept to the other one, and what they cost is for leads.
+  await page.getByRole('button', { name: /^All \d+ days$/ }).click();
+  const heads = await week(page).getByRole('columnheader').allInnerTexts();
+  const column = heads.findIndex((head) => head.startsWith('Osei')) + 1;
+  const ofOsei = week(page)
+    .locator(`tbody td:nth-child(${column})`)
+    .getByRole('button', { name: /proposed$/ });
+  await expect(ofOsei).not.toHaveCount(0);
+  await page.getByRole('button', { name: 'Crew and tools' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
+  await dialog.getByLabel('Works in, Osei').selectOption({ label: 'only Tern Cottage' });
+  await dialog.getByLabel('What an hour of Osei costs').fill('77');
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog).toBeHidden();
+  await expect(ofOsei).toHaveCount(0);
+  await signIn(page, 'Petra');
+  for (const asked of ['', '?houses=all']) {
+    const told = await (await page.request.get(`${house}/plan${asked}`)).text();
+    expect(told).toContain('"learner"');
+    expect(told).not.toContain('hourCost":77');
+  }
+  await query("UPDATE crews SET crew = jsonb_set(crew, '{people}', '{}')", site.database);
 });
 
 test('a phone has the hours of the run sheet, and says what comes later', async ({ page, browser, house, signIn }) => {

@@ -5,6 +5,7 @@ import { housePart } from './housePart';
 import { planHouse } from './planHouse';
 import type { PlanInput } from './planInput';
 import { asAlone, planTogether } from './planTogether';
+import { workTime } from './workTime';
 
 const NOW = Date.parse('2031-05-06T11:00:00Z');
 const PERSON = { hours: 8, skills: [...SKILLS], learner: false, off: [], pace: {} };
@@ -95,5 +96,42 @@ describe('the part of a plan that is one house’s', () => {
     expect(housePart({ plan: then, input: held }, 's').plan.withHeld).toBeUndefined();
     expect(housePart({ plan: then, input: held }, 's').plan.finish).toBeGreaterThan(then.finish);
     expect(housePart({ plan: then, input: held }, 'l').plan.last).toEqual([]);
+  });
+});
+
+describe('somebody who is kept to one house', () => {
+  const kept = { ...input, people: people.map((one) => (one.id === 'ines' ? { ...one, house: 's' } : one)) };
+
+  it('works in no other one, and all is run', () => {
+    const then = planHouse(kept, { effort: 2000 });
+    const own = then.assignments.filter(({ people: team }) => team.includes('ines'));
+    expect(own.length).toBeGreaterThan(0);
+    expect(own.filter(({ item }) => !item.startsWith('s:'))).toEqual([]);
+    expect(then.leftOut).toEqual([]);
+    // One alone is no sooner there than two.
+    expect(then.houses.l?.bound).toBeGreaterThanOrEqual(plan.houses.l?.bound ?? 0);
+  });
+
+  it('runs elsewhere what was assigned to them there', () => {
+    const item = large.items[0]?.id ?? '';
+    const handed = { [`l:${item}`]: { people: ['ines'], day: '2031-05-06' } };
+    const then = planHouse({ ...kept, handed }, { effort: 0 });
+    expect(then.assignments.find((one) => one.item === `l:${item}`)?.people).toEqual(['ines']);
+  });
+
+  it('leaves work that nobody else can do elsewhere', () => {
+    const alone = { ...kept, people: kept.people.filter(({ id }) => id === 'ines') };
+    const then = planHouse(alone, { effort: 0 });
+    const open = new Set(large.items.map(({ id }) => `l:${id}`));
+    expect(new Set(then.leftOut.map(({ item }) => item))).toEqual(open);
+    expect(then.leftOut.some(({ why }) => why === 'nobody')).toBe(true);
+  });
+});
+
+describe('the hours of a plan', () => {
+  it('are those of its people together', () => {
+    const { hours, byPerson } = workTime(plan, input);
+    expect(Object.keys(byPerson).toSorted()).toEqual(['ines', 'tobin']);
+    expect((byPerson.ines ?? 0) + (byPerson.tobin ?? 0)).toBeCloseTo(hours, 9);
   });
 });

@@ -45,6 +45,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
   const counts = tools.map((tool) => input.crew.tools[tool] ?? input.people.length);
   const crew = new Crewing(input.people);
   const rooms = new Map(input.rooms.map((room, index) => [room.id, { room, index }]));
+  const houseOf = (item: WorkItem) => rooms.get(item.room)?.room.house ?? '';
   const persons = new Map(input.people.map(({ id }, index) => [id, index]));
   const houses = placesOf(input.rooms.map(({ house }) => house));
   const visits = placesOf(items.map(visitOf));
@@ -54,7 +55,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
     if (item.tool !== undefined && (input.crew.tools[item.tool] ?? 1) === 0) return 'noTool';
     // Whom it was handed to runs it, whatever they are said to be able to do.
     const isHanded = input.handed[item.id]?.people.some((id) => persons.has(id)) ?? false;
-    return !isHanded && crew.teams[crew.group(item)]?.length === 0 ? 'nobody' : undefined;
+    return !isHanded && crew.teams[crew.group(item, houseOf(item))]?.length === 0 ? 'nobody' : undefined;
   });
   const places = new Map(planned.map(({ id }, index) => [id, index]));
   const ranks = ranksOf(input.handed);
@@ -69,7 +70,7 @@ export function toProblem(input: PlanInput, items: readonly WorkItem[], from: nu
       house: houses.get(room?.house ?? '') ?? 0,
       visit: visits.get(visitOf(item)) ?? 0,
       pass: passes.get(item.pass) ?? 0,
-      by: crew.group(item),
+      by: crew.group(item, houseOf(item)),
       work: item.hours * 60,
       rate: rates.get(item.rate) ?? 0,
       from: Math.max(begin, minute(item.from ?? 0), held === undefined ? 0 : minute(held)),
@@ -204,37 +205,47 @@ function workersOf(
 /** Somebody who learns helps for half of what another one would. Common practice, no source. */
 const LEARNER_PACE = 0.5;
 
-/** Who may run what: alone, as a pair of a runner and a wiper, or with a learner beside. */
+/** Who may run what where: alone, as a pair of a runner and a wiper, or with a learner beside. */
 class Crewing {
   readonly teams: (readonly Team[])[] = [];
   private readonly known = new Map<string, number>();
-  constructor(private readonly people: readonly PlanPerson[]) {}
+  /** The houses in which somebody works who works in no other. */
+  private readonly houses: ReadonlySet<string>;
+  constructor(private readonly people: readonly PlanPerson[]) {
+    this.houses = new Set(people.flatMap(({ house }) => house ?? []));
+  }
 
-  group({ skill, people }: Pick<WorkItem, 'skill' | 'people'>): number {
-    const key = `${skill} ${people}`;
+  group({ skill, people }: Pick<WorkItem, 'skill' | 'people'>, house: string): number {
+    const place = this.houses.has(house) ? house : '';
+    const key = `${skill} ${people} ${place}`;
     const known = this.known.get(key);
     if (known !== undefined) return known;
     this.known.set(key, this.teams.length);
-    this.teams.push(people === 2 ? this.pairs(skill) : this.singles(skill));
+    this.teams.push(people === 2 ? this.pairs(skill, place) : this.singles(skill, place));
     return this.teams.length - 1;
   }
 
-  private able = (skill: WorkItem['skill'], learners: boolean): readonly number[] =>
-    this.people.flatMap(({ skills, learner }, index) =>
-      skills.includes(skill) && learner === learners ? [index] : [],
+  private there(house: string, is: (person: PlanPerson) => boolean): readonly number[] {
+    return this.people.flatMap((person, index) =>
+      (person.house === undefined || person.house === house) && is(person) ? [index] : [],
     );
+  }
 
-  private singles(skill: WorkItem['skill']): readonly Team[] {
-    const beside = this.able(skill, true);
-    return this.able(skill, false).flatMap((one): readonly Team[] => [[one], ...beside.map((two): Team => [one, two])]);
+  private able = (skill: WorkItem['skill'], learners: boolean, house: string): readonly number[] =>
+    this.there(house, ({ skills, learner }) => skills.includes(skill) && learner === learners);
+
+  private singles(skill: WorkItem['skill'], house: string): readonly Team[] {
+    const beside = this.able(skill, true, house);
+    return this.able(skill, false, house).flatMap((one): readonly Team[] => [
+      [one],
+      ...beside.map((two): Team => [one, two]),
+    ]);
   }
 
   /** The second wipes: whoever coats or learns can. Alone somebody does both, one after the other. */
-  private pairs(skill: WorkItem['skill']): readonly Team[] {
-    const runners = this.able(skill, false);
-    const wipers = this.people.flatMap(({ skills }, index) =>
-      skills.includes(skill) || skills.includes('coat') ? [index] : [],
-    );
+  private pairs(skill: WorkItem['skill'], house: string): readonly Team[] {
+    const runners = this.able(skill, false, house);
+    const wipers = this.there(house, ({ skills }) => skills.includes(skill) || skills.includes('coat'));
     const pairs = runners.flatMap((one) => wipers.filter((two) => two !== one).map((two): Team => [one, two]));
     return pairs.length > 0 ? pairs : runners.map((one): Team => [one]);
   }

@@ -6,6 +6,9 @@ import { SKILLS } from './workItem';
 const noTwice = (list: readonly unknown[]) => new Set(list).size === list.length;
 const days = (most: number) => z.array(daySchema).max(most, `are more than ${most} days`).default([]);
 
+/** Of one person, in the money of the firm. */
+const hourCost = z.number().min(0, 'must be 0 or more').max(10_000, 'must be at most 10,000');
+
 const weekdays = z.array(z.int().min(1).max(7)).min(1, 'need at least one').max(7).refine(noTwice, 'name one twice');
 
 /** How somebody works. */
@@ -18,6 +21,10 @@ export const memberSchema = z.strictObject({
   off: days(400),
   /** Monday is 1; the days of the crew where it does not say. */
   weekdays: weekdays.optional(),
+  /** The only house in which they work; any where it does not say. */
+  house: z.uuid('must be a house').toLowerCase().optional(),
+  /** What an hour costs; that of the crew where it does not say. */
+  hourCost: hourCost.optional(),
 });
 export type Member = z.infer<typeof memberSchema>;
 
@@ -42,7 +49,7 @@ export const crewSchema = z.strictObject({
   /** Minutes from one house to another. */
   travel: z.number().min(0, 'must be 0 or more').max(240, 'must be at most 240').default(20),
   /** What an hour of one person costs, in the money of the firm; undefined where nobody says. */
-  hourCost: z.number().min(0, 'must be 0 or more').max(10_000, 'must be at most 10,000').optional(),
+  hourCost: hourCost.optional(),
   people: z.record(z.uuid('must be a person').toLowerCase(), memberSchema).default({}),
 });
 export type Crew = z.infer<typeof crewSchema>;

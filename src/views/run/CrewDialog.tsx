@@ -44,6 +44,7 @@ export function CrewDialog({
   const [tools, setTools] = useState<Readonly<Record<string, string>>>(() =>
     Object.fromEntries(named.map((tool) => [tool, known.tools[tool] === undefined ? '' : String(known.tools[tool])])),
   );
+  const houses = new Map(input.rooms.map(({ house, houseName }) => [house, houseName]));
   const change = (id: string, part: Partial<MemberDraft>) =>
     setMembers((all) => {
       const own = all[id];
@@ -104,6 +105,21 @@ export function CrewDialog({
                       />
                       learns
                     </label>
+                    {(houses.size > 1 || own.house !== undefined) && (
+                      <select
+                        className="select mt-1 w-40 font-normal select-sm"
+                        aria-label={`Works in, ${name}`}
+                        value={own.house ?? ''}
+                        onChange={(event) => change(id, { house: event.target.value || undefined })}
+                      >
+                        <option value="">any house</option>
+                        {[...houses].map(([house, called]) => (
+                          <option key={house} value={house}>
+                            only {called}
+                          </option>
+                        ))}
+                      </select>
+                    )}
                   </th>
                   <td className="align-top">
                     <input
@@ -113,6 +129,17 @@ export function CrewDialog({
                       value={own.hours}
                       onChange={(event) => change(id, { hours: event.target.value })}
                     />
+                    <label className="mt-1 block text-sm">
+                      <span className="block text-muted">An hour costs</span>
+                      <input
+                        className="input input-sm w-16"
+                        inputMode="decimal"
+                        aria-label={`What an hour of ${name} costs`}
+                        placeholder={hourCost}
+                        value={own.hourCost}
+                        onChange={(event) => change(id, { hourCost: event.target.value })}
+                      />
+                    </label>
                   </td>
                   <td className="align-top">
                     <fieldset className="flex flex-wrap gap-x-3 gap-y-1">
@@ -185,7 +212,7 @@ export function CrewDialog({
           onChange={(event) => setVisits((all) => ({ ...all, travel: event.target.value }))}
         />
         <TextField
-          label="What an hour of one person costs"
+          label="What an hour of one person usually costs"
           hint="for What if; only leads see it"
           inputMode="decimal"
           value={hourCost}
@@ -263,22 +290,29 @@ interface MemberDraft {
   readonly off: readonly string[];
   /** Undefined where they work on the days of the crew. */
   readonly weekdays: readonly number[] | undefined;
+  readonly house: string | undefined;
+  /** Empty where it is that of the crew. */
+  readonly hourCost: string;
 }
 
-const draftOf = ({ hours, skills, learner, off, weekdays }: Member): MemberDraft => ({
+const draftOf = ({ hours, skills, learner, off, weekdays, house, hourCost }: Member): MemberDraft => ({
   hours: String(hours),
   skills,
   learner,
   off,
   weekdays,
+  house,
+  hourCost: hourCost === undefined ? '' : String(hourCost),
 });
 
-const memberIn = ({ hours, skills, learner, off, weekdays }: MemberDraft): Member => ({
+const memberIn = ({ hours, skills, learner, off, weekdays, house, hourCost }: MemberDraft): Member => ({
   hours: numberIn(hours),
   skills: [...skills],
   learner,
   off: [...off],
   ...(weekdays && { weekdays: weekdays.toSorted((a, b) => a - b) }),
+  ...(house && { house }),
+  ...(hourCost.trim() !== '' && { hourCost: numberIn(hourCost) }),
 });
 
 const numberIn = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));

@@ -98,7 +98,10 @@ export function WhatIfDialog({
               <td className="whitespace-nowrap">
                 {price.kind === 'asItIs' ? '' : changeWords(now, price.plan.finish)}
               </td>
-              <Taken time={price.time} hourCost={hourCost} />
+              <Taken
+                time={price.time}
+                cost={hourCost === undefined ? undefined : costOf(price.time, input, hourCost)}
+              />
               <td>
                 {CAN_BE_TAKEN.includes(price.kind) && (
                   <button
@@ -135,21 +138,22 @@ export function WhatIfDialog({
 }
 
 /** What it takes, in two or three cells: hours, people's days, money. */
-function Taken({
-  time: { hours, personDays },
-  hourCost,
-}: {
-  readonly time: WorkTime;
-  readonly hourCost: number | undefined;
-}) {
+function Taken({ time: { hours, personDays }, cost }: { readonly time: WorkTime; readonly cost: number | undefined }) {
   return (
     <>
       <td className="text-right">{Math.round(hours).toLocaleString('en-US')}</td>
       <td className="text-right">{personDays}</td>
-      {hourCost !== undefined && <td className="text-right">{Math.round(hours * hourCost).toLocaleString('en-US')}</td>}
+      {cost !== undefined && <td className="text-right">{Math.round(cost).toLocaleString('en-US')}</td>}
     </>
   );
 }
+
+/** What the hours cost: each person’s own cost, that of the crew where nobody says. */
+const costOf = ({ byPerson }: WorkTime, { people }: PlanInput, usual: number): number =>
+  Object.entries(byPerson).reduce(
+    (sum, [id, hours]) => sum + hours * (people.find((person) => person.id === id)?.hourCost ?? usual),
+    0,
+  );
 
 function wordsOf(kind: WhatIfPrice['kind'], about: string | undefined): string {
   switch (kind) {
