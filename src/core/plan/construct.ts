@@ -1,4 +1,5 @@
 import { calendarOf, NEVER, nextWork, stretchAt } from './calendar';
+import type { Shares } from './fairShares';
 import { Placing, type Sequence, type TeamCalendars } from './place';
 import { type PlanProblem, type Team, teamsFor } from './problem';
 import { followersOf } from './tails';
@@ -20,6 +21,7 @@ const LOOKED_AT = 500;
  * @param urgency by job, what is larger goes first
  * @param keepsVisits whether who began a round through a room goes on with it as long as there is something else for others
  * @param alike so much may jobs differ in urgency and be about as urgent
+ * @param shares who does how much of what at best: within them first
  */
 export function construct(
   problem: PlanProblem,
@@ -29,7 +31,13 @@ export function construct(
     keepsVisits = true,
     alike = ABOUT_AS_URGENT,
     follows = 'room',
-  }: { readonly keepsVisits?: boolean; readonly alike?: number; readonly follows?: 'room' | 'work' } = {},
+    shares,
+  }: {
+    readonly keepsVisits?: boolean;
+    readonly alike?: number;
+    readonly follows?: 'room' | 'work';
+    readonly shares?: Shares | undefined;
+  } = {},
 ): Sequence {
   const { jobs, people } = problem;
   const isManyHouses = jobs.some(({ house }) => house !== jobs[0]?.house);
@@ -69,6 +77,10 @@ export function construct(
   const moments = new Queue();
   /** Since when each person is in the house where they are. */
   const cameAt = new Float64Array(people.length);
+  /** What is left of the shares. */
+  const left = (shares ?? []).map((own) => own.slice());
+  /** Who never works alone: a time without them beside is lost. */
+  const helpers = helpersOf(problem);
   const lookAt = Int32Array.from(people, ({ calendar }) => nextWork(calendar, 0));
   for (const [index, left] of open.entries()) if (left === 0) release(index);
 
@@ -79,11 +91,20 @@ export function construct(
     while (waiting.first() <= at) insert(ready, waiting.pop(), urgency);
     const stays = staysUntil(person, at);
     const house = stays > at ? houseOf(person) : undefined;
-    const found = (keepsVisits ? jobFor(person, at, true, house) : undefined) ?? jobFor(person, at, false, house);
+    const found =
+      (shares && keepsVisits && jobFor(person, at, true, house, left[person])) ||
+      (shares && jobFor(person, at, false, house, left[person])) ||
+      (keepsVisits && jobFor(person, at, true, house)) ||
+      jobFor(person, at, false, house);
     if (found) {
       for (const one of found.team) if (houseOf(one) !== jobs[found.job]?.house || isNewDay(one, at)) cameAt[one] = at;
       ready.splice(found.place, 1);
       put(found.job, found.team);
+      for (const one of found.team) {
+        const { by = 0, work = 0 } = jobs[found.job] ?? {};
+        const own = left[one];
+        if (own) own[by] = (own[by] ?? 0) - work / found.team.length;
+      }
       for (const one of found.team) lookAt[one] = nextWork(people[one]?.calendar ?? NOBODY, placing.freeFrom(one));
       continue;
     }
@@ -125,7 +146,7 @@ export function construct(
       : at;
   }
 
-  function jobFor(person: number, at: number, own: boolean, house: number | undefined) {
+  function jobFor(person: number, at: number, own: boolean, house: number | undefined, share?: Float64Array) {
     const last = jobs[placing.lastJobOf(person)];
     let best:
       | { readonly place: number; readonly job: number; readonly team: Team; readonly urgent: number }
@@ -137,6 +158,7 @@ export function construct(
       if (!job || (house !== undefined && job.house !== house)) continue;
       const owner = owners[job.visit] ?? -1;
       if (own && owner >= 0 && owner !== person) continue;
+      if (share && !job.pinned && (share[job.by] ?? 0) <= 0) continue;
       const urgent = urgency[index] ?? 0;
       if (best && (urgent < best.urgent - alike || looked > LOOKED_THROUGH)) break;
       looked += best ? 1 : 0;
@@ -166,6 +188,7 @@ export function construct(
       if (partner !== undefined && houseOf(partner) !== job.house && staysUntil(partner, at) > at) continue;
       const start = placing.startFor(index, team);
       if (start > at + (team.length === 2 ? PAIR_WAITS : 0)) continue;
+      if (start <= at && team[1] !== undefined && helpers.has(team[1])) return team;
       if (rather && rather[0] === team[0] && rather[1] === team[1]) return team;
       if (start >= soonest) continue;
       best = team;
@@ -176,6 +199,12 @@ export function construct(
 }
 
 const NOBODY = calendarOf([]);
+
+/** People who only work beside somebody. */
+function helpersOf({ teams, people }: PlanProblem): ReadonlySet<number> {
+  const leads = new Set(teams.flatMap((own) => own.map(([first]) => first)));
+  return new Set([...people.keys()].filter((person) => !leads.has(person)));
+}
 
 function earliest(times: Int32Array): number {
   let best = 0;

@@ -1,5 +1,7 @@
-import { anyOf, type Calendar, endOfWork, NEVER, nextWork, startOfWork, workedUntil } from './calendar';
+import { anyOf, type Calendar, endOfWork, NEVER, nextWork, startOfWork } from './calendar';
+import { overfull } from './overfull';
 import { type PlanProblem, type Team, teamsFor } from './problem';
+import { type Able, whatIsScarce } from './scarce';
 import { followersOf, inOrder } from './tails';
 
 /** The soonest that any plan can finish, and what makes it so. */
@@ -8,28 +10,18 @@ export interface LowerBound {
   readonly finish: number;
   readonly why:
     | { readonly kind: 'chain'; readonly jobs: readonly number[] }
-    | {
-        readonly kind: 'work';
-        readonly jobs: readonly number[];
-        readonly people: readonly number[];
-        readonly minutes: number;
-      }
+    | ({ readonly jobs: readonly number[]; readonly minutes: number } & (
+        | { readonly kind: 'work'; readonly people: readonly number[] }
+        | { readonly kind: 'tool'; readonly tool: number }
+        | { readonly kind: 'room'; readonly room: number }
+      ))
     | { readonly kind: 'nothing' };
-}
-
-/** What is taken of a job at least, by whoever could run it. */
-interface Able {
-  readonly people: readonly number[];
-  readonly calendar: Calendar;
-  /** Minutes by the clock of those who work, and minutes of one person. */
-  readonly span: number;
-  readonly effort: number;
 }
 
 /**
  * No plan can finish sooner: neither than the longest way of work and drying through the calendar, nor than those who are
- * able to do some work between its soonest beginning and its latest end can get through it. A finish is tried: every job has
- * a latest end then, and where some of them need more than their people have in between, it cannot be.
+ * able to do some work between its soonest beginning and its latest end can get through it, nor than a tool or a room allows. A finish is
+ * tried: every job has a latest end then, and where some of them need more than there is in between (`scarce.ts`), it cannot be.
  */
 export function lowerBound(problem: PlanProblem): LowerBound {
   const { jobs } = problem;
@@ -63,13 +55,13 @@ export function lowerBound(problem: PlanProblem): LowerBound {
   const chain: number[] = [];
   for (let index = last; index >= 0; index = holders[index] ?? -1) chain.push(index);
   const byChain: LowerBound = { finish: longest, why: { kind: 'chain', jobs: chain.toReversed() } };
-  const groups = groupsOf(problem, able, heads);
+  const scarce = whatIsScarce(problem, able, heads);
   const backwards = order.toReversed();
   const tooMuchFor = (finish: number): LowerBound['why'] | undefined => {
     const latest = latestEnds(problem, finish, backwards, followers, able, heads);
-    for (const group of groups) {
-      const found = overfull(group, heads, latest, able);
-      if (found) return { kind: 'work', people: group.people, ...found };
+    for (const one of scarce) {
+      const found = overfull(one, heads, latest);
+      if (found) return { ...one.what, ...found };
     }
     return undefined;
   };
@@ -97,7 +89,7 @@ export function lowerBound(problem: PlanProblem): LowerBound {
 }
 
 function ableFor(problem: PlanProblem): readonly Able[] {
-  const known = new Map<string, Omit<Able, 'span' | 'effort'>>();
+  const known = new Map<string, Omit<Able, 'span'>>();
   const calendars = new Map<string, Calendar>();
   const anyOfThem = (people: readonly number[]) => {
     const key = people.join(' ');
@@ -111,39 +103,12 @@ function ableFor(problem: PlanProblem): readonly Able[] {
     let own = known.get(key);
     if (!own) {
       const people = [...new Set(teams.flat())].sort((a, b) => a - b);
-      own = { people, calendar: anyOfThem(people) };
+      own = { people, leads: [...new Set(teams.map(([first]) => first))], calendar: anyOfThem(people) };
       known.set(key, own);
     }
     const paceOf = (team: Team) => team.reduce((sum, person) => sum + (problem.people[person]?.pace[job.rate] ?? 1), 0);
     const span = teams.reduce((least, team) => Math.min(least, Math.ceil(job.work / paceOf(team) - 1e-9)), NEVER);
-    const effort = teams.reduce(
-      (least, team) => Math.min(least, (team.length * job.work) / paceOf(team)),
-      Number.POSITIVE_INFINITY,
-    );
-    return { ...own, span: Math.max(1, span), effort };
-  });
-}
-
-/** People with all jobs that only they are able to run. */
-interface Group {
-  readonly people: readonly number[];
-  readonly jobs: readonly number[];
-  readonly calendars: readonly Calendar[];
-}
-
-function groupsOf({ people }: PlanProblem, able: readonly Able[], heads: Int32Array): readonly Group[] {
-  const sets = new Map(able.map((own) => [own.people.join(' '), own.people]));
-  const everybody = people.map((_, person) => person);
-  sets.set(everybody.join(' '), everybody);
-  return [...sets.values()].map((set) => {
-    const within = new Set(set);
-    return {
-      people: set,
-      jobs: able.flatMap((own, index) =>
-        (heads[index] ?? NEVER) < NEVER && own.people.every((person) => within.has(person)) ? [index] : [],
-      ),
-      calendars: set.flatMap((person) => people[person]?.calendar ?? []),
-    };
+    return { ...own, span: Math.max(1, span) };
   });
 }
 
@@ -184,37 +149,3 @@ function lastEndBefore(start: number, until: number, wait: (end: number) => numb
   }
   return low < 0 ? Number.NEGATIVE_INFINITY : low;
 }
-
-/** Jobs that lie between two moments and need more than their people have there. */
-function overfull({ jobs, calendars }: Group, heads: Int32Array, latest: Float64Array, able: readonly Able[]) {
-  const worked = (at: number) => calendars.reduce((sum, calendar) => sum + workedUntil(calendar, at), 0);
-  const byHead = jobs.toSorted((a, b) => (heads[b] ?? 0) - (heads[a] ?? 0));
-  const until = [...new Set(jobs.map((index) => latest[index] ?? 0))].sort((a, b) => a - b);
-  const placeOf = new Map(until.map((at, place) => [at, place]));
-  const [first] = until;
-  if (first === undefined) return undefined;
-  if (!Number.isFinite(first)) return { jobs, minutes: sum(jobs, able) };
-  const has = until.map(worked);
-  const effort = new Float64Array(until.length);
-  for (let place = 0; place < byHead.length; ) {
-    const from = heads[byHead[place] ?? 0] ?? 0;
-    for (; place < byHead.length && heads[byHead[place] ?? 0] === from; place += 1) {
-      const index = byHead[place] ?? 0;
-      const at = placeOf.get(latest[index] ?? 0) ?? 0;
-      effort[at] = (effort[at] ?? 0) + (able[index]?.effort ?? 0);
-    }
-    const before = worked(from);
-    let needed = 0;
-    for (let end = 0; end < until.length; end += 1) {
-      needed += effort[end] ?? 0;
-      if (needed > Math.max(0, (has[end] ?? 0) - before) + 1e-6) {
-        const within = byHead.slice(0, place).filter((index) => (latest[index] ?? 0) <= (until[end] ?? 0));
-        return { jobs: within, minutes: sum(within, able) };
-      }
-    }
-  }
-  return undefined;
-}
-
-const sum = (jobs: readonly number[], able: readonly Able[]): number =>
-  jobs.reduce((all, index) => all + (able[index]?.effort ?? 0), 0);

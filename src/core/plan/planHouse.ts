@@ -31,12 +31,11 @@ export interface Assignment {
 /** What makes a plan end no sooner than its bound. */
 export type BoundWhy =
   | { readonly kind: 'chain'; readonly items: readonly string[] }
-  | {
-      readonly kind: 'work';
-      readonly items: readonly string[];
-      readonly people: readonly string[];
-      readonly hours: number;
-    }
+  | ({ readonly items: readonly string[]; readonly hours: number } & (
+      | { readonly kind: 'work'; readonly people: readonly string[] }
+      | { readonly kind: 'tool'; readonly tool: string }
+      | { readonly kind: 'room'; readonly room: string }
+    ))
   | { readonly kind: 'nothing' };
 
 /** The plan of a house. Instants in ms since 1970; without work to do all are the beginning. */
@@ -139,9 +138,18 @@ function boundIn({ items, problem }: Posed, input: PlanInput): HouseBound {
 /** What makes a bound, in the ids of the house. */
 function boundWhy(why: LowerBound['why'], items: readonly WorkItem[], input: PlanInput): BoundWhy {
   if (why.kind === 'nothing') return why;
-  const named = why.jobs.flatMap((job) => items[job]?.id ?? []);
+  const own = why.jobs.flatMap((job) => items[job] ?? []);
+  const named = own.map(({ id }) => id);
   if (why.kind === 'chain') return { kind: 'chain', items: named };
-  return { kind: 'work', items: named, people: idsOf(why.people, input), hours: why.minutes / 60 };
+  const needed = { items: named, hours: why.minutes / 60 };
+  switch (why.kind) {
+    case 'work':
+      return { kind: 'work', ...needed, people: idsOf(why.people, input) };
+    case 'tool':
+      return { kind: 'tool', ...needed, tool: own[0]?.tool ?? '' };
+    case 'room':
+      return { kind: 'room', ...needed, room: own[0]?.room ?? '' };
+  }
 }
 
 const idsOf = (people: readonly number[] | undefined, input: PlanInput): readonly string[] =>

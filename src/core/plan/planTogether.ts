@@ -1,6 +1,6 @@
 import type { WorkItem } from '../work/workItem';
 import type { Planned } from './housePart';
-import type { HousePlan } from './planHouse';
+import type { BoundWhy, HousePlan } from './planHouse';
 import type { Handed, PlanInput } from './planInput';
 
 /** A house that is planned with others. */
@@ -62,9 +62,15 @@ const itemAs = (item: WorkItem, as: Renamed): WorkItem => ({
   after: item.after.map((one) => ({ ...one, item: as(one.item) })),
 });
 
+function whyAs(why: BoundWhy, as: Renamed): BoundWhy {
+  if (why.kind === 'nothing') return why;
+  const items = why.items.map(as);
+  return why.kind === 'room' ? { ...why, items, room: as(why.room) } : { ...why, items };
+}
+
 const planAs = (plan: HousePlan, as: Renamed): HousePlan => ({
   ...plan,
-  why: plan.why.kind === 'nothing' ? plan.why : { ...plan.why, items: plan.why.items.map(as) },
+  why: whyAs(plan.why, as),
   assignments: plan.assignments.map((one) => ({
     ...one,
     item: as(one.item),

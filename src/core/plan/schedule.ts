@@ -1,5 +1,6 @@
 import { NEVER } from './calendar';
 import { ABOUT_AS_URGENT, construct } from './construct';
+import { fairShares } from './fairShares';
 import { improve, randomFrom, type Valued } from './improve';
 import { type LowerBound, lowerBound } from './lowerBound';
 import { Placing, placeAll, type Sequence, TeamCalendars, type Times } from './place';
@@ -42,6 +43,13 @@ const WAYS = [
   { alike: ABOUT_AS_URGENT, follows: 'work' },
   { alike: 0, follows: 'room' },
 ] as const;
+/** How much sooner comes what few can do, and what is in the first rooms, so that others can go on there; parts of the longest way. */
+const BENDS = [
+  { scarce: 1, inTurn: 0 },
+  { scarce: 0, inTurn: 1 },
+  { scarce: 1, inTurn: 1 },
+  { scarce: 1, inTurn: 3 },
+] as const;
 const LARGE = 5000;
 
 /**
@@ -72,10 +80,19 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   const starts: Valued[] = [];
   // Of very much work one plan is made, and improved as long as that lasts.
   const isLarge = problem.jobs.length > LARGE;
+  const fair = isLarge ? undefined : fairShares(problem);
+  const bends = BENDS.filter(({ scarce }) => fair !== undefined || scarce === 0).map(
+    (bend) => (own: Float64Array) => bent(own, problem, bend),
+  );
   for (const noise of isLarge ? [] : STARTS) {
     const shaken = urgency.map((own) => own * (1 + noise * (random() - 0.5)));
-    for (const keepsVisits of [true, false])
-      for (const way of WAYS) starts.push(valued(construct(problem, shaken, calendars, { keepsVisits, ...way })));
+    for (const way of WAYS) {
+      for (const keepsVisits of [true, false])
+        starts.push(valued(construct(problem, shaken, calendars, { keepsVisits, ...way })));
+      for (const bend of bends)
+        for (const shares of fair ? [undefined, fair] : [undefined])
+          starts.push(valued(construct(problem, bend(shaken), calendars, { keepsVisits: false, shares, ...way })));
+    }
   }
   best = bestOf([best, ...starts]);
   const affordable = Math.floor(effort / Math.max(1, problem.jobs.length));
@@ -128,6 +145,21 @@ function urgencyOf(problem: PlanProblem): Float64Array {
     const { due = later, pinned } = problem.jobs[index] ?? {};
     if (pinned) return ASSIGNED_FIRST + NEXT_ASSIGNED * (problem.jobs.length - pinned.rank);
     return tail + (dues.length === 0 ? 0 : later - due);
+  });
+}
+
+/** How urgent each job is where work that few can do comes sooner, or one room after the other. */
+function bent(
+  urgency: Float64Array,
+  { jobs, teams, people, space }: PlanProblem,
+  { scarce, inTurn }: (typeof BENDS)[number],
+) {
+  const few = teams.map((own) => 1 - new Set(own.flat()).size / Math.max(1, people.length));
+  const longest = urgency.reduce((most, own, index) => (jobs[index]?.pinned ? most : Math.max(most, own)), 0);
+  return urgency.map((own, index) => {
+    const job = jobs[index];
+    if (!job || job.pinned) return own;
+    return own + longest * (scarce * (few[job.by] ?? 0) - (inTurn * job.room) / space.length);
   });
 }
 

@@ -1,4 +1,5 @@
 import type { PlanStanding } from '@/client/usePlan';
+import type { LengthUnit } from '@/core/measure/unit';
 import type { Planned } from '@/core/plan/housePart';
 import type { HousePlan } from '@/core/plan/planHouse';
 import { PrintButton } from '@/ui/PrintButton';
@@ -9,6 +10,7 @@ import { boundWords, finishWords } from './planWords';
 export function PlanSummary({
   standing,
   shown,
+  unit,
   open,
   moves,
   mayHand,
@@ -24,6 +26,7 @@ export function PlanSummary({
   readonly standing: PlanStanding;
   /** What of the plan is shown: one house, or all. */
   readonly shown: Planned | undefined;
+  readonly unit: LengthUnit;
   /** How many cards are not handed out. */
   readonly open: number;
   readonly moves: number;
@@ -70,10 +73,10 @@ export function PlanSummary({
           </p>
           <p className="text-muted">
             {isBest
-              ? `No plan finishes sooner: ${boundWords(plan, input)}.`
+              ? `No plan finishes sooner: ${boundWords(plan, input, unit)}.`
               : isShared
-                ? `With everybody here it could be ${finishWords(plan.bound, input)} at the soonest: ${boundWords(plan, input)}.`
-                : `Cannot be before ${finishWords(plan.bound, input)} (${changeWords(plan.finish, plan.bound)}): ${boundWords(plan, input)}.`}
+                ? `With everybody here it could be ${finishWords(plan.bound, input)} at the soonest: ${boundWords(plan, input, unit)}.`
+                : `Cannot be before ${finishWords(plan.bound, input)} (${changeWords(plan.finish, plan.bound)}): ${boundWords(plan, input, unit)}.`}
           </p>
         </div>
       )}

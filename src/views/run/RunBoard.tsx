@@ -193,6 +193,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
       <PlanSummary
         standing={standing}
         shown={shown}
+        unit={unit}
         moves={moves.length}
         mayHand={mayHand}
         chosen={chosen.size}

@@ -106,7 +106,7 @@ export function whyOf(
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What makes the bound, in words. */
-export function boundWords({ why }: HousePlan, input: PlanInput): string {
+export function boundWords({ why }: HousePlan, input: PlanInput, unit: LengthUnit): string {
   if (why.kind === 'nothing') return 'nothing is left to do';
   const items = why.items.flatMap((id) => input.items.find((item) => item.id === id) ?? []);
   if (why.kind === 'chain') {
@@ -116,8 +116,21 @@ export function boundWords({ why }: HousePlan, input: PlanInput): string {
       ? `${room}: ${coats} ${coats === 1 ? 'round' : 'rounds'} of coats, each dry before the next, and what comes after`
       : `${room}: what comes after its coats, one thing after the other`;
   }
-  const who = why.people.length === input.people.length ? 'everybody' : whoWords(why.people, input);
-  return `${spanWords(Math.round(why.hours))} of work for ${who} before what still has to dry`;
+  const work = `${spanWords(Math.round(why.hours))} of work`;
+  switch (why.kind) {
+    case 'work': {
+      const who = why.people.length === input.people.length ? 'everybody' : whoWords(why.people, input);
+      return `${work} for ${who} before what still has to dry`;
+    }
+    case 'tool': {
+      const count = input.crew.tools[why.tool] ?? 1;
+      return `${work} with the ${toolWords(why.tool, unit)}, of which there ${count === 1 ? 'is one' : `are ${count}`}`;
+    }
+    case 'room': {
+      const room = input.rooms.find(({ id }) => id === why.room);
+      return `${room?.name ?? 'One room'}: ${work}, with space for ${room?.space ?? 1} at once`;
+    }
+  }
 }
 
 /** Names in a row. */
