@@ -89,23 +89,36 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
 });
 
-test('everything that is pressed on a phone is large enough for a glove', async ({ page, house, signIn }) => {
-  await page.setViewportSize({ width: 390, height: 844 });
-  await signIn(page, 'Petra');
-  for (const path of ['/my-day', '/walk', '/board', '/guide']) {
-    await visit(page, house + path);
-    await expect(page.getByRole('main')).toBeVisible();
-    const small = await page.evaluate(() =>
-      [...document.querySelectorAll('main button, main a, main summary, main input:not([type=file]), main select')]
-        .filter((target) => target.checkVisibility())
-        // A box is pressed by its words too.
-        .map(
-          (target) =>
-            (target instanceof HTMLInputElement && target.type === 'checkbox' && target.closest('label')) || target,
-        )
-        .map((target) => [target.textContent?.slice(0, 40), Math.round(target.getBoundingClientRect().height)] as const)
-        .filter(([, height]) => height < 48),
-    );
-    expect(small, path).toEqual([]);
-  }
-});
+for (const { name, paths } of [
+  { name: 'Petra', paths: ['/my-day', '/walk', '/board', '/guide'] },
+  {
+    name: 'Marit',
+    paths: ['', '/tally?room=pantry', '/coats', '/load', '/run', '/dry', '/dry/air', '/sand', '/hand-over'],
+  },
+])
+  test(`everything that ${name} presses on a phone is large enough for a glove`, async ({ page, house, signIn }) => {
+    await page.setViewportSize({ width: 390, height: 844 });
+    await signIn(page, name);
+    for (const path of paths) {
+      await visit(page, house + path);
+      await expect(page.getByRole('main')).toBeVisible();
+      const small = await page.evaluate(() =>
+        [...document.querySelectorAll('main button, main a, main summary, main input:not([type=file]), main select')]
+          // A link within a sentence is as high as its line.
+          .filter((target) => target.checkVisibility() && getComputedStyle(target).display !== 'inline')
+          // A box is pressed by its words too.
+          .map(
+            (target) =>
+              (target instanceof HTMLInputElement &&
+                ['checkbox', 'radio'].includes(target.type) &&
+                target.closest('label')) ||
+              target,
+          )
+          .map(
+            (target) => [target.textContent?.slice(0, 40), Math.round(target.getBoundingClientRect().height)] as const,
+          )
+          .filter(([, height]) => height < 48),
+      );
+      expect.soft(small, path).toEqual([]);
+    }
+  });

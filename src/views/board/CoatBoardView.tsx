@@ -69,7 +69,7 @@ export function CoatBoardView({ rows: sent, methods, recent, now, timeZone, unit
   });
 
   return (
-    <main className="gloves-on-phone flex-1 space-y-4 p-4 lg:px-5">
+    <main className="flex-1 space-y-4 p-4 lg:px-5">
       <h1 className="sr-only">Coat board</h1>
       <div className="flex flex-wrap items-center gap-2">
         {FILTERS.map(([kind, words]) => (

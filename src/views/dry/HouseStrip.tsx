@@ -122,11 +122,11 @@ function Row({
         aria-current={chosen ? 'true' : undefined}
         aria-label={`${room.name}: ${words}`}
         style={{ gridRow: row }}
-        className={`narrow col-start-1 flex min-h-8 items-center truncate border-l-4 pl-1.5 text-sm font-semibold hover:text-primary ${chosen ? 'border-secondary' : 'border-transparent'}`}
+        className={`narrow col-start-1 flex min-h-8 items-center truncate border-l-4 max-md:min-h-12 pl-1.5 text-sm font-semibold hover:text-primary ${chosen ? 'border-secondary' : 'border-transparent'}`}
       >
         <span className="truncate">{room.name}</span>
       </PageLink>
-      <div className="relative col-start-2 min-h-8" style={{ gridRow: row }} aria-hidden="true">
+      <div className="relative col-start-2 min-h-8 max-md:min-h-12" style={{ gridRow: row }} aria-hidden="true">
         {bars.map(({ kind, ...stretch }) => (
           <span key={kind} className={`strip-bar strip-${kind}`} style={place(stretch)}>
             {kind !== 'ready' && stretch.to - stretch.from >= LABELLED_BAR_MS && (

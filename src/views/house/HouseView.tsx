@@ -125,7 +125,7 @@ function Today({ work }: { readonly work: HouseRows['today'] }) {
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">
       <div className="flex items-baseline justify-between gap-2">
         <h2>Today</h2>
-        <PageLink href={`/h/${id}/run`} className="link text-primary">
+        <PageLink href={`/h/${id}/run`} className="link inline-flex min-h-11 items-center text-primary">
           Run sheet
         </PageLink>
       </div>
