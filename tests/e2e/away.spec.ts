@@ -7,6 +7,7 @@ import { ownServer } from './ownServer';
 import { picture } from './picture';
 import { startServer } from './server';
 import { expect, minutesBefore, test as siteTest } from './site';
+import { smallText } from './smallText';
 import { query } from './testDatabase';
 
 /** A server that a test may take away and bring back, with a house of its own. */
@@ -341,6 +342,7 @@ test('what a phone shows by itself fits it, however narrow it is', async ({ brow
   for (const path of ['my-day', 'board', 'walk', 'guide']) {
     await page.goto(`${away.house}/${path}`);
     await noConnection(page);
+    expect(await smallText(page), path).toEqual([]);
     for (const width of [360, 390, 412, 430]) {
       await page.setViewportSize({ width, height: 740 });
       expect(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at ${width}`).toBe(width);
