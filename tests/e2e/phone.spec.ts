@@ -1,6 +1,8 @@
 import type { Page } from '@playwright/test';
-import { expect, test, visit } from './site';
+import { picture } from './picture';
+import { expect, test, untilTaken, visit } from './site';
 import { smallText } from './smallText';
+import { query } from './testDatabase';
 
 /** What somebody presses is at least so high, px: gloves. */
 const LEAST = 48;
@@ -77,4 +79,39 @@ test('a lead has House on the bar, all pages behind More, and an account menu th
   await expect(account.getByRole('button', { name: 'Sign out' })).toBeVisible();
   await account.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('button', { name: 'Account of Marit' })).toBeFocused();
+});
+
+test('a problem with its place, its kind and a photo takes five taps', async ({ browser, house, site, signIn }) => {
+  const phone = await browser.newContext({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
+  const page = await phone.newPage();
+  await signIn(page, 'Petra');
+  await visit(page, `${house}/my-day`);
+  await page.evaluate(() => {
+    document.addEventListener('pointerdown', () => document.body.setAttribute('data-taps', `${taps() + 1}`), true);
+    const taps = () => Number(document.body.getAttribute('data-taps'));
+  });
+  await page.getByRole('button', { name: /^Something is wrong in / }).tap();
+  const wrong = page.getByRole('dialog');
+  const laid = wrong.getByRole('img', { name: 'The room laid flat: tap the place' });
+  await laid.tap();
+  await expect(wrong.getByRole('combobox', { name: 'Where' })).not.toHaveValue('');
+  await wrong.getByRole('button', { name: 'Bubble' }).tap();
+  const chooser = page.waitForEvent('filechooser');
+  await wrong.getByText('Photo', { exact: true }).tap();
+  await (await chooser).setFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(60, 40) });
+  await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
+  await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).tap());
+  expect(await page.evaluate(() => document.body.getAttribute('data-taps'))).toBe('5');
+  const [item] = await query<{ payload: object }>(
+    "SELECT payload FROM entries WHERE house_id = $1 AND kind = 'item' ORDER BY seq DESC LIMIT 1",
+    site.database,
+    [house.split('/').at(-1)],
+  );
+  expect(item?.payload).toMatchObject({
+    defect: expect.any(String),
+    face: expect.any(String),
+    place: [expect.any(Number), expect.any(Number)],
+    photos: [expect.any(String)],
+  });
+  await phone.close();
 });
