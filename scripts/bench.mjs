@@ -49,6 +49,7 @@ await runScript(async () => {
   try {
     const server = await serveDemo(env);
     await bench('tests/bench/pages.ts', server.port);
+    await bench('tests/bench/open.ts', server.port, { CHROMIUM: await needChromium() });
     await bench('tests/bench/typing.ts', server.port, { CHROMIUM: await needChromium() });
     await bench('tests/bench/dragging.ts', server.port, { CHROMIUM: await needChromium() });
     await server.stop();
