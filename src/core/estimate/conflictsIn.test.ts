@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { houseOfRooms } from '../../../tests/bench/rooms';
 import { AIR, HOUSE, head, rooms } from '../../../tests/houses/hallAndDen';
+import { takeOff } from '../joints/takeOff';
 import { startingMethods } from '../method/startingMethods';
 import type { MethodChoices } from '../room/methodSchema';
 import type { Room } from '../room/schema';
@@ -19,6 +21,19 @@ describe('contradictions', () => {
   it('there are none in the usual method, nor in one that ships at level 4', () => {
     expect(ids({})).toEqual([]);
     for (const { choices } of startingMethods('in')) expect(ids(choices)).toEqual([]);
+  });
+
+  it.each([3, 10, 30])('is in no starting method, at any level and in any air, in a house of %d rooms', (count) => {
+    const house = houseOfRooms(count);
+    const plain = house.rooms.map((room) => ({
+      room: { id: room.id, name: room.name },
+      tally: takeOff(room, house).tally,
+    }));
+    const airs = [AIR, { temperature: 12, humidity: 75 }, { temperature: 28, humidity: 30 }];
+    for (const { id, choices } of startingMethods('in'))
+      for (const level of [2, 3, 4, 5] as const)
+        for (const air of airs)
+          expect(conflictsIn(head(choices, level), plain, air), `${id}, level ${level}`).toEqual([]);
   });
 
   it('one side of an angle wet over wet is fine in one mud', () => {
