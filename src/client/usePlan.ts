@@ -10,6 +10,7 @@ import { scrapeApart } from '@/core/work/scrapeApart';
 import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
 import { useHouse } from './HouseContext';
+import { listenToMarks } from './liveMarks';
 import { useCommand } from './useCommand';
 import { useWorker } from './useWorker';
 
@@ -43,6 +44,8 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
+/** What somebody logs one after the other is waited for, ms. */
+const GATHER_MS = 1000;
 /** The house comes after as many as are planned. */
 const BEHIND = 409;
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
@@ -100,6 +103,29 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
       });
     return () => gone.abort();
   }, [id, version, turn, together]);
+
+  // The page itself is shown anew when its own house goes on; of the others the plan is all that it shows.
+  const asked = useRef('');
+  useEffect(() => {
+    if (!ground) return;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const stop = listenToMarks((marks) => {
+      const news = Object.entries(ground.seen).flatMap(([house, seq]) => {
+        const now = marks[house]?.seq ?? seq;
+        return house !== id && now > seq ? [`${house} ${now}`] : [];
+      });
+      if (news.length === 0 || news.join() === asked.current) return;
+      clearTimeout(timer);
+      timer = setTimeout(() => {
+        asked.current = news.join();
+        setTurn((known) => known + 1);
+      }, GATHER_MS);
+    });
+    return () => {
+      stop();
+      clearTimeout(timer);
+    };
+  }, [ground, id]);
 
   const isMoving = Object.keys(moved).length > 0;
   // A page that is drawn again, as while a card is dragged, asks the same.

@@ -1,6 +1,9 @@
+import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
+import type { PlanGroundAnswer } from '../../src/contract/plan';
+import { instantWords } from '../../src/words/when';
 import { copyHouse } from './copyHouse';
-import { expect, handOut, test, untilTaken, visit } from './site';
+import { expect, handOut, isLive, minutesBefore, test, untilTaken, visit } from './site';
 import { query } from './testDatabase';
 import { violationsOf } from './violations';
 
@@ -341,12 +344,19 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await visit(page, house);
   await expect(finish).toBeVisible();
   const alone = await dateOn();
-  await copyHouse(site.database, 'Tern Cottage');
+  const other = await copyHouse(site.database, 'Tern Cottage');
   await page.reload();
   await expect(finish).toBeVisible();
-  const shared = await dateOn();
   // The crew cannot be in both.
-  expect(shared).not.toBe(alone);
+  expect(await dateOn()).not.toBe(alone);
+  // What somebody logs in the other house is heard of here.
+  await isLive(page);
+  const again = page.waitForResponse((response) => response.url().endsWith('/plan'));
+  const noted = { id: randomUUID(), room: 'bath', at: minutesBefore(1), kind: 'item', payload: { text: 'A note' } };
+  expect((await page.request.post('/api/entries', { data: { house: other, entries: [noted] } })).status()).toBe(200);
+  const told: PlanGroundAnswer = await (await again).json();
+  const shared = instantWords(told.plan?.finish ?? 0, told.input.timeZone);
+  await expect.poll(dateOn).toBe(shared);
   const viewer = await browser.newPage();
   await signIn(viewer, 'Builder');
   await visit(viewer, house);
