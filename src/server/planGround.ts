@@ -61,10 +61,10 @@ export const ownHours = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, timeZone }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew has work.');
     const ground = await groundOf(id, person, { together: false, tools: undefined, stock: undefined });
-    if (!ground || ground === 'behind' || !ground.plan) return Response.json({ hours: null } satisfies OwnHours);
-    const { plan, input } = ground;
-    const hours = hoursOn({ plan, input }, person.id, dayOf(now(), timeZone), 'assigned');
-    return Response.json({ hours } satisfies OwnHours, { headers: { 'cache-control': 'no-store' } });
+    const { plan, input } = typeof ground === 'object' ? ground : {};
+    const today = dayOf(now(), timeZone);
+    const told: OwnHours = { hours: plan && input ? hoursOn({ plan, input }, person.id, today, 'assigned') : null };
+    return Response.json(told, { headers: { 'cache-control': 'no-store' } });
   });
 
 async function groundOf(
@@ -108,7 +108,8 @@ async function groundOf(
   const plan = isTrial ? undefined : await currentPlan(input);
   if (!isTrial && !plan) return undefined;
   // A house that is done is in no plan, and shown all the same.
-  const whole = { plan, input: planned.includes(own) ? input : inputOf([...planned, own]) };
+  const shown = planned.includes(own) ? planned : [...planned, own];
+  const whole = { plan, input: shown === planned ? input : inputOf(shown) };
   const asked = together ? whole : partOf(whole, id);
   const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
   const told = isCrew ? asked : withoutNames(asked);
@@ -116,7 +117,7 @@ async function groundOf(
     input: isLead || !isCrew ? told.input : withOwnPace(told.input, person.id),
     plan: told.plan,
     paces: isLead ? paces : {},
-    seen: Object.fromEntries((isCrew ? planned : [own]).map(({ id: house, mark }) => [house, mark.seq])),
+    seen: Object.fromEntries((isCrew ? shown : [own]).map(({ id: house, mark }) => [house, mark.seq])),
     houses: isCrew ? planned.length : 1,
     allHouses: isCrew ? open.length : 1,
     crew: isLead ? crew : withoutCost(crew, isCrew),

@@ -361,6 +361,10 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await signIn(viewer, 'Builder');
   await visit(viewer, house);
   await expect(viewer.getByRole('region', { name: 'Finish' })).toContainText(shared);
+  // Of the other house a builder hears nothing.
+  const toldViewer = await (await viewer.request.get(`${house}/plan`)).text();
+  expect(toldViewer).not.toContain(other);
+  expect(toldViewer).not.toContain('Tern Cottage');
   await viewer.close();
 
   await openPlan(page, house);

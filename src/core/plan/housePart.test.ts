@@ -71,6 +71,9 @@ describe('the part of a plan that is one house’s', () => {
     const ids = new Set(small.items.map(({ id }) => id));
     expect(alone.plan.assignments.filter(({ item }) => !ids.has(item))).toEqual([]);
     expect(alone.plan.chain.filter((item) => !ids.has(item))).toEqual([]);
+    // Of the other house nothing is told.
+    expect(JSON.stringify(alone)).not.toMatch(/l:|House l/);
+    expect(alone.input.airs).toEqual(small.airs);
   });
 
   it('of a single house is the plan of that house', () => {

@@ -1,3 +1,4 @@
+import { distinct } from '../measure/distinct';
 import type { WorkItem } from '../work/workItem';
 import type { Planned } from './housePart';
 import type { BoundWhy, HousePlan } from './planHouse';
@@ -34,17 +35,22 @@ export function planTogether([first, ...others]: readonly [HouseOfPlan, ...House
   };
 }
 
-/** Returns what of a plan is one house's with the ids that the house itself has. */
+/** Returns the part of a plan that is one house's with the ids that the house itself has, and nothing of the others. */
 export function asAlone({ input, plan }: Planned, house: string): Planned {
   const own = `${house}:`;
-  const out = (id: string): string => (id.startsWith(own) ? id.slice(own.length) : id);
+  const out = (id: string): string | undefined => (id.startsWith(own) ? id.slice(own.length) : undefined);
+  const airs = distinct(input.rooms.map(({ air }) => air));
   return {
     input: {
       ...input,
-      rooms: input.rooms.map((room) => ({ ...room, id: out(room.id) })),
-      items: input.items.map((item) => itemAs(item, out)),
+      airs: airs.values.map((air) => input.airs[air] ?? []),
+      rooms: input.rooms.map((room, index) => ({ ...room, id: out(room.id) ?? '', air: airs.places[index] ?? 0 })),
+      items: input.items.map((item) => itemAs(item, (id) => out(id) ?? '')),
       handed: Object.fromEntries(
-        Object.entries(input.handed).flatMap(([item, given]) => (item.startsWith(own) ? [[out(item), given]] : [])),
+        Object.entries(input.handed).flatMap(([item, given]) => {
+          const id = out(item);
+          return id === undefined ? [] : [[id, given]];
+        }),
       ),
     },
     plan: planAs(plan, out),
@@ -62,21 +68,24 @@ const itemAs = (item: WorkItem, as: Renamed): WorkItem => ({
   after: item.after.map((one) => ({ ...one, item: as(one.item) })),
 });
 
+function planAs(plan: HousePlan, out: (id: string) => string | undefined): HousePlan {
+  const as: Renamed = (id) => out(id) ?? '';
+  return {
+    ...plan,
+    why: whyAs(plan.why, as),
+    assignments: plan.assignments.map((one) => ({
+      ...one,
+      item: as(one.item),
+      why: { ...one.why, item: one.why.item === undefined ? undefined : out(one.why.item) },
+    })),
+    chain: plan.chain.map(as),
+    leftOut: plan.leftOut.map((one) => ({ ...one, item: as(one.item) })),
+    last: plan.last.map(as),
+  };
+}
+
 function whyAs(why: BoundWhy, as: Renamed): BoundWhy {
   if (why.kind === 'nothing') return why;
   const items = why.items.map(as);
   return why.kind === 'room' ? { ...why, items, room: as(why.room) } : { ...why, items };
 }
-
-const planAs = (plan: HousePlan, as: Renamed): HousePlan => ({
-  ...plan,
-  why: whyAs(plan.why, as),
-  assignments: plan.assignments.map((one) => ({
-    ...one,
-    item: as(one.item),
-    why: { ...one.why, item: one.why.item === undefined ? undefined : as(one.why.item) },
-  })),
-  chain: plan.chain.map(as),
-  leftOut: plan.leftOut.map((one) => ({ ...one, item: as(one.item) })),
-  last: plan.last.map(as),
-});
