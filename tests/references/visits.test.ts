@@ -14,6 +14,7 @@ import { houseOfRooms } from '../bench/rooms';
 const MONDAY = Date.parse('2031-05-05T11:00:00Z');
 const ZONE = 'America/New_York';
 const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 /** Of each person and day of a plan: the visits and the houses, in order. */
 function personDays(plan: HousePlan, input: PlanInput) {
@@ -66,6 +67,14 @@ describe('a day of a plan', () => {
     const days = personDays(plan, input);
     expect(mean(days.map((visits) => new Set(visits.map(({ house }) => house)).size))).toBeLessThanOrEqual(1.3);
     expect(Math.max(...days.map((visits) => new Set(visits.map(({ house }) => house)).size))).toBeLessThanOrEqual(2);
+    // A drive is for more than an hour of work, but for one.
+    const shortStays = days.filter((visits) => {
+      const hours = [...groupBy(visits, ({ house }) => house).values()].map((own) =>
+        own.reduce((sum, { start, end }) => sum + (end - start) / HOUR_MS, 0),
+      );
+      return hours.length > 1 && Math.min(...hours) < 1;
+    });
+    expect(shortStays.length).toBeLessThanOrEqual(1);
     for (const visits of days)
       for (const [index, { house, start }] of visits.entries()) {
         const before = visits[index - 1];

@@ -27,6 +27,9 @@ const ON_THE_CHAIN = 0.5;
 const GATHERS = 0.3;
 /** And how often, where the plan ends soon enough, it joins a job to another one of the same round. */
 const JOINS = 0.4;
+/** And how often it hands a short stay in a house to somebody who is there that day; minutes of a day. */
+const HANDS_ON = 0.25;
+const SAME_DAY = 600;
 
 /**
  * Tries small changes of a sequence and keeps those that make it no worse: a job goes to other people or to another place in
@@ -55,6 +58,8 @@ export function improve(
   const followers = followersOf(problem);
   const visits = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.visit);
   const passes = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.pass);
+  const houses = groupBy(problem.jobs.keys(), (index) => problem.jobs[index]?.house);
+  const looksAtStays = soonEnough !== undefined && houses.size > 1;
   const joins = soonEnough ? JOINS : 0;
   let {
     worth,
@@ -64,14 +69,28 @@ export function improve(
   placeAll(start.sequence, current);
   let chain = chainOf(current);
   let places = placesOf(order);
+  let stays = looksAtStays ? shortStays(problem, teams, current) : [];
   for (let step = 0; step < steps; step += 1) {
-    const index = chain.length > 0 && random() < ON_THE_CHAIN ? pick(chain, random) : Math.floor(random() * count);
+    const stay = stays.length > 0 && random() < HANDS_ON ? pick(stays, random) : undefined;
+    const index = stay
+      ? (stay[0] ?? 0)
+      : chain.length > 0 && random() < ON_THE_CHAIN
+        ? pick(chain, random)
+        : Math.floor(random() * count);
     const job = problem.jobs[index];
     if (!job) continue;
     const tried = { order: order.slice(), teams: teams.slice() };
     const able = teamsFor(job, problem);
     const how = random();
-    if (how < GATHERS) {
+    if (stay) {
+      const { starts } = current.times;
+      const there = (houses.get(job.house) ?? []).filter(
+        (one) => !stay.includes(one) && Math.abs((starts[one] ?? NEVER) - (starts[index] ?? 0)) < SAME_DAY,
+      );
+      if (there.length === 0) continue;
+      const team = teams[pick(there, random)];
+      for (const one of stay) if (isAble(problem, one, team)) tried.teams[one] = team;
+    } else if (how < GATHERS) {
       const block = visits.get(job.visit) ?? [];
       const team = teams[index];
       for (const one of block) if (isAble(problem, one, team)) tried.teams[one] = team;
@@ -112,8 +131,35 @@ export function improve(
     [current, other] = [other, current];
     chain = chainOf(current);
     places = placesOf(order);
+    if (looksAtStays) stays = shortStays(problem, teams, current);
   }
   return { sequence: { order, teams }, worth };
+}
+
+/** The jobs of each stay of somebody in a house that is shorter than it should be, on a day on which they are in another one too. */
+function shortStays(
+  { jobs, people, stay }: PlanProblem,
+  teams: readonly (Team | undefined)[],
+  { times: { starts, ends } }: Placing,
+): readonly (readonly number[])[] {
+  const own = people.map((): number[] => []);
+  for (const [index, team] of teams.entries())
+    if ((starts[index] ?? NEVER) < NEVER) for (const person of team ?? []) own[person]?.push(index);
+  const isSameDay = (one: number | undefined, next: number | undefined) =>
+    one !== undefined && next !== undefined && (starts[next] ?? 0) - (ends[one] ?? 0) < SAME_DAY;
+  return own.flatMap((list) => {
+    const stays: number[][] = [];
+    for (const index of list.sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0))) {
+      const last = stays.at(-1)?.at(-1);
+      if (isSameDay(last, index) && jobs[last ?? index]?.house === jobs[index]?.house) stays.at(-1)?.push(index);
+      else stays.push([index]);
+    }
+    return stays.filter((one, place) => {
+      const [first = 0, last = 0] = [one[0], one.at(-1)];
+      const isShort = (ends[last] ?? 0) - (starts[first] ?? 0) < stay;
+      return isShort && (isSameDay(stays[place - 1]?.at(-1), first) || isSameDay(last, stays[place + 1]?.[0]));
+    });
+  });
 }
 
 function isAble(problem: PlanProblem, index: number, team: Team | undefined): boolean {

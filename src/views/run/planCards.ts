@@ -15,6 +15,8 @@ export interface PlanCard {
   readonly key: string;
   /** In the order in which they are come to. */
   readonly rooms: readonly { readonly id: string; readonly name: string }[];
+  /** The name of its house, where several are shown. */
+  readonly house: string | undefined;
   readonly people: readonly string[];
   /** YYYY-MM-DD */
   readonly day: string;
@@ -69,8 +71,9 @@ export function planCards(
         key: `${first.item.id} ${people.join('+')} ${day}`,
         rooms: [...new Set(own.map(({ room }) => room))].flatMap((id) => {
           const room = rooms.get(id);
-          return room ? [{ id, name: only ? room.nameInHouse : room.name }] : [];
+          return room ? [{ id, name: room.nameInHouse }] : [];
         }),
+        house: only ? undefined : rooms.get(first.item.room)?.houseName,
         people,
         day,
         start,

@@ -22,11 +22,15 @@ const KINDS: Readonly<Record<WorkKind, string>> = {
   seal: '',
 };
 
-/** Returns the rooms of a card: Bath, Hall and 3 more. */
-export function cardRooms({ rooms }: Pick<PlanCard, 'rooms'>, most = 2): string {
+/** Returns the rooms of a card, and its house where several are shown: Bath, Hall and 3 more, Tern Cottage. */
+export function cardRooms(
+  { rooms, house }: Pick<PlanCard, 'rooms'> & Partial<Pick<PlanCard, 'house'>>,
+  most = 2,
+): string {
   const names = rooms.map(({ name }) => name);
-  if (names.length <= most + 1) return listWords(names);
-  return `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+  const words =
+    names.length <= most + 1 ? listWords(names) : `${names.slice(0, most).join(', ')} and ${names.length - most} more`;
+  return house === undefined ? words : `${words}, ${house}`;
 }
 
 /** What a card is about: fill: butts, flats and angles; seal, fill: flats. */
