@@ -1,6 +1,6 @@
 import type { PlanGroundAnswer } from '@/contract/plan';
 
-/** What the house would be finished with otherwise: other tools, or other boards. */
+/** Tools or boards other than those of the house. */
 type Otherwise = { readonly tools: string } | { readonly stock: string } | Record<string, never>;
 
 /** Returns what the plan of all houses of the crew is made from; undefined where the server does not say. */

@@ -44,9 +44,9 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
-/** What somebody logs one after the other is waited for, ms. */
+/** How long to wait for further entries before the plan is fetched again, ms. */
 const GATHER_MS = 1000;
-/** The house comes after as many as are planned. */
+/** The status that says that the house is not in the plan. */
 const BEHIND = 409;
 const LOST = 'The plan could not be fetched. What is shown is the last one known.';
 
@@ -104,7 +104,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     return () => gone.abort();
   }, [id, version, turn, together]);
 
-  // The page itself is shown anew when its own house goes on; of the others the plan is all that it shows.
+  // The page refreshes itself when its own house changes. When another house changes, only the plan is fetched again.
   const asked = useRef('');
   useEffect(() => {
     if (!ground) return;

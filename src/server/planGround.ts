@@ -2,10 +2,10 @@ import type { OwnHours, PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
 import { isOfCrew } from '../core/log/person';
 import { dayOf } from '../core/measure/dayOf';
-import { hoursOn } from '../core/plan/hoursOn';
 import { housePart } from '../core/plan/housePart';
 import { emptyPlan, type HousePlan } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
+import { plannedHours } from '../core/plan/plannedHours';
 import { asAlone, type HouseOfPlan, planTogether } from '../core/plan/planTogether';
 import { learn, type Paces } from '../core/rates/learn';
 import { memberOf } from '../core/schedule/memberOf';
@@ -45,7 +45,10 @@ export const planGround = (house: string, asked: PlanAsked): Promise<Response> =
     if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
     const ground = await groundOf(id, person, asked);
     if (ground === 'behind')
-      return refuse(409, `${MOST_HOUSES} houses with earlier painters’ dates are planned before this one.`);
+      return refuse(
+        409,
+        `This house is not in the plan: only the ${MOST_HOUSES} houses with the earliest painters’ dates are.`,
+      );
     if (!ground) return refuse(503, 'The plan takes too long right now. Try again in a minute.');
     return Response.json(ground, { headers: { 'cache-control': 'no-store' } });
   });
@@ -62,8 +65,8 @@ export const ownHours = (house: string): Promise<Response> =>
     if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew has work.');
     const ground = await groundOf(id, person, { together: false, tools: undefined, stock: undefined });
     const { plan, input } = typeof ground === 'object' ? ground : {};
-    const today = dayOf(now(), timeZone);
-    const told: OwnHours = { hours: plan && input ? hoursOn({ plan, input }, person.id, today, 'assigned') : null };
+    const key = `${person.id} ${dayOf(now(), timeZone)}`;
+    const told: OwnHours = { hours: plan && input ? (plannedHours({ plan, input }, 'assigned').get(key) ?? 0) : null };
     return Response.json(told, { headers: { 'cache-control': 'no-store' } });
   });
 

@@ -391,8 +391,8 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await expect(ofOsei).not.toHaveCount(0);
   await page.getByRole('button', { name: 'Crew and tools' }).click();
   const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
-  await dialog.getByLabel('Works in, Osei').selectOption({ label: 'only Tern Cottage' });
-  await dialog.getByLabel('What an hour of Osei costs').fill('77');
+  await dialog.getByLabel('House of Osei').selectOption({ label: 'only Tern Cottage' });
+  await dialog.getByLabel('Hourly cost of Osei').fill('77');
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(dialog).toBeHidden();
   await expect(ofOsei).toHaveCount(0);

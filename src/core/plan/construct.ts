@@ -77,9 +77,9 @@ export function construct(
   const moments = new Queue();
   /** Since when each person is in the house where they are. */
   const cameAt = new Float64Array(people.length);
-  /** What is left of the shares. */
+  /** What each person has not done yet of their share, by kind of work. */
   const left = (shares ?? []).map((own) => own.slice());
-  /** Who never works alone: a time without them beside is lost. */
+  /** People who never work alone: they join whoever starts while they are free. */
   const helpers = helpersOf(problem);
   const lookAt = Int32Array.from(people, ({ calendar }) => nextWork(calendar, 0));
   for (const [index, left] of open.entries()) if (left === 0) release(index);

@@ -5,7 +5,7 @@ import type { PlanProblem } from './problem';
 export type Shares = readonly Float64Array[];
 
 const TRIES = 40;
-/** What is left is nothing. */
+/** Minutes that count as none. */
 const NOTHING = 1e-6;
 
 /**
@@ -21,7 +21,7 @@ export function fairShares({ jobs, teams, people }: PlanProblem): Shares | undef
   if (people.length < 2 || kinds.every((own, kind) => (work[kind] ?? 0) === 0 || own.size === people.length))
     return undefined;
   const can = people.map((_, person) => kinds.map((own) => own.has(person)));
-  // Of whoever is slower, or only helps, an hour is less.
+  // Slower people, and those who only help, do less in an hour.
   const paces = people.map(({ pace }) => meanPace(pace, jobs));
   const hasUntil = (person: number, at: number) =>
     (paces[person] ?? 1) * workedUntil(people[person]?.calendar ?? NOBODY, at);

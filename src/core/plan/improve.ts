@@ -3,7 +3,7 @@ import { NEVER } from './calendar';
 import { type Placing, placeAll, type Sequence } from './place';
 import { type PlanProblem, type Team, teamsFor } from './problem';
 import { followersOf } from './tails';
-import { compareWorth, type Former, type SoonEnough, soonEnoughWorth, type Worth, worthOf } from './worth';
+import { compareWorth, type Former, NIGHT, type SoonEnough, soonEnoughWorth, type Worth, worthOf } from './worth';
 
 /** Numbers between 0 and 1 that a seed always gives in the same order. */
 export function randomFrom(seed: number): () => number {
@@ -27,9 +27,8 @@ const ON_THE_CHAIN = 0.5;
 const GATHERS = 0.3;
 /** And how often, where the plan ends soon enough, it joins a job to another one of the same round. */
 const JOINS = 0.4;
-/** And how often it hands a short stay in a house to somebody who is there that day; minutes of a day. */
-const HANDS_ON = 0.25;
-const SAME_DAY = 600;
+/** How often it gives the jobs of a short stay in a house to somebody who is in that house on the same day. */
+const GIVES_STAY = 0.25;
 
 /**
  * Tries small changes of a sequence and keeps those that make it no worse: a job goes to other people or to another place in
@@ -71,7 +70,7 @@ export function improve(
   let places = placesOf(order);
   let stays = looksAtStays ? shortStays(problem, teams, current) : [];
   for (let step = 0; step < steps; step += 1) {
-    const stay = stays.length > 0 && random() < HANDS_ON ? pick(stays, random) : undefined;
+    const stay = stays.length > 0 && random() < GIVES_STAY ? pick(stays, random) : undefined;
     const index = stay
       ? (stay[0] ?? 0)
       : chain.length > 0 && random() < ON_THE_CHAIN
@@ -85,7 +84,7 @@ export function improve(
     if (stay) {
       const { starts } = current.times;
       const there = (houses.get(job.house) ?? []).filter(
-        (one) => !stay.includes(one) && Math.abs((starts[one] ?? NEVER) - (starts[index] ?? 0)) < SAME_DAY,
+        (one) => !stay.includes(one) && Math.abs((starts[one] ?? NEVER) - (starts[index] ?? 0)) < NIGHT,
       );
       if (there.length === 0) continue;
       const team = teams[pick(there, random)];
@@ -136,7 +135,7 @@ export function improve(
   return { sequence: { order, teams }, worth };
 }
 
-/** The jobs of each stay of somebody in a house that is shorter than it should be, on a day on which they are in another one too. */
+/** Returns the jobs of each short stay in a house: somebody is in another house on the same day, and here for less than they should be. */
 function shortStays(
   { jobs, people, stay }: PlanProblem,
   teams: readonly (Team | undefined)[],
@@ -146,7 +145,7 @@ function shortStays(
   for (const [index, team] of teams.entries())
     if ((starts[index] ?? NEVER) < NEVER) for (const person of team ?? []) own[person]?.push(index);
   const isSameDay = (one: number | undefined, next: number | undefined) =>
-    one !== undefined && next !== undefined && (starts[next] ?? 0) - (ends[one] ?? 0) < SAME_DAY;
+    one !== undefined && next !== undefined && (starts[next] ?? 0) - (ends[one] ?? 0) < NIGHT;
   return own.flatMap((list) => {
     const stays: number[][] = [];
     for (const index of list.sort((a, b) => (starts[a] ?? 0) - (starts[b] ?? 0))) {

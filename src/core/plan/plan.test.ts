@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { anyPlan } from '../../../tests/plans/anyPlan';
+import { plainJob, plainProblem } from '../../../tests/plans/plainJob';
 import { splitItems } from '../work/splitItems';
 import { anyOf, calendarOf, common, endOfWork, NEVER, nextWhole, startOfWork, workedUntil } from './calendar';
 import { lowerBound } from './lowerBound';
@@ -74,41 +75,13 @@ describe('a calendar', () => {
   });
 });
 
-function job(more: Partial<Job>): Job {
-  return {
-    room: 0,
-    house: 0,
-    visit: 0,
-    pass: 0,
-    by: 0,
-    work: 60,
-    rate: 0,
-    from: 0,
-    after: [],
-    run: undefined,
-    firm: 0,
-    tool: undefined,
-    due: undefined,
-    pinned: undefined,
-    ...more,
-  };
-}
-const problemOf = (jobs: readonly Job[], people: number): PlanProblem => ({
-  jobs,
-  people: Array.from({ length: people }, () => ({ calendar: DAYS, pace: [1] })),
-  teams: [Array.from({ length: people }, (_, person) => [person] as const)],
-  tools: [],
-  space: jobs.map(() => 1),
-  travel: 0,
-  stay: 0,
-  whole: 0,
-  least: 0,
-});
+const problemOf = (jobs: readonly Job[], people: number): PlanProblem =>
+  plainProblem(jobs, [Array.from({ length: people }, (_, person) => [person] as const)], Array(people).fill(1));
 
 describe('a lower bound', () => {
   it('is the longest way of work and drying', () => {
     // By hand: an hour to 60, 45 of drying to 105, an hour from 105 to 160 and 5 minutes of the next day.
-    const chain = [job({}), job({ after: [{ job: 0, wait: (end) => end + 45 }] })];
+    const chain = [plainJob({}), plainJob({ after: [{ job: 0, wait: (end) => end + 45 }] })];
     const bound = lowerBound(problemOf(chain, 3));
     expect(bound).toEqual({ finish: 205, why: { kind: 'chain', jobs: [0, 1] } });
     expect(schedule(problemOf(chain, 3)).finish).toBe(205);
@@ -116,7 +89,7 @@ describe('a lower bound', () => {
 
   it('is the work of those who can do it where that takes longer', () => {
     // Three hours in three rooms for one person are three days; for three people one.
-    const rooms = [0, 1, 2].map((room) => job({ room, visit: room }));
+    const rooms = [0, 1, 2].map((room) => plainJob({ room, visit: room }));
     expect(lowerBound(problemOf(rooms, 1))).toMatchObject({
       finish: 260,
       why: { kind: 'work', minutes: 180, people: [0] },
@@ -130,8 +103,8 @@ describe('a lower bound', () => {
     // are dry at 200 and done at 202, for 122 minutes of work are not to be had sooner; two people end both at 60, at 101.
     const wait = (end: number) => end + 40;
     const jobs = [0, 1].flatMap((room) => [
-      job({ room, visit: room }),
-      job({ room, visit: room, work: 1, after: [{ job: 2 * room, wait }] }),
+      plainJob({ room, visit: room }),
+      plainJob({ room, visit: room, work: 1, after: [{ job: 2 * room, wait }] }),
     ]);
     expect(lowerBound(problemOf(jobs, 1)).finish).toBe(202);
     expect(lowerBound(problemOf(jobs, 2)).finish).toBe(101);

@@ -1,46 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { calendarOf } from './calendar';
+import { plainJob, plainProblem } from '../../../tests/plans/plainJob';
 import { fairShares } from './fairShares';
 import { lowerBound } from './lowerBound';
 import { overfull } from './overfull';
 import type { Job, PlanProblem, Team } from './problem';
 import { schedule } from './schedule';
 
-/** Days of an hour, with 40 minutes between them. */
-const DAYS = calendarOf(Array.from({ length: 40 }, (_, day) => [day * 100, day * 100 + 60] as const));
-
-const job = (room: number, more: Partial<Job> = {}): Job => ({
-  room,
-  house: 0,
-  visit: room,
-  pass: 0,
-  by: 0,
-  work: 60,
-  rate: 0,
-  from: 0,
-  after: [],
-  run: undefined,
-  firm: 0,
-  tool: undefined,
-  due: undefined,
-  pinned: undefined,
-  ...more,
+const job = (room: number, more: Partial<Job> = {}) => plainJob({ room, visit: room, ...more });
+/** With space for two in each room. */
+const problemOf = (...asked: Parameters<typeof plainProblem>): PlanProblem => ({
+  ...plainProblem(...asked),
+  space: asked[0].map(() => 2),
 });
-
-function problemOf(jobs: readonly Job[], teams: readonly (readonly Team[])[], paces: readonly number[]): PlanProblem {
-  return {
-    jobs,
-    teams,
-    people: paces.map((pace) => ({ calendar: DAYS, pace: [pace] })),
-    tools: [],
-    space: jobs.map(() => 2),
-    travel: 0,
-    stay: 0,
-    whole: 0,
-    least: 0,
-  };
-}
 const rooms = (count: number, more: Partial<Job> = {}) => Array.from({ length: count }, (_, room) => job(room, more));
 
 describe('the bound of a mixed crew', () => {

@@ -31,10 +31,27 @@ const MOST_GROUPS = 64;
 /** Returns what may be short: each group of people who alone can do some work, each tool of which there are few, each room. */
 export function whatIsScarce(problem: PlanProblem, able: readonly Able[], heads: Int32Array): readonly Scarce[] {
   const possible = able.flatMap((_, index) => ((heads[index] ?? NEVER) < NEVER ? [index] : []));
+  const few = (
+    counts: readonly number[],
+    placeOf: (job: number) => number | undefined,
+    whatOf: (place: number) => Scarce['what'],
+  ) =>
+    counts.flatMap((count, place) => {
+      const own = possible.filter((job) => placeOf(job) === place);
+      return own.length < 2 || count >= problem.people.length ? [] : [occupied(whatOf(place), count, own, able)];
+    });
   return [
     ...groupsOf(problem, able, possible).map((people) => peopleIn(people, problem, able, possible)),
-    ...fewTools(problem, able, possible),
-    ...fullRooms(problem, able, possible),
+    ...few(
+      problem.tools,
+      (job) => problem.jobs[job]?.tool,
+      (tool) => ({ kind: 'tool', tool }),
+    ),
+    ...few(
+      problem.space,
+      (job) => problem.jobs[job]?.room,
+      (room) => ({ kind: 'room', room }),
+    ),
   ];
 }
 
@@ -143,7 +160,7 @@ function workOf(
   };
 }
 
-/** What so many of something have for jobs that each occupy one of them. */
+/** Returns what so many tools, or places in a room, allow for jobs that each need one of them. */
 function occupied(what: Scarce['what'], count: number, jobs: readonly number[], able: readonly Able[]): Scarce {
   const calendar = anyOf(jobs.flatMap((job) => able[job]?.calendar ?? []));
   return {
@@ -153,23 +170,3 @@ function occupied(what: Scarce['what'], count: number, jobs: readonly number[], 
     hasUntil: (at) => count * workedUntil(calendar, at),
   };
 }
-
-const fewTools = (
-  { jobs, tools, people }: PlanProblem,
-  able: readonly Able[],
-  possible: readonly number[],
-): readonly Scarce[] =>
-  tools.flatMap((count, tool) => {
-    const own = possible.filter((job) => jobs[job]?.tool === tool);
-    return own.length < 2 || count >= people.length ? [] : [occupied({ kind: 'tool', tool }, count, own, able)];
-  });
-
-const fullRooms = (
-  { jobs, space, people }: PlanProblem,
-  able: readonly Able[],
-  possible: readonly number[],
-): readonly Scarce[] =>
-  space.flatMap((count, room) => {
-    const own = possible.filter((job) => jobs[job]?.room === room);
-    return own.length < 2 || count >= people.length ? [] : [occupied({ kind: 'room', room }, count, own, able)];
-  });

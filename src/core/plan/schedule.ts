@@ -43,7 +43,7 @@ const WAYS = [
   { alike: ABOUT_AS_URGENT, follows: 'work' },
   { alike: 0, follows: 'room' },
 ] as const;
-/** How much sooner comes what few can do, and what is in the first rooms, so that others can go on there; parts of the longest way. */
+/** How much sooner than usual to plan work that few can do, and the first rooms before the later ones; as parts of the longest way. */
 const BENDS = [
   { scarce: 1, inTurn: 0 },
   { scarce: 0, inTurn: 1 },
@@ -81,17 +81,16 @@ export function* planning(problem: PlanProblem, options: PlanOptions = {}): Gene
   // Of very much work one plan is made, and improved as long as that lasts.
   const isLarge = problem.jobs.length > LARGE;
   const fair = isLarge ? undefined : fairShares(problem);
-  const bends = BENDS.filter(({ scarce }) => fair !== undefined || scarce === 0).map(
-    (bend) => (own: Float64Array) => bent(own, problem, bend),
-  );
+  const bends = BENDS.filter(({ scarce }) => fair !== undefined || scarce === 0);
   for (const noise of isLarge ? [] : STARTS) {
     const shaken = urgency.map((own) => own * (1 + noise * (random() - 0.5)));
+    const bentOnes = bends.map((bend) => bent(shaken, problem, bend));
     for (const way of WAYS) {
       for (const keepsVisits of [true, false])
         starts.push(valued(construct(problem, shaken, calendars, { keepsVisits, ...way })));
-      for (const bend of bends)
+      for (const own of bentOnes)
         for (const shares of fair ? [undefined, fair] : [undefined])
-          starts.push(valued(construct(problem, bend(shaken), calendars, { keepsVisits: false, shares, ...way })));
+          starts.push(valued(construct(problem, own, calendars, { keepsVisits: false, shares, ...way })));
     }
   }
   best = bestOf([best, ...starts]);
@@ -148,7 +147,7 @@ function urgencyOf(problem: PlanProblem): Float64Array {
   });
 }
 
-/** How urgent each job is where work that few can do comes sooner, or one room after the other. */
+/** Returns how urgent each job is when work that few can do comes sooner, or one room comes after the other. */
 function bent(
   urgency: Float64Array,
   { jobs, teams, people, space }: PlanProblem,

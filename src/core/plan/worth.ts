@@ -19,8 +19,8 @@ export interface Former {
 const FIRST_HOUR = 60;
 const SAME_DAY = 720;
 const DAY = 1440;
-/** Between two days nobody is on the way. */
-const NIGHT = 480;
+/** Minutes without work that separate two days. */
+export const NIGHT = 480;
 
 export function worthOf(
   problem: PlanProblem,

@@ -3,16 +3,16 @@
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import type { PlanGroundAnswer } from '@/contract/plan';
-import type { Crew, Member } from '@/core/work/crew';
-import { SKILLS, type Skill } from '@/core/work/workItem';
+import type { Crew } from '@/core/work/crew';
+import { SKILLS } from '@/core/work/workItem';
 import { DaysField } from '@/ui/DaysField';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
 import { TextField } from '@/ui/TextField';
+import { draftOf, type MemberDraft, memberIn, numberIn } from './memberDraft';
 import { paceWords } from './paceWords';
 import { SKILL_WORDS, toolWords } from './planWords';
-
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+import { isSameDays, Weekdays } from './Weekdays';
 
 /** How the crew works: who does what for how long, who is away, on which days, and which tools are few. */
 export function CrewDialog({
@@ -108,7 +108,7 @@ export function CrewDialog({
                     {(houses.size > 1 || own.house !== undefined) && (
                       <select
                         className="select mt-1 w-40 font-normal select-sm"
-                        aria-label={`Works in, ${name}`}
+                        aria-label={`House of ${name}`}
                         value={own.house ?? ''}
                         onChange={(event) => change(id, { house: event.target.value || undefined })}
                       >
@@ -130,11 +130,11 @@ export function CrewDialog({
                       onChange={(event) => change(id, { hours: event.target.value })}
                     />
                     <label className="mt-1 block text-sm">
-                      <span className="block text-muted">An hour costs</span>
+                      <span className="block text-muted">Hourly cost</span>
                       <input
                         className="input input-sm w-16"
                         inputMode="decimal"
-                        aria-label={`What an hour of ${name} costs`}
+                        aria-label={`Hourly cost of ${name}`}
                         placeholder={hourCost}
                         value={own.hourCost}
                         onChange={(event) => change(id, { hourCost: event.target.value })}
@@ -212,7 +212,7 @@ export function CrewDialog({
           onChange={(event) => setVisits((all) => ({ ...all, travel: event.target.value }))}
         />
         <TextField
-          label="What an hour of one person usually costs"
+          label="Usual hourly cost of one person"
           hint="for What if; only leads see it"
           inputMode="decimal"
           value={hourCost}
@@ -244,78 +244,6 @@ export function CrewDialog({
     </Dialog>
   );
 }
-
-/** Edits days of the week; Monday is 1. */
-function Weekdays({
-  legend,
-  days,
-  change,
-  small = false,
-}: {
-  readonly legend: string;
-  readonly days: readonly number[];
-  readonly change: (days: readonly number[]) => void;
-  readonly small?: boolean;
-}) {
-  return (
-    <fieldset>
-      <legend className={small ? 'sr-only' : 'mb-1 text-sm font-semibold'}>{legend}</legend>
-      <div className="flex flex-wrap gap-x-3 gap-y-1">
-        {WEEKDAYS.map((name, index) => (
-          <label key={name} className="flex items-center gap-1">
-            <input
-              type="checkbox"
-              className={`checkbox ${small ? 'checkbox-xs' : 'checkbox-sm'}`}
-              checked={days.includes(index + 1)}
-              onChange={(event) =>
-                change(event.target.checked ? [...days, index + 1] : days.filter((day) => day !== index + 1))
-              }
-            />
-            {name}
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
-const isSameDays = (one: readonly number[], other: readonly number[]): boolean =>
-  one.toSorted().join() === other.toSorted().join();
-
-/** A person as the form holds them: what is typed is read when it is kept. */
-interface MemberDraft {
-  readonly hours: string;
-  readonly skills: readonly Skill[];
-  readonly learner: boolean;
-  readonly off: readonly string[];
-  /** Undefined where they work on the days of the crew. */
-  readonly weekdays: readonly number[] | undefined;
-  readonly house: string | undefined;
-  /** Empty where it is that of the crew. */
-  readonly hourCost: string;
-}
-
-const draftOf = ({ hours, skills, learner, off, weekdays, house, hourCost }: Member): MemberDraft => ({
-  hours: String(hours),
-  skills,
-  learner,
-  off,
-  weekdays,
-  house,
-  hourCost: hourCost === undefined ? '' : String(hourCost),
-});
-
-const memberIn = ({ hours, skills, learner, off, weekdays, house, hourCost }: MemberDraft): Member => ({
-  hours: numberIn(hours),
-  skills: [...skills],
-  learner,
-  off: [...off],
-  ...(weekdays && { weekdays: weekdays.toSorted((a, b) => a - b) }),
-  ...(house && { house }),
-  ...(hourCost.trim() !== '' && { hourCost: numberIn(hourCost) }),
-});
-
-const numberIn = (text: string): number => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')));
 
 /** An hour of the day as a clock shows it: 6.5 is 06:30. */
 const clockOf = (hour: number): string =>

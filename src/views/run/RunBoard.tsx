@@ -8,9 +8,9 @@ import type { Said } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { FAN_SPEED } from '@/core/air/fan';
 import { dayOf } from '@/core/measure/dayOf';
-import { hoursOn } from '@/core/plan/hoursOn';
 import { housePart } from '@/core/plan/housePart';
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
+import { plannedHours } from '@/core/plan/plannedHours';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { Opening } from '@/ui/Opening';
@@ -91,6 +91,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     [input, only],
   );
   const drying = useMemo(() => (shown ? dryingOf(shown.plan, shown.input) : new Map<string, Drying>()), [shown]);
+  const hours = useMemo(() => (shown ? plannedHours(shown) : new Map<string, number>()), [shown]);
   const elsewhere = useMemo(
     () => (plan && input ? elsewhereOn(plan, input, only) : new Map<string, string>()),
     [plan, input, only],
@@ -99,10 +100,11 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
   const move = (items: readonly WorkItem[], given: Handed) =>
     setMoves((known) => [...known, Object.fromEntries(items.map(({ id }) => [id, given]))]);
   const priceOf = async (items: readonly WorkItem[], given: Handed): Promise<string | undefined> => {
-    if (!ground || !plan) return undefined;
+    if (!ground || !plan || !input) return undefined;
     const there = Object.fromEntries(items.map(({ id }) => [id, given]));
-    const found = await standing.price(withMoves(ground.input, { ...moved, ...there }));
-    return found && costWords(found, plan, ground.input, items, only);
+    const tried = withMoves(ground.input, { ...moved, ...there });
+    const found = await standing.price(tried);
+    return found && costWords({ plan: found, input: tried }, { plan, input }, items, only);
   };
   const sensors = useSensors(
     useSensor(MouseSensor, { activationConstraint: { distance: 6 } }),
@@ -180,7 +182,7 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     ways,
     done,
     elsewhere,
-    hoursOf: (person: string, day: string) => (shown ? hoursOn(shown, person, day) : 0),
+    hours,
     mayHand,
     chosen,
     toggle,

@@ -24,7 +24,7 @@ export function WeekBoard(
     readonly takeDays: (days: readonly string[]) => void;
   },
 ) {
-  const { cards, people, days, now, timeZone, done, elsewhere, hoursOf, mayHand, showDay, takeDays } = props;
+  const { cards, people, days, now, timeZone, done, elsewhere, hours, mayHand, showDay, takeDays } = props;
   const [all, setAll] = useState(false);
   const today = dayOf(now, timeZone);
   const shown = all ? days : days.slice(0, DAYS_SHOWN);
@@ -105,7 +105,7 @@ export function WeekBoard(
                     ))}
                     {own.length > 0 && (
                       <p className="text-xs text-muted">
-                        {spanWords(hoursOf(id, day))}
+                        {spanWords(hours.get(`${id} ${day}`) ?? 0)}
                         {own.some(({ standing }) => standing !== 'handed') && ' with proposed work'}
                       </p>
                     )}

@@ -125,7 +125,7 @@ export function WhatIfDialog({
         </p>
       )}
       <p className="text-sm text-muted">
-        {hourCost === undefined && 'What an hour costs is set under Crew and tools. '}
+        {hourCost === undefined && 'Set hourly costs under Crew and tools. '}
         Mud and tools are chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
       </p>
       <div className="modal-action">

@@ -15,8 +15,8 @@ export interface BoardProps {
   readonly done: Readonly<Record<string, readonly string[]>>;
   /** Names the other houses in which somebody works on a day, by `PERSON DAY`. */
   readonly elsewhere: ReadonlyMap<string, string>;
-  /** How long somebody works here on a day, mixing and cleaning included. */
-  readonly hoursOf: (person: string, day: string) => number;
+  /** Hours of work that are shown, mixing and cleaning included, by `PERSON DAY`. */
+  readonly hours: ReadonlyMap<string, number>;
   readonly mayHand: boolean;
   /** The keys of cards that are chosen. */
   readonly chosen: ReadonlySet<string>;

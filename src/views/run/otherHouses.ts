@@ -1,29 +1,36 @@
 import { dayOf } from '@/core/measure/dayOf';
-import { housePart } from '@/core/plan/housePart';
+import { housePart, type Planned } from '@/core/plan/housePart';
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
 import type { WorkItem } from '@/core/work/workItem';
 import { listWords } from '@/words/coatWords';
 import { changeWords } from '@/words/when';
 
-/** What a move costs: how much later or sooner all is done, and which other houses are done later. */
+/**
+ * Says what a move costs: how much later or sooner all is done, and which other houses are done later.
+ *
+ * @param only the house that is looked at; undefined for all
+ */
 export function costWords(
-  found: HousePlan,
-  before: HousePlan,
-  input: PlanInput,
+  found: Planned,
+  before: Planned,
   items: readonly WorkItem[],
   only: string | undefined,
 ): string {
-  const own = found.assignments.filter(({ item }) => items.some(({ id }) => id === item));
+  const own = found.plan.assignments.filter(({ item }) => items.some(({ id }) => id === item));
   if (own.length < items.length) return 'cannot be run there';
-  if (only === undefined) return changeWords(before.finish, found.finish);
-  const names = new Map(input.rooms.map((room) => [room.house, room.houseName]));
-  const finishIn = (plan: HousePlan, house: string) => housePart({ plan, input }, house).plan.finish;
-  const changes = [...names].map(([id, name]) => ({ id, name, was: finishIn(before, id), is: finishIn(found, id) }));
+  if (only === undefined) return changeWords(before.plan.finish, found.plan.finish);
+  const names = new Map(found.input.rooms.map((room) => [room.house, room.houseName]));
+  const changes = [...names].map(([id, name]) => ({
+    id,
+    name,
+    was: housePart(before, id).plan.finish,
+    is: housePart(found, id).plan.finish,
+  }));
   const here = changes.find(({ id }) => id === only);
   const later = changes.filter(({ id, was, is }) => id !== only && is > was);
   return [
-    here ? changeWords(here.was, here.is) : '',
+    ...(here ? [changeWords(here.was, here.is)] : []),
     ...later.map(({ name, was, is }) => `${name}: ${changeWords(was, is)}`),
   ].join('; ');
 }

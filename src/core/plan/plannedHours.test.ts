@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { hoursOn } from './hoursOn';
 import { emptyPlan } from './planHouse';
 import type { PlanInput } from './planInput';
+import { plannedHours } from './plannedHours';
 
 const ZONE = 'America/New_York';
 const at = (time: string) => Date.parse(`2031-05-06T${time}:00-04:00`);
@@ -37,6 +37,6 @@ describe('the hours of a day by a plan', () => {
     ['petra', '2031-05-07', 'all', 0],
     ['nobody', '2031-05-06', 'all', 0],
   ] as const)('of %s on %s, %s, are %d', (person, day, only, hours) => {
-    expect(hoursOn({ plan, input }, person, day, only)).toBe(hours);
+    expect(plannedHours({ plan, input }, only).get(`${person} ${day}`) ?? 0).toBe(hours);
   });
 });
