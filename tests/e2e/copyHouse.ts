@@ -18,7 +18,7 @@ let columns: Promise<ReadonlyMap<string, readonly string[]>> | undefined;
 async function columnsOf(database: string): Promise<ReadonlyMap<string, readonly string[]>> {
   const rows = await query<{ table: string; columns: string[] }>(
     `SELECT table_name AS table, array_agg(column_name::text) AS columns FROM information_schema.columns
-     WHERE table_schema = 'public' GROUP BY table_name`,
+     WHERE table_schema = 'public' GROUP BY table_name ORDER BY table_name`,
     database,
   );
   return new Map(rows.map((row) => [row.table, row.columns]));

@@ -102,7 +102,7 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   await expect(phone.getByText(/^Done: .*Boot room tape/)).toBeVisible();
   const mixed = await query<{ class: string; at: string | null }>(
     `SELECT payload->>'class' AS class, payload->>'mixedAt' AS at FROM entries
-     WHERE house_id = $1 AND room_id = 'boot-room' AND kind = 'coat' AND payload->'mud'->>'kind' = 'setting'`,
+     WHERE house_id = $1 AND room_id = 'boot-room' AND kind = 'coat' AND payload->'mud'->>'kind' = 'setting' ORDER BY seq`,
     site.database,
     [house.split('/').at(-1)],
   );

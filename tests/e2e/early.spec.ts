@@ -25,7 +25,9 @@ test('what is pressed before the script of a page is there is done once it is, o
 }) => {
   await signIn(page, 'Petra');
   const coats = () =>
-    query("SELECT id FROM entries WHERE house_id = $1 AND kind = 'coat'", site.database, [house.split('/').at(-1)]);
+    query("SELECT id FROM entries WHERE house_id = $1 AND kind = 'coat' ORDER BY seq", site.database, [
+      house.split('/').at(-1),
+    ]);
   const before = await coats();
   const release = await holdScripts(page);
   await page.goto(`${house}/my-day`, opened);

@@ -109,10 +109,11 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   );
   const photo = `/api${path}/${chosen?.id}`;
   expect((await builder.get(photo)).headers()['content-type']).toBe('image/jpeg');
-  const [other] = await query<{ id: string }>('SELECT id FROM photos WHERE house_id = $1 AND id <> $2', site.database, [
-    house.split('/').at(-1),
-    chosen?.id,
-  ]);
+  const [other] = await query<{ id: string }>(
+    'SELECT id FROM photos WHERE house_id = $1 AND id <> $2 ORDER BY id',
+    site.database,
+    [house.split('/').at(-1), chosen?.id],
+  );
   expect((await builder.get(`/api${path}/${other?.id}`)).status()).toBe(404);
   expect((await builder.get(`${house}/record`)).status()).toBe(401);
   // Guessed at, and taken back.
@@ -161,7 +162,7 @@ test('what is mended with mud is wet, and sanded once more', async ({ page, hous
     });
   const [coat] = await query<{ piece: string }>(
     `SELECT payload->'on'->0->>'id' AS piece FROM entries WHERE house_id = $1 AND room_id = 'pantry' AND kind = 'coat'
-       AND payload->>'class' = 'flat'`,
+       AND payload->>'class' = 'flat' ORDER BY seq`,
     site.database,
     [house.split('/').at(-1)],
   );

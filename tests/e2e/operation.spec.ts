@@ -20,7 +20,9 @@ test('a database that is gone is said on every page and request, within ten seco
     await isLive(page);
 
     await query(`ALTER DATABASE ${database} ALLOW_CONNECTIONS false`);
-    await query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1', 'postgres', [database]);
+    await query('SELECT pg_terminate_backend(pid) FROM pg_stat_activity WHERE datname = $1 ORDER BY pid', 'postgres', [
+      database,
+    ]);
     const entry = { id: randomUUID(), room: 'bath', at: minutesBefore(5), kind: 'held', payload: { why: 'closed' } };
     const send = () => page.request.post(`${server.url}/api/entries`, { data: { house: houseId, entries: [entry] } });
     for (const ask of [

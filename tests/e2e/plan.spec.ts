@@ -496,7 +496,7 @@ test('what two run together is written down for both', async ({ page, browser, h
   await untilTaken(phone, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
   const { entries } = (await sent).postDataJSON();
   expect(entries.map(({ payload }: { payload: { class: string } }) => payload.class)).toEqual(['flat']);
-  const people = await query<{ id: string; name: string }>('SELECT id, name FROM people', site.database);
+  const people = await query<{ id: string; name: string }>('SELECT id, name FROM people ORDER BY name', site.database);
   const names = entries[0].payload.ranBy.map((id: string) => people.find((person) => person.id === id)?.name);
   expect(names).toEqual(['Osei', 'Petra']);
 });

@@ -92,7 +92,7 @@ export const test = base.extend<TestFixtures, WorkerFixtures>({
       site.sessions.clear();
       setClock(site.clock, at);
       const people = await query<{ firm: string; id: string; name: string }>(
-        'SELECT firm, id, name FROM people WHERE removed_at IS NULL',
+        'SELECT firm, id, name FROM people WHERE removed_at IS NULL ORDER BY name',
         site.database,
       );
       const ids = Object.fromEntries(

@@ -7,7 +7,11 @@ export function urlOf(database: string): string {
   return url.href;
 }
 
-/** Runs statements in a database of the tests' cluster. */
+/**
+ * Runs statements in a database of the tests' cluster.
+ *
+ * @throws Error where several rows come back in no order that the statement names: it is another one on another day
+ */
 export async function query<Row extends pg.QueryResultRow>(
   text: string,
   database = 'postgres',
@@ -16,7 +20,9 @@ export async function query<Row extends pg.QueryResultRow>(
   const client = new pg.Client({ connectionString: urlOf(database) });
   await client.connect();
   try {
-    return (await client.query<Row>(text, [...values])).rows;
+    const { rows } = await client.query<Row>(text, [...values]);
+    if (rows?.length > 1 && !/order by/i.test(text)) throw new Error(`Several rows without ORDER BY: ${text}`);
+    return rows;
   } finally {
     await client.end();
   }
