@@ -405,6 +405,37 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   await query("UPDATE crews SET crew = jsonb_set(crew, '{people}', '{}')", site.database);
 });
 
+test('of more than forty houses the latest is not planned, and its page says so', async ({
+  page,
+  house,
+  site,
+  signIn,
+}) => {
+  const own = house.split('/').at(-1);
+  // Of forty small houses one is painted last.
+  await query(
+    `WITH small AS (
+       INSERT INTO houses (firm, id, head, time_zone, dates)
+       SELECT firm, gen_random_uuid(), head || jsonb_build_object('name', 'Small ' || n), time_zone,
+         jsonb_build_object('house', CASE n WHEN 1 THEN '2031-12-31' ELSE '2031-05-12' END, 'rooms', '{}'::jsonb)
+       FROM houses, generate_series(1, 40) AS n WHERE id = $1 RETURNING firm, id
+     ) INSERT INTO rooms (firm, house_id, id, position, room)
+       SELECT small.firm, small.id, rooms.id, 1, room FROM small, rooms WHERE house_id = $1 AND rooms.id = 'bath'`,
+    site.database,
+    [own],
+  );
+  const latest = async () =>
+    (await query<{ id: string }>("SELECT id FROM houses WHERE head->>'name' = 'Small 1'", site.database))[0]?.id;
+  await signIn(page, 'Marit');
+  await visit(page, `/h/${await latest()}/run`);
+  await expect(page.getByRole('main')).toContainText(
+    'This house is not in the plan: only the 40 houses with the earliest painters’ dates are.',
+  );
+  await openPlan(page, house);
+  await page.getByLabel('All houses of the crew').check();
+  await expect(plan(page)).toContainText('40 of 41');
+});
+
 test('a phone has the hours of the run sheet, and says what comes later', async ({ page, browser, house, signIn }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
