@@ -9,9 +9,9 @@ export async function register(): Promise<void> {
   // This file is also compiled for a runtime without files and streams, which nothing here runs in.
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
   const { watchHeaders } = await import('./server/readableHeaders');
-  const { endUnusedAtStop } = await import('./server/unusedConnections');
+  const { endConnectionsAtStop } = await import('./server/endConnections');
   watchHeaders();
-  endUnusedAtStop();
+  endConnectionsAtStop();
 }
 
 /** A page that could not be made, as one line of the log. */

@@ -44,11 +44,15 @@ export async function serveDemo(env, options) {
   return serve(env, options);
 }
 
-/** Signs one of the demo's people in; the cookie that a browser would keep. */
-export async function cookieOf(url, name) {
+/**
+ * Signs one of the demo's people in; the cookie that a browser would keep.
+ *
+ * @param {string} [firm] the company's name, where there are several
+ */
+export async function cookieOf(url, name, firm) {
   const answer = await fetch(`${url}/api/commands/signIn`, {
     method: 'POST',
-    body: JSON.stringify({ name, password: 'oak-demo' }),
+    body: JSON.stringify({ name, password: 'oak-demo', ...(firm && { firm }) }),
   });
   const cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
   if (!cookie) throw new Trouble(`${name} could not sign in: ${answer.status}.`);

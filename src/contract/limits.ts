@@ -10,3 +10,5 @@ export const PHOTO_BYTES = 400_000;
 /** Larger ones are not even looked at: bytes, and pixels in all. */
 export const MOST_PHOTO_BYTES = 30_000_000;
 export const MOST_PHOTO_PIXELS = 60_000_000;
+/** A server decodes AVIF in one piece, which takes far more memory. */
+export const MOST_AVIF_PIXELS = 16_000_000;

@@ -2,11 +2,12 @@ import { LRUCache } from 'lru-cache';
 import type { HouseLog } from '../core/log/houseLog';
 import type { Catalogue } from '../core/materials/catalogueSchema';
 import type { Room } from '../core/room/schema';
-import { type HouseSnapshot, houseSnapshot } from '../core/snapshot/houseSnapshot';
+import { type HouseSnapshot, houseSnapshotSteps } from '../core/snapshot/houseSnapshot';
 import { nextChange } from '../core/snapshot/nextChange';
 import type { StoredHouse } from '../db/houses';
 import type { LoadedAir } from './cachedAir';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
+import { inSlices } from './threads/inSlices';
 
 /** What a house is worked out from. */
 interface Ground {
@@ -50,15 +51,9 @@ export async function cachedSnapshot({ house, log, air, catalogue }: Ground, ins
   const rooms = house.rooms.map(({ room }) => room);
   const takeOffs = await cachedTakeOffs(house.head, rooms);
   const takenOff = (room: Room) => takeOffs.get(room);
-  const snapshot = houseSnapshot(
-    house.head,
-    rooms,
-    log.states(),
-    air.of,
-    instant,
-    takenOff,
-    catalogue,
-    known?.snapshot,
+  const states = log.states();
+  const snapshot = await inSlices(
+    houseSnapshotSteps(house.head, rooms, states, air.of, instant, takenOff, catalogue, known?.snapshot),
   );
   const from = known?.from ?? instant;
   const made: Remembered = { key, head, air, catalogue, from, snapshot, changesAt: nextChange(snapshot, instant) };

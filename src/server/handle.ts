@@ -1,9 +1,14 @@
 import { isConnectionLost } from '../db/connection';
 import { refuse } from './refuse';
 import { asRequest, faultOf, REQUEST_ID, requestId, requestLog, whoAsks } from './requestLog';
+import { Busy, places } from './threads/places';
 
 const LOST = 'The database does not answer. Send the same again; an entry is recorded once.';
+const BUSY = 'The server is busy. Try again in a few seconds.';
 const FAULT = 'This went wrong on the server. Try again; if it stays so, tell who runs it';
+
+/** Of one browser, which opens six connections, and of all together. */
+const requestPlaces = places({ each: 32, all: 1000 });
 
 /**
  * Answers a request that is none for a page: says 503 where the database cannot be reached and 500 in one sentence where
@@ -15,7 +20,7 @@ export async function handle(request: Request, route: string, run: () => Promise
   const id = requestId(request.headers.get(REQUEST_ID));
   const from = performance.now();
   return asRequest(async () => {
-    const [answer, fault] = await answerOf(id, run);
+    const [answer, fault] = await answerOf(id, () => requestPlaces(senderOf(request), run));
     const line = {
       request: id,
       method: request.method,
@@ -32,10 +37,18 @@ export async function handle(request: Request, route: string, run: () => Promise
   });
 }
 
+/** Who sends, before anything is looked up. */
+const senderOf = ({ headers }: Request): string => headers.get('cookie') ?? headers.get('x-forwarded-for') ?? '';
+
 async function answerOf(id: string, run: () => Promise<Response>): Promise<readonly [Response, object]> {
   try {
     return [await run(), {}];
   } catch (error) {
-    return [isConnectionLost(error) ? refuse(503, LOST) : refuse(500, `${FAULT} (${id}).`), faultOf(error)];
+    return [refusalOf(error, id), faultOf(error)];
   }
+}
+
+function refusalOf(error: unknown, id: string): Response {
+  if (error instanceof Busy) return refuse(503, BUSY);
+  return isConnectionLost(error) ? refuse(503, LOST) : refuse(500, `${FAULT} (${id}).`);
 }

@@ -22,10 +22,14 @@ import { mayAct } from './mayAct';
 import { openHouse } from './openHouse';
 import { currentPlan } from './plans/currentPlan';
 import { refuse } from './refuse';
+import { inOwnTurn } from './threads/inOwnTurn';
 import { withBoards } from './withBoards';
 
 /** So many houses are planned together. */
 const MOST_HOUSES = 40;
+
+/** Every page and device of a person asks at once when something changes. */
+const inTurn = inOwnTurn(8);
 
 /** What is asked of a plan. */
 export interface PlanAsked {
@@ -43,7 +47,7 @@ export interface PlanAsked {
 export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
-    const ground = await groundOf(id, person, asked);
+    const ground = await inTurn(person.id, () => groundOf(id, person, asked));
     if (ground === 'behind')
       return refuse(
         409,
@@ -63,7 +67,8 @@ interface Shown {
 export const ownHours = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, timeZone }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew has work.');
-    const ground = await groundOf(id, person, { together: false, tools: undefined, stock: undefined });
+    const asked = { together: false, tools: undefined, stock: undefined };
+    const ground = await inTurn(person.id, () => groundOf(id, person, asked));
     const { plan, input } = typeof ground === 'object' ? ground : {};
     const key = `${person.id} ${dayOf(now(), timeZone)}`;
     const told: OwnHours = { hours: plan && input ? (plannedHours({ plan, input }, 'assigned').get(key) ?? 0) : null };

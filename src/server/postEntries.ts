@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Asks } from '../contract/asks';
+import { checkDocumentSize, type DocumentBounds } from '../core/house/documentSize';
 import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
@@ -19,6 +20,7 @@ import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
+const BOUNDS: DocumentBounds = { values: 60_000, list: 5000, depth: 16 };
 const SLACK_MS = 5 * 60_000;
 
 /** A room is taken off once for its pages and what is put on in it. */
@@ -43,9 +45,12 @@ export async function postEntries(request: Request): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
+  if (!mayAct(person, 'finisher')) return refuse(403, `A ${person.role} may not record anything.`);
   const body = await readJson(request, MOST_BYTES);
   if (body.kind === 'tooLarge') return refuse(413, 'The body is larger than 1 MB; send fewer entries at once.');
   if (body.kind === 'broken') return refuse(400, body.why);
+  const [large] = checkDocumentSize(body.json, BOUNDS);
+  if (large) return refuse(400, problemText(large), [large]);
   const parsed = bodySchema.safeParse(body.json, { reportInput: true });
   if (!parsed.success) {
     const problems = problemsFromZod(parsed.error);

@@ -1,3 +1,4 @@
+import { isStorable } from './isStorable';
 import { readBytes } from './readBytes';
 
 /** What a body held: JSON, nothing that is JSON, or more than may be sent. */
@@ -22,12 +23,3 @@ export async function readJson(request: Request, most: number): Promise<Body> {
 const BROKEN: Body = { kind: 'broken', why: 'The body is not JSON.' };
 const TOO_SLOW: Body = { kind: 'broken', why: 'The body did not come within 20 s.' };
 const NO_TEXT: Body = { kind: 'broken', why: 'The body holds characters that are no text.' };
-
-/** Whether all text can be kept: the database takes neither the character 0 nor half a character. */
-function isStorable(json: unknown): boolean {
-  if (typeof json === 'string') return !json.includes('\0') && isWhole(json);
-  if (typeof json !== 'object' || json === null) return true;
-  return Object.entries(json).every(([key, value]) => isStorable(key) && isStorable(value));
-}
-
-const isWhole = (text: string): boolean => !/[\uD800-\uDFFF]/u.test(text);

@@ -8,10 +8,10 @@ import { readCompany } from '../db/company';
 import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
+import { photoAnswer } from './drawing/photos';
 import { hungOtherwise } from './hungOtherwise';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { openHouse } from './openHouse';
-import { photoAnswer } from './photos';
 import { refuse } from './refuse';
 import { sheetHashes } from './signedSheets';
 

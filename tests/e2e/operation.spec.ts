@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { Agent, get, type IncomingMessage } from 'node:http';
 import type { Page } from '@playwright/test';
 import { KEPT_S } from '../../scripts/setup/build.mjs';
 import { balancer } from './balancer';
@@ -153,4 +154,26 @@ test('two servers behind a load balancer are one: sign-ins, wrong passwords, ent
     await second.stop();
     await first.end();
   }
+});
+
+test('a server that is told to stop does, however much is still asked over a connection that is kept', async ({
+  site,
+}) => {
+  const server = await ownServer('stopping', site.clock);
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 });
+  const ask = () =>
+    new Promise<IncomingMessage>((resolve, reject) => {
+      get(`${server.url}/api/health`, { agent }, (answer) => answer.resume().once('end', () => resolve(answer))).on(
+        'error',
+        reject,
+      );
+    });
+  const first = await ask();
+  expect(first.headers.connection).toBe('keep-alive');
+  const asking = (async () => {
+    for (;;) await ask();
+  })().catch(() => 'refused');
+  // It comes back once the process has ended.
+  await server.end();
+  expect(await asking).toBe('refused');
 });

@@ -9,7 +9,7 @@ import { inFirm } from '@/db/firm';
 import { addHouse } from '@/db/houses';
 import type { Member } from '@/db/people';
 import { findPhoto, keepPhoto } from '@/db/photos';
-import { drawnAnew } from '@/server/photos';
+import { drawnAnew } from '@/server/drawing/drawnAnew';
 import { asTestFirm, newFirm } from './asTestFirm';
 
 const AT = '2031-05-06T11:00:00.000Z';

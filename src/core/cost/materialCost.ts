@@ -47,12 +47,14 @@ export const withBead = (packs: MaterialCost, bead: MaterialCost): MaterialCost 
   unpriced: [...packs.unpriced, ...bead.unpriced],
 });
 
-/** What of the cost of the sticks falls to a room: by the length of its pieces. */
-export function beadShare(room: string, bead: readonly BeadCuts[], wares: Pick<Wares, 'sticks'>): number {
-  return bead.reduce((sum, cuts) => {
-    const lengthOf = (pieces: BeadCuts['pieces']) => pieces.reduce((all, { length }) => all + length, 0);
-    const whole = lengthOf(cuts.pieces);
-    const own = lengthOf(cuts.pieces.filter((piece) => piece.room === room));
-    return whole > 0 ? sum + (beadCost([cuts], wares).sum * own) / whole : sum;
-  }, 0);
+/** Tells what of the cost of the sticks falls to each room: by the length of its pieces. */
+export function beadShares(bead: readonly BeadCuts[], wares: Pick<Wares, 'sticks'>): ReadonlyMap<string, number> {
+  const shares = new Map<string, number>();
+  for (const cuts of bead) {
+    const whole = cuts.pieces.reduce((all, { length }) => all + length, 0);
+    if (whole <= 0) continue;
+    const { sum } = beadCost([cuts], wares);
+    for (const { room, length } of cuts.pieces) shares.set(room, (shares.get(room) ?? 0) + (sum * length) / whole);
+  }
+  return shares;
 }

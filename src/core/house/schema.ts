@@ -13,11 +13,14 @@ export const houseHeadSchema = z.strictObject({
   method: methodSchema.default({ level: 4 }),
 });
 
-export const houseSchema = houseHeadSchema.extend({
+/** A house file whose rooms are not looked at yet. */
+export const houseFileSchema = houseHeadSchema.extend({
   format: z.literal('oak-tally-house', { error: () => 'must be "oak-tally-house"' }),
   version: z.literal([1, 2], { error: () => 'must be 1 or 2' }),
-  rooms: z.array(roomSchema).max(MOST_ROOMS, `are more than ${MOST_ROOMS}`),
+  rooms: z.array(z.unknown()).max(MOST_ROOMS, `are more than ${MOST_ROOMS}`),
 });
+
+export const houseSchema = houseFileSchema.extend({ rooms: z.array(roomSchema).max(MOST_ROOMS) });
 
 export type HouseHead = z.infer<typeof houseHeadSchema>;
 export type House = z.infer<typeof houseSchema>;

@@ -19,13 +19,27 @@ export function pathText(path: readonly PropertyKey[]): string {
 /** `rooms[2].height: must be greater than 0` */
 export const problemText = ({ path, reason }: Problem): string => (path === '' ? reason : `${path}: ${reason}`);
 
-/** What Zod found, in the words of this product. */
-export function problemsFromZod(error: z.ZodError): readonly Problem[] {
-  return error.issues.map((issue) => {
+/** So many problems of a document are told. */
+export const MOST_PROBLEMS = 50;
+
+/** Tells the first problems, and that there are more. */
+export const firstProblems = (problems: readonly Problem[]): readonly Problem[] =>
+  problems.length > MOST_PROBLEMS
+    ? [...problems.slice(0, MOST_PROBLEMS), { path: '', reason: 'and more problems like these' }]
+    : problems;
+
+/**
+ * Tells what Zod found, in the words of this product: at most `MOST_PROBLEMS`, and that there are more.
+ *
+ * @param within where the parsed value stands in its document, such as `['rooms', 2]`
+ */
+export function problemsFromZod(error: z.ZodError, within: readonly PropertyKey[] = []): readonly Problem[] {
+  const problems = error.issues.slice(0, MOST_PROBLEMS + 1).map((issue) => {
     const unknown = issue.code === 'unrecognized_keys' ? issue.keys[0] : undefined;
-    const path = unknown === undefined ? issue.path : [...issue.path, unknown];
+    const path = [...within, ...issue.path, ...(unknown === undefined ? [] : [unknown])];
     return { path: pathText(path), reason: unknown === undefined ? reasonOf(issue) : unknownField(issue.message) };
   });
+  return firstProblems(problems);
 }
 
 /** A strict object whose fields are not built says so; any other has simply no such field. */

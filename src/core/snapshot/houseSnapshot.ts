@@ -9,6 +9,7 @@ import { NO_CATALOGUE, shrinkageOf, waresOf } from '../materials/catalogue';
 import type { Catalogue } from '../materials/catalogueSchema';
 import { type LoadList, loadList } from '../materials/loadList';
 import { memoizeLast } from '../measure/memoizeLast';
+import { allSteps, type Steps } from '../measure/steps';
 import { cachedMethod } from '../method/cachedMethod';
 import type { JointsWithMore } from '../method/extraCoat';
 import { type Method, type MethodHouse, methodOfRoom, type Scraping, type Shrinkage } from '../method/resolveMethod';
@@ -54,8 +55,12 @@ export interface HouseSnapshot {
   readonly progress: number;
 }
 
+/** Works a house out at once, see `houseSnapshotSteps`. */
+export const houseSnapshot = (...ground: Parameters<typeof houseSnapshotSteps>): HouseSnapshot =>
+  allSteps(houseSnapshotSteps(...ground));
+
 /**
- * A house with its log and its air, worked out whole.
+ * Works a house out whole, with its log and its air: one room in each step.
  *
  * @param takenOff the take-off, which a caller may remember between calls; undefined for a room that is too large to be
  *   worked out: it is stuck for that reason, and counts as nothing
@@ -65,7 +70,7 @@ export interface HouseSnapshot {
  * @param former the house as it was worked out last, by the same head, air and catalogue, where what it says still holds now:
  *   rooms of which nothing was said and nothing changed since are taken from it
  */
-export function houseSnapshot(
+export function* houseSnapshotSteps(
   head: HouseHead,
   rooms: readonly Room[],
   states: ReadonlyMap<string, RoomState>,
@@ -74,13 +79,11 @@ export function houseSnapshot(
   takenOff: (room: Room) => TakenOff | undefined,
   catalogue: Catalogue = NO_CATALOGUE,
   former?: HouseSnapshot,
-): HouseSnapshot {
+): Steps<HouseSnapshot> {
   const house = withLearned(head, shrinkageOf(catalogue), scrapingIn(rooms, states, takenOff));
   const shared = cachedMethod(house);
   const before = new Map(former?.rooms.map((snapshot) => [snapshot.room, snapshot]));
-  const snapshots = rooms.map((room): RoomSnapshot => {
-    const kept = before.get(room);
-    if (kept && former?.house === house && kept.state === (states.get(room.id) ?? NOTHING_YET)) return kept;
+  const workOut = (room: Room): RoomSnapshot => {
     const worked = takenOff(room);
     const { tally, pieces, faces } = worked ?? NOTHING_TAKEN_OFF;
     const method = methodOfRoom(house, room, shared, cachedMethod);
@@ -130,7 +133,15 @@ export function houseSnapshot(
       hours: { whole, ran },
       progress: whole === 0 ? 0 : ran / whole,
     };
-  });
+  };
+  const snapshots: RoomSnapshot[] = [];
+  for (const room of rooms) {
+    const kept = before.get(room);
+    const holds = former?.house === house && kept?.state === (states.get(room.id) ?? NOTHING_YET);
+    if (!holds) yield;
+    snapshots.push(kept && holds ? kept : workOut(room));
+  }
+  yield;
   const sum = (of: (hours: RoomSnapshot['hours']) => number) =>
     snapshots.reduce((all, { hours }) => all + of(hours), 0);
   const [all, run] = [sum(({ whole }) => whole), sum(({ ran }) => ran)];

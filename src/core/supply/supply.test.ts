@@ -4,7 +4,7 @@ import { logEntry as entry } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import { houseOf } from '../../../tests/houses/readRooms';
 import { coverageOf, isUnusual, USUAL_COVERAGE } from '../cost/coverageOf';
-import { beadCost, beadShare, packCost } from '../cost/materialCost';
+import { beadCost, beadShares, packCost } from '../cost/materialCost';
 import { takeOff } from '../joints/takeOff';
 import { addTallies } from '../joints/tally';
 import { mixOf } from '../materials/batch';
@@ -195,8 +195,9 @@ describe('what material costs', () => {
     // Three of 8 ft would cost 9; one of 8 ft and one of 10 ft, which holds 90, 29 and a saw's width, 8.
     const bead = cutBead(pieces, 'in', wares);
     expect(beadCost(bead, wares).sum).toBe(8);
-    expect(beadShare('hall', bead, wares)).toBeCloseTo((8 * 180) / 209, 9);
-    expect(beadShare('hall', bead, wares) + beadShare('den', bead, wares)).toBeCloseTo(8, 9);
+    const shares = beadShares(bead, wares);
+    expect(shares.get('hall')).toBeCloseTo((8 * 180) / 209, 9);
+    expect((shares.get('hall') ?? 0) + (shares.get('den') ?? 0)).toBeCloseTo(8, 9);
     const rest = { ...wares, offcuts: [{ profile: 'square' as const, length: 40 * 25.4 }] };
     expect(beadCost(cutBead(pieces, 'in', rest), rest).sum).toBe(6);
     // Of another profile it is of no use.

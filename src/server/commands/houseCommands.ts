@@ -1,18 +1,19 @@
 import { granted, refused } from '../../contract/answer';
-import { readHouse } from '../../core/house/readHouse';
 import { MOST_ROOMS } from '../../core/house/schema';
 import { checkHangBounds } from '../../core/room/checks/checkBounds';
-import { checkRoom } from '../../core/room/checks/checkRoom';
-import { checkHouseSize } from '../../core/room/checks/checkSize';
 import { withIds } from '../../core/room/ids';
 import { now } from '../../db/clock';
 import { addHouse, findHouse, saveHouseHead } from '../../db/houses';
 import { mergeHouse } from '../../db/rooms';
 import { asRooms, markMovedBoards } from '../markMovedBoards';
+import type { FirstProblem } from '../reading/checkAll';
+import { checkAside, readAside } from '../reading/readAside';
 import { FULL, type Handlers, HOUSE_GONE } from './handler';
 
 const MERGED_STALE =
   'Somebody changed this house in the meantime. Nothing was taken: reload, then choose the file again.';
+const cannotBe = ({ room, path, reason }: FirstProblem): string =>
+  room === undefined ? reason : `${room} cannot be so: ${path} ${reason}`;
 /** What was said, without what was not. */
 const given = <Choices extends object>(choices: Choices): Partial<Choices> =>
   Object.fromEntries(Object.entries(choices).filter(([, value]) => value !== undefined)) as Partial<Choices>;
@@ -24,14 +25,11 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
   },
 
   importHouse: async ({ text, turn, timeZone }) => {
-    let json: unknown;
-    try {
-      json = JSON.parse(text);
-    } catch (error) {
-      return refused('invalid', `The file is not JSON: ${error instanceof Error ? error.message : String(error)}`);
-    }
-    const reading = readHouse(json, { turn });
-    if (!reading.ok) return refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
+    const reading = await readAside(text, turn);
+    if (!reading.ok)
+      return 'why' in reading
+        ? refused('invalid', reading.why)
+        : refused('invalid', 'The file was refused; nothing was taken from it.', reading.problems);
     return granted({ id: await addHouse(reading.house, timeZone) });
   },
 
@@ -53,13 +51,8 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
     ];
     if (rooms.length > MOST_ROOMS) return refused('invalid', FULL);
     // What stays as it is was checked when it was kept, unless it is hung otherwise from now on.
-    for (const room of head?.hang ? rooms : [...over.map((own) => own.room), ...more]) {
-      const [problem] = checkRoom(room, then);
-      if (problem)
-        return refused('invalid', `${room.name} cannot be so: ${problem.path} ${problem.reason}. Nothing was taken.`);
-    }
-    const [large] = checkHouseSize(rooms, then);
-    if (large) return refused('invalid', `${large.reason}. Nothing was taken.`);
+    const problem = await checkAside(then, head?.hang ? rooms : [...over.map((own) => own.room), ...more], rooms);
+    if (problem) return refused('invalid', `${cannotBe(problem)}. Nothing was taken.`);
     const merged = await mergeHouse(
       house,
       { added: more, changed: over, removed, head: head && { version: head.version, ...given(choices) } },
@@ -76,10 +69,11 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
     const [wild] = checkHangBounds(hang, stored.head.unit);
     if (wild) return refused('invalid', `${wild.path.replace('hang.', '')} ${wild.reason}`, [wild]);
     const head = { ...stored.head, hang };
-    for (const { room } of stored.rooms) {
-      const [problem] = checkRoom(room, head);
-      if (problem) return refused('invalid', `${room.name} could not be hung so: ${problem.path} ${problem.reason}`);
-    }
+    const problem = await checkAside(
+      head,
+      stored.rooms.map(({ room }) => room),
+    );
+    if (problem) return refused('invalid', `${problem.room} could not be hung so: ${problem.path} ${problem.reason}`);
     const saved = await saveHouseHead(house, version, (now) => ({ ...now, hang }));
     if (!saved)
       return refused('stale', 'Somebody changed this house in the meantime. Reload to see it, then choose again.');

@@ -41,6 +41,13 @@ function hub(): Hub {
   return holder.oakHub;
 }
 
+/** Returns how many streams a person has open at this server. */
+export function openOf(person: string): number {
+  let open = 0;
+  for (const { member } of hub().listeners) if (member.id === person) open += 1;
+  return open;
+}
+
 /** Whether the server is on its way to stop. */
 export const isStopping = (): boolean => hub().closing;
 

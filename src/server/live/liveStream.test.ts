@@ -9,7 +9,8 @@ vi.mock('../session', () => ({
 vi.mock('../../db/houses', () => ({ listMarks: vi.fn(async () => []), marksFor: () => ({}) }));
 const listeners: Listener[] = [];
 const stopped = vi.fn();
-vi.mock('./hub', () => ({ isStopping: () => false, listen: vi.fn() }));
+const openNow = vi.fn(() => 0);
+vi.mock('./hub', () => ({ isStopping: () => false, listen: vi.fn(), openOf: () => openNow() }));
 
 describe('a stream of what changes', () => {
   it('is dropped when its reader never reads, and not while it reads', async () => {
@@ -29,5 +30,13 @@ describe('a stream of what changes', () => {
     for (let turn = 0; turn < 300; turn += 1) listeners[1]?.tell({});
     expect(stopped).toHaveBeenCalledOnce();
     await reader?.cancel();
+  });
+
+  it('is one of eight of a person at most', async () => {
+    const statusOf = async () => (await liveStream(new Request('http://here.example/api/live'))).status;
+    openNow.mockReturnValue(7);
+    expect(await statusOf()).toBe(200);
+    openNow.mockReturnValue(8);
+    expect(await statusOf()).toBe(503);
   });
 });

@@ -3,12 +3,14 @@ import { listMarks, marksFor } from '../../db/houses';
 import type { Member } from '../../db/people';
 import { refuse } from '../refuse';
 import { currentSession, signedIn } from '../session';
-import { isStopping, listen, type Marks } from './hub';
+import { isStopping, listen, type Marks, openOf } from './hub';
 
 const BEAT_MS = 20_000;
 /** A stream ends after an hour; the browser opens another one, and who it is is asked again. */
 const LONGEST_MS = 3_600_000;
 const AGAIN_MS = 2000;
+/** All tabs of a browser share one. */
+const MOST_STREAMS = 8;
 /** Messages that wait for a reader; it opens another stream, which tells it all. */
 const MOST_UNREAD = 200;
 
@@ -25,6 +27,7 @@ export async function liveStream(request: Request): Promise<Response> {
   const current = await currentSession();
   if (!current) return refuse(401, 'You are signed out.');
   const { id: session, person: member } = current;
+  if (openOf(member.id) >= MOST_STREAMS) return refuse(503, 'You have too many pages open. Close some.');
   const first = await ownMarks(member);
   const encoder = new TextEncoder();
   let gone = () => {};

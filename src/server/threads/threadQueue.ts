@@ -1,4 +1,7 @@
+import PQueue from 'p-queue';
+import { firmOfNow } from '../../db/firm';
 import { requestLog } from '../requestLog';
+import { TurnsByFirm, type WhoseTurn } from './turnsByFirm';
 
 /** As much of a thread as is used here. */
 export interface Thread<Question, Answer> {
@@ -12,7 +15,8 @@ export interface Thread<Question, Answer> {
 
 /**
  * Queues questions for a thread of its own, one after the other, so that what takes long keeps nobody waiting who asks for a page.
- * What takes too long is cut off with its thread; the next question gets a new one.
+ * Companies take turns: one that asks for much waits for itself. What takes too long is cut off with its thread; the next question gets
+ * a new one.
  *
  * @param start makes a thread
  * @param patience calls back when a question has had its time; returns a function that stops it
@@ -25,7 +29,7 @@ export function threadQueue<Question, Answer>(
   report: (error: Error) => void,
 ): (question: Question) => Promise<Answer | undefined> {
   let thread: Thread<Question, Answer> | undefined;
-  let last: Promise<unknown> = Promise.resolve();
+  const turns = new PQueue<TurnsByFirm, WhoseTurn>({ concurrency: 1, queueClass: TurnsByFirm });
 
   const ask = (question: Question): Promise<Answer | undefined> =>
     new Promise((resolve) => {
@@ -51,11 +55,7 @@ export function threadQueue<Question, Answer>(
       asked.postMessage(question);
     });
 
-  return (question) => {
-    const next = last.then(() => ask(question));
-    last = next;
-    return next;
-  };
+  return (question) => turns.add(() => ask(question), { firm: firmOfNow() });
 }
 
 /** Cuts a question off after so many ms. */

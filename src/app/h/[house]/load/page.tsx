@@ -1,6 +1,6 @@
 import type { Metadata } from 'next';
 import { coverageOf } from '@/core/cost/coverageOf';
-import { beadCost, beadShare, packCost, withBead } from '@/core/cost/materialCost';
+import { beadCost, beadShares, packCost, withBead } from '@/core/cost/materialCost';
 import { addTallies } from '@/core/joints/tally';
 import { waresOf } from '@/core/materials/catalogue';
 import { cutBead } from '@/core/materials/cut/cutBead';
@@ -67,6 +67,7 @@ export default async function LoadPage({
     move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
   );
   const small = smallGoods(rooms);
+  const shares = beadShares(bead, wares);
   const left = leftAfter(bead, catalogue.offcuts);
   return (
     <LoadView
@@ -108,7 +109,7 @@ export default async function LoadPage({
               cost={withBead(packCost(load, wares), beadCost(bead, wares))}
               rooms={rooms.map((own) => ({
                 name: own.room.name,
-                cost: packCost(loadList([own], unit, wares), wares).sum + beadShare(own.room.id, bead, wares),
+                cost: packCost(loadList([own], unit, wares), wares).sum + (shares.get(own.room.id) ?? 0),
               }))}
               unit={unit}
             />

@@ -1,5 +1,5 @@
+import { getPhoto, putPhoto } from '@/server/drawing/photos';
 import { handle } from '@/server/handle';
-import { getPhoto, putPhoto } from '@/server/photos';
 
 interface Asked {
   readonly params: Promise<{ house: string; photo: string }>;
