@@ -1,10 +1,12 @@
 import { createHash, randomBytes } from 'node:crypto';
 import {
   existsSync,
+  lstatSync,
   mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
+  readlinkSync,
   renameSync,
   rmSync,
   writeFileSync,
@@ -19,6 +21,8 @@ import { needPostgres } from './system.mjs';
 
 const START_ATTEMPTS = 4;
 const STOP_ATTEMPTS = 5;
+/** Says where the cluster of this checkout was when it last ran. */
+const placeFile = join(stateFolder, 'cluster-at');
 /** What a cluster's folder is called in its own while it is made. */
 const UNFINISHED = 'unfinished-';
 
@@ -32,8 +36,9 @@ const UNFINISHED = 'unfinished-';
 export async function startCluster({ env = {}, told = () => {} } = {}) {
   makeStateFolder();
   const folder = clusterFolder();
+  refuseLost(folder);
   const cluster = await openCluster(folder, { env, told });
-  writeWhole(join(stateFolder, 'cluster-at'), `${folder}\n`);
+  writeWhole(placeFile, `${folder}\n`);
   return cluster;
 }
 
@@ -110,7 +115,9 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {}, at
   mkdirSync(folder, { recursive: true, mode: 0o700 });
   if (isRoot()) await asOwner(['chown', 'postgres:', folder], { asRoot: true });
 
-  if (!existsSync(data) || readdirSync(data).length === 0) await makeCluster(folder, programs, fast, env);
+  refuseHalf(data, passwordFile);
+  if (isEmpty(data)) await makeCluster(folder, programs, fast, env);
+  else takePassword(folder);
   refuseIncomplete(data, passwordFile);
   refuseOtherVersion(data, programs);
 
@@ -164,10 +171,50 @@ async function makeCluster(folder, programs, fast, env) {
     rmSync(making, { recursive: true, force: true });
     throw new Trouble(/No space left/.test(output) ? 'the disk is full.' : `initdb failed: ${lastLines(output)}`);
   }
-  renameSync(password, join(folder, 'password'));
   renameSync(made, join(folder, 'data'));
+  renameSync(password, join(folder, 'password'));
   rmSync(making, { recursive: true, force: true });
 }
+
+const isEmpty = (data) => !existsSync(data) || readdirSync(data).length === 0;
+
+/** Takes the password of a cluster whose making was ended just before that. */
+function takePassword(folder) {
+  const password = join(folder, 'password');
+  if (existsSync(password)) return;
+  const left = readdirSync(folder)
+    .filter((name) => name.startsWith(UNFINISHED))
+    .map((name) => join(folder, name, 'password'))
+    .find((file) => existsSync(file));
+  if (left) renameSync(left, password);
+}
+
+/** A database that was there and is not any more is on a disk that is not mounted, or was moved: it is never replaced by an empty one. */
+function refuseLost(folder) {
+  const known = existsSync(placeFile) ? readFileSync(placeFile, 'utf8').trim() : '';
+  if (known === '' || (known === folder && !isEmpty(join(folder, 'data')))) return;
+  const back =
+    known === folder ? 'Mount its disk, or put it back.' : `This folder now looks for it in ${folder}: move it there.`;
+  const away = existsSync(known) ? `mv ${known} ${known}.old && ` : '';
+  throw new Trouble(
+    `the database of this folder was in ${known}. ${back} To start with a new, empty one instead:  ${away}rm ${placeFile}`,
+  );
+}
+
+/** A password without its data belongs to data that is elsewhere: with a new one it would never open again. */
+function refuseHalf(data, passwordFile) {
+  const isThere = existsSync(passwordFile);
+  const target = isLink(data) && !existsSync(data) ? readlinkSync(data) : undefined;
+  if (target === undefined && !(isEmpty(data) && isThere)) return;
+  const state = target !== undefined ? `a link to ${target}, which is missing` : existsSync(data) ? 'empty' : 'missing';
+  const folder = dirname(data);
+  throw new Trouble(
+    `the data of the database, ${data}, is ${state}${isThere ? `, while its password is in ${passwordFile}` : ''}. ` +
+      `Mount its disk, or put it back. To start with a new, empty one instead:  mv ${folder} ${folder}.old`,
+  );
+}
+
+const isLink = (file) => lstatSync(file, { throwIfNoEntry: false })?.isSymbolicLink() ?? false;
 
 /** What is missing of a database is said; nothing of it is ever removed. */
 function refuseIncomplete(data, passwordFile) {

@@ -8,7 +8,7 @@ import { catalogueSchema } from '../core/materials/catalogueSchema';
 import { daySchema } from '../core/measure/instant';
 import { MIRRORINGS } from '../core/room/copyRoom';
 import { choicesSchema, methodSchema } from '../core/room/methodSchema';
-import { hangSchema, type Room, roomSchema } from '../core/room/schema';
+import { hangSchema, ROOM_PARTS, type Room, roomSchema } from '../core/room/schema';
 import { crewSchema } from '../core/work/crew';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
@@ -134,7 +134,10 @@ export const COMMANDS = {
     z.strictObject({
       house,
       added: z.array(roomSchema.omit({ id: true })).max(MOST_ROOMS, 'are too many'),
-      changed: z.array(z.strictObject({ room: roomSchema, version })).max(MOST_ROOMS, 'are too many'),
+      /** `parts`: what is taken of the room, all but its place and its method where it is left out. */
+      changed: z
+        .array(z.strictObject({ room: roomSchema, version, parts: z.array(z.enum(ROOM_PARTS)).optional() }))
+        .max(MOST_ROOMS, 'are too many'),
       removed: z.array(z.strictObject({ room, version })).max(MOST_ROOMS, 'are too many'),
       head: z.strictObject({ version, method: methodSchema.optional(), hang: hangSchema.optional() }).optional(),
     }),

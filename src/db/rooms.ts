@@ -1,4 +1,5 @@
 import type { Transaction } from 'sequelize';
+import { takeParts } from '../core/house/compareHouse';
 import type { HouseHead } from '../core/house/schema';
 import type { Room } from '../core/room/schema';
 import { type Change, isIn, withChange } from './chain';
@@ -61,7 +62,11 @@ async function insertRooms(
 /** What is taken over of a house file, over the versions that were seen. */
 export interface Merge {
   readonly added: readonly Omit<Room, 'id'>[];
-  readonly changed: readonly { readonly room: Room; readonly version: number }[];
+  readonly changed: readonly {
+    readonly room: Room;
+    readonly version: number;
+    readonly parts?: readonly (keyof Room)[] | undefined;
+  }[];
   readonly removed: readonly { readonly room: string; readonly version: number }[];
   readonly head: ({ readonly version: number } & Partial<Pick<HouseHead, 'method' | 'hang'>>) | undefined;
 }
@@ -75,7 +80,10 @@ export async function mergeHouse(
   const done = await withRooms(houseId, async (rows, transaction, house) => {
     const rowOf = (id: string, version: number) =>
       rows.find((row) => row.id === id && row.version === version && !row.removedAt);
-    const over = changed.map(({ room, version }) => ({ room, row: rowOf(room.id, version) }));
+    const over = changed.map(({ room, version, parts }) => {
+      const row = rowOf(room.id, version);
+      return { row, room: row && takeParts(row.room, room, parts) };
+    });
     const away = removed.map(({ room, version }) => rowOf(room, version));
     if (over.some(({ row }) => !row) || away.includes(undefined)) return false;
     if (head && head.version !== house.version) return false;

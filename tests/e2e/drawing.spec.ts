@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { readDxf } from '../../src/core/dxf/readDxf';
 import { expect, test, untilTaken, visit } from './site';
@@ -159,6 +160,14 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
   await expect(list.getByRole('checkbox', { name: /Loft.*new/ })).toBeChecked();
   await expect(list.getByRole('checkbox', { name: /Bath.*not in the file/ })).not.toBeChecked();
   await list.getByRole('checkbox', { name: /How the house is finished/ }).uncheck();
+  // What nobody chose of the file stays as it is by then: somebody puts the room to its place on the plan.
+  const placed = {
+    house: house.split('/').at(-1),
+    room: 'hall',
+    at: [12, 34],
+    change: { id: randomUUID(), after: [] },
+  };
+  expect((await page.request.post('/api/commands/placeRoom', { data: placed })).status()).toBe(200);
   await untilTaken(page, '/commands/mergeHouse', () =>
     dialog.getByRole('button', { name: 'Take over 2 changes' }).click(),
   );
@@ -166,6 +175,7 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
   const named = (id: string) => after.rooms.find((room: { id: string }) => room.id === id);
   expect(after.rooms).toHaveLength(rooms.length + 1);
   expect(named('hall').height).toBe(rooms.find((room: { id: string }) => room.id === 'hall').height + 12);
+  expect(named('hall').at).toEqual([12, 34]);
   expect(after.method).toEqual(head.method);
 
   // Over what somebody changed meanwhile nothing is taken, not even what would fit.
@@ -180,6 +190,8 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
     data: { house: house.split('/').at(-1), version: 2, room: { ...named('hall'), name: 'Long hall' } },
   });
   expect(await saved.json()).toMatchObject({ ok: true, value: { kind: 'saved' } });
+  // Also where the page has heard of it.
+  await expect(page.locator('main')).toContainText('Long hall');
   await dialog.getByRole('button', { name: /^Take over/ }).click();
   await expect(dialog.getByRole('alert')).toContainText(
     'Somebody changed this house in the meantime. Nothing was taken',

@@ -1,5 +1,14 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, afterEach, beforeAll, describe, expect, it } from 'vitest';
@@ -65,14 +74,59 @@ describe('the database of a checkout', () => {
     },
   );
 
+  it.each([
+    ['missing', () => {}],
+    ['empty', () => mkdirSync(data)],
+    ['a link to nowhere', () => symlinkSync('/nowhere/data', data)],
+  ])('is never replaced where its data is %s: put back it opens', async (_, leave) => {
+    const away = `${data}.away`;
+    const known = readFileSync(join(state, 'cluster-at'), 'utf8');
+    const password = readFileSync(join(data, '..', 'password'), 'utf8');
+    renameSync(data, away);
+    leave();
+    const lost = await start();
+    expect(lost).toMatch(
+      /Stopped: the database of this folder was in .*Mount its disk, or put it back\. .*empty one instead: {2}mv /,
+    );
+    rmSync(join(state, 'cluster-at'));
+    const half = await start();
+    expect(half).toMatch(/Stopped: the data of the database, .*(missing|empty).*, while its password is in .*mv /);
+    for (const output of [lost, half]) expect(output.trim().split('\n')).toHaveLength(1);
+    expect(readFileSync(join(data, '..', 'password'), 'utf8')).toBe(password);
+    rmSync(data, { recursive: true, force: true });
+    renameSync(away, data);
+    writeFileSync(join(state, 'cluster-at'), known);
+    expect(await start()).toContain(`data ${data}`);
+  });
+
+  it('is not made a second time where the folder is looked for elsewhere', async () => {
+    const file = join(state, 'cluster-at');
+    const known = readFileSync(file, 'utf8');
+    writeFileSync(file, '/moved/cluster\n');
+    expect(await start()).toMatch(
+      /Stopped: the database of this folder was in \/moved\/cluster\. This folder now looks for it in /,
+    );
+    writeFileSync(file, known);
+  });
+
   it('is made anew where a first start was killed while it was made', async () => {
     const folder = join(data, '..');
     const unfinished = join(folder, 'unfinished-1');
-    renameSync(data, join(folder, 'away'));
+    rmSync(data, { recursive: true });
+    rmSync(join(folder, 'password'));
+    rmSync(join(state, 'cluster-at'));
     mkdirSync(join(unfinished, 'data'), { recursive: true });
     expect(await start()).toContain(`data ${data}`);
     expect(existsSync(join(data, 'PG_VERSION'))).toBe(true);
     expect(existsSync(unfinished)).toBe(false);
+  });
+
+  it('is whole where a first start was killed when only its password was left to be put beside it', async () => {
+    const folder = join(data, '..');
+    mkdirSync(join(folder, 'unfinished-2'));
+    renameSync(join(folder, 'password'), join(folder, 'unfinished-2', 'password'));
+    expect(await start()).toContain(`data ${data}`);
+    expect(existsSync(join(folder, 'password'))).toBe(true);
   });
 });
 

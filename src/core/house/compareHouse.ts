@@ -1,5 +1,5 @@
 import { sortedText } from '../measure/sortedText';
-import type { Room } from '../room/schema';
+import { ROOM_PARTS, type Room } from '../room/schema';
 import type { House, HouseHead } from './schema';
 
 /** A room that is another in a file than in its house, and in which of its parts. */
@@ -47,6 +47,21 @@ export function compareHouse(head: HouseHead, rooms: readonly Room[], file: Hous
     method: sortedText(head.method) !== sortedText(file.method),
     hang: sortedText(head.hang) !== sortedText(file.hang),
   };
+}
+
+/** What a room's own page says and not its editor: it changes without making a new version of the room. */
+const BESIDE: readonly (keyof Room)[] = ['at', 'method'];
+
+/**
+ * Takes parts of a room over from a file; whatever else the room has stays.
+ *
+ * @param parts all that the editor of a room says where they are left out
+ * @example takeParts(hall, { ...fromFile, height: 108 }, ['height'])  // the hall, 9 ft high
+ */
+export function takeParts(now: Room, file: Room, parts?: readonly (keyof Room)[]): Room {
+  const taken = parts ?? ROOM_PARTS.filter((part) => !BESIDE.includes(part));
+  const whole = { ...now, ...Object.fromEntries(taken.map((part) => [part, file[part]])) };
+  return Object.fromEntries(Object.entries(whole).filter(([, value]) => value !== undefined)) as unknown as Room;
 }
 
 function differences(a: Room, b: Room): readonly (keyof Room)[] {

@@ -194,6 +194,9 @@ export type Niche = z.infer<typeof nicheSchema>;
 export type Zone = z.infer<typeof zoneSchema>;
 export type HungCourses = z.infer<typeof hungFaceSchema>;
 export type Opening = z.infer<typeof openingSchema>;
+/** What a room is said by. */
+export const ROOM_PARTS = roomSchema.keyof().options;
+
 export type Room = z.infer<typeof roomSchema>;
 /** A room as a quick line describes it; the id and the place on the plan are not the line's to say. */
 export type QuickRoom = Omit<Room, 'id' | 'at'>;

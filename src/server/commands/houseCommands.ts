@@ -41,7 +41,7 @@ export const houseCommands: Handlers<'createHouse' | 'importHouse' | 'mergeHouse
     const known = new Map(stored.rooms.map(({ room }) => [room.id, room]));
     const isGone = removed.some(({ room }) => !known.has(room)) || changed.some(({ room }) => !known.has(room.id));
     if (isGone) return refused('stale', MERGED_STALE);
-    const over = changed.map(({ room, version }) => ({ room: withIds(room, then.unit), version }));
+    const over = changed.map(({ room, ...own }) => ({ ...own, room: withIds(room, then.unit) }));
     const more = added.map((room) => withIds({ ...room, id: 'new' }, then.unit));
     const leaves = new Set([...removed.map(({ room }) => room), ...over.map(({ room }) => room.id)]);
     const rooms = [

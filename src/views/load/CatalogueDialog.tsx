@@ -54,19 +54,16 @@ export function CatalogueButton(props: {
       <button type="button" className="btn" onClick={() => setOpen(true)}>
         What we buy …
       </button>
-      {open && <CatalogueDialog key={props.version} {...props} close={() => setOpen(false)} />}
+      {open && <CatalogueDialog {...props} close={() => setOpen(false)} />}
     </>
   );
 }
 
-function CatalogueDialog({
-  catalogue,
-  version,
-  learned,
-  unit,
-  close,
-}: Parameters<typeof CatalogueButton>[0] & { readonly close: () => void }) {
-  const [texts, setTexts] = useState(() => textsOf(catalogue, unit));
+function CatalogueDialog({ close, ...shown }: Parameters<typeof CatalogueButton>[0] & { readonly close: () => void }) {
+  // Somebody else may change it meanwhile: what is typed here stays, and is said of what was opened.
+  const [opened] = useState(shown);
+  const { learned, unit } = opened;
+  const [texts, setTexts] = useState(() => textsOf(opened.catalogue, unit));
   const [fault, setFault] = useState<{ readonly field: string; readonly reason: string }>();
   const { run, busy, message } = useCommand();
   const usual = waresOf(NO_CATALOGUE, unit);
@@ -79,7 +76,7 @@ function CatalogueDialog({
   const save = async () => {
     const reading = catalogueIn(texts, unit);
     setFault(reading.ok ? undefined : reading);
-    if (reading.ok && (await run('saveCatalogue', { version, catalogue: reading.catalogue }))) close();
+    if (reading.ok && (await run('saveCatalogue', { version: opened.version, catalogue: reading.catalogue }))) close();
   };
   const placeholder = (name: WareName, field: ProductField): string => {
     const { pack, waste, leadDays } = usual.of[name];

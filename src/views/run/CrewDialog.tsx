@@ -26,7 +26,9 @@ export function CrewDialog({
   readonly close: () => void;
   readonly changed: () => void;
 }) {
-  const { input, crew: known, crewVersion } = ground;
+  // Somebody else may change the crew meanwhile: what is said here is said of what was opened.
+  const [opened] = useState(ground);
+  const { input, crew: known } = opened;
   const command = useCommand();
   const [members, setMembers] = useState<Readonly<Record<string, MemberDraft>>>(() =>
     Object.fromEntries(input.people.map((person) => [person.id, draftOf(person)])),
@@ -67,7 +69,7 @@ export function CrewDialog({
         ...Object.fromEntries(Object.entries(members).map(([id, draft]) => [id, memberIn(draft)])),
       },
     };
-    if (await command.run('saveCrew', { version: crewVersion, crew })) {
+    if (await command.run('saveCrew', { version: opened.crewVersion, crew })) {
       changed();
       close();
     }
@@ -95,7 +97,7 @@ export function CrewDialog({
                 <tr key={id}>
                   <th scope="row" className="align-top">
                     {name}
-                    <p className="text-sm font-normal text-muted">{paceWords(ground.paces[id])}</p>
+                    <p className="text-sm font-normal text-muted">{paceWords(opened.paces[id])}</p>
                     <label className="mt-1 flex items-center gap-1 font-normal">
                       <input
                         type="checkbox"

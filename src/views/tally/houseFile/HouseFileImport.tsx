@@ -37,6 +37,8 @@ export function HouseFileImport({
   const router = useRouter();
   const { run, busy, message } = useCommand();
   const [compared, setCompared] = useState<Compared>();
+  // What is taken over is taken over the house beside which the file was laid, whatever the page shows by then.
+  const [opened, setOpened] = useState({ houseVersion, rooms });
   const [reasons, setReasons] = useState<readonly string[]>([]);
   const [reading, setReading] = useState<string>();
   // What is gone from the file stays in the house unless somebody says so: a file may be of one floor.
@@ -56,6 +58,7 @@ export function HouseFileImport({
     try {
       const asked = worker.ask();
       const own = rooms.map(({ room }) => room);
+      setOpened({ houseVersion, rooms });
       const answer = await asked.compare(await file.text(), house, own);
       if (!worker.isAsked(asked)) return;
       setReading(undefined);
@@ -68,7 +71,7 @@ export function HouseFileImport({
   };
   const takes = (key: string) => !without.has(key);
   const found = compared?.found;
-  const versionOf = (id: string) => rooms.find(({ room }) => room.id === id)?.version ?? 0;
+  const versionOf = (id: string) => opened.rooms.find(({ room }) => room.id === id)?.version ?? 0;
   const chosen = found && {
     added: found.added.filter(({ id }) => takes(`new ${id}`)),
     changed: found.changed.filter(({ now }) => takes(`changed ${now.id}`)),
@@ -84,11 +87,15 @@ export function HouseFileImport({
     const done = await run('mergeHouse', {
       house: houseId,
       added: chosen.added.map(({ id: _id, ...room }) => room),
-      changed: chosen.changed.map(({ file }) => ({ room: file, version: versionOf(file.id) })),
+      changed: chosen.changed.map(({ file, parts }) => ({
+        room: file,
+        version: versionOf(file.id),
+        parts: [...parts],
+      })),
       removed: chosen.gone.map(({ id }) => ({ room: id, version: versionOf(id) })),
       ...((chosen.method || chosen.hang) && {
         head: {
-          version: houseVersion,
+          version: opened.houseVersion,
           ...(chosen.method && { method: compared.head.method }),
           ...(chosen.hang && { hang: compared.head.hang }),
         },
