@@ -1,5 +1,5 @@
 import { ConnectionError, DatabaseError, Sequelize } from 'sequelize';
-import { inReading } from './firm';
+import { inReading, readingOfNow } from './firm';
 import { guardRows } from './ownRows';
 
 /** Nothing computes longer in the database: readings are recorded in slices; ms. */
@@ -44,10 +44,11 @@ function connected(): Sequelize {
 }
 
 /**
- * Reads several things of a firm together, in one transaction and over one connection. Nothing is written meanwhile.
+ * Reads several things of a firm together, in one transaction and over one connection: that in which they are read already, where there
+ * is one. Nothing is written meanwhile.
  */
 export const readTogether = <Value>(run: () => Promise<Value>): Promise<Value> =>
-  connection().transaction((reading) => inReading(reading, run));
+  readingOfNow() ? run() : connection().transaction((reading) => inReading(reading, run));
 
 /** What PostgreSQL says while it stops, starts or has no room left, and when a statement took too long. */
 const NOT_NOW = /^(08...|57P0[1-5]|57014|55P03|53...)$/;

@@ -8,6 +8,7 @@ import { isInTime } from '../core/measure/instant';
 import type { Problem } from '../core/room/problem';
 import { checkEntries, type PiecesOf } from './checkEntries';
 import { now } from './clock';
+import { inReading } from './firm';
 import { handedSince } from './handedOut';
 import { lockHouse } from './houses';
 import { EntryRow, models } from './models';
@@ -19,8 +20,14 @@ interface FoundOut {
   readonly put: PutOn | undefined;
 }
 
+/** How far the log and the rooms of a house had come when somebody looked. */
+export interface SeenHouse {
+  readonly seq: number;
+  readonly rooms: number;
+}
+
 /** What became of entries sent: all recorded (some perhaps before), or none of them. */
-export type AppendResult =
+export type AppendResult<Refusal = never> =
   | { readonly kind: 'recorded'; readonly seqs: Readonly<Record<string, number>> }
   | { readonly kind: 'conflict'; readonly id: string }
   | { readonly kind: 'noHouse' }
@@ -30,7 +37,9 @@ export type AppendResult =
   /** Somebody else put the same on in between. */
   | { readonly kind: 'ran'; readonly clashes: readonly Ran[] }
   /** Somebody handed out the same in between. */
-  | { readonly kind: 'handed'; readonly room: string };
+  | { readonly kind: 'handed'; readonly room: string }
+  /** Something was recorded or changed in between against which they cannot be recorded. */
+  | { readonly kind: 'against'; readonly why: Refusal };
 
 /**
  * The log of a house in the order of recording.
@@ -52,15 +61,17 @@ export async function listEntries(houseId: string, after = 0): Promise<readonly 
  * everything before it. An entry sent again unchanged is recorded once; changed, it is a conflict.
  *
  * @param piecesOf the pieces of rooms, which a caller may remember between calls
+ * @param rules what a caller asks of the house while nobody else can change it: returns why the entries cannot be recorded
  */
-export async function appendEntries(
+export async function appendEntries<Refusal = never>(
   houseId: string,
   by: Pick<Person, 'id' | 'role'>,
   entries: readonly NewEntry[],
   piecesOf: PiecesOf = takenOffHere,
-): Promise<AppendResult> {
+  rules?: (now: SeenHouse) => Promise<Refusal | undefined>,
+): Promise<AppendResult<Refusal>> {
   const { sequelize, RoomRow } = models();
-  const append = sequelize.transaction(async (transaction): Promise<AppendResult> => {
+  const append = sequelize.transaction(async (transaction): Promise<AppendResult<Refusal>> => {
     const house = await lockHouse(houseId, transaction);
     if (!house) return { kind: 'noHouse' };
     const ids = [
@@ -77,6 +88,9 @@ export async function appendEntries(
     if (handed !== undefined) return { kind: 'handed', room: handed };
     const ran = await ranSince(unknown, by.id, houseId, transaction);
     if (ran.length > 0) return { kind: 'ran', clashes: ran };
+    const now = { seq: house.nextSeq - 1, rooms: house.roomsSeq };
+    const why = rules && (await inReading(transaction, () => rules(now)));
+    if (why !== undefined) return { kind: 'against', why };
     const foundOf = await checkEntries(unknown, house, piecesOf, transaction);
 
     const seqs: Record<string, number> = {};

@@ -1,6 +1,6 @@
 import type { Transaction } from 'sequelize';
 import { takeParts } from '../core/house/compareHouse';
-import type { HouseHead } from '../core/house/schema';
+import { type HouseHead, MOST_ROOMS } from '../core/house/schema';
 import type { Room } from '../core/room/schema';
 import { type Change, isIn, withChange } from './chain';
 import { firm } from './firm';
@@ -25,15 +25,20 @@ async function withRooms<Value>(
 /**
  * Adds rooms after another one, or at the end; their ids are made from their names and are unique in the house.
  *
- * @returns the rooms with their ids, or undefined when the house is gone
+ * @returns the rooms with their ids, `full` when the house would hold too many, or undefined when it is gone
  */
 export function addRooms(
   houseId: string,
   rooms: readonly Omit<Room, 'id'>[],
   after?: string,
-): Promise<readonly Room[] | undefined> {
-  return withRooms(houseId, (rows, transaction) => insertRooms(houseId, rows, rooms, transaction, after));
+): Promise<readonly Room[] | 'full' | undefined> {
+  return withRooms(houseId, async (rows, transaction) =>
+    hasPlace(rows, rooms.length) ? insertRooms(houseId, rows, rooms, transaction, after) : 'full',
+  );
 }
+
+const hasPlace = (rows: readonly RoomRow[], more: number): boolean =>
+  rows.filter(({ removedAt }) => !removedAt).length + more <= MOST_ROOMS;
 
 async function insertRooms(
   houseId: string,
@@ -96,15 +101,18 @@ export async function mergeHouse(
         { transaction },
       );
     }
+    if (!hasPlace(rows, added.length - away.length)) return false;
     if (added.length > 0) await insertRooms(houseId, rows, added, transaction);
     return true;
   });
   return done ?? false;
 }
 
-/** Removes a room, or brings it back; its entries stay in the log. False when there is no such room. */
-export async function setRemoved(houseId: string, id: string, removedAt: Date | null): Promise<boolean> {
-  const done = await withRooms(houseId, async (_rows, transaction) => {
+/** Removes a room, or brings it back; its entries stay in the log. False when there is no such room, `full` when there is no place for it. */
+export async function setRemoved(houseId: string, id: string, removedAt: Date | null): Promise<boolean | 'full'> {
+  const done = await withRooms(houseId, async (rows, transaction) => {
+    const isBack = removedAt === null && rows.some((row) => row.id === id && row.removedAt);
+    if (isBack && !hasPlace(rows, 1)) return 'full';
     const [count] = await models().RoomRow.update({ removedAt }, { where: { houseId, id }, transaction });
     return count > 0;
   });

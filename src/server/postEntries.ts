@@ -9,7 +9,7 @@ import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
 import type { Ran } from '../db/ranSince';
 import { clashWords, type LoggedTwice } from '../words/loggedWords';
-import { checkEntryRules } from './checkEntryRules';
+import { entryRules } from './entryRules';
 import { loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
@@ -66,9 +66,9 @@ export async function postEntries(request: Request): Promise<Response> {
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
-    const refusal = await checkEntryRules(house, entries, person.id);
-    if (refusal) return refusal;
-    const result = await appendEntries(house, person, entries, piecesOf);
+    const rules = await entryRules(house, entries, person.id);
+    const result = await appendEntries(house, person, entries, piecesOf, rules);
+    if (result.kind === 'against') return result.why;
     return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);
   });
 }
@@ -96,7 +96,7 @@ async function askWhichCounts(house: string, ran: readonly Ran[], entries: reado
   return refuse(409, clashWords(clashes, room, timeZone), undefined, asks);
 }
 
-function answerTo(result: Exclude<AppendResult, { kind: 'ran' }>): Response {
+function answerTo(result: Exclude<AppendResult, { kind: 'ran' | 'against' }>): Response {
   switch (result.kind) {
     case 'recorded':
       return Response.json({ seqs: result.seqs });

@@ -1,6 +1,6 @@
 import { type Answer, granted, refused } from '../../contract/answer';
 import type { RoomSaved } from '../../contract/commands';
-import { type HouseHead, MOST_ROOMS } from '../../core/house/schema';
+import type { HouseHead } from '../../core/house/schema';
 import { checkRoom } from '../../core/room/checks/checkRoom';
 import { copiesOf } from '../../core/room/copyRoom';
 import { withIds } from '../../core/room/ids';
@@ -18,7 +18,6 @@ export const roomCommands: Handlers<
   addRooms: async ({ house, rooms }) => {
     const stored = await findHouse(house);
     if (!stored) return refused('notFound', HOUSE_GONE);
-    if (stored.rooms.length + rooms.length > MOST_ROOMS) return refused('invalid', FULL);
     const whole = rooms.map((room) => withIds({ ...room, id: 'new' }, stored.head.unit));
     const problems = whole.flatMap((room, index) =>
       checkRoom(room, stored.head).map(({ path, reason }) => ({ path: `rooms[${index}].${path}`, reason })),
@@ -29,8 +28,7 @@ export const roomCommands: Handlers<
         rooms.length === 1 ? 'The room was not saved.' : 'None of the rooms was saved.',
         problems,
       );
-    const added = await addRooms(house, whole);
-    return added ? granted({ ids: added.map(({ id }) => id) }) : refused('notFound', HOUSE_GONE);
+    return addedRooms(await addRooms(house, whole));
   },
 
   saveRoom: async ({ house, version, room }, person) => {
@@ -48,18 +46,19 @@ export const roomCommands: Handlers<
     const stored = await findHouse(house);
     const original = stored?.rooms.find((candidate) => candidate.room.id === room)?.room;
     if (!stored || !original) return refused('notFound', ROOM_GONE);
-    if (stored.rooms.length + times > MOST_ROOMS) return refused('invalid', FULL);
     const names = stored.rooms.map((candidate) => candidate.room.name);
     const copies = copiesOf(original, names, times, mirror, stored.head.unit);
-    const added = await addRooms(house, copies, room);
-    return added ? granted({ ids: added.map(({ id }) => id) }) : refused('notFound', HOUSE_GONE);
+    return addedRooms(await addRooms(house, copies, room));
   },
 
   removeRoom: async ({ house, room }) =>
     (await setRemoved(house, room, new Date(now()))) ? granted(null) : refused('notFound', ROOM_GONE),
 
-  restoreRoom: async ({ house, room }) =>
-    (await setRemoved(house, room, null)) ? granted(null) : refused('notFound', ROOM_GONE),
+  restoreRoom: async ({ house, room }) => {
+    const restored = await setRemoved(house, room, null);
+    if (restored === 'full') return refused('invalid', FULL);
+    return restored ? granted(null) : refused('notFound', ROOM_GONE);
+  },
 
   arrangeRooms: async ({ house, order, change }) =>
     (await arrangeRooms(house, order, change))
@@ -69,6 +68,11 @@ export const roomCommands: Handlers<
   placeRoom: async ({ house, room, at, change }) =>
     (await placeRoom(house, room, at, change)) ? granted(null) : refused('notFound', ROOM_GONE),
 };
+
+function addedRooms(added: Awaited<ReturnType<typeof addRooms>>): Answer<{ readonly ids: readonly string[] }> {
+  if (added === 'full') return refused('invalid', FULL);
+  return added ? granted({ ids: added.map(({ id }) => id) }) : refused('notFound', HOUSE_GONE);
+}
 
 /** Saves what a change makes of a stored room, over the version that was seen, where the room can be so. */
 async function saveChanged(

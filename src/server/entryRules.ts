@@ -3,22 +3,35 @@ import type { NewEntry } from '../core/log/entry';
 import { type EntryRefusal, RULED_KINDS, refusalOf } from '../core/rules/entryRules';
 import type { RoomSnapshot } from '../core/snapshot/houseSnapshot';
 import { movedIn, STOCK } from '../core/stock/stock';
+import type { SeenHouse } from '../db/entries';
 import { findHouse } from '../db/houses';
 import { refusalWords } from '../words/ruleWords';
 import { loadSnapshot } from './loadSnapshot';
 import { refuse } from './refuse';
 
 /**
- * Refuses entries that contradict what is on the walls or in the store, see `refusalOf`; what was recorded before passes, sent as
- * often as it may be.
+ * Makes what `appendEntries` asks while nobody else can change the house. What was worked out before it is asked holds where nothing came in
+ * between.
  */
-export async function checkEntryRules(
+export async function entryRules(
   house: string,
   entries: readonly NewEntry[],
   by: string,
-): Promise<Response | undefined> {
+): Promise<((now: SeenHouse) => Promise<Response | undefined>) | undefined> {
+  if (!entries.some(({ kind }) => RULED_KINDS.has(kind))) return undefined;
+  const seen = await findHouse(house);
+  if (!seen) return undefined;
+  const refusal = await checkEntryRules(house, entries, by);
+  return ({ seq, rooms }) =>
+    seq === seen.seq && rooms === seen.roomsSeq ? Promise.resolve(refusal) : checkEntryRules(house, entries, by);
+}
+
+/**
+ * Refuses entries that contradict what is on the walls or in the store, see `refusalOf`; what was recorded before passes, sent as
+ * often as it may be.
+ */
+async function checkEntryRules(house: string, entries: readonly NewEntry[], by: string): Promise<Response | undefined> {
   const ruled = entries.filter(({ kind }) => RULED_KINDS.has(kind));
-  if (ruled.length === 0 || !(await findHouse(house))) return undefined;
   const { snapshot, log, people, timeZone, now } = await loadSnapshot(house);
   const moves = ruled.some(({ kind }) => kind === 'stock') ? movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)) : [];
   const rooms = new Map(snapshot.rooms.map((room) => [room.room.id, room]));
