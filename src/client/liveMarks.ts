@@ -128,10 +128,17 @@ function lead(channel: BroadcastChannel | undefined): void {
 async function ask(): Promise<Marks | undefined> {
   try {
     const answer = await fetch('/api/live/marks', { cache: 'no-store' });
+    if (answer.status === 401 && (await answer.clone().json()).ended === true) await leaveThisDevice();
     return answer.ok ? marksIn(await answer.json()) : undefined;
   } catch {
     return undefined;
   }
+}
+
+/** Somebody ended the sign-in of this device: the houses that it keeps go, and so does what it shows. What was not sent stays. */
+async function leaveThisDevice(): Promise<void> {
+  await (await import('./outbox/deviceStore')).leaveNothing().catch(() => undefined);
+  window.location.assign('/signin');
 }
 
 /** Every page carries this, so that no library looks at it: marks as the server writes them, or none. */

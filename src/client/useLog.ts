@@ -9,6 +9,7 @@ import { useHouse } from './HouseContext';
 import type { UnsentPhoto } from './outbox/deviceStore';
 import { type Answer, clashesIn, withAnswer } from './outbox/outbox';
 import { sayToServer } from './outbox/theOutbox';
+import { withKnown } from './ownCoats';
 import { useServerClock } from './useServerClock';
 
 type WithoutStamp<Kind> = Kind extends NewEntry ? Omit<Kind, 'id' | 'at' | 'deviceAt'> : never;
@@ -78,7 +79,10 @@ export function useLog(clock: number) {
         : {
             key,
             id: crypto.randomUUID(),
-            entries: said.map((entry): NewEntry => ({ id: crypto.randomUUID(), ...entry, at, ...off })),
+            entries: withKnown(
+              said.map((entry): NewEntry => ({ id: crypto.randomUUID(), ...entry, at, ...off })),
+              showAnew !== undefined,
+            ),
           };
     setSending(true);
     setMessage(undefined);

@@ -24,6 +24,7 @@ import * as housePlans from './migrations/0020-house-plans';
 import * as company from './migrations/0021-company';
 import * as signedSheets from './migrations/0022-signed-sheets';
 import * as crewPlans from './migrations/0023-crew-plans';
+import * as closedFailures from './migrations/0024-closed-failures';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -51,6 +52,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0021-company': company,
   '0022-signed-sheets': signedSheets,
   '0023-crew-plans': crewPlans,
+  '0024-closed-failures': closedFailures,
 };
 
 /**
@@ -92,7 +94,7 @@ BEGIN
   IF NOT has_schema_privilege('${ROWS_ROLE}', 'public', 'USAGE') THEN GRANT USAGE ON SCHEMA public TO ${ROWS_ROLE}; END IF;
   FOR own IN
     SELECT relname FROM pg_class WHERE relnamespace = 'public'::regnamespace AND relkind = 'r'
-      AND relname NOT IN ('migrations', 'unfinished') AND NOT has_table_privilege('${ROWS_ROLE}', oid, 'INSERT')
+      AND relname NOT IN ('migrations', 'unfinished', 'sign_in_failures') AND NOT has_table_privilege('${ROWS_ROLE}', oid, 'INSERT')
   LOOP
     EXECUTE format('GRANT SELECT, INSERT, UPDATE, DELETE ON %I TO ${ROWS_ROLE}', own);
   END LOOP;

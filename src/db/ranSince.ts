@@ -16,8 +16,9 @@ export interface Ran extends Clash {
 }
 
 /**
- * Returns the coats among entries that somebody else logged after the entries' writer last looked, on the same pieces: two who were assigned one
- * job, both without a signal, do not log it twice. Under the house's lock; what was taken back does not count.
+ * Returns the coats among entries that were logged after the entries' writer last looked, on the same pieces: two who were assigned one job,
+ * both without a signal, do not log it twice, and neither does one person on two phones. Under the house's lock; what was taken back does
+ * not count, nor what the writer knew of.
  */
 export async function ranSince(
   entries: readonly NewEntry[],
@@ -31,7 +32,6 @@ export async function ranSince(
     where: {
       houseId,
       kind: 'coat',
-      by: { [Op.ne]: me },
       seq: { [Op.gt]: Math.min(...asked.flatMap(({ payload }) => payload.seen ?? [])) },
     },
     transaction,
@@ -59,13 +59,17 @@ export async function ranSince(
         row.room === room &&
         row.seq > (payload.seen ?? row.seq) &&
         !taken.has(row.id) &&
+        !(payload.knew?.includes(row.id) ?? false) &&
         isSameCoat(payload, row.payload),
     );
     if (!twin) return [];
     const both = piecesOfBoth(payload, twin.payload);
     const isPart = both !== undefined && both.length < (payload.pieces?.length ?? 0);
     const { by, at } = twin;
-    return [{ entry: id, theirs: twin.id, room, by, at, payload: twin.payload, ...(isPart && { pieces: both }) }];
+    const own = by === me ? ({ own: true } as const) : {};
+    return [
+      { entry: id, theirs: twin.id, room, by, at, payload: twin.payload, ...own, ...(isPart && { pieces: both }) },
+    ];
   });
 }
 

@@ -16,21 +16,20 @@ import { refuse } from './refuse';
 export async function entryRules(
   house: string,
   entries: readonly NewEntry[],
-  by: string,
 ): Promise<((now: SeenHouse) => Promise<Response | undefined>) | undefined> {
   if (!entries.some(({ kind }) => RULED_KINDS.has(kind))) return undefined;
   const seen = await findHouse(house);
   if (!seen) return undefined;
-  const refusal = await checkEntryRules(house, entries, by);
+  const refusal = await checkEntryRules(house, entries);
   return ({ seq, rooms }) =>
-    seq === seen.seq && rooms === seen.roomsSeq ? Promise.resolve(refusal) : checkEntryRules(house, entries, by);
+    seq === seen.seq && rooms === seen.roomsSeq ? Promise.resolve(refusal) : checkEntryRules(house, entries);
 }
 
 /**
  * Refuses entries that contradict what is on the walls or in the store, see `refusalOf`; what was recorded before passes, sent as
  * often as it may be.
  */
-async function checkEntryRules(house: string, entries: readonly NewEntry[], by: string): Promise<Response | undefined> {
+async function checkEntryRules(house: string, entries: readonly NewEntry[]): Promise<Response | undefined> {
   const ruled = entries.filter(({ kind }) => RULED_KINDS.has(kind));
   const { snapshot, log, people, timeZone, now } = await loadSnapshot(house);
   const moves = ruled.some(({ kind }) => kind === 'stock') ? movedIn(log.last(STOCK, Number.POSITIVE_INFINITY)) : [];
@@ -47,7 +46,7 @@ async function checkEntryRules(house: string, entries: readonly NewEntry[], by: 
     const room = entry.room === null ? undefined : rooms.get(entry.room);
     const refusal = refusalOf(entry, room, moves);
     // Which of two logs counts is asked when it is recorded.
-    if (refusal?.why === 'sameCoat' && isLoggedByAnother(entry, room, by)) continue;
+    if (refusal?.why === 'sameCoat' && isLoggedTwice(entry, room)) continue;
     if (refusal && refusal.why !== 'fixFirst') return refused(refusal, room);
     const items = refusal?.items.filter((item) => !fixed.has(item)) ?? [];
     if (!room || items.length === 0) continue;
@@ -65,13 +64,13 @@ function asksBack(refusal: EntryRefusal): Asks | undefined {
   return refusal.why === 'sameCoat' ? refusal.why : undefined;
 }
 
-/** Whether somebody else logged the same coat after the writer of an entry last looked. */
-const isLoggedByAnother = ({ kind, payload }: NewEntry, room: RoomSnapshot | undefined, me: string): boolean =>
+/** Whether the same coat was logged after the writer of an entry last looked, without their knowing. */
+const isLoggedTwice = ({ kind, payload }: NewEntry, room: RoomSnapshot | undefined): boolean =>
   kind === 'coat' &&
   payload.seen !== undefined &&
   (room?.state.applied.some(
-    ({ seq, by, payload: own }) =>
-      by !== me &&
+    ({ id, seq, payload: own }) =>
+      !(payload.knew?.includes(id) ?? false) &&
       seq > (payload.seen ?? seq) &&
       own.class === payload.class &&
       own.key === payload.key &&

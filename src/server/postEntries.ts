@@ -66,7 +66,7 @@ export async function postEntries(request: Request): Promise<Response> {
   const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
   if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
-    const rules = await entryRules(house, entries, person.id);
+    const rules = await entryRules(house, entries);
     const result = await appendEntries(house, person, entries, piecesOf, rules);
     if (result.kind === 'against') return result.why;
     return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);
@@ -77,10 +77,10 @@ export async function postEntries(request: Request): Promise<Response> {
 async function askWhichCounts(house: string, ran: readonly Ran[], entries: readonly NewEntry[]): Promise<Response> {
   const { snapshot, people, timeZone } = await loadSnapshot(house);
   const own = ran.filter(({ room }) => room === ran[0]?.room);
-  const clashes = own.flatMap(({ entry: id, by, at, payload }): readonly LoggedTwice[] => {
+  const clashes = own.flatMap(({ entry: id, by, at, payload, own: isOwn }): readonly LoggedTwice[] => {
     const entry = entries.find((sent) => sent.id === id);
     if (entry?.kind !== 'coat') return [];
-    const who = people.find((person) => person.id === by)?.name ?? 'Somebody';
+    const who = isOwn ? undefined : (people.find((person) => person.id === by)?.name ?? 'Somebody');
     return [
       {
         who,
@@ -91,7 +91,12 @@ async function askWhichCounts(house: string, ran: readonly Ran[], entries: reado
   });
   const room = snapshot.rooms.find(({ room: { id } }) => id === own[0]?.room)?.room;
   const asks: Asks = {
-    clashes: own.map(({ entry, theirs, pieces }) => ({ entry, theirs, ...(pieces && { pieces }) })),
+    clashes: own.map(({ entry, theirs, own: isOwn, pieces }) => ({
+      entry,
+      theirs,
+      ...(isOwn && { own: isOwn }),
+      ...(pieces && { pieces }),
+    })),
   };
   return refuse(409, clashWords(clashes, room, timeZone), undefined, asks);
 }

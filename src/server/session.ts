@@ -5,15 +5,21 @@ import { cache } from 'react';
 import { now } from '../db/clock';
 import { inFirm } from '../db/firm';
 import type { Authenticated, Member } from '../db/people';
-import { addSession, endSession, findSession, SESSION_DAYS } from '../db/sessions';
+import { addSession, endSession, findSession } from '../db/sessions';
 import { noteMember } from './requestLog';
 
 interface SessionContent {
   /** What the database knows this sign-in by. */
   token?: string;
+  /** When the cookie was last set, ms since 1970. */
+  setAt?: number;
 }
 
 const DAY_S = 86_400;
+/** As long as browsers keep a cookie. How long a sign-in holds without being used, the database knows. */
+const COOKIE_DAYS = 400;
+/** A cookie that is used is set anew so often. */
+const SET_ANEW_MS = 7 * DAY_S * 1000;
 const LONGEST_DEVICE = 200;
 
 function options(): SessionOptions {
@@ -22,7 +28,7 @@ function options(): SessionOptions {
   return {
     password,
     cookieName: 'oak-session',
-    ttl: SESSION_DAYS * DAY_S,
+    ttl: COOKIE_DAYS * DAY_S,
     // Plain HTTP is served on loopback only; behind TLS, OAK_SECURE_COOKIES=1 keeps the cookie to it.
     cookieOptions: { httpOnly: true, sameSite: 'lax', secure: process.env.OAK_SECURE_COOKIES === '1' },
   };
@@ -37,6 +43,18 @@ export const currentSession = cache(async () => {
   if (found) noteMember(found.person);
   return found;
 });
+
+/** Whether this request comes from a device whose sign-in was ended, or ran out. */
+export const wasSignedIn = async (): Promise<boolean> =>
+  (await session()).token !== undefined && (await currentSession()) === undefined;
+
+/** Sets the cookie of a sign-in that is used anew from time to time: it never runs out by itself. For route handlers, which may set one. */
+export async function renewSession(): Promise<void> {
+  const current = await session();
+  if (current.token === undefined || now() - (current.setAt ?? 0) < SET_ANEW_MS) return;
+  current.setAt = now();
+  await current.save();
+}
 
 /** Who sent this request, or undefined. */
 export const signedIn = async (): Promise<Member | undefined> => (await currentSession())?.person;
@@ -53,6 +71,7 @@ export async function openSession({ id, firm, passwordHash }: Member & Partial<A
   const token = await inFirm(firm, () => addSession(id, device, now(), passwordHash));
   if (token === undefined) return false;
   current.token = token;
+  current.setAt = now();
   await current.save();
   return true;
 }

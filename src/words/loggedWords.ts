@@ -35,19 +35,23 @@ export function loggedCoatWords(
   ].join(', ');
 }
 
-/** A coat that two people logged: theirs, and one's own. */
+/** A coat that two people logged: theirs, and one's own; or one person twice. */
 export interface LoggedTwice {
-  readonly who: string;
+  /** Who logged the other one; undefined where it is the same person. */
+  readonly who: string | undefined;
   readonly theirs: { readonly at: number; readonly payload: CoatSaid };
   readonly mine: { readonly at: number; readonly payload: CoatSaid };
 }
 
-/** Returns the question about coats that somebody else logged in the meantime, with both versions. */
+/** Returns the question about coats that were logged in the meantime, with both versions. */
 export function clashWords(clashes: readonly LoggedTwice[], room: Room | undefined, timeZone: string): string {
   const lines = clashes.map(({ who, theirs, mine }) => {
     const [one, other] = [theirs, mine].map(({ payload }) => loggedCoatWords(payload, room));
     const own = one === other ? 'it' : other;
-    return `${who} logged ${one}, ${instantWords(theirs.at, timeZone)}. You logged ${own}, ${instantWords(mine.at, timeZone)}.`;
+    const now = `You logged ${own}, ${instantWords(mine.at, timeZone)}.`;
+    return who === undefined
+      ? `You already logged ${one} on another page or phone, ${instantWords(theirs.at, timeZone)}. ${now}`
+      : `${who} logged ${one}, ${instantWords(theirs.at, timeZone)}. ${now}`;
   });
   return [`${room ? `${room.name}: ` : ''}${lines.join(' ')}`, 'Which counts?'].join(' ');
 }

@@ -49,3 +49,27 @@ for (const [choice, who] of [
       );
     await phone.close();
   });
+
+test('what one person logs in two tabs is asked about in the second, and what follows in the first is not', async ({
+  browser,
+  house,
+  signIn,
+}) => {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const [first, second] = [await context.newPage(), await context.newPage()];
+  await signIn(first, 'Tobin');
+  for (const tab of [first, second]) {
+    // No tab hears what the other one does.
+    await tab.route('**/api/live**', (route) => route.abort());
+    await visit(tab, `${house}/my-day`);
+    await expect(tab.getByRole('button', { name: 'Done', exact: true })).toBeEnabled();
+  }
+  await first.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(first.getByText(/^Done: /)).toBeVisible();
+  await second.getByRole('button', { name: 'Done', exact: true }).click();
+  const question = second.getByRole('alert').filter({ hasText: 'Which counts?' });
+  await expect(question).toContainText('You already logged');
+  await question.getByRole('button', { name: 'Keep the other' }).click();
+  await expect(question).toHaveCount(0);
+  await context.close();
+});

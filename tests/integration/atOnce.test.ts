@@ -30,7 +30,7 @@ const ROUNDS = 8;
 
 /** Records entries as a request does: what speaks against them is looked at before, and again where something came in between. */
 const post = (house: string, ...entries: readonly NewEntry[]) =>
-  within(async () => appendEntries(house, lead, entries, undefined, await entryRules(house, entries, lead.id)));
+  within(async () => appendEntries(house, lead, entries, undefined, await entryRules(house, entries)));
 const entry = (rest: Pick<NewEntry, 'kind' | 'payload'>, at = '2031-05-06T11:00:00.000Z'): NewEntry =>
   ({ id: randomUUID(), room: 'pantry', at, ...rest }) as NewEntry;
 const coat = () => entry({ kind: 'coat', payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' } } });

@@ -71,6 +71,7 @@ describe('migrations', () => {
       { name: '0021-company' },
       { name: '0022-signed-sheets' },
       { name: '0023-crew-plans' },
+      { name: '0024-closed-failures' },
     ]);
   });
 });

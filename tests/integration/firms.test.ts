@@ -18,6 +18,7 @@ import { addFirm, findFirm } from '@/db/firms';
 import { addHouse, findHouse, listHouses, listMarks, marksFor, saveHouseHead, saveRoom } from '@/db/houses';
 import { makeLaser } from '@/db/lasers';
 import { dropMethod, keepMethod, listMethods } from '@/db/methods';
+import { ROWS_ROLE } from '@/db/ownRows';
 import { addPerson, authenticate, isPasswordOf, listPeople, type Member, removePerson, setPassword } from '@/db/people';
 import { findPhoto, keepPhoto } from '@/db/photos';
 import { chartAir, listAirHours } from '@/db/readingHours';
@@ -273,6 +274,14 @@ describe('a firm', () => {
       select('SELECT relname FROM pg_class WHERE relname = ANY($1) AND NOT relrowsecurity', [tables]),
     );
     expect(open).toEqual([]);
+    // What is of no company is not for what is done for one.
+    const [failures] = await acrossFirms(() =>
+      select<{ closed: boolean; allowed: boolean }>(
+        `SELECT relrowsecurity AS closed, has_table_privilege('${ROWS_ROLE}', oid, 'SELECT, INSERT, UPDATE, DELETE') AS allowed
+         FROM pg_class WHERE relname = 'sign_in_failures'`,
+      ),
+    );
+    expect(failures).toEqual({ closed: true, allowed: false });
   });
 
   it('has names of its own: the same name signs in at each', async () => {

@@ -59,14 +59,30 @@ describe('a coat that two log, both without a signal', () => {
     expect((await said(tape(undefined))).kind).toBe('recorded');
   });
 
-  it('is another one on other pieces, by oneself, and after the first was taken back', async () => {
+  it('is asked about where one person logs it on two phones, and not where the second phone knew of the first', async () => {
+    const house = await newHouse();
+    const said = (entry: NewEntry) => within(() => appendEntries(house, lead, [entry]));
+    const first = tape(0);
+    expect((await said(first)).kind).toBe('recorded');
+    const again = tape(0);
+    expect(await said(again)).toMatchObject({
+      kind: 'ran',
+      clashes: [{ entry: again.id, theirs: first.id, by: lead.id, own: true }],
+    });
+    const knowing = { ...tape(0), payload: { ...tape(0).payload, knew: [first.id] } } as NewEntry;
+    expect((await said(knowing)).kind).toBe('recorded');
+    // The same sent again is the same.
+    expect((await said(knowing)).kind).toBe('recorded');
+    expect(await within(() => listEntries(house))).toHaveLength(2);
+  });
+
+  it('is another one on other pieces, and after the first was taken back', async () => {
     const house = await newHouse();
     const said = (entry: NewEntry, by = lead as typeof other) => within(() => appendEntries(house, by, [entry]));
     if (!one || !two) throw new Error('the pantry has two flats');
     const first = tape(0, [one]);
     expect((await said(first, other)).kind).toBe('recorded');
     expect((await said(tape(0, [two]))).kind).toBe('recorded');
-    expect((await said(tape(0, [one]), other)).kind).toBe('recorded');
     expect((await said(tape(0, [one]))).kind).toBe('ran');
     for (const { id } of await within(() => listEntries(house))) {
       const taken: NewEntry = { id: randomUUID(), room: null, at: first.at, kind: 'void', payload: { target: id } };

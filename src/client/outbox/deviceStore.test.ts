@@ -72,17 +72,28 @@ describe('what a device keeps', () => {
     await keep(seen('h1', 5), 7);
     await keep(seen('h1', 6), 8);
     await keep(seen('h2', 6), 8);
-    expect(await seenMarks()).toEqual([
+    expect(await seenMarks(9)).toEqual([
       { id: 'h1', name: 'House h1', who: 'tobin', seenAt: 8 },
       { id: 'h2', name: 'House h2', who: 'tobin', seenAt: 8 },
     ]);
-    expect(await seenHouse('h1')).toEqual({ house: seen('h1', 6), seenAt: 8 });
-    expect(await seenHouse('h3')).toBeUndefined();
+    expect(await seenHouse('h1', 9)).toEqual({ house: seen('h1', 6), seenAt: 8 });
+    expect(await seenHouse('h3', 9)).toBeUndefined();
     await forgetSeen('h2');
-    expect((await seenMarks()).map(({ id }) => id)).toEqual(['h1']);
+    expect((await seenMarks(9)).map(({ id }) => id)).toEqual(['h1']);
     await leaveNothing();
-    expect(await seenMarks()).toEqual([]);
+    expect(await seenMarks(9)).toEqual([]);
     expect(await idsOf()).toEqual(['a']);
+  });
+
+  it('forgets a house that was not seen for a month', async () => {
+    const DAY = 86_400_000;
+    await keep(seen('h1', 5), 0);
+    await keep(seen('h2', 5), 2 * DAY);
+    expect(await seenHouse('h1', 30 * DAY)).toBeDefined();
+    expect(await seenHouse('h1', 30 * DAY + 1)).toBeUndefined();
+    expect((await seenMarks(30 * DAY + 1)).map(({ id }) => id)).toEqual(['h2']);
+    // It is gone, not only passed over.
+    expect((await seenMarks(1)).map(({ id }) => id)).toEqual(['h2']);
   });
 
   it.each([
@@ -111,12 +122,12 @@ describe('what a device keeps', () => {
     expect(await unsentPhoto('p')).toBeUndefined();
     await keep(seen('h1', 5), 7);
     await leaveNothing();
-    expect([await seenMarks(), await signOutsHere()]).toEqual([[], 1]);
+    expect([await seenMarks(9), await signOutsHere()]).toEqual([[], 1]);
   });
 
   it('is of one person: whoever comes next takes the houses of the one before away', async () => {
     await keep(seen('h1', 5), 7);
     await keep(seen('h2', 6, 'ines'), 8);
-    expect((await seenMarks()).map(({ id, who }) => [id, who])).toEqual([['h2', 'ines']]);
+    expect((await seenMarks(9)).map(({ id, who }) => [id, who])).toEqual([['h2', 'ines']]);
   });
 });

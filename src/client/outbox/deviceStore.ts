@@ -140,13 +140,28 @@ export const signOutsHere = async (): Promise<number> =>
 const countOf = async (signOuts: { readonly get: (key: string) => Promise<number | undefined> }): Promise<number> =>
   (await signOuts.get(COUNT)) ?? 0;
 
-/** The houses that this device keeps. */
-export const seenMarks = async (): Promise<readonly SeenMark[]> =>
-  (await (await device()).getAll('seen')).map(({ id, name, who, seenAt }) => ({ id, name, who, seenAt }));
+/** A house that was not seen for so long is forgotten: whoever has the device by then may not be of the crew any more. */
+const KEPT_MS = 30 * 86_400_000;
+
+/**
+ * Returns the houses that this device keeps, and forgets those that were not seen for a month.
+ *
+ * @param at the device's time, ms since 1970
+ */
+export const seenMarks = async (at = Date.now()): Promise<readonly SeenMark[]> => {
+  const all = await (await device()).getAll('seen');
+  const old = all.filter(({ seenAt }) => at - seenAt > KEPT_MS);
+  for (const { id } of old) await forgetSeen(id);
+  return all.flatMap((kept) => {
+    const { id, name, who, seenAt } = kept;
+    return old.includes(kept) ? [] : [{ id, name, who, seenAt }];
+  });
+};
 
 /** A house as it was seen last. */
-export const seenHouse = async (id: string): Promise<SeenHouse | undefined> => {
+export const seenHouse = async (id: string, at = Date.now()): Promise<SeenHouse | undefined> => {
   const kept = await (await device()).get('seen', id);
+  if (kept && at - kept.seenAt > KEPT_MS) return undefined;
   return kept && { house: JSON.parse(await gunzipped(kept.packed)), seenAt: kept.seenAt };
 };
 

@@ -1,4 +1,6 @@
 /** One thing is not shown by more. */
+/** So many of its own entries a coat tells that its writer knew of. */
+export const MOST_KNOWN = 50;
 export const MOST_PHOTOS = 6;
 
 /** With what a surface is sanded. */

@@ -3,7 +3,7 @@ import { SUBSTRATES } from '../air/dryingHours';
 import { instantSchema } from '../measure/instant';
 import { COAT_KEYS, COATED_CLASSES, SIDES } from '../method/coat';
 import { DEFECT_KINDS } from '../method/defects';
-import { BETWEEN_COATS, MOST_PHOTOS, REPEATS, SANDED_WITH } from './choices';
+import { BETWEEN_COATS, MOST_KNOWN, MOST_PHOTOS, REPEATS, SANDED_WITH } from './choices';
 
 /** Ids are compared as they are written: in small letters. */
 export const uuid = (error: string) => z.uuid(error).toLowerCase();
@@ -86,6 +86,8 @@ export const coatPayload = z.strictObject({
   batch: shortText(40).optional(),
   /** The last entry that was seen: what somebody else put on after it is not put on again. */
   seen: z.int().min(0).optional(),
+  /** The same coat's entries that its writer knew of beside: said on the same page or phone, which may not have shown them yet. */
+  knew: z.array(uuid('must be an entry')).max(MOST_KNOWN).optional(),
   ...run,
 });
 

@@ -5,6 +5,8 @@ import { liveStream } from './liveStream';
 vi.mock('../session', () => ({
   currentSession: vi.fn(async () => ({ id: 'session', person: { id: 'p', firm: 'f', name: 'Marit', role: 'lead' } })),
   signedIn: vi.fn(),
+  renewSession: vi.fn(),
+  wasSignedIn: vi.fn(),
 }));
 vi.mock('../../db/houses', () => ({ listMarks: vi.fn(async () => []), marksFor: () => ({}) }));
 const listeners: Listener[] = [];

@@ -2,7 +2,7 @@ import { inFirm } from '../../db/firm';
 import { listMarks, marksFor } from '../../db/houses';
 import type { Member } from '../../db/people';
 import { refuse } from '../refuse';
-import { currentSession, signedIn } from '../session';
+import { currentSession, renewSession, signedIn, wasSignedIn } from '../session';
 import { isStopping, listen, type Marks, openOf } from './hub';
 
 const BEAT_MS = 20_000;
@@ -25,9 +25,10 @@ const stopping = (): Response =>
 export async function liveStream(request: Request): Promise<Response> {
   if (isStopping()) return stopping();
   const current = await currentSession();
-  if (!current) return refuse(401, 'You are signed out.');
+  if (!current) return signedOut();
   const { id: session, person: member } = current;
   if (openOf(member.id) >= MOST_STREAMS) return refuse(503, 'You have too many pages open. Close some.');
+  await renewSession();
   const first = await ownMarks(member);
   const encoder = new TextEncoder();
   let gone = () => {};
@@ -79,8 +80,13 @@ export async function liveStream(request: Request): Promise<Response> {
 export async function liveMarks(): Promise<Response> {
   if (isStopping()) return stopping();
   const member = await signedIn();
-  if (!member) return refuse(401, 'You are signed out.');
+  if (!member) return signedOut();
   return Response.json(await ownMarks(member), { headers: { 'cache-control': 'no-store' } });
+}
+
+/** A device whose sign-in was ended is told so: it forgets the houses that it keeps. */
+async function signedOut(): Promise<Response> {
+  return Response.json({ message: 'You are signed out.', ended: await wasSignedIn() }, { status: 401 });
 }
 
 const ownMarks = async (member: Member): Promise<Marks> =>

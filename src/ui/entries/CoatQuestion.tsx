@@ -11,6 +11,13 @@ function choicesOf(asks: AskedCoat['asks']): readonly (readonly [words: string, 
       ['Next coat', { repeat: 'next' }],
     ];
   }
+  if ('clashes' in asks && asks.clashes.every(({ own }) => own)) {
+    return [
+      ['Keep this one', { counts: 'mine' }],
+      ['Keep the other', { counts: 'theirs' }],
+      ['Count both', { counts: 'both' }],
+    ];
+  }
   if ('clashes' in asks) {
     return [
       ['Keep mine', { counts: 'mine' }],

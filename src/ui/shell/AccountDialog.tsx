@@ -1,6 +1,5 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { leaveNothing } from '@/client/outbox/deviceStore';
 import { useOutbox } from '@/client/outbox/useOutbox';
@@ -10,7 +9,6 @@ import { PageLink } from '../PageLink';
 
 /** Shows the account menu. Signing out removes the houses that this device kept; unsent entries stay. */
 export function AccountDialog({ name, close }: { readonly name: string; readonly close: () => void }) {
-  const router = useRouter();
   const { groups } = useOutbox();
   const [lost, setLost] = useState(false);
   const leave = async () => {
@@ -21,8 +19,8 @@ export function AccountDialog({ name, close }: { readonly name: string; readonly
       return;
     }
     await leaveNothing().catch(() => undefined);
-    router.push('/signin');
-    router.refresh();
+    // Loaded anew: nothing that was shown stays in the browser's memory.
+    window.location.assign('/signin');
   };
   return (
     <Dialog title={name} close={close} className="gloves">

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { useSubmit } from '@/client/useSubmit';
 import { Sign } from '@/ui/Sign';
@@ -33,6 +34,10 @@ export function SignInView({ purpose, asksFirm }: SignInViewProps) {
   const router = useRouter();
   const form = useForm<Credentials>({ defaultValues: { firm: '', name: '', password: '' } });
   const { send, busy, message } = useSubmit(purpose, form);
+  // Nobody is signed in here: what the device keeps of houses is nobody's any more.
+  useEffect(() => {
+    void import('@/client/outbox/deviceStore').then(({ leaveNothing }) => leaveNothing()).catch(() => undefined);
+  }, []);
   return (
     <main className="grid min-h-dvh place-items-center p-4">
       <form
