@@ -15,7 +15,9 @@ export async function backup(file) {
   if (existsSync(place)) throw new Trouble(`${file} is there already; name another file.`);
   await withDatabase(async (url) => {
     const unfinished = `${place}.unfinished`;
-    const { code, output } = await tool('pg_dump', ['--format=custom', `--file=${unfinished}`, url]);
+    // It holds the hashes of all passwords: nobody else on this machine reads it.
+    writeFileSync(unfinished, '', { mode: 0o600 });
+    const { code, output } = await tool('pg_dump', ['--format=custom', `--file=${unfinished}`], url);
     if (code !== 0) {
       rmSync(unfinished, { force: true });
       throw new Trouble(`nothing was saved: ${lastLine(output)}`);
@@ -24,7 +26,10 @@ export async function backup(file) {
   });
 }
 
-/** Puts a saved database back in place of what is there, in one transaction, and brings it up to date. */
+/**
+ * Puts a saved database back in place of what is there, in one transaction, and brings it up to date. Everybody signs in again, and who was
+ * removed since stays removed.
+ */
 export async function restore(file) {
   if (!existsSync(file)) throw new Trouble(`there is no file ${file}.`);
   await refuseWhatDoesNotFit(file);
@@ -38,17 +43,16 @@ export async function restore(file) {
     const read = await tool('pg_restore', ['--no-owner', '--no-privileges', `--file=${script}`, resolve(file)]);
     if (read.code !== 0) throw new Trouble(`${file} cannot be read: ${lastLine(read.output)}`);
     await withDatabase(async (url) => {
-      const { code, output } = await tool('psql', [
-        '--quiet',
-        '--no-psqlrc',
-        '--set=ON_ERROR_STOP=1',
-        '--single-transaction',
-        `--file=${first}`,
-        `--file=${script}`,
-        url,
-      ]);
+      const since = join(folder, 'since.sql');
+      writeFileSync(since, `DELETE FROM sessions;\n${await removedIn(url)}`);
+      const run = (...files) =>
+        tool('psql', [...PSQL, '--single-transaction', ...files.map((one) => `--file=${one}`)], url);
+      const { code, output } = await run(first, script);
       if (code !== 0) throw new Trouble(`nothing was changed: ${lastLine(output)}`);
+      // What was saved may be of an older release, which knew of less.
       await databaseCommand('prepare', [], { DATABASE_URL: url });
+      const ended = await run(since);
+      if (ended.code !== 0) throw new Trouble(`it is back, but old sign-ins still hold: ${lastLine(ended.output)}`);
     });
   } finally {
     rmSync(folder, { recursive: true, force: true });
@@ -65,5 +69,35 @@ async function refuseWhatDoesNotFit(file) {
   if (newer) throw new Trouble(`${file} was saved by a newer Oak Tally (${newer}). Restore it with that one.`);
 }
 
-const tool = async (name, args) => run(join(await needPostgres(), name), args);
+/** The statements that remove the people again who are removed in a database as it is now; none where it has none. */
+async function removedIn(url) {
+  const asked = "SELECT id || ' ' || removed_at FROM people WHERE removed_at IS NOT NULL ORDER BY id";
+  const { code, output } = await tool('psql', [...PSQL, '--tuples-only', '--no-align', `--command=${asked}`], url);
+  const people = code === 0 ? output.trim().split('\n') : [];
+  return people
+    .map((line) => /^([0-9a-f-]{36}) (.+)$/.exec(line))
+    .filter((found) => found !== null)
+    .map(([, id, at]) => `UPDATE people SET removed_at = '${at}' WHERE id = '${id}' AND removed_at IS NULL;`)
+    .join('\n');
+}
+
+const PSQL = ['--quiet', '--no-psqlrc', '--set=ON_ERROR_STOP=1'];
+
+/** Runs one of PostgreSQL's tools; its password is in a file for it alone, for everybody on a machine sees what stands on its command line. */
+async function tool(name, args, url) {
+  const program = join(await needPostgres(), name);
+  if (!url) return run(program, args);
+  const folder = mkdtempSync(join(tmpdir(), 'oak-password-'));
+  try {
+    const place = new URL(url);
+    const password = decodeURIComponent(place.password).replace(/[\\:]/g, '\\$&');
+    const file = join(folder, 'pgpass');
+    writeFileSync(file, `*:*:*:*:${password}\n`, { mode: 0o600 });
+    place.password = '';
+    return await run(program, [...args, `--dbname=${place.href}`], { env: { ...process.env, PGPASSFILE: file } });
+  } finally {
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
 const lastLine = (output) => output.trim().split('\n').at(-1);

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -118,9 +118,23 @@ describe('preparing a database', () => {
     expect(script('backup').stderr).toContain('say where to:  npm run backup -- FILE');
     expect(script('backup', file).stdout).toContain(`Everything is saved in ${file}.`);
     expect(script('backup', file).stderr).toContain(`${file} is there already`);
+    // Nobody else on the machine reads it.
+    expect(statSync(file).mode & 0o777).toBe(0o600);
+    await ask(
+      own,
+      `INSERT INTO sessions (firm, hash, id, person_id, device, made_at, seen_at)
+         SELECT firm, 'of-before', gen_random_uuid(), id, 'phone', now(), now() FROM people WHERE name = 'Petra'`,
+    );
+    expect(script('backup', `${file}-with-sign-in`).status).toBe(0);
     await ask(own, 'DELETE FROM readings; CREATE TABLE left_over (id int)');
+    await ask(own, "UPDATE people SET removed_at = '2031-05-06' WHERE name = 'Tobin'");
     expect(script('restore', file).stderr).toContain('in place of everything there is. Say so with:');
     expect(await counts()).toMatchObject([{ readings: 0 }]);
+    const restored = script('restore', `${file}-with-sign-in`, '--yes');
+    expect(restored.stdout).toContain('is back. Everybody signs in again; who was removed since stays removed.');
+    expect(await counts()).toEqual(before);
+    expect(await ask(own, 'SELECT count(*)::int FROM sessions')).toEqual([{ count: 0 }]);
+    expect(await ask(own, 'SELECT name FROM people WHERE removed_at IS NOT NULL')).toEqual([{ name: 'Tobin' }]);
     expect(script('restore', file, '--yes').stdout).toContain(`What was saved in ${file} is back.`);
     expect(await counts()).toEqual(before);
     expect(await ask(own, "SELECT to_regclass('left_over') AS table")).toEqual([{ table: null }]);
