@@ -17,7 +17,7 @@ export async function register(): Promise<void> {
 /** A page that could not be made, as one line of the log. */
 export async function onRequestError(error: unknown, { path, method, headers }: FailedRequest): Promise<void> {
   if (process.env.NEXT_RUNTIME !== 'nodejs') return;
-  const { faultOf, REQUEST_ID, requestLog } = await import('./server/requestLog');
-  const page = path.split('?')[0];
+  const { faultOf, pathWithoutSecret, REQUEST_ID, requestLog } = await import('./server/requestLog');
+  const page = pathWithoutSecret(path.split('?')[0] ?? '');
   requestLog().error({ request: headers[REQUEST_ID], method, page, status: 500, ...faultOf(error) });
 }

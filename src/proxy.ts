@@ -2,7 +2,7 @@ import { type NextRequest, NextResponse } from 'next/server';
 import { SCRIPT_NONCE } from './contract/scriptNonce';
 import { databaseAnswers } from './server/databaseAnswers';
 import { NOT_NOW, NOT_NOW_HEADERS } from './server/notNow';
-import { PAGE_PATH, REQUEST_ID, requestId, requestLog } from './server/requestLog';
+import { PAGE_PATH, pathWithoutSecret, REQUEST_ID, requestId, requestLog } from './server/requestLog';
 
 /**
  * What a browser may do with a page: scripts are the application's own, each marked by a number that holds for this answer
@@ -39,7 +39,7 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
 
 /** The page for a database that does not answer, and a line about it. */
 function notNow({ nextUrl, method }: NextRequest, id: string): NextResponse {
-  requestLog().error({ request: id, method, page: nextUrl.pathname, status: 503 });
+  requestLog().error({ request: id, method, page: pathWithoutSecret(nextUrl.pathname), status: 503 });
   return new NextResponse(NOT_NOW, { status: 503, headers: { ...NOT_NOW_HEADERS, [REQUEST_ID]: id } });
 }
 

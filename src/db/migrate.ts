@@ -25,6 +25,7 @@ import * as company from './migrations/0021-company';
 import * as signedSheets from './migrations/0022-signed-sheets';
 import * as crewPlans from './migrations/0023-crew-plans';
 import * as closedFailures from './migrations/0024-closed-failures';
+import * as toldChanges from './migrations/0025-told-changes';
 import { ROWS_ROLE } from './ownRows';
 
 /** Every migration in order; one is never changed after it has landed. */
@@ -53,6 +54,7 @@ const MIGRATIONS: Readonly<Record<string, { up(query: QueryInterface): Promise<v
   '0022-signed-sheets': signedSheets,
   '0023-crew-plans': crewPlans,
   '0024-closed-failures': closedFailures,
+  '0025-told-changes': toldChanges,
 };
 
 /**

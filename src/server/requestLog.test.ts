@@ -52,4 +52,15 @@ describe('the log of requests', () => {
     expect(JSON.stringify(faultOf(error))).toMatch(/requestLog\.test/);
     expect(faultOf('Ridge')).toEqual({ fault: 'string' });
   });
+
+  it.each([
+    ['/shown/abc-DEF_1', '/shown/…'],
+    ['/shown/abc/photos/1', '/shown/…/photos/1'],
+    ['/api/shown/abc/csv', '/api/shown/…/csv'],
+    ['/api/calendar/abc.ics', '/api/calendar/…'],
+    ['/h/abc/board', '/h/abc/board'],
+  ])('has %s as %s', async (path, told) => {
+    const { pathWithoutSecret } = await import('./requestLog');
+    expect(pathWithoutSecret(path)).toBe(told);
+  });
 });

@@ -68,6 +68,10 @@ export function requestId(given: string | null): string {
   return given !== null && /^[\w.:-]{1,64}$/.test(given) ? given : randomUUID();
 }
 
+/** A path as the log has it: what opens something for whoever knows it is not in it. */
+export const pathWithoutSecret = (path: string): string =>
+  path.replace(/^(\/(?:api\/)?(?:shown|calendar))\/[^/?]+/, '$1/…');
+
 /** Runs what a request asks for, so that who asks can be noted on the way. */
 export const asRequest = <Value>(run: () => Value): Value => asked().run({}, run);
 

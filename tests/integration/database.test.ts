@@ -72,6 +72,7 @@ describe('migrations', () => {
       { name: '0022-signed-sheets' },
       { name: '0023-crew-plans' },
       { name: '0024-closed-failures' },
+      { name: '0025-told-changes' },
     ]);
   });
 });

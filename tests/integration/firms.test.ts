@@ -9,7 +9,7 @@ import { readCatalogue, saveCatalogue } from '@/db/catalogues';
 import { readCompany, saveCompany } from '@/db/company';
 import { connection } from '@/db/connection';
 import { dropCrewPlan, readCrewPlan, saveCrewPlan } from '@/db/crewPlans';
-import { saveCrew, savePainters } from '@/db/crews';
+import { readCrew, saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { addDevice, findDevice, listDevices, moveDevice, noteLag, removeDevice } from '@/db/devices';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -120,6 +120,22 @@ const ownTables = async (): Promise<readonly string[]> =>
       ),
     )
   ).map(({ name }) => name);
+
+/** Tables of which no open page has to hear by itself, and why. */
+const SILENT: Readonly<Record<string, string>> = {
+  calendars: 'only their owner sees whether there is one',
+  crew_plans: 'made anew from what is told',
+  entries: 'counted in their house',
+  house_viewers: 'only leads see them, on the page of the houses',
+  lasers: 'a secret',
+  photos: 'shown with the entries that name them',
+  reading_hours: 'counted in their house',
+  readings: 'counted in their house',
+  sessions: 'their end is told by itself',
+  shown_houses: 'only leads see them',
+  signed_sheets: 'kept with the entry of the signature',
+  weather_hours: 'counted in their house',
+};
 
 /** Everything of the other firm, counted by table. */
 const countTheirs = async () =>
@@ -282,6 +298,23 @@ describe('a firm', () => {
       ),
     );
     expect(failures).toEqual({ closed: true, allowed: false });
+  });
+
+  it('is told of every change of what its pages show', async () => {
+    const told = await acrossFirms(() =>
+      select<{ name: string }>(
+        `SELECT relname AS name FROM pg_class JOIN pg_trigger ON tgrelid = pg_class.oid JOIN pg_proc ON pg_proc.oid = tgfoid
+         WHERE proname IN ('count_company_changes', 'count_room_changes', 'tell_house_changed') GROUP BY relname ORDER BY relname`,
+      ),
+    );
+    const silent = (await ownTables()).filter((table) => !told.some(({ name }) => name === table));
+    expect(silent.toSorted()).toEqual(Object.keys(SILENT).toSorted());
+    const seqOf = async () => (await inFirm(ours.lead.firm, () => listMarks())).map(({ mark }) => mark.rooms);
+    const before = await seqOf();
+    const { version } = await inFirm(ours.lead.firm, readCrew);
+    await inFirm(ours.lead.firm, () => saveCrew(version, crewSchema.parse({ holidays: ['2031-05-20'] })));
+    for (const [index, seq] of (await seqOf()).entries()) expect(seq).toBeGreaterThan(before[index] ?? 0);
+    expect((await inFirm(theirs.lead.firm, () => listMarks())).length).toBeGreaterThan(0);
   });
 
   it('has names of its own: the same name signs in at each', async () => {

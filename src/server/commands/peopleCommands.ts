@@ -1,8 +1,10 @@
 import { granted, refused } from '../../contract/answer';
+import { dropCalendar } from '../../db/calendars';
 import { now } from '../../db/clock';
 import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';
 import { addFirm, findFirm } from '../../db/firms';
+import { dropLaser } from '../../db/lasers';
 import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
 import { endSession, endSessionsOf } from '../../db/sessions';
 import { letIn, shutOut } from '../../db/viewers';
@@ -19,6 +21,13 @@ const tooMany = (minutes: number) =>
   refused('tooMany', `Too many wrong passwords. Try again in ${minutes} min.`, [
     { path: 'password', reason: `may be tried again in ${minutes} min` },
   ]);
+
+/** Ends all that opens something for a person: sign-ins, the calendar's address and the laser measure's key. */
+async function endSecretsOf(person: string): Promise<void> {
+  await endSessionsOf(person);
+  await dropCalendar(person);
+  await dropLaser(person);
+}
 
 export const peopleCommands: Handlers<
   | 'signIn'
@@ -78,7 +87,7 @@ export const peopleCommands: Handlers<
   resetPassword: async ({ person, password }, by) => {
     if (person === by.id) return refused('invalid', 'Your own password is changed with the one that you have.');
     if (!(await setPassword(person, password))) return refused('notFound', NOBODY);
-    await endSessionsOf(person);
+    await endSecretsOf(person);
     return granted(null);
   },
   removePerson: async ({ person }, by) => {
@@ -86,7 +95,7 @@ export const peopleCommands: Handlers<
     const removal = await removePerson(person, new Date(now()));
     if (removal === 'unknown') return refused('notFound', NOBODY);
     if (removal === 'lastLead') return refused('invalid', 'The last lead stays.');
-    await endSessionsOf(person);
+    await endSecretsOf(person);
     return granted(null);
   },
   letIn: async ({ house, person }) =>
