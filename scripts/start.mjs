@@ -8,6 +8,7 @@ import { installPackages } from './setup/packages.mjs';
 import { logFile, root } from './setup/place.mjs';
 import { portTrouble } from './setup/ports.mjs';
 import { runScript, say, Trouble } from './setup/say.mjs';
+import { watchCluster } from './setup/watchCluster.mjs';
 
 /** Where pages are built as they are asked for, beside the build that is served. */
 const DEV_FOLDER = '.next-dev';
@@ -56,8 +57,8 @@ async function serve({ port, dev, empty, run, cancelled }) {
   run.told({ port });
   await step(installPackages());
   const given = process.env.DATABASE_URL;
-  const url =
-    given ?? (await step(startCluster({ env: run.env, told: (cluster) => run.told({ cluster }) }))).url('postgres');
+  const own = given ? undefined : await step(startCluster({ env: run.env, told: (cluster) => run.told({ cluster }) }));
+  const url = given ?? own.url('postgres');
   const env = { ...run.env, DATABASE_URL: url };
   const signIns = await step(databaseCommand('prepare', empty ? [] : ['--demo'], env));
   if (!dev) await step(buildIfStale(undefined, run.env));
@@ -84,7 +85,7 @@ async function serve({ port, dev, empty, run, cancelled }) {
   process.stdout.write(`\n  Open      http://127.0.0.1:${port}\n`);
   if (signIns) process.stdout.write(`${signIns.replace(/^/gm, '  ')}\n`);
   process.stdout.write('  Stop with Ctrl-C\n\n');
-  await step(ended);
+  await step(Promise.race([ended, ...(own ? [watchCluster(own, cancelled)] : [])]));
 }
 
 function refusePort(port, trouble) {

@@ -70,8 +70,6 @@ export async function startTemporaryCluster({ fast = true } = {}) {
     /** Kills it, as a power cut would. */
     kill: () =>
       process.kill(Number(readFileSync(join(folder, 'data', 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGKILL'),
-    /** Starts it where it was. */
-    startAgain: () => openCluster(folder, { fast, at: cluster.port }),
     /** Starts a second one that follows it. */
     standby: () => startStandby(folder, cluster),
     stop: async () => {
@@ -127,7 +125,14 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {}, at
     port = at ?? (await freePort());
     await startPostgres({ programs, data, log: join(folder, 'postgres.log'), port, fast });
   }
-  return { port, programs, url: urlOf(passwordFile, port), stop: () => stopCluster({ programs, data }) };
+  return {
+    port,
+    programs,
+    url: urlOf(passwordFile, port),
+    isRunning: () => runningPort(data) !== undefined,
+    startAgain: () => openCluster(folder, { fast, env, told, at: port }),
+    stop: () => stopCluster({ programs, data }),
+  };
 }
 
 async function startPostgres({ programs, data, log, port, fast = false }) {

@@ -2,6 +2,7 @@ import { spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { endRun } from './endRun.mjs';
 import { makeStateFolder, root, stateFolder } from './place.mjs';
 import { say, Trouble } from './say.mjs';
 
@@ -40,10 +41,20 @@ export async function onlyRun() {
 /** What the guard of the run that holds the lock says of it; it does so first of all, and takes that back last. */
 async function otherRun() {
   for (let attempt = 0; attempt < LOOKS; attempt += 1) {
-    if (existsSync(placeFile())) return JSON.parse(readFileSync(placeFile(), 'utf8'));
+    const other = existsSync(placeFile()) ? parsed(readFileSync(placeFile(), 'utf8')) : undefined;
+    if (other) return other;
     await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
   }
   return undefined;
+}
+
+/** What a guard wrote; nothing where the disk was full. */
+function parsed(text) {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
 }
 
 /** Whether a process runs; one that was killed and whose parent has not looked does not. */
@@ -77,7 +88,11 @@ function startGuard(waitS) {
   );
   const ended = new Promise((resolve) => child.on('exit', resolve));
   child.stdin.on('error', () => {});
-  const told = (facts) => child.stdin.write(`${JSON.stringify(facts)}\n`);
+  let facts = {};
+  const told = (more) => {
+    facts = { ...facts, ...more };
+    child.stdin.write(`${JSON.stringify(more)}\n`);
+  };
   return new Promise((resolve, reject) => {
     child.once('error', () => reject(new Trouble('the program flock, of the package util-linux, is missing.')));
     child.stdout.once('data', () =>
@@ -86,7 +101,8 @@ function startGuard(waitS) {
         told,
         end: async () => {
           child.stdin.end();
-          await ended;
+          // A guard that was killed stopped nothing.
+          if ((await ended) !== 0) await endRun(id, facts);
         },
       }),
     );

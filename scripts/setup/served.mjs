@@ -54,7 +54,8 @@ export async function cookieOf(url, name, firm) {
     method: 'POST',
     body: JSON.stringify({ name, password: 'oak-demo', ...(firm && { firm }) }),
   });
-  const cookie = answer.headers.getSetCookie()[0]?.split(';')[0];
+  const cookies = answer.headers.getSetCookie().map((line) => line.split(';')[0]);
+  const cookie = cookies.find((one) => one.startsWith('oak-session='));
   if (!cookie) throw new Trouble(`${name} could not sign in: ${answer.status}.`);
   return cookie;
 }

@@ -56,6 +56,12 @@ export async function listEntries(houseId: string, after = 0): Promise<readonly 
   return rows.flatMap((row) => entryOf(row) ?? []);
 }
 
+/** Returns when entries are said to be of, of those that are recorded: ms since 1970, by id. */
+export async function recordedAt(ids: readonly string[]): Promise<ReadonlyMap<string, number>> {
+  const rows = await models().EntryRow.findAll({ where: { id: [...ids] }, attributes: ['id', 'at'], raw: true });
+  return new Map(rows.map(({ id, at }) => [id, at.getTime()]));
+}
+
 /**
  * Appends entries, all or none. `seq` is given under the house's row lock, so that a reader who has seen n has seen
  * everything before it. An entry sent again unchanged is recorded once; changed, it is a conflict.

@@ -199,7 +199,8 @@ function freeId(name: string, taken: ReadonlySet<string>): string {
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')
       .slice(0, 50) || 'room';
-  if (!taken.has(stem)) return stem;
+  // A field that every object has is no id.
+  if (!taken.has(stem) && !(stem in Object.prototype)) return stem;
   let number = 2;
   while (taken.has(`${stem}-${number}`)) number += 1;
   return `${stem}-${number}`;

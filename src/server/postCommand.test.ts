@@ -14,7 +14,7 @@ vi.mock('./session', () => ({
   closeSession: vi.fn(),
   addressOfSender: vi.fn(async () => '192.0.2.1'),
 }));
-vi.mock('./throttle', () => ({ countTry: vi.fn(async () => 0), forgetTry: vi.fn() }));
+vi.mock('./throttle', () => ({ countTry: vi.fn(async () => 0), forgetTry: vi.fn(), letTryAgain: vi.fn() }));
 vi.mock('../db/methods', () => ({ dropMethod: vi.fn(), keepMethod: vi.fn(), listMethods: vi.fn() }));
 vi.mock('../db/people', () => ({
   authenticate: vi.fn(),

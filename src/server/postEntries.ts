@@ -4,7 +4,6 @@ import { checkDocumentSize, type DocumentBounds } from '../core/house/documentSi
 import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
-import { now } from '../db/clock';
 import { type AppendResult, appendEntries } from '../db/entries';
 import { inFirm } from '../db/firm';
 import type { Ran } from '../db/ranSince';
@@ -12,6 +11,7 @@ import { clashWords, type LoggedTwice } from '../words/loggedWords';
 import { entryRules } from './entryRules';
 import { loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
+import { notAhead } from './notAhead';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { refuse } from './refuse';
@@ -21,7 +21,6 @@ import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
 const BOUNDS: DocumentBounds = { values: 60_000, list: 5000, depth: 16 };
-const SLACK_MS = 5 * 60_000;
 
 /** A room is taken off once for its pages and what is put on in it. */
 const piecesOf: PiecesOf = async (head, rooms) =>
@@ -56,16 +55,15 @@ export async function postEntries(request: Request): Promise<Response> {
     const problems = problemsFromZod(parsed.error);
     return refuse(400, problems[0] ? problemText(problems[0]) : 'The body is wrong.', problems);
   }
-  const { house, entries, as } = parsed.data;
+  const { house, entries: sent, as } = parsed.data;
   if (as !== undefined && as !== person.id)
     return refuse(401, 'You are signed in as somebody else than who said this.');
-  const forbidden = entries.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
+  const forbidden = sent.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
-  if (entries.some((entry) => entry.kind === 'signed' && (entry.payload.link ?? entry.payload.sheet) !== undefined))
+  if (sent.some((entry) => entry.kind === 'signed' && (entry.payload.link ?? entry.payload.sheet) !== undefined))
     return refuse(403, 'Only the builder can sign on a share link.');
-  const early = entries.findIndex(({ at }) => Date.parse(at) > now() + SLACK_MS);
-  if (early >= 0) return refuse(400, `entries[${early}].at: lies in the future. Check the clock of this device.`);
   return inFirm(person.firm, async () => {
+    const entries = await notAhead(sent);
     const rules = await entryRules(house, entries);
     const result = await appendEntries(house, person, entries, piecesOf, rules);
     if (result.kind === 'against') return result.why;

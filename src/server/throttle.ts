@@ -1,10 +1,14 @@
 import { RateLimiterPostgres } from 'rate-limiter-flexible';
 import { foldName } from '../core/log/foldName';
 import { connection } from '../db/connection';
+import { knownDevice, rememberDevice } from './knownDevice';
 
 const SPAN_S = 15 * 60;
-/** Wrong passwords in a quarter of an hour: of one account from one address, from one address, for one account. */
-const MOST = { pair: 10, address: 60, account: 100 } as const;
+/**
+ * Wrong passwords in a quarter of an hour: of one account from one address, from one address, for one account; and of one account on a
+ * device on which it was signed in before. Nobody else can use that allowance up.
+ */
+const MOST = { pair: 10, address: 60, account: 100, device: 10 } as const;
 
 type Limit = keyof typeof MOST;
 
@@ -31,10 +35,16 @@ function limits(): ReadonlyMap<Limit, RateLimiterPostgres> {
   return holder.oakLimits;
 }
 
-const keysOf = (firm: string, name: string, address: string): Readonly<Record<Limit, string>> => {
-  const account = `${firm} ${foldName(name).slice(0, 80)}`;
-  return { pair: `${account} ${address}`, address, account };
-};
+const accountOf = (firm: string, name: string): string => `${firm} ${foldName(name).slice(0, 80)}`;
+
+/** The limits that count for whoever sends this request. */
+async function keysOf(firm: string, name: string, address: string): Promise<Readonly<Partial<Record<Limit, string>>>> {
+  const account = accountOf(firm, name);
+  const device = await knownDevice(account);
+  return device === undefined
+    ? { pair: `${account} ${address}`, address, account }
+    : { device: `${account} ${device}` };
+}
 
 /**
  * Counts a try, before the password is looked at: many at once are as many.
@@ -43,20 +53,32 @@ const keysOf = (firm: string, name: string, address: string): Readonly<Record<Li
  * @returns minutes until a password may be tried again; 0 when this one may be looked at
  */
 export async function countTry(firm: string, name: string, address: string): Promise<number> {
-  const keys = keysOf(firm, name, address);
+  const keys = await keysOf(firm, name, address);
   const waits = await Promise.all(
     [...limits()].map(async ([kind, limit]) => {
-      const { consumedPoints, msBeforeNext } = await limit.penalty(keys[kind], 1);
+      const key = keys[kind];
+      if (key === undefined) return 0;
+      const { consumedPoints, msBeforeNext } = await limit.penalty(key, 1);
       return consumedPoints > MOST[kind] ? Math.max(1, Math.ceil(msBeforeNext / 60_000)) : 0;
     }),
   );
   return Math.max(...waits);
 }
 
-/** A right password: the try was none, and what was mistyped before from there is forgotten. */
+/** A right password: the try was none, what was mistyped before from there is forgotten, and the device is known from now on. */
 export async function forgetTry(firm: string, name: string, address: string): Promise<void> {
-  const keys = keysOf(firm, name, address);
+  const keys = await keysOf(firm, name, address);
   await Promise.all(
-    [...limits()].map(([kind, limit]) => (kind === 'pair' ? limit.delete(keys.pair) : limit.reward(keys[kind], 1))),
+    [...limits()].map(([kind, limit]) => {
+      const key = keys[kind];
+      if (key === undefined) return undefined;
+      return kind === 'pair' || kind === 'device' ? limit.delete(key) : limit.reward(key, 1);
+    }),
   );
+  await rememberDevice(accountOf(firm, name));
+}
+
+/** Lets somebody try again who was locked out by others who tried their name: a lead gave them another password. */
+export async function letTryAgain(firm: string, name: string): Promise<void> {
+  await limits().get('account')?.delete(accountOf(firm, name));
 }

@@ -144,8 +144,8 @@ test('a lead of another firm changes nothing of a house, whatever they send', as
       site.database,
       [house],
     );
-  const before = await all();
   const { nora, leave } = await strangers(site.database);
+  const before = await all();
   const outside = await playwright.request.newContext({ baseURL, extraHTTPHeaders: { cookie: nora } });
   const answers: unknown[] = [];
   for (const [name, data] of Object.entries(inputs)) {

@@ -3,6 +3,7 @@ import {
   existsSync,
   mkdirSync,
   mkdtempSync,
+  readdirSync,
   readFileSync,
   renameSync,
   rmSync,
@@ -32,6 +33,16 @@ function script(text: string): { readonly child: ChildProcess; readonly ended: P
 const says = (child: ChildProcess, words: string): Promise<void> =>
   new Promise((resolve) => child.stdout?.on('data', (data) => String(data).includes(words) && resolve()));
 
+/** Whether a process is the guard of a run in the tests' state folder. */
+function isGuard(pid: string): boolean {
+  try {
+    const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+    return command.includes('guard.mjs') && command.includes(state);
+  } catch {
+    return false;
+  }
+}
+
 afterAll(() => rmSync(state, { recursive: true, force: true }));
 
 describe('the database of a checkout', () => {
@@ -52,6 +63,33 @@ describe('the database of a checkout', () => {
   });
   afterAll(() => {
     if (data !== '') rmSync(join(data, '..'), { recursive: true, force: true });
+  });
+
+  it('is started again where it ended by itself, three times', async () => {
+    const killed = await script(`
+      import { readFileSync } from 'node:fs';
+      import { runScript } from '${scripts}/say.mjs';
+      import { startCluster } from '${scripts}/cluster.mjs';
+      import { watchCluster } from '${scripts}/watchCluster.mjs';
+      await runScript(async () => {
+        let place;
+        const cluster = await startCluster({ told: (facts) => (place = facts) });
+        const kill = () => process.kill(Number(readFileSync(place.data + '/postmaster.pid', 'utf8').split('\\n')[0]), 'SIGKILL');
+        kill();
+        const watched = {
+          isRunning: cluster.isRunning,
+          startAgain: async () => {
+            const again = await cluster.startAgain();
+            console.log('runs on ' + (again.port === cluster.port));
+            kill();
+          },
+        };
+        await watchCluster(watched, new AbortController().signal, 10);
+      });`).ended;
+    expect(killed.match(/The database ended by itself\. Starting it again/g)).toHaveLength(3);
+    expect(killed.match(/runs on true/g)).toHaveLength(3);
+    expect(killed).toContain('Stopped: the database ended by itself 4 times. Its log is beside its data.');
+    expect(await start()).toContain(`data ${data}`);
   });
 
   it.each([
@@ -171,5 +209,20 @@ describe('a run of the application', () => {
     expect(status).toMatch(/gone|State:\s+Z/);
     second.child.kill('SIGTERM');
     await second.ended;
+  });
+
+  it('stops what it has started by itself where its guard was killed', async () => {
+    const own = run();
+    let output = '';
+    own.child.stdout?.on('data', (data) => (output += data));
+    await says(own.child, 'runs');
+    const server = /runs (\d+)/.exec(output)?.[1] ?? '';
+    const guards = readdirSync('/proc').filter((pid) => /^\d+$/.test(pid) && isGuard(pid));
+    expect(guards.length).toBeGreaterThan(0);
+    for (const pid of guards) process.kill(Number(pid), 'SIGKILL');
+    own.child.kill('SIGTERM');
+    await own.ended;
+    const status = existsSync(`/proc/${server}/status`) ? readFileSync(`/proc/${server}/status`, 'utf8') : 'gone';
+    expect(status).toMatch(/gone|State:\s+Z/);
   });
 });

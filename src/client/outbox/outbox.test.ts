@@ -102,6 +102,17 @@ describe('what was not sent yet', () => {
     expect(server.posts).toHaveLength(asked);
   });
 
+  it('is found among many by halves, wherever it stands', async () => {
+    const isBad = (id: string) => Number(id.split('.')[0]) % 50 === 17;
+    const [disk, server] = [new Disk(), new Server(isBad)];
+    for (let index = 0; index < 600; index += 1) await disk.add(group(String(index)));
+    expect(await sendUnsent(partsOf(disk, server), 'tobin')).toBe('empty');
+    expect(disk.groups.map(({ id }) => id)).toEqual(Array.from({ length: 12 }, (_, index) => String(50 * index + 17)));
+    expect(server.recorded).toHaveLength(2 * 588);
+    // Each is asked for by itself, and there are seven halves of a hundred groups.
+    expect(server.posts.length).toBeLessThan(12 * 10);
+  });
+
   it('is sent in the form that it was said in, by whatever version of the application', async () => {
     const [disk, versions] = [new Disk(), [] as number[]];
     for (const one of [group('a', { version: 2 }), group('b')]) await disk.add(one);

@@ -168,14 +168,21 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
     await store.refuse(group.id, why, asks, asked);
   }
   return alone(async () => {
-    /** Of several that were refused together each is asked by itself. */
-    const apart = new Set<string>();
+    /** Among so many of the first groups one was refused: halves of them are sent until it is found. */
+    let suspects = 0;
     for (;;) {
-      const batch = nextBatch(await store.all(), who, apart);
+      const batch = nextBatch(
+        await store.all(),
+        who,
+        suspects > 0 ? Math.ceil(suspects / 2) : Number.POSITIVE_INFINITY,
+      );
       const [first] = batch;
       if (!first) return 'empty';
       const stopped = await photosFirst(batch);
-      if (stopped === 'refused') continue;
+      if (stopped === 'refused') {
+        suspects = 0;
+        continue;
+      }
       if (stopped) return stopped;
       const answer = await send(
         first.house,
@@ -183,24 +190,29 @@ export function sendUnsent({ store, send, sendPhoto, alone }: OutboxParts, who: 
         batch.flatMap(({ entries, version }) => entries.map((entry) => ({ ...entry, version }))),
       );
       const ids = batch.map(({ id }) => id);
-      if (answer.kind === 'recorded') await store.settle(ids);
-      else if (answer.kind !== 'refused') return answer.kind;
-      else if (batch.length === 1) await refuseOne(first, answer);
-      else for (const id of ids) apart.add(id);
+      if (answer.kind === 'recorded') {
+        await store.settle(ids);
+        suspects = Math.max(0, suspects - ids.length);
+      } else if (answer.kind !== 'refused') return answer.kind;
+      else if (batch.length > 1) suspects = batch.length;
+      else {
+        await refuseOne(first, answer);
+        suspects = 0;
+      }
     }
   });
 }
 
-/** The first of what somebody has to send, with what follows it in the same house. */
-function nextBatch(groups: readonly UnsentGroup[], who: string, apart: ReadonlySet<string>): readonly UnsentGroup[] {
+/** The first of what somebody has to send, with what follows it in the same house: at most so many groups. */
+function nextBatch(groups: readonly UnsentGroup[], who: string, most: number): readonly UnsentGroup[] {
   const open = groups.filter((group) => group.who === who && group.refused === undefined);
   const [first] = open;
-  if (!first || apart.has(first.id)) return open.slice(0, 1);
+  if (!first) return [];
   const batch: UnsentGroup[] = [];
   let entries = 0;
   for (const group of open) {
     entries += group.entries.length;
-    const goesAlong = group.house === first.house && !apart.has(group.id) && entries <= MOST_AT_ONCE;
+    const goesAlong = group.house === first.house && entries <= MOST_AT_ONCE && batch.length < most;
     if (batch.length > 0 && !goesAlong) break;
     batch.push(group);
   }

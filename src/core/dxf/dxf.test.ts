@@ -227,3 +227,13 @@ describe('a drawing', () => {
     expect(found.left.length).toBeLessThan(10);
   });
 });
+
+describe('a corner that lies nowhere', () => {
+  it.each(['1e400', '-1e999', 'nowhere'])('at %s is said, and no other room is made of the rest', (wrong) => {
+    const source = dxf([outline('rooms', box(0, 0, 4000, 3000))], MM).replace('4000', wrong);
+    expect(readDxf(source)).toEqual({
+      ok: false,
+      reason: 'has a corner on layer rooms that lies nowhere: its numbers are too large, or none',
+    });
+  });
+});

@@ -63,6 +63,9 @@ export function readDxf(text: string): DrawingRead {
   const others = new Map<string, { kind: string; layer: string; count: number }>();
   for (const entity of parsed.entities as readonly Entity[]) {
     const layer = entity.layer ?? '0';
+    // Without one of its corners a room would be another room.
+    if (isLine(entity) && !(entity.vertices ?? []).every(isPlace))
+      return refused(`has a corner on layer ${layer} that lies nowhere: its numbers are too large, or none`);
     const points = pointsOf(entity);
     if (points) lines.push({ layer, ...points });
     else if ((entity.type === 'TEXT' || entity.type === 'MTEXT') && entity.text) {
@@ -102,14 +105,15 @@ interface Entity {
   readonly height?: number;
 }
 
+const isLine = ({ type }: Entity): boolean => type === 'LWPOLYLINE' || type === 'POLYLINE' || type === 'LINE';
 const refused = (reason: string): DrawingRead => ({ ok: false, reason });
 const isPlace = ({ x, y }: { readonly x: number; readonly y: number }): boolean =>
   Number.isFinite(x) && Number.isFinite(y);
 
 /** A polyline, or a single line; nothing for what is neither. */
-function pointsOf({ type, vertices, shape }: Entity): Pick<DrawnLine, 'points' | 'closed'> | undefined {
-  if (type !== 'LWPOLYLINE' && type !== 'POLYLINE' && type !== 'LINE') return undefined;
-  const own = (vertices ?? []).filter(isPlace);
+function pointsOf(entity: Entity): Pick<DrawnLine, 'points' | 'closed'> | undefined {
+  if (!isLine(entity)) return undefined;
+  const { vertices: own = [], shape } = entity;
   const points: Point[] = [];
   for (const [index, { x, y, bulge = 0 }] of own.entries()) {
     points.push([x, y]);

@@ -51,4 +51,12 @@ describe('a house file with wrong parts', () => {
       'rooms[3].id "room-0" is the id of rooms[0] too',
     ]);
   });
+
+  it.each(['__proto__', 'constructor', 'toString'])('is told that %s is no id', (id) => {
+    expect(problemsOf({ ...FILE, rooms: [room(0, { id })] })).toEqual(['rooms[0].id is a reserved word']);
+    const opening = { id, kind: 'door', wall: 1, at: 20, width: 32, height: 80 };
+    expect(problemsOf({ ...FILE, rooms: [room(0, { openings: [opening] })] })).toContain(
+      'rooms[0].openings[0].id is a reserved word',
+    );
+  });
 });

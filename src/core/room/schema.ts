@@ -9,7 +9,12 @@ const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
 /** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
-const partId = z.string().regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"');
+/** What every object of the language has; ids stand as names of fields. */
+const isReserved = (id: string): boolean => id in Object.prototype;
+const partId = z
+  .string()
+  .regex(/^\w{1,20}$/, 'may hold up to 20 letters, digits and "_"')
+  .refine((id) => !isReserved(id), 'is a reserved word');
 const pointSchema = z.tuple([z.number(), z.number()]);
 
 export const boardStockSchema = z.strictObject({
@@ -141,7 +146,8 @@ export const roomSchema = z.strictObject({
     .string()
     .min(1, 'must not be empty')
     .max(60, 'must be at most 60 characters')
-    .regex(/^[A-Za-z0-9._-]+$/, 'may hold letters, digits, ".", "_" and "-" only'),
+    .regex(/^[A-Za-z0-9._-]+$/, 'may hold letters, digits, ".", "_" and "-" only')
+    .refine((id) => !isReserved(id), 'is a reserved word'),
   name: z.string().trim().min(1, 'needs a name').max(80, 'must be at most 80 characters'),
   /** The storey that it is on. */
   floor: z

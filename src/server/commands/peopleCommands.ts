@@ -5,12 +5,12 @@ import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';
 import { addFirm, findFirm } from '../../db/firms';
 import { dropLaser } from '../../db/lasers';
-import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
+import { addPerson, authenticate, isPasswordOf, listPeople, removePerson, setPassword } from '../../db/people';
 import { endSession, endSessionsOf } from '../../db/sessions';
 import { letIn, shutOut } from '../../db/viewers';
 import { mayAct } from '../mayAct';
 import { addressOfSender, closeSession, currentSession, openSession } from '../session';
-import { countTry, forgetTry } from '../throttle';
+import { countTry, forgetTry, letTryAgain } from '../throttle';
 import type { Handlers } from './handler';
 
 /** Nobody is of it; asking takes as long as for a firm that there is. */
@@ -88,6 +88,8 @@ export const peopleCommands: Handlers<
     if (person === by.id) return refused('invalid', 'Your own password is changed with the one that you have.');
     if (!(await setPassword(person, password))) return refused('notFound', NOBODY);
     await endSecretsOf(person);
+    const name = (await listPeople()).find(({ id }) => id === person)?.name;
+    if (name !== undefined) await letTryAgain(firm(), name);
     return granted(null);
   },
   removePerson: async ({ person }, by) => {
