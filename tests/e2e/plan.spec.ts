@@ -158,6 +158,32 @@ test('the crew says who does what, and a plan without anybody who can says so', 
   await query("UPDATE crews SET crew = jsonb_set(crew, '{people}', '{}')", site.database);
 });
 
+test('a crew that somebody else changed meanwhile is not overwritten, and what was typed stays', async ({
+  page,
+  house,
+  signIn,
+  site,
+}) => {
+  await signIn(page, 'Marit');
+  await openPlan(page, house);
+  await isLive(page);
+  const { crew, crewVersion }: PlanGroundAnswer = await (await page.request.get(`${house}/plan`)).json();
+  await page.getByRole('button', { name: 'Crew and tools' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
+  await dialog.getByLabel('Hours a day of Tobin').fill('7');
+  // The page hears of it, and fetches the plan of the crew as it is now.
+  const heard = page.waitForResponse((response) => response.url().includes('/plan'));
+  const holiday = { version: crewVersion, crew: { ...crew, holidays: ['2031-05-20'] } };
+  expect((await page.request.post('/api/commands/saveCrew', { data: holiday })).status()).toBe(200);
+  await (await heard).finished();
+  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await expect(dialog.getByRole('alert')).toContainText('Somebody');
+  await expect(dialog.getByLabel('Hours a day of Tobin')).toHaveValue('7');
+  const after: PlanGroundAnswer = await (await page.request.get(`${house}/plan`)).json();
+  expect(after.crew.holidays).toEqual(['2031-05-20']);
+  await query("UPDATE crews SET crew = jsonb_set(crew, '{holidays}', '[]')", site.database);
+});
+
 test('the house says when it is done and what is late for the painters', async ({ page, house, signIn }) => {
   await signIn(page, 'Marit');
   await visit(page, house);

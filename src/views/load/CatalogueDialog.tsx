@@ -11,6 +11,7 @@ import { SHRINKAGE } from '@/core/section/mud';
 import type { LearnedUse } from '@/core/stock/learnUse';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
+import { Opened } from '@/ui/Opened';
 import { TextField } from '@/ui/TextField';
 import { CLASS_NAMES, PROFILE_NAMES } from '@/words/stateWords';
 import {
@@ -54,14 +55,20 @@ export function CatalogueButton(props: {
       <button type="button" className="btn" onClick={() => setOpen(true)}>
         What we buy …
       </button>
-      {open && <CatalogueDialog {...props} close={() => setOpen(false)} />}
+      {open && (
+        <Opened shown={props}>{(opened) => <CatalogueDialog opened={opened} close={() => setOpen(false)} />}</Opened>
+      )}
     </>
   );
 }
 
-function CatalogueDialog({ close, ...shown }: Parameters<typeof CatalogueButton>[0] & { readonly close: () => void }) {
-  // Somebody else may change it meanwhile: what is typed here stays, and is said of what was opened.
-  const [opened] = useState(shown);
+function CatalogueDialog({
+  opened,
+  close,
+}: {
+  readonly opened: Parameters<typeof CatalogueButton>[0];
+  readonly close: () => void;
+}) {
   const { learned, unit } = opened;
   const [texts, setTexts] = useState(() => textsOf(opened.catalogue, unit));
   const [fault, setFault] = useState<{ readonly field: string; readonly reason: string }>();

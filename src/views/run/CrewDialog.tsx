@@ -8,6 +8,7 @@ import { SKILLS } from '@/core/work/workItem';
 import { DaysField } from '@/ui/DaysField';
 import { Dialog } from '@/ui/Dialog';
 import { DialogEnd } from '@/ui/DialogEnd';
+import { Opened } from '@/ui/Opened';
 import { TextField } from '@/ui/TextField';
 import { draftOf, type MemberDraft, memberIn, numberIn } from './memberDraft';
 import { paceWords } from './paceWords';
@@ -17,17 +18,28 @@ import { isSameDays, Weekdays } from './Weekdays';
 /** How the crew works: who does what for how long, who is away, on which days, and which tools are few. */
 export function CrewDialog({
   ground,
-  unit,
-  close,
-  changed,
+  ...more
 }: {
   readonly ground: PlanGroundAnswer;
   readonly unit: 'in' | 'mm';
   readonly close: () => void;
   readonly changed: () => void;
 }) {
-  // Somebody else may change the crew meanwhile: what is said here is said of what was opened.
-  const [opened] = useState(ground);
+  return (
+    <Opened shown={{ ...ground, version: ground.crewVersion }}>
+      {(opened) => <CrewForm opened={opened} {...more} />}
+    </Opened>
+  );
+}
+
+function CrewForm({
+  opened,
+  unit,
+  close,
+  changed,
+}: Omit<Parameters<typeof CrewDialog>[0], 'ground'> & {
+  readonly opened: PlanGroundAnswer & { readonly version: number };
+}) {
   const { input, crew: known } = opened;
   const command = useCommand();
   const [members, setMembers] = useState<Readonly<Record<string, MemberDraft>>>(() =>
@@ -69,7 +81,7 @@ export function CrewDialog({
         ...Object.fromEntries(Object.entries(members).map(([id, draft]) => [id, memberIn(draft)])),
       },
     };
-    if (await command.run('saveCrew', { version: opened.crewVersion, crew })) {
+    if (await command.run('saveCrew', { version: opened.version, crew })) {
       changed();
       close();
     }
