@@ -47,6 +47,8 @@ describe('what is asked outside', () => {
     'http://169.254.169.254/latest',
     'http://[fe80::1]/',
     'http://[fc00::1]/',
+    'http://[::127.0.0.1]/',
+    'http://[::10.0.0.1]/',
   ])('never is private or of the link: %s', async (url) => {
     expect(await askOutside(url, { nearby: false, longestMs: 50 })).toBeUndefined();
   });

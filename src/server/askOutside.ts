@@ -35,7 +35,12 @@ export async function askOutside(
   }
 }
 
-const isPublic = (address: string): boolean => ipaddr.process(address).range() === 'unicast';
+function isPublic(address: string): boolean {
+  const read = ipaddr.process(address);
+  // An old way to write an address of the other kind: `::127.0.0.1`.
+  const isOther = read instanceof ipaddr.IPv6 && read.parts.slice(0, 6).every((part) => part === 0);
+  return read.range() === 'unicast' && !isOther;
+}
 
 /** Resolves a name, unless any of its addresses lies within. */
 const publicLookup: LookupFunction = (hostname, options, callback) =>

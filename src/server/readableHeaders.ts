@@ -4,14 +4,22 @@ import { parseAndValidateFlightRouterState } from 'next/dist/server/app-render/p
 
 /** What a browser says that it shows already, when it asks for what changes. */
 const STATE = 'next-router-state-tree';
+/** What no request of the framework can be made of. */
+const FORBIDDEN = ['TRACE', 'TRACK', 'CONNECT'];
 
 /**
- * From now on a request whose header cannot be read is marked before it is looked at, by the framework's own reader: else
+ * From now on a request whose header cannot be read, or whose method is none for it, is marked before it is looked at, by the framework's own reader: else
  * the framework answers it with a fault. `next.config.ts` sends what is marked to a plain refusal.
  */
 export function watchHeaders(): void {
   subscribe('http.server.request.start', (message) => {
-    const { headers } = (message as { readonly request: IncomingMessage }).request;
+    const { request } = message as { readonly request: IncomingMessage };
+    const { headers } = request;
+    if (FORBIDDEN.includes(request.method ?? '')) {
+      request.method = 'GET';
+      headers[STATE] = 'unreadable';
+      return;
+    }
     try {
       parseAndValidateFlightRouterState(headers[STATE]);
     } catch {

@@ -8,6 +8,7 @@ import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
 import type { HouseToday } from '../core/schedule/assignedDays';
 import { memberOf } from '../core/schedule/memberOf';
+import { logForBuilder, roomForBuilder } from '../core/snapshot/forBuilder';
 import type { RoomSnapshot } from '../core/snapshot/houseSnapshot';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
@@ -48,9 +49,17 @@ export const visitHouse = cache(async (asked: string): Promise<HouseVisit> => {
   return loggedPage(person, () =>
     inFirm(person.firm, async () => {
       if (!z.uuid().safeParse(id).success || !(await isOpenTo(person, id))) notFound();
-      return { ...(await loadSnapshot(id)), person };
+      const loaded = await loadSnapshot(id);
+      return { ...(mayAct(person, 'finisher') ? loaded : toldToBuilder(loaded)), person };
     }),
   );
+});
+
+/** A house as it is told to somebody who is not of the crew. */
+const toldToBuilder = (loaded: LoadedSnapshot): LoadedSnapshot => ({
+  ...loaded,
+  snapshot: { ...loaded.snapshot, rooms: loaded.snapshot.rooms.map(roomForBuilder) },
+  log: logForBuilder(loaded.log),
 });
 
 /** The houses, for who is signed in. */

@@ -1,4 +1,5 @@
 import { randomBytes, randomUUID } from 'node:crypto';
+import { request } from 'node:http';
 import type { APIRequestContext } from '@playwright/test';
 import { sealData } from 'iron-session';
 import { TRIAL_SECRET } from '../../scripts/setup/served.mjs';
@@ -272,4 +273,46 @@ test('what is no text, no path and no instant is refused with what is wrong, nev
   await query('UPDATE houses SET next_seq = next_seq + 1 WHERE id = $1', site.database, [id]);
   for (const view of ['', '/board', '/dry', '/my-day', '/hand-over'])
     expect((await page.request.get(house + view)).status(), view).toBe(200);
+});
+
+test('a builder reads of a room on hold only that it is, but for reasons that were written for them', async ({
+  page,
+  house,
+  signIn,
+}) => {
+  await signIn(page, 'Marit');
+  const id = house.split('/').at(-1);
+  const hold = (room: string, payload: object) => ({
+    id: randomUUID(),
+    room,
+    at: minutesBefore(1),
+    kind: 'held',
+    payload,
+  });
+  const entries = [
+    hold('bath', { why: 'Bob is late with his pipes' }),
+    hold('pantry', { why: 'Shelves come first', forBuilder: true }),
+  ];
+  expect((await page.request.post('/api/entries', { data: { house: id, entries } })).status()).toBe(200);
+  const pages = ['', '/board', '/dry', '/sand', '/hand-over', '/record'];
+  const all = async () => {
+    let text = '';
+    for (const path of pages) text += await (await page.request.get(house + path)).text();
+    return text;
+  };
+  expect(await all()).toContain('Bob is late');
+  await signIn(page, 'Builder');
+  const told = await all();
+  expect(told).not.toContain('Bob');
+  expect(told).toContain('on hold');
+  expect(told).toContain('Shelves come first');
+});
+
+test('a method that no request can have is refused', async ({ site }) => {
+  const answer = await new Promise<number | undefined>((resolve, reject) => {
+    request(`${site.url}/signin`, { method: 'TRACE' }, (response) => resolve(response.resume().statusCode))
+      .on('error', reject)
+      .end();
+  });
+  expect(answer).toBe(400);
 });

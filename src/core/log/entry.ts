@@ -151,6 +151,8 @@ const sentEntry = z.discriminatedUnion('kind', [
       why: someText,
       /** Where somebody knows how long. */
       until: instantSchema.optional(),
+      /** Whether the builder may read why. */
+      forBuilder: z.boolean().optional(),
     }),
   }),
   z.strictObject({ ...inRoom, kind: z.literal('released'), payload: nothing }),

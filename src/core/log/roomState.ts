@@ -154,7 +154,14 @@ export interface RoomState {
   /** What was sealed since mud went on last, in order of time; see `sealedOf`. */
   readonly sealings: readonly Sealing[];
   readonly handedOver: Mark | undefined;
-  readonly held: (Mark & { readonly why: string; readonly until: string | undefined }) | undefined;
+  readonly held:
+    | (Mark & {
+        readonly why: string;
+        readonly until: string | undefined;
+        /** Whether the builder may read why. */
+        readonly forBuilder?: true;
+      })
+    | undefined;
   /** Air set moving over the walls, in order of time. */
   readonly fans: readonly FanFrom[];
   /** What touch checks found on wet coats, in order of time. */

@@ -138,7 +138,7 @@ function applied(state: Folding, entry: Entry): Folding {
       return { ...state, assignments, handed: state.handed + 1 };
     }
     case 'held':
-      return { ...state, held: { ...mark, why: entry.payload.why, until: entry.payload.until } };
+      return { ...state, held: heldBy(entry.payload, mark) };
     case 'released':
       return { ...state, held: undefined };
     case 'fan':
@@ -228,3 +228,10 @@ function firmAt({ at, payload: { mud, mixedAt, ended } }: Extract<Entry, { kind:
     ? Date.parse(mixedAt ?? ended ?? at) + mud.minutes * MINUTE_MS
     : on + FIRM_MINUTES * MINUTE_MS;
 }
+
+const heldBy = ({ why, until, forBuilder }: Extract<Entry, { kind: 'held' }>['payload'], mark: Mark) => ({
+  ...mark,
+  why,
+  until,
+  ...(forBuilder && { forBuilder }),
+});

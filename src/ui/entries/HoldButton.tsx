@@ -46,11 +46,17 @@ export function HoldButton({ row, timeZone, busy, write }: HoldProps) {
 function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonly close: () => void }) {
   const [why, setWhy] = useState('');
   const [until, setUntil] = useState('');
+  const [forBuilder, setForBuilder] = useState(false);
   const hold = async () => {
     const [day = '', time = ''] = until.split('T');
     const [hours = 0, minutes = 0] = time.split(':').map(Number);
     const free = until === '' ? {} : { until: new Date(instantOn(day, hours + minutes / 60, timeZone)).toISOString() };
-    if (await write([{ kind: 'held', room: row.id, payload: { why: why.trim(), ...free } }])) close();
+    if (
+      await write([
+        { kind: 'held', room: row.id, payload: { why: why.trim(), ...free, ...(forBuilder && { forBuilder }) } },
+      ])
+    )
+      close();
   };
   return (
     <Dialog title={`Hold ${row.name}`} close={close}>
@@ -68,6 +74,15 @@ function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonl
           onChange={(event) => setWhy(event.target.value)}
           hint="For example: electrician until noon"
         />
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox"
+            checked={forBuilder}
+            onChange={(event) => setForBuilder(event.target.checked)}
+          />
+          The builder may read this; otherwise they read only “on hold”
+        </label>
         <TextField
           label="Free again, where somebody knows"
           type="datetime-local"
