@@ -37,8 +37,9 @@ export async function handle(request: Request, route: string, run: () => Promise
   });
 }
 
-/** Who sends, before anything is looked up. */
-const senderOf = ({ headers }: Request): string => headers.get('cookie') ?? headers.get('x-forwarded-for') ?? '';
+/** Who sends, before anything is looked up: a browser, a sensor or an address. */
+const senderOf = ({ headers }: Request): string =>
+  headers.get('cookie') ?? headers.get('authorization') ?? headers.get('x-forwarded-for') ?? '';
 
 async function answerOf(id: string, run: () => Promise<Response>): Promise<readonly [Response, object]> {
   try {

@@ -352,3 +352,17 @@ test('what a phone shows by itself fits it, however narrow it is', async ({ brow
     }
   }
 });
+
+test('a phone whose sign-in is ended forgets the houses that it kept, and the page that is open goes too', async ({
+  browser,
+  away,
+}) => {
+  const phone = await browser.newContext(PHONE);
+  const page = await openAndKeep(phone, 'Petra', away);
+  await query('DELETE FROM sessions', away.database);
+  await page.waitForURL(/signin/);
+  await phone.setOffline(true);
+  await page.goto(`${away.house}/my-day`);
+  await expect(page.getByText('This device keeps no house yet')).toBeVisible();
+  await phone.close();
+});
