@@ -6,6 +6,7 @@ import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Company } from '../core/house/company';
 import type { Shown } from '../core/log/choices';
 import { isOfCrew } from '../core/log/person';
+import { waresOf } from '../core/materials/catalogue';
 import type { HouseToday } from '../core/schedule/assignedDays';
 import { memberOf } from '../core/schedule/memberOf';
 import { logForBuilder, roomForBuilder } from '../core/snapshot/forBuilder';
@@ -26,6 +27,7 @@ import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
 import { hungOtherwise } from './hungOtherwise';
+import { type LoadFigures, loadFigures } from './loadFigures/loadFigures';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { loggedPage } from './loggedPage';
 import { mayAct } from './mayAct';
@@ -129,6 +131,12 @@ export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promi
     const members = people.filter(isOfCrew).map((one) => memberOf(crew, one));
     return { begins: crew.begins, days: crewDays(crew, members, timeZone, now, DAYS_AHEAD) };
   });
+
+/** What Load works out room by room of a house that is visited: of the rooms that are chosen. */
+export const loadFiguresIn = ({ snapshot, now }: HouseVisit, rooms: readonly RoomSnapshot[]): Promise<LoadFigures> => {
+  const { unit } = snapshot.house;
+  return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), now);
+};
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -1,9 +1,8 @@
 import type { Metadata } from 'next';
 import { coverageOf } from '@/core/cost/coverageOf';
-import { beadCost, beadShares, packCost, withBead } from '@/core/cost/materialCost';
+import { beadCost, packCost, withBead } from '@/core/cost/materialCost';
 import { addTallies } from '@/core/joints/tally';
 import { waresOf } from '@/core/materials/catalogue';
-import { cutBead } from '@/core/materials/cut/cutBead';
 import { leftAfter } from '@/core/materials/cut/leftAfter';
 import { GOODS, type Good } from '@/core/materials/goods';
 import { loadList } from '@/core/materials/loadList';
@@ -12,11 +11,10 @@ import { learnUse } from '@/core/stock/learnUse';
 import { movedIn, STOCK, stockOf, usedIn } from '@/core/stock/stock';
 import { batchesFor } from '@/core/supply/batchesFor';
 import { bringFrom } from '@/core/supply/bringFor';
-import { goodsOfItems } from '@/core/supply/goodsOfItems';
 import { mudByClass, smallGoods } from '@/core/supply/smallGoods';
 import { stillNeeded } from '@/core/supply/stillNeeded';
 import { mayAct } from '@/server/mayAct';
-import { visitHouse } from '@/server/visit';
+import { loadFiguresIn, visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
 import { BringPanel } from '@/views/load/BringPanel';
 import { CatalogueButton } from '@/views/load/CatalogueDialog';
@@ -45,7 +43,8 @@ export default async function LoadPage({
   readonly searchParams: Promise<{ for?: string | string[] }>;
 }) {
   const { house } = await params;
-  const { snapshot, log, person, people, now, timeZone, mark, catalogueVersion } = await visitHouse(house);
+  const visit = await visitHouse(house);
+  const { snapshot, log, person, people, now, timeZone, mark, catalogueVersion } = visit;
   const { unit } = snapshot.house;
   const { catalogue } = snapshot;
   const wares = waresOf(catalogue, unit);
@@ -54,11 +53,7 @@ export default async function LoadPage({
   const { value, title, rooms } = loadScope(snapshot.rooms, (await searchParams).for);
   const isWhole = rooms === snapshot.rooms;
   const load = isWhole ? snapshot.load : loadList(rooms, unit, wares);
-  const bead = cutBead(
-    rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id }))),
-    unit,
-    wares,
-  );
+  const { bead, goods, costs } = await loadFiguresIn(visit, rooms);
   const [isCrew, isLead] = [mayAct(person, 'finisher'), mayAct(person, 'lead')];
   const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
@@ -67,7 +62,6 @@ export default async function LoadPage({
     move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
   );
   const small = smallGoods(rooms);
-  const shares = beadShares(bead, wares);
   const left = leftAfter(bead, catalogue.offcuts);
   return (
     <LoadView
@@ -107,10 +101,7 @@ export default async function LoadPage({
             <FiguresPanel
               coverage={isWhole ? coverageOf(load, snapshot.tally.boardArea) : undefined}
               cost={withBead(packCost(load, wares), beadCost(bead, wares))}
-              rooms={rooms.map((own) => ({
-                name: own.room.name,
-                cost: packCost(loadList([own], unit, wares), wares).sum + (shares.get(own.room.id) ?? 0),
-              }))}
+              rooms={costs}
               unit={unit}
             />
           )}
@@ -124,7 +115,7 @@ export default async function LoadPage({
             <BringPanel days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)} wares={wares} unit={unit} />
             <PlanOfGoods
               version={`${mark.seq} ${mark.rooms}`}
-              goods={Object.fromEntries(snapshot.rooms.flatMap((room) => [...goodsOfItems(room, wares, now)]))}
+              goods={goods}
               onHand={Object.fromEntries(stockOf(moves, now).map(({ good, onHand }) => [good, onHand]))}
               of={wares.of}
               batches={batchesFor(rooms, wares)}

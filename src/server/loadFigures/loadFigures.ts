@@ -1,0 +1,64 @@
+import { beadShares, packCost } from '../../core/cost/materialCost';
+import type { Wares } from '../../core/materials/catalogue';
+import type { BeadCuts } from '../../core/materials/cut/cutBead';
+import { loadList } from '../../core/materials/loadList';
+import type { Steps } from '../../core/measure/steps';
+import type { LengthUnit } from '../../core/measure/unit';
+import type { RoomSnapshot } from '../../core/snapshot/houseSnapshot';
+import { goodsOfItems } from '../../core/supply/goodsOfItems';
+import type { GoodsTaken } from '../../core/supply/goodsTaken';
+import { inSlices } from '../threads/inSlices';
+import { cutAside } from './cutAside';
+
+/** What Load works out room by room. */
+export interface LoadFigures {
+  readonly bead: readonly BeadCuts[];
+  /** What each item of open work takes, by its id. */
+  readonly goods: Readonly<Record<string, GoodsTaken>>;
+  /** What the material of each room costs, by name. */
+  readonly costs: readonly { readonly name: string; readonly cost: number }[];
+}
+
+/**
+ * Works out what Load shows, so that a house of any size keeps nobody waiting who asks for something else.
+ *
+ * @param rooms those that are chosen
+ * @param all every room of the house: its open work is planned together
+ * @param now ms since 1970
+ */
+export async function loadFigures(
+  rooms: readonly RoomSnapshot[],
+  all: readonly RoomSnapshot[],
+  unit: LengthUnit,
+  wares: Wares,
+  now: number,
+): Promise<LoadFigures> {
+  const pieces = rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
+  const bead = await cutAside({ pieces, unit, wares });
+  return { bead, ...(await inSlices(byRoom(rooms, all, bead, unit, wares, now))) };
+}
+
+function* byRoom(
+  rooms: readonly RoomSnapshot[],
+  all: readonly RoomSnapshot[],
+  bead: readonly BeadCuts[],
+  unit: LengthUnit,
+  wares: Wares,
+  now: number,
+): Steps<Pick<LoadFigures, 'goods' | 'costs'>> {
+  const goods: Record<string, GoodsTaken> = {};
+  for (const room of all) {
+    for (const [item, taken] of goodsOfItems(room, wares, now)) goods[item] = taken;
+    yield;
+  }
+  const shares = beadShares(bead, wares);
+  const costs: { name: string; cost: number }[] = [];
+  for (const own of rooms) {
+    costs.push({
+      name: own.room.name,
+      cost: packCost(loadList([own], unit, wares), wares).sum + (shares.get(own.room.id) ?? 0),
+    });
+    yield;
+  }
+  return { goods, costs };
+}
