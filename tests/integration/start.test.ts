@@ -177,8 +177,8 @@ describe('a run of the application', () => {
       const run = await onlyRun();
       run.told({ port: 3999 });
       const server = spawn('sleep', ['600'], { env: { ...process.env, ...run.env }, detached: true, stdio: 'ignore' });
-      console.log('runs ' + server.pid);
       process.on('SIGTERM', async () => { await run.end(); process.exit(); });
+      console.log('runs ' + server.pid);
       await new Promise((resolve) => setTimeout(resolve, 600_000));
     });`;
   const started: ChildProcess[] = [];
