@@ -80,6 +80,18 @@ describe('a photo that is sent', () => {
     expect(drawn.photo.bytes.length).toBeLessThanOrEqual(PHOTO_BYTES);
   });
 
+  it('has at most 16 million pixels as AVIF, which is decoded whole', async () => {
+    const avifOf = (edge: number) =>
+      sharp({ create: { width: edge, height: edge, channels: 3, background: '#8a6' } })
+        .avif({ effort: 0 })
+        .toBuffer();
+    expect(await drawnAnew(await avifOf(4100))).toEqual({
+      ok: false,
+      why: 'This photo has too many pixels. Send one with at most 16 million.',
+    });
+    expect(await drawnAnew(await avifOf(400))).toMatchObject({ ok: true, photo: { width: 400, height: 400 } });
+  });
+
   it('holds nothing that was hidden behind its picture', async () => {
     const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#fff' } })
       .jpeg()
