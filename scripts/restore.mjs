@@ -14,5 +14,5 @@ await runScript(async () => {
     );
   await installPackages();
   await restore(file);
-  say(`What was saved in ${file} is back. Everybody signs in again; who was removed since stays removed.`);
+  say(`What was saved in ${file} is back. Everyone must sign in again. People removed since the backup stay removed.`);
 });

@@ -128,7 +128,7 @@ function lead(channel: BroadcastChannel | undefined): void {
 async function ask(): Promise<Marks | undefined> {
   try {
     const answer = await fetch('/api/live/marks', { cache: 'no-store' });
-    if (answer.status === 401 && (await answer.clone().json()).ended === true) await leaveThisDevice();
+    if (answer.status === 401 && (await answer.json()).ended === true) await leaveThisDevice();
     return answer.ok ? marksIn(await answer.json()) : undefined;
   } catch {
     return undefined;

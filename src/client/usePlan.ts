@@ -44,7 +44,7 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
-/** How long to wait for further entries before the plan is fetched again, ms. */
+/** Delay before the plan is fetched again, so that one request covers several entries. ms */
 const GATHER_MS = 1000;
 /** The status that says that the house is not in the plan. */
 const BEHIND = 409;

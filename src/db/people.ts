@@ -46,11 +46,12 @@ export async function isPasswordOf(id: string, password: string): Promise<boolea
   return row !== null && verify(row.passwordHash, password);
 }
 
-/** Gives a person another password; false when there is nobody of that id. */
-export async function setPassword(id: string, password: string): Promise<boolean> {
+/** Sets a person's password. Returns their name, or `undefined` if there is no such person. */
+export async function setPassword(id: string, password: string): Promise<string | undefined> {
   const passwordHash = await hash(password);
-  const [count] = await models().PersonRow.update({ passwordHash }, { where: { id, removedAt: null } });
-  return count > 0;
+  const where = { id, removedAt: null };
+  const [, rows] = await models().PersonRow.update({ passwordHash }, { where, returning: true });
+  return rows[0]?.name;
 }
 
 /** What became of a removal; without a lead nobody could do anything any more. */

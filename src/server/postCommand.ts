@@ -1,6 +1,6 @@
 import { type Answer, refused } from '../contract/answer';
 import { COMMANDS, type CommandName, isCommandName } from '../contract/commands';
-import { checkDocumentSize, type DocumentBounds } from '../core/house/documentSize';
+import { checkDocumentSize, REQUEST_BOUNDS } from '../core/house/documentSize';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import { inFirm } from '../db/firm';
 import type { Member } from '../db/people';
@@ -30,9 +30,6 @@ const MOST_BYTES = 1_000_000;
 const MOST_BYTES_WITH_FILE = 5_000_000;
 const WITH_FILE: readonly CommandName[] = ['importHouse', 'mergeHouse'];
 
-/** Of everything else the largest is a file of readings. */
-const BOUNDS: DocumentBounds = { values: 60_000, list: 5000, depth: 16 };
-
 const STATUS = { signedOut: 401, notAllowed: 403, invalid: 400, notFound: 404, stale: 409, tooMany: 429 } as const;
 /** Nobody: what needs no sign-in does not ask who it is. */
 const NOBODY: Member = { firm: '', id: '', name: '', role: 'viewer' };
@@ -57,7 +54,7 @@ async function answerTo(request: Request, name: string): Promise<Answer<unknown>
   const body = await readJson(request, WITH_FILE.includes(name) ? MOST_BYTES_WITH_FILE : MOST_BYTES);
   if (body.kind === 'tooLarge') return refused('invalid', 'This is more than can be sent at once.');
   if (body.kind === 'broken') return refused('invalid', body.why);
-  const [large] = checkDocumentSize(body.json, WITH_FILE.includes(name) ? undefined : BOUNDS);
+  const [large] = checkDocumentSize(body.json, WITH_FILE.includes(name) ? undefined : REQUEST_BOUNDS);
   if (large) return refused('invalid', problemText(large), [large]);
   return run(name, body.json, person);
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Asks } from '../contract/asks';
-import { checkDocumentSize, type DocumentBounds } from '../core/house/documentSize';
+import { checkDocumentSize, REQUEST_BOUNDS } from '../core/house/documentSize';
 import { FINISHER_KINDS, type NewEntry, newEntrySchema } from '../core/log/entry';
 import { problemsFromZod, problemText } from '../core/room/problem';
 import type { PiecesOf } from '../db/checkEntries';
@@ -20,7 +20,6 @@ import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
-const BOUNDS: DocumentBounds = { values: 60_000, list: 5000, depth: 16 };
 
 /** A room is taken off once for its pages and what is put on in it. */
 const piecesOf: PiecesOf = async (head, rooms) =>
@@ -44,11 +43,11 @@ export async function postEntries(request: Request): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
   if (!isOwnPage(request)) return refuse(403, 'Entries come from this application only.');
-  if (!mayAct(person, 'finisher')) return refuse(403, `A ${person.role} may not record anything.`);
+  if (!mayAct(person, 'finisher')) return refuse(403, 'Viewers can’t log entries.');
   const body = await readJson(request, MOST_BYTES);
   if (body.kind === 'tooLarge') return refuse(413, 'The body is larger than 1 MB; send fewer entries at once.');
   if (body.kind === 'broken') return refuse(400, body.why);
-  const [large] = checkDocumentSize(body.json, BOUNDS);
+  const [large] = checkDocumentSize(body.json, REQUEST_BOUNDS);
   if (large) return refuse(400, problemText(large), [large]);
   const parsed = bodySchema.safeParse(body.json, { reportInput: true });
   if (!parsed.success) {

@@ -4,12 +4,12 @@ import type { Company } from '../core/house/company';
 import { recordOf } from '../core/inspect/handOver';
 import { hangersItems } from '../core/inspect/hangersList';
 import type { Shown } from '../core/log/choices';
-import { roomForBuilder } from '../core/snapshot/forBuilder';
 import { readCompany } from '../db/company';
 import { inFirm } from '../db/firm';
 import { findPhoto } from '../db/photos';
 import { findShown } from '../db/shownHouses';
 import { photoAnswer } from './drawing/photos';
+import { forBuilder } from './forBuilder';
 import { hungOtherwise } from './hungOtherwise';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
 import { mayAct } from './mayAct';
@@ -33,8 +33,7 @@ export const shownHouse = cache(async (secret: string): Promise<ShownHouse> => {
   return inFirm(firm, async () => {
     const loaded = await loadSnapshot(house);
     const sheets = sheetHashes(loaded.snapshot.rooms, loaded.people);
-    const rooms = loaded.snapshot.rooms.map(roomForBuilder);
-    return { ...loaded, snapshot: { ...loaded.snapshot, rooms }, company: await readCompany(), sheets, what };
+    return { ...forBuilder(loaded), company: await readCompany(), sheets, what };
   });
 });
 
@@ -62,10 +61,10 @@ export async function shownPhoto(secret: string, photo: string): Promise<Respons
 /** `GET …/record`: the hand-over of a house as JSON, for those whose house it is. */
 export const houseRecord = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, head }, person) => {
-    const { snapshot, people } = await loadSnapshot(id);
-    const rooms = mayAct(person, 'finisher') ? snapshot.rooms : snapshot.rooms.map(roomForBuilder);
+    const loaded = await loadSnapshot(id);
+    const { snapshot, people } = mayAct(person, 'finisher') ? loaded : forBuilder(loaded);
     const names = new Map(people.map((person) => [person.id, person.name]));
-    const record = recordOf(head.name, rooms, (who) => names.get(who) ?? 'somebody');
+    const record = recordOf(head.name, snapshot.rooms, (who) => names.get(who) ?? 'somebody');
     return Response.json(record, {
       headers: {
         'cache-control': 'no-store',

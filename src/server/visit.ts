@@ -9,7 +9,6 @@ import { isOfCrew } from '../core/log/person';
 import { waresOf } from '../core/materials/catalogue';
 import type { HouseToday } from '../core/schedule/assignedDays';
 import { memberOf } from '../core/schedule/memberOf';
-import { logForBuilder, roomForBuilder } from '../core/snapshot/forBuilder';
 import type { RoomSnapshot } from '../core/snapshot/houseSnapshot';
 import { type CrewTimes, crewDays } from '../core/work/shifts';
 import { hasCalendar } from '../db/calendars';
@@ -26,6 +25,7 @@ import { type AirStretch, chartAir } from '../db/readingHours';
 import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
+import { forBuilder } from './forBuilder';
 import { hungOtherwise } from './hungOtherwise';
 import { type LoadFigures, loadFigures } from './loadFigures/loadFigures';
 import { type LoadedSnapshot, loadSnapshot } from './loadSnapshot';
@@ -52,16 +52,9 @@ export const visitHouse = cache(async (asked: string): Promise<HouseVisit> => {
     inFirm(person.firm, async () => {
       if (!z.uuid().safeParse(id).success || !(await isOpenTo(person, id))) notFound();
       const loaded = await loadSnapshot(id);
-      return { ...(mayAct(person, 'finisher') ? loaded : toldToBuilder(loaded)), person };
+      return { ...(mayAct(person, 'finisher') ? loaded : forBuilder(loaded)), person };
     }),
   );
-});
-
-/** A house as it is told to somebody who is not of the crew. */
-const toldToBuilder = (loaded: LoadedSnapshot): LoadedSnapshot => ({
-  ...loaded,
-  snapshot: { ...loaded.snapshot, rooms: loaded.snapshot.rooms.map(roomForBuilder) },
-  log: logForBuilder(loaded.log),
 });
 
 /** The houses, for who is signed in. */
@@ -133,9 +126,12 @@ export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promi
   });
 
 /** What Load works out room by room of a house that is visited: of the rooms that are chosen. */
-export const loadFiguresIn = ({ snapshot, now }: HouseVisit, rooms: readonly RoomSnapshot[]): Promise<LoadFigures> => {
+export const loadFiguresIn = (
+  { snapshot, now, person }: HouseVisit,
+  rooms: readonly RoomSnapshot[],
+): Promise<LoadFigures> => {
   const { unit } = snapshot.house;
-  return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), now);
+  return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), now, mayAct(person, 'finisher'));
 };
 
 /** The sensors of a house that is visited. */

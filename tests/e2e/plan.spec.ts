@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Page } from '@playwright/test';
+import type { Locator, Page } from '@playwright/test';
 import type { PlanGroundAnswer } from '../../src/contract/plan';
 import { instantWords } from '../../src/words/when';
 import { copyHouse } from './copyHouse';
@@ -11,6 +11,11 @@ import { violationsOf } from './violations';
 async function openPlan(page: Page, house: string): Promise<void> {
   await visit(page, `${house}/run`);
   await expect(page.getByRole('button', { name: 'Propose anew' })).toBeVisible();
+}
+/** Opens the dialog in which the crew is edited. */
+async function openCrew(page: Page): Promise<Locator> {
+  await page.getByRole('button', { name: 'Crew and tools' }).click();
+  return page.getByRole('dialog', { name: 'Crew and tools' });
 }
 const plan = (page: Page) => page.getByRole('region', { name: 'The plan' });
 const week = (page: Page) => page.getByRole('region', { name: 'The week' });
@@ -137,8 +142,7 @@ test('the crew says who does what, and a plan without anybody who can says so', 
 }) => {
   await signIn(page, 'Marit');
   await openPlan(page, house);
-  await page.getByRole('button', { name: 'Crew and tools' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
+  const dialog = await openCrew(page);
   await dialog.getByLabel('Hours a day of Tobin').fill('99');
   await dialog.getByRole('button', { name: 'Keep' }).click();
   await expect(dialog.getByRole('alert')).toContainText('at most 14');
@@ -168,8 +172,7 @@ test('a crew that somebody else changed meanwhile is not overwritten, and what w
   await openPlan(page, house);
   await isLive(page);
   const { crew, crewVersion }: PlanGroundAnswer = await (await page.request.get(`${house}/plan`)).json();
-  await page.getByRole('button', { name: 'Crew and tools' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
+  const dialog = await openCrew(page);
   await dialog.getByLabel('Hours a day of Tobin').fill('7');
   // The page hears of it, and fetches the plan of the crew as it is now.
   const heard = page.waitForResponse((response) => response.url().includes('/plan'));
@@ -415,8 +418,7 @@ test('a house has the same dates on its pages and in the plan of all houses', as
     .locator(`tbody td:nth-child(${column})`)
     .getByRole('button', { name: /proposed$/ });
   await expect(ofOsei).not.toHaveCount(0);
-  await page.getByRole('button', { name: 'Crew and tools' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Crew and tools' });
+  const dialog = await openCrew(page);
   await dialog.getByLabel('House of Osei').selectOption({ label: 'only Tern Cottage' });
   await dialog.getByLabel('Hourly cost of Osei').fill('77');
   await dialog.getByRole('button', { name: 'Keep' }).click();

@@ -27,11 +27,12 @@ beforeAll(async () => {
 const within = <Value>(run: () => Promise<Value>) => inFirm(lead.firm, run);
 const newHouse = () => within(() => addHouse(demoHouse(), 'UTC'));
 const ROUNDS = 8;
+const AT = '2031-05-06T11:00:00.000Z';
 
 /** Records entries as a request does: what speaks against them is looked at before, and again where something came in between. */
 const post = (house: string, ...entries: readonly NewEntry[]) =>
   within(async () => appendEntries(house, lead, entries, undefined, await entryRules(house, entries)));
-const entry = (rest: Pick<NewEntry, 'kind' | 'payload'>, at = '2031-05-06T11:00:00.000Z'): NewEntry =>
+const entry = (rest: Pick<NewEntry, 'kind' | 'payload'>, at = AT): NewEntry =>
   ({ id: randomUUID(), room: 'pantry', at, ...rest }) as NewEntry;
 const coat = () => entry({ kind: 'coat', payload: { class: 'flat', key: 'tape', part: 1, mud: { kind: 'drying' } } });
 
@@ -76,12 +77,12 @@ describe('a house that is nearly full', () => {
       room,
     }));
     await within(() => models().RoomRow.bulkCreate(rows));
-    await within(() => setRemoved(house, 'r0', new Date()));
+    await within(() => setRemoved(house, 'r0', new Date(AT)));
     const answers = await Promise.all(Array.from({ length: 6 }, () => within(() => addRooms(house, [room]))));
     expect(answers.filter((answer) => answer === 'full')).toHaveLength(2);
     expect((await within(() => findHouse(house)))?.rooms).toHaveLength(MOST_ROOMS);
     expect(await within(() => setRemoved(house, 'r0', null))).toBe('full');
-    await within(() => setRemoved(house, 'r1', new Date()));
+    await within(() => setRemoved(house, 'r1', new Date(AT)));
     expect(await within(() => setRemoved(house, 'r0', null))).toBe(true);
     // What is there already is no more for being brought back again.
     expect(await within(() => setRemoved(house, 'r0', null))).toBe(true);

@@ -131,7 +131,9 @@ describe('preparing a database', () => {
     expect(script('restore', file).stderr).toContain('in place of everything there is. Say so with:');
     expect(await counts()).toMatchObject([{ readings: 0 }]);
     const restored = script('restore', `${file}-with-sign-in`, '--yes');
-    expect(restored.stdout).toContain('is back. Everybody signs in again; who was removed since stays removed.');
+    expect(restored.stdout).toContain(
+      'is back. Everyone must sign in again. People removed since the backup stay removed.',
+    );
     expect(await counts()).toEqual(before);
     expect(await ask(own, 'SELECT count(*)::int FROM sessions')).toEqual([{ count: 0 }]);
     expect(await ask(own, 'SELECT name FROM people WHERE removed_at IS NOT NULL')).toEqual([{ name: 'Tobin' }]);

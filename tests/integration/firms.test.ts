@@ -220,7 +220,7 @@ describe('a firm', () => {
       await saveWeather(house, [{ from: AT, air: { temperature: 30, humidity: 80 } }], new Date(AT));
       expect(await setWeatherUrl(house, 'http://weather.example')).toBe(false);
       expect(await dropMethod(method)).toBe(false);
-      expect(await setPassword(lead.id, 'another password')).toBe(false);
+      expect(await setPassword(lead.id, 'another password')).toBeUndefined();
       expect(await removePerson(lead.id, new Date(AT))).toBe('unknown');
       expect(await endSession(session)).toBe(false);
       await endSessionsOf(lead.id);

@@ -12,6 +12,7 @@ import { ATTACKS, type Target } from './attacks';
 
 const PROBES = 40;
 const PAUSE_MS = 100;
+const NOTED_AT = '2026-01-05T08:00:00Z';
 const SLOWEST_ENTRY_MS = 300;
 const SLOWEST_BOARD_MS = 1000;
 /** From the start: what was not made before is made at first. */
@@ -47,7 +48,7 @@ async function measure(target: Target, { house, cookie }: Neighbour, name: strin
     const entry = {
       id: randomUUID(),
       room: 'hall',
-      at: new Date().toISOString(),
+      at: NOTED_AT,
       kind: 'item',
       payload: { text: 'A note' },
     };

@@ -140,7 +140,7 @@ export const signOutsHere = async (): Promise<number> =>
 const countOf = async (signOuts: { readonly get: (key: string) => Promise<number | undefined> }): Promise<number> =>
   (await signOuts.get(COUNT)) ?? 0;
 
-/** A house that was not seen for so long is forgotten: whoever has the device by then may not be of the crew any more. */
+/** Houses last seen longer ago are deleted: the device may no longer belong to the crew. ms */
 const KEPT_MS = 30 * 86_400_000;
 
 /**

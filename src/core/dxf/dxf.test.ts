@@ -228,12 +228,12 @@ describe('a drawing', () => {
   });
 });
 
-describe('a corner that lies nowhere', () => {
-  it.each(['1e400', '-1e999', 'nowhere'])('at %s is said, and no other room is made of the rest', (wrong) => {
+describe('a corner without readable coordinates', () => {
+  it.each(['1e400', '-1e999', 'nowhere'])('refuses the drawing: %s', (wrong) => {
     const source = dxf([outline('rooms', box(0, 0, 4000, 3000))], MM).replace('4000', wrong);
     expect(readDxf(source)).toEqual({
       ok: false,
-      reason: 'has a corner on layer rooms that lies nowhere: its numbers are too large, or none',
+      reason: 'has a corner on layer rooms whose coordinates can’t be read',
     });
   });
 });

@@ -65,7 +65,7 @@ export function readDxf(text: string): DrawingRead {
     const layer = entity.layer ?? '0';
     // Without one of its corners a room would be another room.
     if (isLine(entity) && !(entity.vertices ?? []).every(isPlace))
-      return refused(`has a corner on layer ${layer} that lies nowhere: its numbers are too large, or none`);
+      return refused(`has a corner on layer ${layer} whose coordinates can’t be read`);
     const points = pointsOf(entity);
     if (points) lines.push({ layer, ...points });
     else if ((entity.type === 'TEXT' || entity.type === 'MTEXT') && entity.text) {

@@ -49,7 +49,7 @@ export function compareHouse(head: HouseHead, rooms: readonly Room[], file: Hous
   };
 }
 
-/** What a room's own page says and not its editor: it changes without making a new version of the room. */
+/** Parts that other pages save, without a new version of the room. */
 const BESIDE: readonly (keyof Room)[] = ['at', 'method'];
 
 /**

@@ -7,6 +7,8 @@ export interface DocumentBounds {
   readonly depth: number;
 }
 
+/** A request without a file: the largest is a file of readings. */
+export const REQUEST_BOUNDS: DocumentBounds = { values: 60_000, list: 5000, depth: 16 };
 /** A house of 2,000 rooms has 300,000 values. */
 const HOUSE: DocumentBounds = { values: 1_000_000, list: 10_000, depth: 16 };
 

@@ -27,7 +27,7 @@ describe('a house file with wrong parts', () => {
     });
     expect(corners).toHaveLength(51);
     expect(corners[0]).toBe('rooms[0].outline[0] must be a pair of numbers');
-    expect(corners.at(-1)).toBe('and more problems like these');
+    expect(corners.at(-1)).toBe('and more problems');
     const flat = problemsOf({
       ...FILE,
       rooms: Array.from({ length: 60 }, (_, index) => room(index % 2, { height: 1 })),

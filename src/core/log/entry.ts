@@ -151,7 +151,7 @@ const sentEntry = z.discriminatedUnion('kind', [
       why: someText,
       /** Where somebody knows how long. */
       until: instantSchema.optional(),
-      /** Whether the builder may read why. */
+      /** Whether the builder can read `why`. */
       forBuilder: z.boolean().optional(),
     }),
   }),

@@ -86,7 +86,7 @@ export const coatPayload = z.strictObject({
   batch: shortText(40).optional(),
   /** The last entry that was seen: what somebody else put on after it is not put on again. */
   seen: z.int().min(0).optional(),
-  /** The same coat's entries that its writer knew of beside: said on the same page or phone, which may not have shown them yet. */
+  /** Ids of entries of the same coat that its writer logged on the same page or phone before; the page may not show them yet. */
   knew: z.array(uuid('must be an entry')).max(MOST_KNOWN).optional(),
   ...run,
 });

@@ -158,7 +158,7 @@ export interface RoomState {
     | (Mark & {
         readonly why: string;
         readonly until: string | undefined;
-        /** Whether the builder may read why. */
+        /** Whether the builder can read `why`. */
         readonly forBuilder?: true;
       })
     | undefined;

@@ -19,17 +19,17 @@ export function pathText(path: readonly PropertyKey[]): string {
 /** `rooms[2].height: must be greater than 0` */
 export const problemText = ({ path, reason }: Problem): string => (path === '' ? reason : `${path}: ${reason}`);
 
-/** So many problems of a document are told. */
+/** The most problems of a document that are listed. */
 export const MOST_PROBLEMS = 50;
 
-/** Tells the first problems, and that there are more. */
+/** Returns the first problems, and a line that there are more. */
 export const firstProblems = (problems: readonly Problem[]): readonly Problem[] =>
   problems.length > MOST_PROBLEMS
-    ? [...problems.slice(0, MOST_PROBLEMS), { path: '', reason: 'and more problems like these' }]
+    ? [...problems.slice(0, MOST_PROBLEMS), { path: '', reason: 'and more problems' }]
     : problems;
 
 /**
- * Tells what Zod found, in the words of this product: at most `MOST_PROBLEMS`, and that there are more.
+ * Returns Zod's issues as problems in the words of this product: at most `MOST_PROBLEMS`, and a line that there are more.
  *
  * @param within where the parsed value stands in its document, such as `['rooms', 2]`
  */

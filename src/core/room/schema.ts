@@ -9,7 +9,7 @@ const notNegative = () => z.number().min(0, 'must not be negative');
 const MANY = 'are too many for one room';
 const CEILINGS = '"flat", "open", "shed", "gable", "knee" or "tray"';
 /** What a wall, an opening or another part is called by everything that is said of it and recorded on it, for good. */
-/** What every object of the language has; ids stand as names of fields. */
+/** Ids are used as keys of objects: names that every object has already are reserved. */
 const isReserved = (id: string): boolean => id in Object.prototype;
 const partId = z
   .string()
@@ -200,7 +200,7 @@ export type Niche = z.infer<typeof nicheSchema>;
 export type Zone = z.infer<typeof zoneSchema>;
 export type HungCourses = z.infer<typeof hungFaceSchema>;
 export type Opening = z.infer<typeof openingSchema>;
-/** What a room is said by. */
+/** The fields of a room. */
 export const ROOM_PARTS = roomSchema.keyof().options;
 
 export type Room = z.infer<typeof roomSchema>;

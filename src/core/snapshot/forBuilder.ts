@@ -2,10 +2,10 @@ import type { Entry } from '../log/entry';
 import { HouseLog } from '../log/houseLog';
 import type { RoomSnapshot } from './houseSnapshot';
 
-/** What a builder reads of a room on hold whose reason is not meant for them: reasons name people. */
+/** Replaces the reason of a hold that is not for the builder: reasons often name people. */
 const ON_HOLD = 'on hold';
 
-/** Returns a room as a builder is told of it. */
+/** Returns a room without a reason for a hold that is only for the crew. */
 export function roomForBuilder(room: RoomSnapshot): RoomSnapshot {
   const { held } = room.state;
   if (!held || held.forBuilder) return room;
@@ -16,7 +16,7 @@ export function roomForBuilder(room: RoomSnapshot): RoomSnapshot {
   };
 }
 
-/** Returns plain data in which every hold has no reason. */
+/** Returns plain data with the reason of every hold replaced. */
 function withoutReason(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(withoutReason);
   if (typeof value !== 'object' || value === null) return value;
@@ -24,11 +24,11 @@ function withoutReason(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).map(([key, own]) => [key, withoutReason(own)]));
 }
 
-const told = new WeakMap<HouseLog, { readonly seq: number; readonly log: HouseLog }>();
+const logs = new WeakMap<HouseLog, { readonly seq: number; readonly log: HouseLog }>();
 
-/** Returns the log of a house as a builder is told of it. */
+/** Returns the log of a house without reasons for holds that are only for the crew. */
 export function logForBuilder(log: HouseLog): HouseLog {
-  const known = told.get(log);
+  const known = logs.get(log);
   if (known?.seq === log.seq) return known.log;
   const own = new HouseLog();
   own.add(
@@ -37,7 +37,7 @@ export function logForBuilder(log: HouseLog): HouseLog {
       .toSorted((a, b) => a.seq - b.seq)
       .map(entryForBuilder),
   );
-  told.set(log, { seq: log.seq, log: own });
+  logs.set(log, { seq: log.seq, log: own });
   return own;
 }
 

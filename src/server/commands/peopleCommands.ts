@@ -5,7 +5,7 @@ import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';
 import { addFirm, findFirm } from '../../db/firms';
 import { dropLaser } from '../../db/lasers';
-import { addPerson, authenticate, isPasswordOf, listPeople, removePerson, setPassword } from '../../db/people';
+import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
 import { endSession, endSessionsOf } from '../../db/sessions';
 import { letIn, shutOut } from '../../db/viewers';
 import { mayAct } from '../mayAct';
@@ -86,10 +86,10 @@ export const peopleCommands: Handlers<
       : refused('notFound', 'This sign-in has ended already.'),
   resetPassword: async ({ person, password }, by) => {
     if (person === by.id) return refused('invalid', 'Your own password is changed with the one that you have.');
-    if (!(await setPassword(person, password))) return refused('notFound', NOBODY);
+    const name = await setPassword(person, password);
+    if (name === undefined) return refused('notFound', NOBODY);
     await endSecretsOf(person);
-    const name = (await listPeople()).find(({ id }) => id === person)?.name;
-    if (name !== undefined) await letTryAgain(firm(), name);
+    await letTryAgain(firm(), name);
     return granted(null);
   },
   removePerson: async ({ person }, by) => {

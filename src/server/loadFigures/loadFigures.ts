@@ -25,6 +25,7 @@ export interface LoadFigures {
  * @param rooms those that are chosen
  * @param all every room of the house: its open work is planned together
  * @param now ms since 1970
+ * @param forCrew whether goods and costs are needed: only the crew sees them
  */
 export async function loadFigures(
   rooms: readonly RoomSnapshot[],
@@ -32,9 +33,11 @@ export async function loadFigures(
   unit: LengthUnit,
   wares: Wares,
   now: number,
+  forCrew: boolean,
 ): Promise<LoadFigures> {
   const pieces = rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
   const bead = await cutAside({ pieces, unit, wares });
+  if (!forCrew) return { bead, goods: {}, costs: [] };
   return { bead, ...(await inSlices(byRoom(rooms, all, bead, unit, wares, now))) };
 }
 

@@ -81,7 +81,7 @@ function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonl
             checked={forBuilder}
             onChange={(event) => setForBuilder(event.target.checked)}
           />
-          The builder may read this; otherwise they read only “on hold”
+          The builder can read this reason (if not, they read “on hold”)
         </label>
         <TextField
           label="Free again, where somebody knows"
