@@ -9,9 +9,8 @@ import { isHalf, workAnywhere } from '@/core/work/block';
 import { scrapeApart } from '@/core/work/scrapeApart';
 import { splitItems } from '@/core/work/splitItems';
 import type { PlanWorker } from '@/workers/plan.worker';
-import { useHouse } from './HouseContext';
-import { listenToMarks } from './liveMarks';
 import { useCommand } from './useCommand';
+import { usePlanAnswer } from './usePlanAnswer';
 import { useWorker } from './useWorker';
 
 /** What of a plan the lead has moved and not handed out yet, by item. */
@@ -44,12 +43,6 @@ export interface PlanStanding {
 }
 
 const NOTHING: Moved = {};
-/** Delay before the plan is fetched again, so that one request covers several entries. ms */
-const GATHER_MS = 1000;
-/** The status that says that the house is not in the plan. */
-const BEHIND = 409;
-const LOST = 'The plan could not be fetched. What is shown is the last one known.';
-
 /**
  * Fetches what of the crew's plan is in the page's house: the plan that every page and everybody sees. What the lead has moved and not handed
  * out yet is planned in a worker, from that plan.
@@ -59,15 +52,19 @@ const LOST = 'The plan could not be fetched. What is shown is the last one known
  * @param together fetches it for all houses of the crew
  */
 export function usePlan(version: string, moved: Moved = NOTHING, together = false): PlanStanding {
-  const { id } = useHouse();
   const command = useCommand();
-  const [ground, setGround] = useState<PlanGroundAnswer>();
   const [tried, setTried] = useState<{ readonly question: string; readonly plan: HousePlan }>();
   const [found, setFound] = useState<{ readonly question: string; readonly plan: HousePlan }>();
   const [before, setBefore] = useState<HousePlan>();
   const [searching, setSearching] = useState(false);
-  const [failed, setFailed] = useState<string>();
-  const [turn, setTurn] = useState(0);
+  const [broken, setFailed] = useState<string>();
+  const {
+    answer: ground,
+    failed = broken,
+    fetchAnew,
+  } = usePlanAnswer<PlanGroundAnswer>(together ? 'plan?houses=all' : 'plan', version, (answer, former) => {
+    if (JSON.stringify(former?.plan?.assignments) !== JSON.stringify(answer.plan?.assignments)) setBefore(former?.plan);
+  });
   const shown = useRef<HousePlan>(undefined);
   const worker = useWorker<PlanWorker>(
     () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
@@ -76,56 +73,6 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
       setFailed('This browser could not plan. Reload the page.');
     },
   );
-
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a page that shows something else asks again
-  useEffect(() => {
-    const gone = new AbortController();
-    fetch(`/h/${id}/plan${together ? '?houses=all' : ''}`, {
-      signal: gone.signal,
-      headers: { accept: 'application/json' },
-    })
-      .then(async (response) => {
-        if (response.status === BEHIND) {
-          setFailed((await response.json()).message);
-          return;
-        }
-        if (!response.ok) throw new Error(String(response.status));
-        const answer: PlanGroundAnswer = await response.json();
-        setGround((known) => {
-          if (JSON.stringify(known?.plan?.assignments) !== JSON.stringify(answer.plan?.assignments))
-            setBefore(known?.plan);
-          return answer;
-        });
-        setFailed(undefined);
-      })
-      .catch(() => {
-        if (!gone.signal.aborted) setFailed(LOST);
-      });
-    return () => gone.abort();
-  }, [id, version, turn, together]);
-
-  // The page refreshes itself when its own house changes. When another house changes, only the plan is fetched again.
-  const asked = useRef('');
-  useEffect(() => {
-    if (!ground) return;
-    let timer: ReturnType<typeof setTimeout> | undefined;
-    const stop = listenToMarks((marks) => {
-      const news = Object.entries(ground.seen).flatMap(([house, seq]) => {
-        const now = marks[house]?.seq ?? seq;
-        return house !== id && now > seq ? [`${house} ${now}`] : [];
-      });
-      if (news.length === 0 || news.join() === asked.current) return;
-      clearTimeout(timer);
-      timer = setTimeout(() => {
-        asked.current = news.join();
-        setTurn((known) => known + 1);
-      }, GATHER_MS);
-    });
-    return () => {
-      stop();
-      clearTimeout(timer);
-    };
-  }, [ground, id]);
 
   const isMoving = Object.keys(moved).length > 0;
   // A page that is drawn again, as while a card is dragged, asks the same.
@@ -182,7 +129,6 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
     void worker.ask().stop();
     setSearching(false);
   }, [worker]);
-  const fetchAnew = useCallback(() => setTurn((known) => known + 1), []);
   const again = useCallback(() => {
     void command.run('planAnew', {}).then((done) => done !== undefined && fetchAnew());
   }, [command.run, fetchAnew]);

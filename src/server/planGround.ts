@@ -1,7 +1,8 @@
-import type { OwnHours, PlanGroundAnswer } from '../contract/plan';
+import type { FinishAnswer, OwnHours, PlanGroundAnswer } from '../contract/plan';
 import type { OtherStock } from '../core/estimate/betterStock';
 import { isOfCrew } from '../core/log/person';
 import { dayOf } from '../core/measure/dayOf';
+import { houseFinish } from '../core/plan/houseFinish';
 import { housePart } from '../core/plan/housePart';
 import { emptyPlan, type HousePlan } from '../core/plan/planHouse';
 import type { PlanInput, PlanPerson } from '../core/plan/planInput';
@@ -33,7 +34,7 @@ const inTurn = inOwnTurn(8);
 
 /** What is asked of a plan. */
 export interface PlanAsked {
-  /** Whether all houses of the crew are told, or only one. */
+  /** Whether all houses of the crew are shown, or only one. */
   readonly together: boolean;
   /** As if the house were finished with other tools. */
   readonly tools: Tools | undefined;
@@ -41,45 +42,67 @@ export interface PlanAsked {
   readonly stock: OtherStock | undefined;
 }
 
-/**
- * Tells those whose house it is what of the crew's plan is in it, and what it is made from; a viewer is told of nobody.
- */
+const AS_IT_STANDS: PlanAsked = { together: false, tools: undefined, stock: undefined };
+
+const CREW_ONLY = 'Only the crew sees its plan.';
+
+/** Answers the crew of a house with what of their plan is in it, and what it is made from. */
 export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
-    if (asked.together && !mayAct(person, 'finisher')) return refuse(403, 'Only the crew sees its houses together.');
-    const ground = await inTurn(person.id, () => groundOf(id, person, asked));
-    if (ground === 'behind')
-      return refuse(
-        409,
-        `This house is not in the plan: only the ${MOST_HOUSES} houses with the earliest painters’ dates are.`,
-      );
-    if (!ground) return refuse(503, 'The plan takes too long right now. Try again in a minute.');
-    return Response.json(ground, { headers: { 'cache-control': 'no-store' } });
+    if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
+    const ground = await inTurn(person.id, () => groundOf(id, asked));
+    return typeof ground === 'object' ? answer(forRole(ground, person)) : refusalOf(ground);
   });
 
-/** Houses as they are planned, and the plan; none where it is only what if. */
-interface Shown {
-  readonly input: PlanInput;
-  readonly plan: HousePlan | undefined;
-}
+/** Answers everybody whose house it is with when it and its rooms are finished by the plan: `FinishAnswer`. */
+export const finishOfHouse = (house: string): Promise<Response> =>
+  openHouse(house, async ({ id }, person) => {
+    const ground = await inTurn(person.id, () => groundOf(id, AS_IT_STANDS));
+    if (typeof ground !== 'object') return refusalOf(ground);
+    const { input, plan = emptyPlan(input), own, shown } = ground;
+    const seen = seenIn(mayAct(person, 'finisher') ? shown : [own]);
+    return answer<FinishAnswer>({ finish: houseFinish({ input, plan }), dates: own.dates, seen });
+  });
 
-/** Tells somebody of the crew how many hours of today's assigned work in a house the plan has for them: `{ hours }`. */
+/** Answers somebody of the crew with how many hours of today's assigned work in a house the plan has for them. */
 export const ownHours = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, timeZone }, person) => {
-    if (!mayAct(person, 'finisher')) return refuse(403, 'Only the crew has work.');
-    const asked = { together: false, tools: undefined, stock: undefined };
-    const ground = await inTurn(person.id, () => groundOf(id, person, asked));
+    if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
+    const ground = await inTurn(person.id, () => groundOf(id, AS_IT_STANDS));
     const { plan, input } = typeof ground === 'object' ? ground : {};
     const key = `${person.id} ${dayOf(now(), timeZone)}`;
-    const told: OwnHours = { hours: plan && input ? (plannedHours({ plan, input }, 'assigned').get(key) ?? 0) : null };
-    return Response.json(told, { headers: { 'cache-control': 'no-store' } });
+    return answer<OwnHours>({
+      hours: plan && input ? (plannedHours({ plan, input }, 'assigned').get(key) ?? 0) : null,
+    });
   });
 
-async function groundOf(
-  id: string,
-  person: Member,
-  { together, tools, stock }: PlanAsked,
-): Promise<PlanGroundAnswer | 'behind' | undefined> {
+const answer = <Told>(told: Told): Response => Response.json(told, { headers: { 'cache-control': 'no-store' } });
+
+const refusalOf = (why: 'behind' | undefined): Response =>
+  why === 'behind'
+    ? refuse(
+        409,
+        `This house is not in the plan: only the ${MOST_HOUSES} houses with the earliest painters’ dates are.`,
+      )
+    : refuse(503, 'The plan takes too long right now. Try again in a minute.');
+
+/** A plan with all that it is made from. */
+interface Ground {
+  readonly own: LoadedSnapshot;
+  /** What of the plan is shown, and what that is made from; without a plan where it is only what if. */
+  readonly input: PlanInput;
+  readonly plan: HousePlan | undefined;
+  /** The houses on which it depends. */
+  readonly shown: readonly LoadedSnapshot[];
+  readonly houses: number;
+  readonly allHouses: number;
+  readonly crew: Crew;
+  readonly crewVersion: number;
+  readonly paces: Paces;
+}
+
+/** Returns the plan of a house: 'behind' where it is in none, undefined where it cannot be made in time. */
+async function groundOf(id: string, { together, tools, stock }: PlanAsked): Promise<Ground | 'behind' | undefined> {
   const all = await Promise.all((await allHouses()).map((house) => loadSnapshot(house)));
   const own = all.find((one) => one.id === id);
   if (!own) throw new Error('the house of the page is loaded');
@@ -88,8 +111,7 @@ async function groundOf(
   );
   const planned = open.slice(0, MOST_HOUSES);
   if (open.includes(own) && !planned.includes(own)) return 'behind';
-  const { crew, version } = await readCrew();
-  // The input is told to everybody: neither people nor what they cost are in it.
+  const { crew, version: crewVersion } = await readCrew();
   const { people: _, hourCost, ...ways } = crew;
   const paces = learn(all.flatMap(({ snapshot }) => evidenceIn(snapshot.rooms)));
   const people = own.people.filter(isOfCrew).map((one) => ({
@@ -118,20 +140,28 @@ async function groundOf(
   // A house that is done is in no plan, and shown all the same.
   const shown = planned.includes(own) ? planned : [...planned, own];
   const whole = { plan, input: shown === planned ? input : inputOf(shown) };
-  const asked = together ? whole : partOf(whole, id);
-  const [isLead, isCrew] = [mayAct(person, 'lead'), mayAct(person, 'finisher')];
-  const told = isCrew ? asked : withoutNames(asked);
   return {
-    input: isLead || !isCrew ? told.input : withOwnPace(told.input, person.id),
-    plan: told.plan,
-    paces: isLead ? paces : {},
-    seen: Object.fromEntries((isCrew ? shown : [own]).map(({ id: house, mark }) => [house, mark.seq])),
-    houses: isCrew ? planned.length : 1,
-    allHouses: isCrew ? open.length : 1,
-    crew: isLead ? crew : withoutCost(crew, isCrew),
-    crewVersion: version,
-    dates: own.dates,
+    ...(together ? whole : partOf(whole, id)),
+    own,
+    shown,
+    houses: planned.length,
+    allHouses: open.length,
+    crew,
+    crewVersion,
+    paces,
   };
+}
+
+const seenIn = (houses: readonly LoadedSnapshot[]): Readonly<Record<string, number>> =>
+  Object.fromEntries(houses.map(({ id, mark }) => [id, mark.seq]));
+
+/** Returns what of a plan somebody of the crew may read: what people cost and how fast others are is for leads. */
+function forRole(ground: Ground, person: Member): PlanGroundAnswer {
+  const { input, plan, shown, houses, allHouses, crew, crewVersion, paces } = ground;
+  const told = { plan, seen: seenIn(shown), houses, allHouses };
+  return mayAct(person, 'lead')
+    ? { ...told, input, lead: { crew, crewVersion, paces } }
+    : { ...told, input: withOwnPace(input, person.id) };
 }
 
 /** Those of which the painters come first, first. */
@@ -139,7 +169,7 @@ const inOrder = (houses: readonly LoadedSnapshot[]): readonly LoadedSnapshot[] =
   houses.toSorted((a, b) => (a.dates.house ?? '9').localeCompare(b.dates.house ?? '9') || a.id.localeCompare(b.id));
 
 /** What of it is one house's, with the ids of the house. */
-function partOf({ input, plan }: Shown, house: string): Shown {
+function partOf({ input, plan }: Pick<Ground, 'input' | 'plan'>, house: string): Pick<Ground, 'input' | 'plan'> {
   const part = asAlone(housePart({ input, plan: plan ?? emptyPlan(input) }, house), house);
   return { input: part.input, plan: plan && part.plan };
 }
@@ -148,47 +178,11 @@ function partOf({ input, plan }: Shown, house: string): Shown {
 const memberIn = (houses: readonly LoadedSnapshot[], { house, ...member }: CrewMember): CrewMember =>
   house && houses.some(({ id }) => id === house) ? { ...member, house } : member;
 
-/** What people cost is for leads only. */
-const withoutCost = (crew: Crew, isCrew: boolean): Crew => ({
-  ...crew,
-  hourCost: undefined,
-  people: isCrew
-    ? Object.fromEntries(Object.entries(crew.people).map(([id, own]) => [id, { ...own, hourCost: undefined }]))
-    : {},
-});
-
 const pacesOf = (own: Paces[string] = {}): PlanPerson['pace'] =>
   Object.fromEntries(Object.entries(own).map(([rate, { pace }]) => [rate, pace]));
 
-/** How fast others are is for the lead and for themselves; what an hour costs is for the lead. */
+/** Returns an input without the paces of others and without what people cost. */
 const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
   ...input,
   people: input.people.map(({ hourCost, ...person }) => (person.id === id ? person : { ...person, pace: {} })),
 });
-
-/** The same by people whom nobody knows. */
-function withoutNames({ input, plan }: Shown): Shown {
-  const ids = new Map(input.people.map(({ id }, index) => [id, `p${index}`]));
-  const unnamed = (people: readonly string[]) => people.flatMap((id) => ids.get(id) ?? []);
-  const handed = Object.entries(input.handed).map(([item, given]) => [
-    item,
-    { ...given, people: unnamed(given.people) },
-  ]);
-  return {
-    input: {
-      ...input,
-      people: input.people.map(({ hourCost, house, ...person }) => ({
-        ...person,
-        id: ids.get(person.id) ?? '',
-        name: '',
-        pace: {},
-      })),
-      handed: Object.fromEntries(handed),
-    },
-    plan: plan && {
-      ...plan,
-      why: plan.why.kind === 'work' ? { ...plan.why, people: unnamed(plan.why.people) } : plan.why,
-      assignments: plan.assignments.map((one) => ({ ...one, people: unnamed(one.people) })),
-    },
-  };
-}

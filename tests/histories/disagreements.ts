@@ -247,7 +247,7 @@ function dayFaults(
       ({ room, task, block }) =>
         !list.passes.some((own) => own.room === room && own.task.pass === task.pass && own.block === block),
     );
-    const own = today.find((row) => row.id === id);
+    const own = today?.find((row) => row.id === id);
     const isDone = list.passes.every((pass) => passDone(pass) === 1);
     return [
       ...lost.map(({ room, task }) => `${name}: ${task.pass} in ${room.room.id} is not done, and on no list`),

@@ -10,6 +10,7 @@ import { coatsFor } from '../method/coatsFor';
 import { methodOn, type RoomCoat } from '../method/roomCoats';
 import type { RoomNow } from '../readiness/whatNow';
 import type { Level } from '../room/level';
+import { roomForBuilder } from '../snapshot/forBuilder';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { isOnGone } from '../standing/alikePieces';
 import { amountCovered } from '../standing/coveredBy';
@@ -81,8 +82,12 @@ export interface HandOver {
 /** A coat is dry within this, as a rule: the air of that time is what it dried in. */
 const FIRST_DAY_MS = 24 * 3_600_000;
 
-/** The facts of a room's hand-over. */
-export function handOverOf(snapshot: RoomSnapshot): HandOver {
+/** Returns the facts of a room's hand-over, as a builder reads them: words that are only for the crew are left out. */
+export function handOverOf(room: RoomSnapshot): HandOver {
+  return factsOf(roomForBuilder(room));
+}
+
+function factsOf(snapshot: RoomSnapshot): HandOver {
   const { room, level, state, done, applied, faces, pieces, tally, standing } = snapshot;
   const more = new Set(applied.more);
   const there = new Map(pieces.map((piece) => [piece.id, piece]));

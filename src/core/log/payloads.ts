@@ -107,6 +107,8 @@ const onFace = z.number().min(-1e6).max(1e6);
 export const itemPayload = z
   .strictObject({
     text: someText.optional(),
+    /** Whether the builder can read `text`. */
+    forBuilder: z.boolean().optional(),
     defect: z.enum(DEFECT_KINDS).optional(),
     /** The face by id, and the place on it; mm in its own coordinates, see `Face`. */
     face: z.string().min(1, 'must be a face').max(60).optional(),

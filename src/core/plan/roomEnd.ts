@@ -1,5 +1,5 @@
-import type { HousePlan } from './planHouse';
-import type { PlanInput, PlanRoom } from './planInput';
+import type { Planned } from './housePart';
+import type { PlanRoom } from './planInput';
 
 /** When the last of a room's open work ends by a plan, ms since 1970, and whether all of it is in the plan. */
 export interface RoomEnd {
@@ -8,16 +8,22 @@ export interface RoomEnd {
   readonly whole: boolean;
 }
 
-/** When a room is done by a plan. */
-export function roomEnd({ id }: PlanRoom, { assignments }: HousePlan, { items }: PlanInput): RoomEnd {
-  const open = new Set(items.flatMap((item) => (item.room === id ? [item.id] : [])));
-  const own = assignments.filter(({ item }) => open.has(item));
-  return {
-    end: own.length > 0 ? Math.max(...own.map(({ end }) => end)) : undefined,
-    whole: own.length === open.size,
-  };
+/** Returns when each room is done by a plan, by room id. */
+export function roomEnds({ plan, input }: Planned): ReadonlyMap<string, RoomEnd> {
+  const ends = new Map(plan.assignments.map(({ item, end }) => [item, end]));
+  const rooms = new Map<string, RoomEnd>(input.rooms.map(({ id }) => [id, { end: undefined, whole: true }]));
+  for (const { id, room } of input.items) {
+    const known = rooms.get(room);
+    if (!known) continue;
+    const end = ends.get(id);
+    rooms.set(
+      room,
+      end === undefined ? { ...known, whole: false } : { ...known, end: Math.max(known.end ?? end, end) },
+    );
+  }
+  return rooms;
 }
 
-/** By how much a room is done after the painters come, ms; 0 where it is not. */
-export const lateBy = ({ due }: PlanRoom, { end }: RoomEnd): number =>
+/** Returns by how much a room is done after the painters come, ms; 0 where it is not. */
+export const lateBy = ({ due }: Pick<PlanRoom, 'due'>, { end }: RoomEnd): number =>
   due === undefined || end === undefined ? 0 : Math.max(0, end - due);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { logEntry } from '../../../tests/houses/logEntry';
 import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
+import { handOverOf } from '../inspect/handOver';
 import { HouseLog } from '../log/houseLog';
 import { logForBuilder, roomForBuilder } from './forBuilder';
 
@@ -32,5 +33,37 @@ describe('what a builder is told of a room on hold', () => {
     log.add([held()]);
     expect(whys()).toEqual(['on hold', 'Bob is late with his pipes', 'on hold']);
     expect(log.last(new Set(['held'] as const), 1)[0]?.payload).toMatchObject({ why: 'Bob is late with his pipes' });
+  });
+});
+
+describe('what a builder is told of a problem', () => {
+  const item = (payload: object, at = 60_000) => logEntry({ kind: 'item', payload, at });
+  const textsOf = (payload: object) => {
+    const shown = roomForBuilder(roomWith([item(payload)]));
+    return shown.state.items.map(({ defect, text }) => [defect, text]);
+  };
+
+  it('is its kind and its place, and its words only where they were written for them', () => {
+    expect(textsOf({ defect: 'ridge', text: 'Bob hit it' })).toEqual([['ridge', undefined]]);
+    expect(textsOf({ text: 'Bob hit it' })).toEqual([[undefined, 'Problem']]);
+    expect(textsOf({ text: 'Too dark to see', forBuilder: true })).toEqual([[undefined, 'Too dark to see']]);
+  });
+
+  it('is the same on the sheet that they sign, whoever prints it', () => {
+    const sheet = JSON.stringify(handOverOf(roomWith([item({ defect: 'ridge', text: 'Bob hit it' })])));
+    expect(sheet).toContain('ridge');
+    expect(sheet).not.toContain('Bob');
+  });
+
+  it('leaves out captions of photos that nobody chose for the hand-over', () => {
+    const [chosen, other] = [crypto.randomUUID(), crypto.randomUUID()];
+    const pictured = (photo: string) =>
+      logEntry({ kind: 'pictured', payload: { photos: [photo], text: `Photo ${photo}` }, at: 60_000 });
+    const shown = logEntry({ kind: 'shown', payload: { photos: [chosen] }, at: 120_000 });
+    const { photos } = roomForBuilder(roomWith([pictured(chosen), pictured(other), shown])).state;
+    expect(photos.map(({ id, text }) => [id, text])).toEqual([
+      [chosen, `Photo ${chosen}`],
+      [other, undefined],
+    ]);
   });
 });

@@ -1,20 +1,57 @@
-import type { Entry } from '../log/entry';
+import type { CoatEntry, Entry } from '../log/entry';
 import { HouseLog } from '../log/houseLog';
+import type { OpenItem } from '../log/roomState';
 import type { RoomSnapshot } from './houseSnapshot';
 
 /** Replaces the reason of a hold that is not for the builder: reasons often name people. */
 const ON_HOLD = 'on hold';
+/** Replaces the words of a problem of which nothing else is known. */
+const PROBLEM = 'Problem';
 
-/** Returns a room without a reason for a hold that is only for the crew. */
+/**
+ * Returns a room as a builder reads it. Free words often name people, so reasons, notes and the words of problems are left out unless they
+ * were marked for the builder, and so are captions of photos that no lead chose for the hand-over.
+ */
 export function roomForBuilder(room: RoomSnapshot): RoomSnapshot {
-  const { held } = room.state;
-  if (!held || held.forBuilder) return room;
+  const { state } = room;
+  const held = state.held && !state.held.forBuilder ? { ...state.held, why: ON_HOLD } : state.held;
+  const items = mapped(state.items, itemForBuilder);
+  const photos = mapped(state.photos, (photo) =>
+    photo.text === undefined || state.shown.includes(photo.id) ? photo : { ...photo, text: undefined },
+  );
+  const applied = mapped(state.applied, coatForBuilder);
+  if (held === state.held && items === state.items && photos === state.photos && applied === state.applied) return room;
   return {
     ...room,
-    state: { ...room.state, held: { ...held, why: ON_HOLD } },
-    standing: withoutReason(room.standing) as RoomSnapshot['standing'],
+    state: { ...state, held, items, photos, applied },
+    standing: held === state.held ? room.standing : (withoutReason(room.standing) as RoomSnapshot['standing']),
   };
 }
+
+/** Returns a list with each element replaced; the list itself where none changed. */
+function mapped<Item>(list: readonly Item[], replace: (item: Item) => Item): readonly Item[] {
+  const replaced = list.map(replace);
+  return replaced.some((item, index) => item !== list[index]) ? replaced : list;
+}
+
+/** Returns what a problem is called where its words are not for the builder. */
+const problemText = (
+  problem: Pick<OpenItem, 'text' | 'defect' | 'forBuilder'> & { photos?: readonly string[] | undefined },
+) =>
+  problem.text === undefined || problem.forBuilder
+    ? problem.text
+    : problem.defect || problem.photos?.length
+      ? undefined
+      : PROBLEM;
+
+function itemForBuilder(item: OpenItem): OpenItem {
+  const text = problemText(item);
+  if (text === item.text && !item.covered) return item;
+  return { ...item, text, ...(item.covered && { covered: { ...item.covered, why: '' } }) };
+}
+
+const coatForBuilder = <Coat extends Pick<CoatEntry, 'payload'>>(coat: Coat): Coat =>
+  coat.payload.covers ? { ...coat, payload: { ...coat.payload, covers: { ...coat.payload.covers, why: '' } } } : coat;
 
 /** Returns plain data with the reason of every hold replaced. */
 function withoutReason(value: unknown): unknown {
@@ -26,7 +63,7 @@ function withoutReason(value: unknown): unknown {
 
 const logs = new WeakMap<HouseLog, { readonly seq: number; readonly log: HouseLog }>();
 
-/** Returns the log of a house without reasons for holds that are only for the crew. */
+/** Returns the log of a house as a builder reads it, see `roomForBuilder`. */
 export function logForBuilder(log: HouseLog): HouseLog {
   const known = logs.get(log);
   if (known?.seq === log.seq) return known.log;
@@ -41,7 +78,17 @@ export function logForBuilder(log: HouseLog): HouseLog {
   return own;
 }
 
-const entryForBuilder = (entry: Entry): Entry =>
-  entry.kind === 'held' && !entry.payload.forBuilder
-    ? { ...entry, payload: { ...entry.payload, why: ON_HOLD } }
-    : entry;
+function entryForBuilder(entry: Entry): Entry {
+  switch (entry.kind) {
+    case 'held':
+      return entry.payload.forBuilder ? entry : { ...entry, payload: { ...entry.payload, why: ON_HOLD } };
+    case 'item':
+      return { ...entry, payload: { ...entry.payload, text: problemText(entry.payload) } };
+    case 'pictured':
+      return { ...entry, payload: { ...entry.payload, text: undefined } };
+    case 'coat':
+      return coatForBuilder(entry);
+    default:
+      return entry;
+  }
+}

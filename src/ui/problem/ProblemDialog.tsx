@@ -45,6 +45,7 @@ export function ProblemDialog({
   const [place, setPlace] = useState(at);
   const [defect, setDefect] = useState<DefectKind>();
   const [text, setText] = useState('');
+  const [forBuilder, setForBuilder] = useState(false);
   const [photos, setPhotos] = useState<readonly UnsentPhoto[]>([]);
   const [mended, setMended] = useState(false);
   const [minutes, setMinutes] = useState('');
@@ -92,7 +93,7 @@ export function ProblemDialog({
           : {}),
         ...(length?.ok ? { length: length.mm } : {}),
         ...(width?.ok ? { width: width.mm } : {}),
-        ...(text.trim() ? { text: text.trim() } : {}),
+        ...(text.trim() ? { text: text.trim(), ...(forBuilder && { forBuilder }) } : {}),
         ...(place ? { face: place.face } : {}),
         ...(place?.place ? { place: [place.place[0], place.place[1]] } : {}),
         ...(place?.piece ? { piece: place.piece.id } : {}),
@@ -187,6 +188,17 @@ export function ProblemDialog({
         error={fault?.field === 'what' ? fault.reason : undefined}
         onChange={(event) => setText(event.target.value)}
       />
+      {text.trim() !== '' && (
+        <label className="flex min-h-12 items-center gap-3">
+          <input
+            type="checkbox"
+            className="checkbox checkbox-lg"
+            checked={forBuilder}
+            onChange={(event) => setForBuilder(event.target.checked)}
+          />
+          The builder can read these words
+        </label>
+      )}
       <PhotoField photos={photos} onChange={setPhotos} />
       <div className="flex flex-wrap items-end gap-4">
         <label className="flex min-h-12 items-center gap-3 font-semibold">

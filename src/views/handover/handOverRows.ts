@@ -26,7 +26,8 @@ export interface HandOverRow {
 /** Lists every room on its way to the painters. */
 export const handOverRows = ({ rooms }: HouseSnapshot, now: number, timeZone: string): readonly HandOverRow[] =>
   rooms.map((room) => {
-    const { id, name, agreed, now: state, items, met } = handOverOf(room);
+    const { id, name, agreed, items, met } = handOverOf(room);
+    const state = room.standing.now;
     return {
       id,
       name,

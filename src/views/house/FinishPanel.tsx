@@ -3,10 +3,9 @@
 import { useState } from 'react';
 import { useHouse } from '@/client/HouseContext';
 import { useCommand } from '@/client/useCommand';
-import { usePlan } from '@/client/usePlan';
-import type { HousePlan } from '@/core/plan/planHouse';
-import type { PlanInput, PlanRoom } from '@/core/plan/planInput';
-import { lateBy, roomEnd } from '@/core/plan/roomEnd';
+import { usePlanAnswer } from '@/client/usePlanAnswer';
+import type { FinishAnswer } from '@/contract/plan';
+import type { HouseFinish, RoomFinish } from '@/core/plan/houseFinish';
 import { dateFor, type PaintersDates } from '@/core/work/painters';
 import { dayWords, instantWords, spanWords } from '@/words/when';
 
@@ -14,24 +13,25 @@ const HOUR_MS = 3_600_000;
 
 /** When the house and each room will be done by the plan, when the painters come, and what threatens that. */
 export function FinishPanel({ version, maySet }: { readonly version: string; readonly maySet: boolean }) {
-  const { ground, input, plan, failed } = usePlan(version);
+  const { answer, failed } = usePlanAnswer<FinishAnswer>('plan/finish', version);
   const [open, setOpen] = useState(false);
-  const late = input && plan ? input.rooms.flatMap((room) => threatTo(room, plan, input) ?? []) : [];
+  const { finish, dates } = answer ?? {};
+  const late = finish ? finish.rooms.flatMap((room) => threatTo(room, finish) ?? []) : [];
   return (
     <section className="sheet space-y-2 p-4 xl:col-span-2" aria-label="Finish">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2>Finish</h2>
-        {ground && maySet && <PaintersDay dates={ground.dates} room={null} label="Painters come" />}
+        {dates && maySet && <PaintersDay dates={dates} room={null} label="Painters come" />}
       </div>
-      {!plan && <p className="text-muted">{failed ?? 'Planning…'}</p>}
-      {plan && input && (
+      {!finish && <p className="text-muted">{failed ?? 'Planning…'}</p>}
+      {finish && dates && (
         <>
           <p>
-            {input.items.length === 0
-              ? 'Nothing is left to do.'
-              : `By the plan all is done ${instantWords(plan.finish, input.timeZone)}`}
-            {plan.withHeld && plan.withHeld.finish > plan.finish && ', except rooms on hold'}
-            {ground?.dates.house && `; the painters come ${dayWords(ground.dates.house)}`}.
+            {finish.open
+              ? `By the plan all is done ${instantWords(finish.finish, finish.timeZone)}`
+              : 'Nothing is left to do'}
+            {finish.exceptHeld && ', except rooms on hold'}
+            {dates.house && `; the painters come ${dayWords(dates.house)}`}.
           </p>
           {late.length > 0 && (
             <ul className="text-error">
@@ -43,7 +43,7 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
           <button type="button" className="btn btn-sm" aria-expanded={open} onClick={() => setOpen(!open)}>
             Room by room
           </button>
-          {open && ground && (
+          {open && (
             <table className="table">
               <thead>
                 <tr>
@@ -53,20 +53,15 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
                 </tr>
               </thead>
               <tbody>
-                {input.rooms.map((room) => (
+                {finish.rooms.map((room) => (
                   <tr key={room.id}>
                     <th scope="row">{room.name}</th>
-                    <td>{doneWords(room, plan, input)}</td>
+                    <td>{doneWords(room, finish)}</td>
                     <td>
                       {maySet ? (
-                        <PaintersDay
-                          dates={ground.dates}
-                          room={room.id}
-                          label={`Painters come to ${room.name}`}
-                          hidden
-                        />
+                        <PaintersDay dates={dates} room={room.id} label={`Painters come to ${room.name}`} hidden />
                       ) : (
-                        datesWords(dateFor(ground.dates, room.id))
+                        datesWords(dateFor(dates, room.id))
                       )}
                     </td>
                   </tr>
@@ -124,22 +119,19 @@ function PaintersDay({
 
 const datesWords = (day: string | undefined): string => (day === undefined ? '' : dayWords(day));
 
-function doneWords(room: PlanRoom, plan: HousePlan, input: PlanInput): string {
-  const { end, whole } = roomEnd(room, plan, input);
+function doneWords({ end, whole, last }: RoomFinish, { timeZone }: HouseFinish): string {
   if (!whole) return 'not planned whole: see the run sheet';
   if (end === undefined) return 'done';
-  return `${instantWords(end, input.timeZone)}${plan.last.includes(room.id) ? ', if it is released by then' : ''}`;
+  return `${instantWords(end, timeZone)}${last ? ', if it is released by then' : ''}`;
 }
 
 /** Why a room will not be ready for the painters. */
-function threatTo(room: PlanRoom, plan: HousePlan, input: PlanInput): string | undefined {
-  if (room.due === undefined) return undefined;
-  const own = roomEnd(room, plan, input);
-  const isOpen = own.end !== undefined || !own.whole;
-  if (isOpen && room.due < input.from) return `${room.name}: the painters’ date has passed, and it is not done`;
-  if (!own.whole) return `${room.name}: not all of it can be planned before the painters come`;
-  const late = lateBy(room, own);
+function threatTo({ name, end, whole, due, late, last }: RoomFinish, { from }: HouseFinish): string | undefined {
+  if (due === undefined) return undefined;
+  const isOpen = end !== undefined || !whole;
+  if (isOpen && due < from) return `${name}: the painters’ date has passed, and it is not done`;
+  if (!whole) return `${name}: not all of it can be planned before the painters come`;
   if (late === 0) return undefined;
-  const why = plan.last.includes(room.id) ? ', since nobody knows how long it is held' : '';
-  return `${room.name}: ${spanWords(Math.ceil(late / HOUR_MS))} after the painters come${why}`;
+  const why = last ? ', since nobody knows how long it is held' : '';
+  return `${name}: ${spanWords(Math.ceil(late / HOUR_MS))} after the painters come${why}`;
 }

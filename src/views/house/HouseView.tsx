@@ -37,7 +37,7 @@ export function HouseView({ name, rows, finish }: HouseViewProps) {
           <RoomsOfFloor key={floor} floor={floor} rooms={rooms} drawn={seen} />
         ))}
         {finish}
-        <Today work={today} />
+        {today && <Today work={today} />}
       </section>
       <Lists {...lists} />
     </main>
@@ -119,7 +119,7 @@ function RoomList({
   );
 }
 
-function Today({ work }: { readonly work: HouseRows['today'] }) {
+function Today({ work }: { readonly work: NonNullable<HouseRows['today']> }) {
   const { id } = useHouse();
   return (
     <section className="sheet p-4 xl:col-span-2" aria-label="Today">

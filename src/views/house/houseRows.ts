@@ -43,18 +43,21 @@ export interface HouseRows {
   readonly going: Listed;
   readonly wet: Listed;
   readonly stuck: Listed;
-  readonly today: readonly {
-    readonly id: string;
-    readonly name: string;
-    /** Of what they have today, still to do. */
-    readonly left: number;
-    readonly passes: readonly {
-      readonly key: string;
-      readonly words: string;
-      readonly state: string;
-      readonly isDone: boolean;
-    }[];
-  }[];
+  /** Undefined for those who are told of nobody. */
+  readonly today:
+    | undefined
+    | readonly {
+        readonly id: string;
+        readonly name: string;
+        /** Of what they have today, still to do. */
+        readonly left: number;
+        readonly passes: readonly {
+          readonly key: string;
+          readonly words: string;
+          readonly state: string;
+          readonly isDone: boolean;
+        }[];
+      }[];
 }
 
 /** A walk in the morning starts with a dozen rooms; a larger house has its board for the rest. */
@@ -62,7 +65,7 @@ const MOST_LISTED = 12;
 
 export function houseRows(
   snapshot: HouseSnapshot,
-  people: readonly { readonly id: string; readonly name: string }[],
+  people: readonly { readonly id: string; readonly name: string }[] | undefined,
   now: number,
   timeZone: string,
 ): HouseRows {
@@ -101,7 +104,7 @@ export function houseRows(
     going: listed(of(['go', 'fix', 'sand', 'check', 'seal', 'handOver']), goNote),
     wet: listed(wet, (room) => wetNote(room, now, timeZone)),
     stuck: listed(of(['stuck']), ({ standing }) => (standing.now.kind === 'stuck' ? stuckWords(standing.now.why) : '')),
-    today: todayRows(snapshot, people, now, timeZone),
+    today: people && todayRows(snapshot, people, now, timeZone),
   };
 }
 

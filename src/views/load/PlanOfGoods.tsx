@@ -45,7 +45,7 @@ export function PlanOfGoods({
   readonly names: Readonly<Record<string, string>>;
   readonly unit: LengthUnit;
 }) {
-  const { ground, plan, input, failed } = usePlan(version);
+  const { plan, input, failed } = usePlan(version);
   const draws = useMemo(() => (plan && input ? drawsOf(plan, input, goods, of) : undefined), [plan, input, goods, of]);
   const starts = useMemo(() => (plan && input ? startsOf(plan, input) : new Map<string, Start>()), [plan, input]);
   const startOf = ({ room, round }: RoundBatches) => starts.get(`${room} ${round}`);
@@ -74,8 +74,8 @@ export function PlanOfGoods({
                 : 'The planned work uses no tape, mud or sealer.'}
           </p>
         )}
-        {draws && draws.length > 0 && input && ground && (
-          <EnoughTable draws={draws} input={input} crew={ground.crew} onHand={onHand} of={of} unit={unit} />
+        {draws && draws.length > 0 && input && (
+          <EnoughTable draws={draws} input={input} onHand={onHand} of={of} unit={unit} />
         )}
       </section>
       <BatchPanel
@@ -95,14 +95,12 @@ export function PlanOfGoods({
 function EnoughTable({
   draws,
   input,
-  crew,
   onHand,
   of,
   unit,
 }: {
   readonly draws: readonly Draw[];
   readonly input: PlanInput;
-  readonly crew: Pick<Crew, 'weekdays' | 'holidays'>;
   readonly onHand: Readonly<Partial<Record<Good, number>>>;
   readonly of: Wares['of'];
   readonly unit: LengthUnit;
@@ -131,7 +129,7 @@ function EnoughTable({
             const there = Math.max(0, onHand[good] ?? 0);
             const takes = own.reduce((sum, { amount }) => sum + amount, 0);
             const out = runOut(there, own);
-            const order = out === undefined ? undefined : orderDay(out, of[good].leadDays, crew, input.timeZone);
+            const order = out === undefined ? undefined : orderDay(out, of[good].leadDays, input.crew, input.timeZone);
             const isLate = order !== undefined && order < today;
             return (
               <tr key={good}>

@@ -15,18 +15,22 @@ import { paceWords } from './paceWords';
 import { SKILL_WORDS, toolWords } from './planWords';
 import { isSameDays, Weekdays } from './Weekdays';
 
+type Lead = NonNullable<PlanGroundAnswer['lead']>;
+
 /** How the crew works: who does what for how long, who is away, on which days, and which tools are few. */
 export function CrewDialog({
-  ground,
+  input,
+  lead,
   ...more
 }: {
-  readonly ground: PlanGroundAnswer;
+  readonly input: PlanGroundAnswer['input'];
+  readonly lead: Lead;
   readonly unit: 'in' | 'mm';
   readonly close: () => void;
   readonly changed: () => void;
 }) {
   return (
-    <Opened shown={{ ...ground, version: ground.crewVersion }}>
+    <Opened shown={{ ...lead, input, version: lead.crewVersion }}>
       {(opened) => <CrewForm opened={opened} {...more} />}
     </Opened>
   );
@@ -37,8 +41,8 @@ function CrewForm({
   unit,
   close,
   changed,
-}: Omit<Parameters<typeof CrewDialog>[0], 'ground'> & {
-  readonly opened: PlanGroundAnswer & { readonly version: number };
+}: Omit<Parameters<typeof CrewDialog>[0], 'input' | 'lead'> & {
+  readonly opened: Lead & { readonly input: PlanGroundAnswer['input']; readonly version: number };
 }) {
   const { input, crew: known } = opened;
   const command = useCommand();

@@ -11,8 +11,17 @@ interface HandedProps {
   readonly days: readonly string[];
 }
 
-/** What was handed out, by day and person: what is printed for the board on the wall, and what a builder sees. */
-export function HandedDays({ assigned, crew, days, className = '' }: HandedProps & { readonly className?: string }) {
+/**
+ * Shows assigned work by day and person, as it is printed for the board on the wall. A builder reads what is worked on each day, and not by
+ * whom.
+ */
+export function HandedDays({
+  assigned,
+  crew,
+  days,
+  named,
+  className = '',
+}: HandedProps & { readonly named: boolean; readonly className?: string }) {
   const lists = days.flatMap((day) => {
     const people = crew.flatMap((person) => listFor(assigned, person, day));
     return people.length > 0 ? [{ day, people }] : [];
@@ -24,13 +33,14 @@ export function HandedDays({ assigned, crew, days, className = '' }: HandedProps
       {lists.map(({ day, people }) => (
         <div key={day} className="break-inside-avoid">
           <h3>{dayWords(day)}</h3>
+          {!named && <Passes passes={distinctPasses(people.flatMap(({ list }) => list.passes))} />}
           <ul className="grid gap-4 sm:grid-cols-3">
-            {people.map(({ person, list }) => (
+            {(named ? people : []).map(({ person, list }) => (
               <li key={person.id}>
                 <p className="border-b border-base-300 font-semibold">
                   {person.name}, {spanWords(list.hours)}
                 </p>
-                <Passes list={list} />
+                <Passes passes={list.passes} />
               </li>
             ))}
           </ul>
@@ -53,7 +63,7 @@ export function HandedSheets({ assigned, crew, days }: HandedProps) {
             <h3>
               {dayWords(day)}, {spanWords(list.hours)}
             </h3>
-            <Passes list={list} />
+            <Passes passes={list.passes} />
           </div>
         ))}
       </section>
@@ -66,14 +76,23 @@ function listFor(assigned: AssignedDays, person: Person, day: string) {
   return list.passes.length > 0 ? [{ person, list }] : [];
 }
 
-function Passes({ list }: { readonly list: DayList<RoomSnapshot> }) {
+type Pass = DayList<RoomSnapshot>['passes'][number];
+
+const jobKey = ({ room, task, block, leftFrom }: Pass) => `${room.room.id} ${task.pass} ${block} ${leftFrom}`;
+
+/** Returns each job once, whoever does it. */
+const distinctPasses = (passes: readonly Pass[]): readonly Pass[] => [
+  ...new Map(passes.map((pass) => [jobKey(pass), { ...pass, people: [] }])).values(),
+];
+
+function Passes({ passes }: { readonly passes: readonly Pass[] }) {
   return (
     <ul>
-      {list.passes.map(({ room, task, people, block, leftFrom }) => (
-        <li key={`${room.room.id} ${task.pass} ${people.join(' ')} ${block} ${leftFrom}`}>
-          {room.room.name}, {jobOrderWords(task, block)}
-          {people.length > 1 ? ', by two' : ''}
-          {leftWords({ leftFrom })}
+      {passes.map((pass) => (
+        <li key={jobKey(pass) + pass.people.join(' ')}>
+          {pass.room.room.name}, {jobOrderWords(pass.task, pass.block)}
+          {pass.people.length > 1 ? ', by two' : ''}
+          {leftWords(pass)}
         </li>
       ))}
     </ul>

@@ -138,11 +138,12 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
     setOpen(undefined);
   };
   const takeWhatIf = async ({ kind, rooms }: WhatIfPrice) => {
-    if (!ground) return;
-    const crew = { ...ground.crew, weekdays: [...ground.crew.weekdays, SATURDAY] };
+    if (!ground?.lead) return;
+    const { crew: known, crewVersion: version } = ground.lead;
+    const crew = { ...known, weekdays: [...known.weekdays, SATURDAY] };
     const done =
       kind === 'saturday'
-        ? await command.run('saveCrew', { version: ground.crewVersion, crew })
+        ? await command.run('saveCrew', { version, crew })
         : await handOut.sayOf(
             rooms,
             (room): Said =>
@@ -291,15 +292,21 @@ export function RunBoard({ version, unit, now, timeZone, mayHand, done, ways }: 
             close={() => ill.ask(undefined)}
           />
         )}
-        {panel === 'crew' && ground && (
-          <CrewDialog ground={ground} unit={unit} close={() => setPanel(undefined)} changed={standing.fetchAnew} />
+        {panel === 'crew' && ground?.lead && (
+          <CrewDialog
+            input={ground.input}
+            lead={ground.lead}
+            unit={unit}
+            close={() => setPanel(undefined)}
+            changed={standing.fetchAnew}
+          />
         )}
         {panel === 'whatIf' && input && plan && (
           <WhatIfDialog
             input={input}
             plan={plan}
             only={only}
-            hourCost={ground?.crew.hourCost}
+            hourCost={ground?.lead?.crew.hourCost}
             busy={command.busy || handOut.busy}
             message={command.message ?? handOut.message}
             take={(price) => void takeWhatIf(price)}

@@ -62,7 +62,13 @@ export function RunSheetView({
           ways={ways}
         />
       )}
-      <HandedDays assigned={assigned} crew={crew} days={days} className={plans ? 'hidden print:block' : ''} />
+      <HandedDays
+        assigned={assigned}
+        crew={crew}
+        days={days}
+        named={plans}
+        className={plans ? 'hidden print:block' : ''}
+      />
       {plans && <HandedSheets assigned={assigned} crew={crew} days={days} />}
     </main>
   );

@@ -1,12 +1,16 @@
 import type { HousePlan } from '@/core/plan/planHouse';
 import type { PlanInput } from '@/core/plan/planInput';
-import { lateBy, roomEnd } from '@/core/plan/roomEnd';
+import { lateBy, roomEnds } from '@/core/plan/roomEnd';
 import { itemWords, LEFT_OUT } from './planWords';
 
 /** What is in no plan and why, and the rooms that come last because they are held. */
 export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly input: PlanInput }) {
   const names = plan.last.flatMap((id) => input.rooms.find((room) => room.id === id)?.name ?? []);
-  const late = input.rooms.flatMap((room) => (lateBy(room, roomEnd(room, plan, input)) > 0 ? [room.name] : []));
+  const ends = roomEnds({ plan, input });
+  const late = input.rooms.flatMap((room) => {
+    const end = ends.get(room.id);
+    return end && lateBy(room, end) > 0 ? [room.name] : [];
+  });
   const partly = input.rooms.filter(({ heldFaces = 0 }) => heldFaces > 0);
   // What nobody can do stands above the plan, see `NobodyCan`.
   const leftOut = plan.leftOut.filter(({ why }) => why !== 'nobody');

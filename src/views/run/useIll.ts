@@ -19,10 +19,11 @@ export function useIll(
   const [person, ask] = useState<PlanPerson>();
   const days = [0, 1].map((after) => dayAfter(now, after, timeZone));
   const saveOff = async ({ id, hours, skills, learner, off, weekdays }: PlanPerson, own: readonly string[]) => {
-    if (!ground) return false;
-    const known = ground.crew.people[id] ?? { hours, skills, learner, off, weekdays };
-    const crew = { ...ground.crew, people: { ...ground.crew.people, [id]: { ...known, off: [...own] } } };
-    return (await command.run('saveCrew', { version: ground.crewVersion, crew })) !== undefined;
+    if (!ground?.lead) return false;
+    const { crew: all, crewVersion: version } = ground.lead;
+    const known = all.people[id] ?? { hours, skills, learner, off, weekdays };
+    const crew = { ...all, people: { ...all.people, [id]: { ...known, off: [...own] } } };
+    return (await command.run('saveCrew', { version, crew })) !== undefined;
   };
   const confirm = async (shared: readonly Given[]) => {
     if (!person || !(await saveOff(person, [...new Set([...person.off, ...days])].sort()))) return;

@@ -12,6 +12,6 @@ export default async function HousePage({ params }: { readonly params: Promise<{
   const { house } = await params;
   const { person, snapshot, now, timeZone, people, mark } = await visitHouse(house);
   const finish = <FinishPanel version={`${mark.seq} ${mark.rooms} ${mark.air}`} maySet={mayAct(person, 'lead')} />;
-  const rows = packed(houseRows(snapshot, people, now, timeZone));
+  const rows = packed(houseRows(snapshot, mayAct(person, 'finisher') ? people : undefined, now, timeZone));
   return <HouseView name={snapshot.house.name} rows={rows} finish={finish} />;
 }

@@ -12,20 +12,21 @@ export const metadata: Metadata = { title: 'Coat board' };
 export default async function CoatBoardPage({ params }: { readonly params: Promise<{ house: string }> }) {
   const { house } = await params;
   const { person, snapshot, log, people, now, timeZone } = await visitHouse(house);
+  // Who only looks is not told of them.
+  const crew = mayAct(person, 'finisher') ? people : [];
   return (
     <>
       <GlyphParts sections={sectionsOf(snapshot)} />
       <CoatBoardView
         rows={sentRows(boardRows(snapshot, now, timeZone))}
         methods={boardMethods(snapshot.rooms)}
-        recent={recentEntries(log, snapshot.rooms, people, person.id)}
+        recent={recentEntries(log, snapshot.rooms, crew, person.id)}
         now={now}
         timeZone={timeZone}
         unit={snapshot.house.unit}
         role={person.role}
         me={person.id}
-        // Who only looks is not told of them.
-        crew={mayAct(person, 'finisher') ? crewOf(people) : []}
+        crew={crewOf(crew)}
       />
     </>
   );

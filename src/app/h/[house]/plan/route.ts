@@ -4,7 +4,7 @@ import { handle } from '@/server/handle';
 import { planGround } from '@/server/planGround';
 
 /**
- * `GET …/plan`: what the plan of the house is made from; `?houses=all`: that of all houses of the crew, `?tools=boxes`: as if it
+ * `GET …/plan`: the plan of the house and what it is made from; `?houses=all`: that of all houses of the crew, `?tools=boxes`: as if it
  * were finished with boxes, `?stock=wider`: as if what is not begun were hung with 54 in boards.
  */
 export async function GET(request: Request, { params }: { params: Promise<{ house: string }> }): Promise<Response> {
