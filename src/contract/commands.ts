@@ -13,6 +13,7 @@ import { crewSchema } from '../core/work/crew';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
 import { MOST_READINGS } from './limits';
+import { SECRET_KINDS } from './secrets';
 import { timeZoneSchema } from './timeZone';
 
 /** What a command takes, the least role that may send it, and (in its type only) what it answers. */
@@ -181,10 +182,12 @@ export const COMMANDS = {
   ),
   /** The secret address of one's own calendar, in the answer this once; the one before ends. */
   makeCalendar: command<{ readonly secret: string }>()('finisher', z.strictObject({})),
-  dropCalendar: plain('finisher', z.strictObject({})),
   /** The key of one's own laser measure, in the answer this once; the one before is paired no more. */
   makeLaser: command<{ readonly key: string }>()('lead', z.strictObject({})),
-  dropLaser: plain('lead', z.strictObject({})),
+  /** Ends a secret of one's own, or as a lead of anybody. */
+  endSecret: plain('finisher', z.strictObject({ kind: z.enum(SECRET_KINDS), person: person.optional() })),
+  /** Lets somebody sign in again who is locked out by wrong passwords. */
+  unlockSignIn: plain('lead', z.strictObject({ person })),
   /**
    * A secret address under which a hand-over, or the list of the hanger, is shown for some days, in the answer this once; taken
    * back it ends.

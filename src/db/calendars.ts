@@ -18,13 +18,6 @@ export async function makeCalendar(person: string): Promise<string> {
   return token;
 }
 
-/** Ends the address of a person's calendar. */
-export async function dropCalendar(person: string): Promise<void> {
-  await models().sequelize.query('DELETE FROM calendars WHERE firm = $1 AND person_id = $2', {
-    bind: [firm(), person],
-  });
-}
-
 /** Whether a person has such an address. */
 export async function hasCalendar(person: string): Promise<boolean> {
   const rows = await models().sequelize.query('SELECT FROM calendars WHERE firm = $1 AND person_id = $2', {

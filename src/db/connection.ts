@@ -6,8 +6,8 @@ import { guardRows } from './ownRows';
 const LONGEST_STATEMENT_MS = 9000;
 /** No statement here is long enough to be worth compiling first. */
 const SETTINGS = '-c jit=off';
-/** Whoever waits longer for a connection is told that the database does not answer; ms. */
-const LONGEST_WAIT_MS = 8000;
+/** A request that waits longer for a connection answers that the database does not; ms. */
+const LONGEST_WAIT_MS = 3000;
 const POOL = { max: 10, idle: 30_000, acquire: LONGEST_WAIT_MS };
 
 // One pool per process, also when the development server loads this module again.

@@ -21,11 +21,6 @@ export async function makeLaser(person: string): Promise<string> {
   return key;
 }
 
-/** Ends the pairing of a person's laser measure. */
-export async function dropLaser(person: string): Promise<void> {
-  await models().sequelize.query('DELETE FROM lasers WHERE firm = $1 AND person_id = $2', { bind: [firm(), person] });
-}
-
 /** Whose laser measure has this key; nobody's who has left. */
 export async function findLaser(key: string): Promise<Laser | undefined> {
   const [row] = await acrossFirms(() =>

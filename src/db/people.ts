@@ -54,6 +54,12 @@ export async function setPassword(id: string, password: string): Promise<string 
   return rows[0]?.name;
 }
 
+/** Returns the name of a person; undefined when they have left. */
+export async function nameOf(id: string): Promise<string | undefined> {
+  const row = await models().PersonRow.findOne({ where: { id, removedAt: null } });
+  return row?.name;
+}
+
 /** What became of a removal; without a lead nobody could do anything any more. */
 export type Removal = 'removed' | 'unknown' | 'lastLead';
 

@@ -1,4 +1,5 @@
 import { RateLimiterPostgres } from 'rate-limiter-flexible';
+import { QueryTypes } from 'sequelize';
 import { foldName } from '../core/log/foldName';
 import { connection } from '../db/connection';
 import { knownDevice, rememberDevice } from './knownDevice';
@@ -78,7 +79,17 @@ export async function forgetTry(firm: string, name: string, address: string): Pr
   await rememberDevice(accountOf(firm, name));
 }
 
-/** Lets somebody try again who was locked out by others who tried their name: a lead gave them another password. */
+/** Returns those of some names of a firm that others have locked out by trying them too often. */
+export async function lockedOut(firm: string, names: readonly string[]): Promise<readonly string[]> {
+  const keys = new Map(names.map((name) => [`account:${accountOf(firm, name)}`, name]));
+  const rows = await connection().query<{ key: string }>(
+    'SELECT key FROM sign_in_failures WHERE key = ANY($1) AND points >= $2 AND expire > $3 ORDER BY key',
+    { type: QueryTypes.SELECT, bind: [[...keys.keys()], MOST.account, Date.now()] },
+  );
+  return rows.flatMap(({ key }) => keys.get(key) ?? []);
+}
+
+/** Lets somebody try again who was locked out by others who tried their name. */
 export async function letTryAgain(firm: string, name: string): Promise<void> {
   await limits().get('account')?.delete(accountOf(firm, name));
 }

@@ -22,6 +22,7 @@ import { listHouses } from '../db/houses';
 import { listMethods } from '../db/methods';
 import { listPeople, type Member } from '../db/people';
 import { type AirStretch, chartAir } from '../db/readingHours';
+import { listSecrets } from '../db/secrets';
 import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
 import { isOpenTo, listViewers } from '../db/viewers';
@@ -34,6 +35,7 @@ import { mayAct } from './mayAct';
 import { myHousesToday } from './myHouses';
 import { currentSession, requirePerson } from './session';
 import { sheetNow } from './signedSheets';
+import { lockedOut } from './throttle';
 
 /** A house with who looks at it. */
 export interface HouseVisit extends LoadedSnapshot {
@@ -75,22 +77,29 @@ export async function visitOwnDay(except?: string): Promise<readonly HouseToday[
 }
 
 /**
- * The people beside the houses, with the sign-ins that who looks may end: their own, a lead everybody's. A viewer is shown
- * nobody.
+ * Returns the people beside the houses, with the sign-ins and secrets that who looks may end (their own; a lead everybody's), and for a
+ * lead the names that are locked out by wrong passwords. A viewer is shown nobody.
  */
 export async function crewBeside({ person }: Awaited<ReturnType<typeof visitHouses>>) {
   const lead = mayAct(person, 'lead');
   const current = await currentSession();
-  const [people, sessions, viewers] = await inFirm(person.firm, () =>
+  const [people, sessions, secrets, viewers] = await inFirm(person.firm, () =>
     readTogether(() =>
       Promise.all([
         mayAct(person, 'finisher') ? listPeople() : [],
         listSessions(lead ? undefined : person.id),
+        listSecrets(lead ? undefined : person.id),
         lead ? listViewers() : [],
       ]),
     ),
   );
-  return { people, sessions, viewers, session: current?.id };
+  const locked = lead
+    ? await lockedOut(
+        person.firm,
+        people.map(({ name }) => name),
+      )
+    : [];
+  return { people, sessions, secrets, viewers, locked, session: current?.id };
 }
 
 /** The methods that were kept under a name, for who visits a house. */

@@ -177,17 +177,31 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   await phone.context().addCookies(kept);
   expect((await phone.request.get('/api/live/marks')).status()).toBe(401);
 
-  // A new password from the lead ends the others at once, an open stream too.
+  // A new password from the lead ends the others at once, an open stream and what else opens something for her too.
   const again = await ownSignIn(browser, baseURL, 'Runa');
+  const madeCalendar = async () => {
+    const { value } = await (await again.request.post('/api/commands/makeCalendar', { data: {} })).json();
+    return async () => (await page.request.get(`/api/calendar/${value.secret}`)).status();
+  };
+  const first = await madeCalendar();
+  expect(await first()).toBe(200);
+  await page.reload();
+  await runa.getByText('Runa', { exact: true }).click();
+  await runa.getByRole('button', { name: 'End address' }).click();
+  await expect(runa.getByText('Calendar address', { exact: true })).toHaveCount(0);
+  expect(await first()).toBe(404);
+  const calendar = await madeCalendar();
   await visit(again, `${house}/board`);
   await isLive(again);
   await page.reload();
   await runa.getByText('Runa', { exact: true }).click();
-  await expect(runa.getByRole('listitem')).toHaveText([/Computer, last used just now/]);
+  await expect(runa.getByRole('listitem')).toHaveText([/Computer, last used just now/, /Calendar address/]);
   await runa.getByLabel('New password for Runa').fill('runa has another');
   await runa.getByRole('button', { name: 'Give it' }).click();
-  await expect(runa.getByText('Given. Every sign-in of theirs has ended.')).toBeVisible();
-  await expect(runa.getByText('Signed in nowhere.')).toBeVisible();
+  await expect(runa.getByText('Password changed. Signed out everywhere.')).toBeVisible();
+  await expect(runa.getByText('Not signed in on any device.')).toBeVisible();
+  await expect(runa.getByText('Calendar address', { exact: true })).toHaveCount(0);
+  expect(await calendar()).toBe(404);
   await expect(again.getByRole('status').filter({ hasText: 'live' })).toHaveCount(0);
   expect((await again.request.get('/api/live/marks')).status()).toBe(401);
 

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 import type { MappedPiece } from '../../src/ui/room/pieceMap';
 import { routesOf } from '../fuzz/routes';
 import { firstScript } from '../setup/firstScript';
-import { expect, minutesBefore, test } from './site';
+import { expect, minutesBefore, test, visit } from './site';
 import { query } from './testDatabase';
 
 /** Every page of a house. */
@@ -417,8 +417,10 @@ test('a wrong password is said beside its field, and the name stays', async ({ p
 });
 
 test('who was signed in on a device before is not locked out by others who try the same name', async ({
+  page,
   playwright,
   site,
+  signIn: signInAs,
 }) => {
   const phone = await playwright.request.newContext({ baseURL: site.url });
   const signIn = (password: string, address: string, who = phone) =>
@@ -435,6 +437,37 @@ test('who was signed in on a device before is not locked out by others who try t
   // A device has its own allowance, and no more.
   for (let turn = 0; turn < 10; turn += 1) expect((await signIn('a wrong one', '10.2.0.1')).status()).toBe(400);
   expect((await signIn('oak-demo', '10.2.0.1')).status()).toBe(429);
+  // A lead sees who is locked out, and lets them in again.
+  await signInAs(page, 'Marit');
+  await visit(page, '/houses');
+  const ines = page.getByRole('region', { name: 'Crew' }).getByRole('group').filter({ hasText: 'Ines' });
+  await expect(ines).toContainText('locked out');
+  await ines.getByText('Ines', { exact: true }).click();
+  await ines.getByRole('button', { name: 'Unlock sign-in' }).click();
+  await expect(ines).not.toContainText('locked out');
+  expect((await signIn('oak-demo', '10.2.0.1', stranger)).status()).toBe(200);
   await query("DELETE FROM sign_in_failures WHERE key LIKE '%ines%'", site.database);
   await Promise.all([phone.dispose(), stranger.dispose()]);
+});
+
+test('a sign-in that is used goes on; one that is not used for a month ends', async ({
+  playwright,
+  site,
+  moveClock,
+}) => {
+  const phone = await playwright.request.newContext({ baseURL: site.url });
+  const day = 24;
+  await phone.post('/api/commands/signIn', { data: { name: 'Osei', password: 'oak-demo' } });
+  const used = async (after: number) => {
+    moveClock(after * day);
+    const answer = await phone.get('/api/live/marks');
+    const cookie = /oak-session=[^;]+;.*Max-Age=(\d+)/.exec(answer.headers()['set-cookie'] ?? '');
+    return [answer.status(), Number(cookie?.[1] ?? 0) > 390 * 86_400 ? 'renewed' : 'kept'];
+  };
+  expect(await used(1)).toEqual([200, 'kept']);
+  expect(await used(25)).toEqual([200, 'renewed']);
+  expect(await used(50)).toEqual([200, 'renewed']);
+  expect(await used(79)).toEqual([200, 'renewed']);
+  expect((await used(110))[0]).toBe(401);
+  await phone.dispose();
 });

@@ -1,8 +1,9 @@
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { inFirm } from '@/db/firm';
-import { dropLaser, findLaser, type LaserReading, makeLaser } from '@/db/lasers';
+import { findLaser, type LaserReading, makeLaser } from '@/db/lasers';
 import { listenForChanges } from '@/db/listenForChanges';
 import { addPerson, type Member, removePerson } from '@/db/people';
+import { endSecret } from '@/db/secrets';
 import { postLaser } from '@/server/postLaser';
 import { asTestFirm, newFirm } from './asTestFirm';
 
@@ -31,7 +32,7 @@ describe('a laser measure', () => {
     const second = await within(() => makeLaser(lead.id));
     expect(await findLaser(first)).toBeUndefined();
     expect(await findLaser(second)).toEqual({ firm: lead.firm, person: lead.id });
-    await within(() => dropLaser(lead.id));
+    await within(() => endSecret({ person: lead.id, kind: 'laser' }));
     expect(await findLaser(second)).toBeUndefined();
     const theirs = await within(() => makeLaser(ines));
     await within(() => removePerson(ines, new Date('2031-05-06T10:00:00Z')));

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { aroundAll, beforeAll, describe, expect, it } from 'vitest';
 import { stateOf } from '@/core/log/stateOf';
 import { crewSchema } from '@/core/work/crew';
-import { dropCalendar, findCalendar, hasCalendar, housesWithWork, makeCalendar } from '@/db/calendars';
+import { findCalendar, hasCalendar, housesWithWork, makeCalendar } from '@/db/calendars';
 import { readCrew, saveCrew, savePainters } from '@/db/crews';
 import { demoHouse } from '@/db/demo/demoHouse';
 import { appendEntries, listEntries } from '@/db/entries';
@@ -10,6 +10,7 @@ import { inFirm } from '@/db/firm';
 import { addHouse, findHouse } from '@/db/houses';
 import { addPerson, type Member, removePerson } from '@/db/people';
 import { setRemoved } from '@/db/rooms';
+import { endSecret } from '@/db/secrets';
 import { asTestFirm, newFirm } from './asTestFirm';
 
 const AT = '2031-05-06T10:00:00Z';
@@ -158,7 +159,7 @@ describe('a calendar', () => {
     expect(await findCalendar(first)).toBeUndefined();
     expect(await findCalendar(second)).toMatchObject({ id: tobin });
     expect(await within(() => hasCalendar(tobin))).toBe(true);
-    await within(() => dropCalendar(tobin));
+    await within(() => endSecret({ person: tobin, kind: 'calendar' }));
     expect(await findCalendar(second)).toBeUndefined();
     const third = await within(() => makeCalendar(tobin));
     await within(() => removePerson(tobin, new Date(AT)));

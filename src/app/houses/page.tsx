@@ -8,7 +8,7 @@ export const metadata: Metadata = { title: 'Houses' };
 export default async function HousesPage() {
   const visit = await visitHouses();
   const { person, houses, now } = visit;
-  const { people, sessions, viewers, session } = await crewBeside(visit);
+  const { people, sessions, secrets, viewers, locked, session } = await crewBeside(visit);
   return (
     <>
       <Header house={undefined} person={person} />
@@ -20,6 +20,8 @@ export default async function HousesPage() {
         people={people.filter(({ left }) => !left)}
         me={person.id}
         sessions={sessions.map((own) => ({ ...own, here: own.id === session }))}
+        secrets={secrets}
+        locked={locked}
         now={now}
         role={person.role}
       />

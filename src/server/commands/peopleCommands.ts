@@ -1,11 +1,11 @@
 import { granted, refused } from '../../contract/answer';
-import { dropCalendar } from '../../db/calendars';
+import { SECRET_KINDS } from '../../contract/secrets';
 import { now } from '../../db/clock';
 import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';
 import { addFirm, findFirm } from '../../db/firms';
-import { dropLaser } from '../../db/lasers';
-import { addPerson, authenticate, isPasswordOf, removePerson, setPassword } from '../../db/people';
+import { addPerson, authenticate, isPasswordOf, nameOf, removePerson, setPassword } from '../../db/people';
+import { endSecret } from '../../db/secrets';
 import { endSession, endSessionsOf } from '../../db/sessions';
 import { letIn, shutOut } from '../../db/viewers';
 import { mayAct } from '../mayAct';
@@ -25,8 +25,7 @@ const tooMany = (minutes: number) =>
 /** Ends all that opens something for a person: sign-ins, the calendar's address and the laser measure's key. */
 async function endSecretsOf(person: string): Promise<void> {
   await endSessionsOf(person);
-  await dropCalendar(person);
-  await dropLaser(person);
+  for (const kind of SECRET_KINDS) await endSecret({ person, kind });
 }
 
 export const peopleCommands: Handlers<
@@ -35,6 +34,8 @@ export const peopleCommands: Handlers<
   | 'signOut'
   | 'changePassword'
   | 'endSession'
+  | 'endSecret'
+  | 'unlockSignIn'
   | 'resetPassword'
   | 'removePerson'
   | 'saveCompany'
@@ -84,6 +85,18 @@ export const peopleCommands: Handlers<
     (await endSession(session, mayAct(person, 'lead') ? undefined : person.id))
       ? granted(null)
       : refused('notFound', 'This sign-in has ended already.'),
+  endSecret: async ({ kind, person = '' }, by) => {
+    const of = person === '' ? by.id : person;
+    if (of !== by.id && !mayAct(by, 'lead')) return refused('notAllowed', 'Only a lead ends what others have.');
+    await endSecret({ person: of, kind });
+    return granted(null);
+  },
+  unlockSignIn: async ({ person }) => {
+    const name = await nameOf(person);
+    if (name === undefined) return refused('notFound', NOBODY);
+    await letTryAgain(firm(), name);
+    return granted(null);
+  },
   resetPassword: async ({ person, password }, by) => {
     if (person === by.id) return refused('invalid', 'Your own password is changed with the one that you have.');
     const name = await setPassword(person, password);

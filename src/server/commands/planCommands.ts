@@ -1,24 +1,15 @@
 import { granted, refused } from '../../contract/answer';
-import { dropCalendar, makeCalendar } from '../../db/calendars';
+import { makeCalendar } from '../../db/calendars';
 import { saveCatalogue } from '../../db/catalogues';
 import { dropCrewPlan } from '../../db/crewPlans';
 import { saveCrew, savePainters } from '../../db/crews';
 import { findHouse } from '../../db/houses';
-import { dropLaser, makeLaser } from '../../db/lasers';
+import { makeLaser } from '../../db/lasers';
 import { hideHouse, showHouse } from '../../db/shownHouses';
 import { type Handlers, HOUSE_GONE, ROOM_GONE } from './handler';
 
 export const planCommands: Handlers<
-  | 'saveCrew'
-  | 'saveCatalogue'
-  | 'planAnew'
-  | 'setPainters'
-  | 'makeCalendar'
-  | 'dropCalendar'
-  | 'makeLaser'
-  | 'dropLaser'
-  | 'showHouse'
-  | 'hideHouse'
+  'saveCrew' | 'saveCatalogue' | 'planAnew' | 'setPainters' | 'makeCalendar' | 'makeLaser' | 'showHouse' | 'hideHouse'
 > = {
   saveCrew: async ({ version, crew }) => {
     const saved = await saveCrew(version, crew);
@@ -37,16 +28,6 @@ export const planCommands: Handlers<
   makeCalendar: async (_, person) => granted({ secret: await makeCalendar(person.id) }),
 
   makeLaser: async (_, person) => granted({ key: await makeLaser(person.id) }),
-
-  dropLaser: async (_, person) => {
-    await dropLaser(person.id);
-    return granted(null);
-  },
-
-  dropCalendar: async (_, person) => {
-    await dropCalendar(person.id);
-    return granted(null);
-  },
 
   showHouse: async ({ house, what, days }, person) => {
     if (!(await findHouse(house))) return refused('notFound', HOUSE_GONE);

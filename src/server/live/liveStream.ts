@@ -81,6 +81,7 @@ export async function liveMarks(): Promise<Response> {
   if (isStopping()) return stopping();
   const member = await signedIn();
   if (!member) return signedOut();
+  await renewSession();
   return Response.json(await ownMarks(member), { headers: { 'cache-control': 'no-store' } });
 }
 

@@ -4,19 +4,21 @@ import { useRouter } from 'next/navigation';
 import type { Person } from '@/core/log/person';
 import { AddPerson } from '@/ui/AddPerson';
 import { CrewMember, type SeenHouse } from './CrewMember';
-import type { CrewSession } from './SignIns';
+import type { CrewSecret, CrewSession } from './SignIns';
 
 interface CrewCardProps {
   readonly houses: readonly SeenHouse[];
   readonly people: readonly Person[];
   readonly me: string;
   readonly sessions: readonly CrewSession[];
+  readonly secrets: readonly CrewSecret[];
+  readonly locked: readonly string[];
   readonly now: number;
   readonly mayEdit: boolean;
 }
 
 /** The crew: who is on it; a lead adds people, gives new passwords, ends sign-ins and takes people off. */
-export function CrewCard({ houses, people, me, sessions, now, mayEdit }: CrewCardProps) {
+export function CrewCard({ houses, people, me, sessions, secrets, locked, now, mayEdit }: CrewCardProps) {
   const router = useRouter();
   return (
     <section className="sheet space-y-4 p-5 lg:col-span-2" aria-label="Crew">
@@ -29,6 +31,8 @@ export function CrewCard({ houses, people, me, sessions, now, mayEdit }: CrewCar
                 person={person}
                 houses={houses}
                 sessions={sessions.filter((session) => session.person === person.id)}
+                secrets={secrets.filter((secret) => secret.person === person.id)}
+                locked={locked.includes(person.name)}
                 now={now}
               />
             ) : (

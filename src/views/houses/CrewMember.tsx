@@ -9,7 +9,7 @@ import { useSubmit } from '@/client/useSubmit';
 import type { Person } from '@/core/log/person';
 import { TextField } from '@/ui/TextField';
 import { SeenHouses } from './SeenHouses';
-import { type CrewSession, SignIns } from './SignIns';
+import { type CrewSecret, type CrewSession, SignIns } from './SignIns';
 
 /** A house with the viewers who were let into it. */
 export interface SeenHouse {
@@ -23,11 +23,16 @@ export function CrewMember({
   person,
   houses,
   sessions,
+  secrets,
+  locked,
   now,
 }: {
   readonly person: Person;
   readonly houses: readonly SeenHouse[];
   readonly sessions: readonly CrewSession[];
+  readonly secrets: readonly CrewSecret[];
+  /** Whether wrong passwords keep them from signing in. */
+  readonly locked: boolean;
   readonly now: number;
 }) {
   const seen = houses.filter(({ viewers }) => viewers.includes(person.id)).map(({ id }) => id);
@@ -39,21 +44,40 @@ export function CrewMember({
         <span className="text-muted">
           {person.role}
           {person.role === 'viewer' && `, ${seen.length === 1 ? '1 house' : `${seen.length || 'no'} houses`}`}
+          {locked && <strong className="text-warning">, locked out</strong>}
           {sessions.length > 0 && `, ${sessions.length} ${sessions.length === 1 ? 'sign-in' : 'sign-ins'}`}
         </span>
       </summary>
       <div className="grid gap-5 py-3 pl-6 md:grid-cols-2">
         <div>
           <h3 className="mb-1 text-sm font-semibold">Sign-ins</h3>
-          <SignIns sessions={sessions} now={now} />
+          <SignIns sessions={sessions} secrets={secrets} now={now} />
         </div>
         <div className="space-y-4">
+          {locked && <Unlock person={person} />}
           {person.role === 'viewer' && <SeenHouses person={person} houses={houses} seen={seen} />}
           <NewPassword person={person} />
           <TakeOff person={person} />
         </div>
       </div>
     </details>
+  );
+}
+
+function Unlock({ person: { id, name } }: { readonly person: Person }) {
+  const { run, busy, message } = useCommand();
+  return (
+    <div className="space-y-2">
+      <p>Too many wrong passwords were tried for {name}. New devices can’t sign in for a few minutes.</p>
+      <button type="button" className="btn" disabled={busy} onClick={() => void run('unlockSignIn', { person: id })}>
+        Unlock sign-in
+      </button>
+      {message && (
+        <p role="alert" className="text-error">
+          {message}
+        </p>
+      )}
+    </div>
   );
 }
 
@@ -79,7 +103,11 @@ function NewPassword({ person: { id, name } }: { readonly person: Person }) {
         label={`New password for ${name}`}
         type="password"
         autoComplete="new-password"
-        hint={given ? 'Given. Every sign-in of theirs has ended.' : 'Ends every sign-in of theirs.'}
+        hint={
+          given
+            ? 'Password changed. Signed out everywhere.'
+            : 'Signs them out everywhere, and ends their calendar address and laser key.'
+        }
         error={form.formState.errors.password?.message ?? message}
         {...form.register('password', { minLength: { value: 8, message: 'must have at least 8 characters' } })}
       />

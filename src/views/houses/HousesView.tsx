@@ -15,7 +15,7 @@ import { TextField } from '@/ui/TextField';
 import { CrewCard } from './CrewCard';
 import type { SeenHouse } from './CrewMember';
 import { MyAccount } from './MyAccount';
-import type { CrewSession } from './SignIns';
+import type { CrewSecret, CrewSession } from './SignIns';
 
 interface HousesViewProps {
   readonly houses: readonly SeenHouse[];
@@ -23,6 +23,9 @@ interface HousesViewProps {
   /** Who looks. */
   readonly me: string;
   readonly sessions: readonly CrewSession[];
+  readonly secrets: readonly CrewSecret[];
+  /** The names that are locked out by wrong passwords. */
+  readonly locked: readonly string[];
   readonly now: number;
   readonly role: Role;
 }
@@ -36,7 +39,7 @@ const NO_HOUSE: Readonly<Record<Role, string>> = {
 };
 
 /** All houses: open one, start one, bring one in from a file; and the crew. */
-export function HousesView({ houses, people, me, sessions, now, role }: HousesViewProps) {
+export function HousesView({ houses, people, me, sessions, secrets, locked, now, role }: HousesViewProps) {
   const mayEdit = role === 'lead';
   return (
     <main className="mx-auto grid w-full max-w-5xl gap-5 p-4 lg:grid-cols-2">
@@ -62,9 +65,22 @@ export function HousesView({ houses, people, me, sessions, now, role }: HousesVi
       {mayEdit && <NewHouse />}
       {mayEdit && <ImportHouse />}
       {role !== 'viewer' && (
-        <CrewCard houses={houses} people={people} me={me} sessions={sessions} now={now} mayEdit={mayEdit} />
+        <CrewCard
+          houses={houses}
+          people={people}
+          me={me}
+          sessions={sessions}
+          secrets={secrets}
+          locked={locked}
+          now={now}
+          mayEdit={mayEdit}
+        />
       )}
-      <MyAccount sessions={sessions.filter(({ person }) => person === me)} now={now} />
+      <MyAccount
+        sessions={sessions.filter(({ person }) => person === me)}
+        secrets={secrets.filter(({ person }) => person === me)}
+        now={now}
+      />
     </main>
   );
 }

@@ -5,10 +5,18 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useSubmit } from '@/client/useSubmit';
 import { TextField } from '@/ui/TextField';
-import { type CrewSession, SignIns } from './SignIns';
+import { type CrewSecret, type CrewSession, SignIns } from './SignIns';
 
 /** One's own sign-ins and password. */
-export function MyAccount({ sessions, now }: { readonly sessions: readonly CrewSession[]; readonly now: number }) {
+export function MyAccount({
+  sessions,
+  secrets,
+  now,
+}: {
+  readonly sessions: readonly CrewSession[];
+  readonly secrets: readonly CrewSecret[];
+  readonly now: number;
+}) {
   const router = useRouter();
   const form = useForm({ defaultValues: { password: '', next: '' } });
   const { send, busy, message } = useSubmit('changePassword', form);
@@ -18,7 +26,7 @@ export function MyAccount({ sessions, now }: { readonly sessions: readonly CrewS
     <section className="sheet grid gap-5 p-5 md:grid-cols-2 lg:col-span-2" aria-label="My account">
       <div>
         <h2>Where I am signed in</h2>
-        <SignIns sessions={sessions} now={now} />
+        <SignIns sessions={sessions} secrets={secrets} now={now} />
       </div>
       <form
         noValidate

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCommand } from '@/client/useCommand';
+import type { SecretKind } from '@/contract/secrets';
 import { spanWords } from '@/words/when';
 
 /** A sign-in that may be ended; instants in ms since 1970. */
@@ -15,14 +16,30 @@ export interface CrewSession {
   readonly here: boolean;
 }
 
+/** Something else that opens what is a person's. */
+export interface CrewSecret {
+  readonly person: string;
+  readonly kind: SecretKind;
+}
+
+const SECRET_WORDS: Readonly<Record<SecretKind, string>> = { calendar: 'Calendar address', laser: 'Laser measure key' };
+
 const HOUR_MS = 3_600_000;
 
-/** Where somebody is signed in, each with a way to end it. */
-export function SignIns({ sessions, now }: { readonly sessions: readonly CrewSession[]; readonly now: number }) {
+/** Shows where somebody is signed in and which secrets they have, each with a button that ends it. */
+export function SignIns({
+  sessions,
+  secrets,
+  now,
+}: {
+  readonly sessions: readonly CrewSession[];
+  readonly secrets: readonly CrewSecret[];
+  readonly now: number;
+}) {
   const { run, busy, message } = useCommand();
-  if (sessions.length === 0) return <p className="text-muted">Signed in nowhere.</p>;
   return (
     <div>
+      {sessions.length === 0 && <p className="text-muted">Not signed in on any device.</p>}
       <ul className="space-y-1">
         {sessions.map(({ id, device, seenAt, here }) => (
           <li key={id} className="flex min-h-11 items-center justify-between gap-3">
@@ -40,6 +57,19 @@ export function SignIns({ sessions, now }: { readonly sessions: readonly CrewSes
                 End
               </button>
             )}
+          </li>
+        ))}
+        {secrets.map(({ person, kind }) => (
+          <li key={kind} className="flex min-h-11 items-center justify-between gap-3">
+            {SECRET_WORDS[kind]}
+            <button
+              type="button"
+              className="btn"
+              disabled={busy}
+              onClick={() => void run('endSecret', { kind, person })}
+            >
+              End {kind === 'calendar' ? 'address' : 'key'}
+            </button>
           </li>
         ))}
       </ul>

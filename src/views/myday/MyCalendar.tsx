@@ -13,7 +13,7 @@ export function MyCalendar({ has }: { readonly has: boolean }) {
     if (made) setAddress(`${location.origin}/api/calendar/${made.secret}.ics`);
   };
   const drop = async () => {
-    if ((await command.run('dropCalendar', {})) !== undefined) setAddress(undefined);
+    if ((await command.run('endSecret', { kind: 'calendar' })) !== undefined) setAddress(undefined);
   };
   return (
     <OwnSecret

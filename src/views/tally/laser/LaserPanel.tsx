@@ -145,7 +145,7 @@ function Pairing() {
     if (made) setKey(made.key);
   };
   const drop = async () => {
-    if ((await command.run('dropLaser', {})) !== undefined) setKey(undefined);
+    if ((await command.run('endSecret', { kind: 'laser' })) !== undefined) setKey(undefined);
   };
   return (
     <OwnSecret
