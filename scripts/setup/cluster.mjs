@@ -21,6 +21,8 @@ import { needPostgres } from './system.mjs';
 
 const START_ATTEMPTS = 4;
 const STOP_ATTEMPTS = 5;
+const READY_ATTEMPTS = 3;
+const READY_S = 3;
 /** Says where the cluster of this checkout was when it last ran. */
 const placeFile = join(stateFolder, 'cluster-at');
 /** What a cluster's folder is called in its own while it is made. */
@@ -125,6 +127,7 @@ async function openCluster(folder, { fast = false, env = {}, told = () => {}, at
     port = at ?? (await freePort());
     await startPostgres({ programs, data, log: join(folder, 'postgres.log'), port, fast });
   }
+  await answeringCluster({ programs, data, log: join(folder, 'postgres.log'), port });
   return {
     port,
     programs,
@@ -145,6 +148,20 @@ async function startPostgres({ programs, data, log, port, fast = false }) {
     started = await asOwner(command);
   }
   if (started.code !== 0) throw new Trouble(`PostgreSQL did not start: ${lastLines(started.output)} (its log: ${log})`);
+}
+
+/** Waits until a server that runs takes connections, and says that it waits. One that takes none for long is said. */
+async function answeringCluster({ programs, data, log, port }) {
+  const asked = [join(programs, 'pg_isready'), '-q', '-h', '127.0.0.1', '-p', String(port), '-t', String(READY_S)];
+  for (let attempt = 0; attempt < READY_ATTEMPTS; attempt += 1) {
+    if ((await asOwner(asked)).code === 0) return;
+    if (attempt === 0) say(`Waiting for the database on port ${port} …`);
+    await new Promise((resolve) => setTimeout(resolve, 1000));
+  }
+  const [pid] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n');
+  throw new Trouble(
+    `the database runs on port ${port} but takes no connections. Its log: ${log}. If it hangs, end it and start again:  kill -9 ${pid}`,
+  );
 }
 
 /** Stops a cluster; one that was just being started is seen a moment later. */

@@ -92,6 +92,40 @@ describe('the database of a checkout', () => {
     expect(await start()).toContain(`data ${data}`);
   });
 
+  it('is not waited for without a word where it runs and answers nobody', async () => {
+    const output = await script(`
+      import { readFileSync } from 'node:fs';
+      import { runScript } from '${scripts}/say.mjs';
+      import { startCluster } from '${scripts}/cluster.mjs';
+      await runScript(async () => {
+        let place;
+        const cluster = await startCluster({ told: (facts) => (place = facts) });
+        const pid = Number(readFileSync(place.data + '/postmaster.pid', 'utf8').split('\\n')[0]);
+        process.kill(pid, 'SIGSTOP');
+        const again = await startCluster().catch((error) => error);
+        process.kill(pid, 'SIGCONT');
+        await cluster.stop();
+        throw again;
+      });`).ended;
+    expect(output).toMatch(
+      /Waiting for the database on port \d+ …\s+Stopped: the database runs on port \d+ but takes no connections\. Its log: .*kill -9 \d+/,
+    );
+  });
+
+  it('is not looked for behind a link to nowhere with more than a sentence', async () => {
+    const link = join(state, 'link');
+    symlinkSync('/nowhere/state', link);
+    const output = await script(`
+      import { runScript } from '${scripts}/say.mjs';
+      process.env.OAK_STATE_FOLDER = '${link}';
+      const { onlyRun } = await import('${scripts}/onlyRun.mjs');
+      await runScript(onlyRun);`).ended;
+    expect(output.trim()).toMatch(
+      /^Stopped: .*link cannot be used \(ENOENT\): it is a link to something that is missing/,
+    );
+    expect(output.trim().split('\n')).toHaveLength(1);
+  });
+
   it.each([
     ['password', () => join(data, '..', 'password'), /Stopped: the password of the database, .*password, is missing\./],
     [

@@ -15,7 +15,7 @@ export default async function DoorTagsPage({ params }: { readonly params: Promis
       houseId={house}
       houseName={snapshot.house.name}
       rooms={snapshot.rooms.map((room) => stripRoom(room, now))}
-      address={publicAddress(sent).url}
+      address={publicAddress(sent)}
       timeZone={timeZone}
     />
   );
