@@ -1,4 +1,4 @@
-import type { Transaction } from 'sequelize';
+import { Op, type Transaction } from 'sequelize';
 import { takeParts } from '../core/house/compareHouse';
 import { type HouseHead, MOST_ROOMS } from '../core/house/schema';
 import type { Room } from '../core/room/schema';
@@ -117,6 +117,17 @@ export async function setRemoved(houseId: string, id: string, removedAt: Date | 
     return count > 0;
   });
   return done ?? false;
+}
+
+/** Returns those of some rooms that are removed, with when, ms since 1970. */
+export async function removedRooms(
+  houseId: string,
+  ids: readonly string[],
+): Promise<readonly { readonly id: string; readonly name: string; readonly removedAt: number }[]> {
+  const rows = await models().RoomRow.findAll({ where: { houseId, id: [...ids], removedAt: { [Op.ne]: null } } });
+  return rows.flatMap(({ id, room, removedAt }) =>
+    removedAt ? [{ id, name: room.name ?? id, removedAt: removedAt.getTime() }] : [],
+  );
 }
 
 /**

@@ -5,6 +5,7 @@ import type { SensorStanding } from '../core/air/sensorStanding';
 import type { HungDifference } from '../core/estimate/hungDifference';
 import type { Company } from '../core/house/company';
 import type { Shown } from '../core/log/choices';
+import { FINISHER_KINDS } from '../core/log/entry';
 import { isOfCrew } from '../core/log/person';
 import { waresOf } from '../core/materials/catalogue';
 import type { HouseToday } from '../core/schedule/assignedDays';
@@ -22,6 +23,7 @@ import { listHouses } from '../db/houses';
 import { listMethods } from '../db/methods';
 import { listPeople, type Member } from '../db/people';
 import { type AirStretch, chartAir } from '../db/readingHours';
+import { removedRooms } from '../db/rooms';
 import { listSecrets } from '../db/secrets';
 import { listSessions } from '../db/sessions';
 import { listShown, type ShownMark } from '../db/shownHouses';
@@ -142,6 +144,32 @@ export const loadFiguresIn = (
   const { unit } = snapshot.house;
   return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), now, mayAct(person, 'finisher'));
 };
+
+/** So many entries of the crew are looked through for those that came too late. */
+const LATEST_ENTRIES = 200;
+const OWN_KINDS = new Set(FINISHER_KINDS);
+const DAY_MS = 86_400_000;
+
+/**
+ * Returns the names of rooms for which something came from who visits within a day, after they were removed: a phone without a signal does
+ * not know it.
+ */
+export async function loggedTooLate({ id, log, snapshot, person, now }: HouseVisit): Promise<readonly string[]> {
+  const there = new Set(snapshot.rooms.map(({ room }) => room.id));
+  const own = log
+    .last(OWN_KINDS, LATEST_ENTRIES)
+    .filter(
+      ({ by, room, recordedAt }) =>
+        by === person.id && room !== null && !there.has(room) && now - Date.parse(recordedAt) < DAY_MS,
+    );
+  if (own.length === 0) return [];
+  const removed = await inFirm(person.firm, () =>
+    removedRooms(id, [...new Set(own.flatMap(({ room }) => room ?? []))]),
+  );
+  return removed.flatMap(({ id: room, name, removedAt }) =>
+    own.some((entry) => entry.room === room && Date.parse(entry.recordedAt) >= removedAt) ? [name] : [],
+  );
+}
 
 /** The sensors of a house that is visited. */
 export const sensorsIn = ({ person, id, now }: HouseVisit): Promise<readonly SensorStanding[]> =>

@@ -158,7 +158,7 @@ test('entries are refused with the place and the reason, and never with a fault'
   ).toBe(403);
 });
 
-test('a viewer records nothing, a finisher only their own work', async ({ page, browser, signIn, house }) => {
+test('a viewer records nothing, a finisher only their own work', async ({ page, browser, signIn, house, site }) => {
   await signIn(page, 'Builder');
   const id = house.split('/').at(-1);
   expect((await page.request.post('/api/entries', { data: { house: id, entries: [coat()] } })).status()).toBe(403);
@@ -192,6 +192,11 @@ test('a viewer records nothing, a finisher only their own work', async ({ page, 
       payload: { work: 'sand', people: [], day: '2031-05-06' },
     }),
   ).toBe(403);
+  const [marit] = await query<{ id: string }>("SELECT id FROM people WHERE name = 'Marit'", site.database);
+  const ended = await finisher.request.post('/api/commands/endSecret', {
+    data: { kind: 'calendar', person: marit?.id },
+  });
+  expect(ended.status()).toBe(403);
 });
 
 test('unknown houses, rooms and pages are not found', async ({ page, house, signIn }) => {
@@ -403,6 +408,46 @@ test('a house file goes out and comes in; a wrong one is refused whole', async (
   await expect(page.getByRole('link', { name: 'Copy of the point' })).toBeVisible();
   const again = await (await page.request.get(`${new URL(page.url()).pathname}/file`)).json();
   expect(again).toEqual({ ...file, name: 'Copy of the point' });
+});
+
+test('who logs something in a room that was removed meanwhile is told so', async ({
+  page,
+  browser,
+  house,
+  signIn,
+  moveClock,
+}) => {
+  await signIn(page, 'Petra');
+  await visit(page, `${house}/board`);
+  const notice = page.getByRole('status').filter({ hasText: 'removed from the house' });
+  const id = house.split('/').at(-1) ?? '';
+  const note = (room: string) =>
+    page.request.post('/api/entries', {
+      data: {
+        house: id,
+        entries: [{ id: randomUUID(), room, at: minutesBefore(1), kind: 'item', payload: { text: 'Dent' } }],
+      },
+    });
+  const lead = await browser.newPage();
+  await signIn(lead, 'Marit');
+  // What came before is no news for anybody.
+  expect((await note('bath')).status()).toBe(200);
+  moveClock(1);
+  const command = (name: string) => lead.request.post(`/api/commands/${name}`, { data: { house: id, room: 'bath' } });
+  expect((await command('removeRoom')).status()).toBe(200);
+  expect((await note('pantry')).status()).toBe(200);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Coat board' })).toBeAttached();
+  await expect(notice).toHaveCount(0);
+  moveClock(2);
+  expect((await note('bath')).status()).toBe(200);
+  await page.reload();
+  await expect(notice).toContainText('Bath was removed from the house before your log arrived.');
+  expect((await command('restoreRoom')).status()).toBe(200);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Coat board' })).toBeAttached();
+  await expect(notice).toHaveCount(0);
+  await lead.close();
 });
 
 test('a wrong password is said beside its field, and the name stays', async ({ page }) => {

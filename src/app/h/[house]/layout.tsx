@@ -1,7 +1,7 @@
 import { after } from 'next/server';
 import type { ReactNode } from 'react';
 import { mayAct } from '@/server/mayAct';
-import { visitHouse } from '@/server/visit';
+import { loggedTooLate, visitHouse } from '@/server/visit';
 import { refreshWeather } from '@/server/weather';
 import { KeepSeen } from '@/ui/live/KeepSeen';
 import { LiveMark } from '@/ui/live/LiveMark';
@@ -11,6 +11,7 @@ import { Header } from '@/ui/shell/Header';
 import { HouseFrame } from '@/ui/shell/HouseFrame';
 import { JobLine } from '@/ui/shell/JobLine';
 import { RememberPlace } from '@/ui/shell/RememberPlace';
+import { RemovedRooms } from '@/ui/shell/RemovedRooms';
 import { stationFacts } from '@/ui/shell/stationFacts';
 import { UnreadableRooms } from '@/ui/shell/UnreadableRooms';
 import { airWords } from '@/words/airWords';
@@ -54,6 +55,7 @@ export default async function HouseLayout({
       )}
       <RememberPlace person={person.id} />
       <UnreadableRooms house={house} rooms={unreadable} mayRemove={mayAct(person, 'lead')} />
+      <RemovedRooms names={await loggedTooLate(visit)} />
       {children}
       <BottomBar house={house} role={person.role} facts={facts} icons={BAR_ICONS} />
     </HouseFrame>
