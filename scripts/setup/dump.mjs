@@ -6,23 +6,31 @@ import { databaseCommand } from './database.mjs';
 import { root } from './place.mjs';
 import { run } from './run.mjs';
 import { Trouble } from './say.mjs';
+import { isSealed, passphrase, seal, unseal } from './sealed.mjs';
 import { needPostgres } from './system.mjs';
 import { withDatabase } from './withDatabase.mjs';
 
-/** Writes everything that is in the database into a new file, whole or not at all; the application may go on meanwhile. */
+/**
+ * Writes everything that is in the database into a new file, whole or not at all; the application may go on meanwhile. It is encrypted where
+ * `OAK_BACKUP_PASSPHRASE` is set.
+ */
 export async function backup(file) {
   const place = resolve(file);
   if (existsSync(place)) throw new Trouble(`${file} is there already; name another file.`);
+  const words = passphrase();
   await withDatabase(async (url) => {
-    const unfinished = `${place}.unfinished`;
-    // It holds the hashes of all passwords: nobody else on this machine reads it.
-    writeFileSync(unfinished, '', { mode: 0o600 });
-    const { code, output } = await tool('pg_dump', ['--format=custom', `--file=${unfinished}`], url);
-    if (code !== 0) {
-      rmSync(unfinished, { force: true });
-      throw new Trouble(`nothing was saved: ${lastLine(output)}`);
+    const [unfinished, plain] = [`${place}.unfinished`, `${place}.plain`];
+    const dumped = words ? plain : unfinished;
+    try {
+      // It holds the hashes of all passwords: nobody else on this machine reads it.
+      writeFileSync(dumped, '', { mode: 0o600 });
+      const { code, output } = await tool('pg_dump', ['--format=custom', `--file=${dumped}`], url);
+      if (code !== 0) throw new Trouble(`nothing was saved: ${lastLine(output)}`);
+      if (words) await seal(plain, unfinished, words);
+      renameSync(unfinished, place);
+    } finally {
+      for (const file of [unfinished, plain]) rmSync(file, { force: true });
     }
-    renameSync(unfinished, place);
   });
 }
 
@@ -32,15 +40,17 @@ export async function backup(file) {
  */
 export async function restore(file) {
   if (!existsSync(file)) throw new Trouble(`there is no file ${file}.`);
-  await refuseWhatDoesNotFit(file);
-  if (!process.env.DATABASE_URL && runningCluster())
-    throw new Trouble('Oak Tally runs from this folder. Stop it first, with Ctrl-C.');
   const folder = mkdtempSync(join(tmpdir(), 'oak-restore-'));
   try {
+    const saved = isSealed(file) ? join(folder, 'saved') : resolve(file);
+    if (isSealed(file)) await unseal(resolve(file), saved);
+    await refuseWhatDoesNotFit(file, saved);
+    if (!process.env.DATABASE_URL && runningCluster())
+      throw new Trouble('Oak Tally runs from this folder. Stop it first, with Ctrl-C.');
     const script = join(folder, 'restore.sql');
     const first = join(folder, 'clear.sql');
     writeFileSync(first, 'DROP SCHEMA public CASCADE; CREATE SCHEMA public;');
-    const read = await tool('pg_restore', ['--no-owner', '--no-privileges', `--file=${script}`, resolve(file)]);
+    const read = await tool('pg_restore', ['--no-owner', '--no-privileges', `--file=${script}`, saved]);
     if (read.code !== 0) throw new Trouble(`${file} cannot be read: ${lastLine(read.output)}`);
     await withDatabase(async (url) => {
       const since = join(folder, 'since.sql');
@@ -60,8 +70,8 @@ export async function restore(file) {
 }
 
 /** A backup fits when it is one of this application, and no newer than it. */
-async function refuseWhatDoesNotFit(file) {
-  const { code, output } = await tool('pg_restore', ['--data-only', '--table=migrations', '--file=-', resolve(file)]);
+async function refuseWhatDoesNotFit(file, saved) {
+  const { code, output } = await tool('pg_restore', ['--data-only', '--table=migrations', '--file=-', saved]);
   const names = /^COPY [^\n]*migrations[^\n]*\n([\s\S]*?)^\\\.$/m.exec(output)?.[1]?.trim().split('\n');
   if (code !== 0 || !names) throw new Trouble(`${file} is no backup of Oak Tally.`);
   const known = readdirSync(join(root, 'src', 'db', 'migrations')).map((name) => name.replace(/\.ts$/, ''));

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -140,6 +140,28 @@ describe('preparing a database', () => {
     expect(script('restore', file, '--yes').stdout).toContain(`What was saved in ${file} is back.`);
     expect(await counts()).toEqual(before);
     expect(await ask(own, "SELECT to_regclass('left_over') AS table")).toEqual([{ table: null }]);
+
+    // Encrypted it is read with its passphrase only.
+    const sealed = `${file}-sealed`;
+    const withWords = (name: string, words: string, ...args: readonly string[]) =>
+      run([`scripts/${name}.mjs`, ...args], {
+        DATABASE_URL: own.href,
+        OAK_TEST_CLOCK: clock,
+        OAK_BACKUP_PASSPHRASE: words,
+      });
+    expect(withWords('backup', 'short', sealed).stderr).toContain(
+      'OAK_BACKUP_PASSPHRASE needs at least 12 characters.',
+    );
+    expect(withWords('backup', 'level five is flat', sealed).status).toBe(0);
+    expect(readFileSync(sealed, 'latin1')).toMatch(/^age-encryption\.org\/v1\n/);
+    expect(readFileSync(sealed, 'latin1')).not.toContain('PGDMP');
+    expect(readdirSync(folder).filter((name) => /plain|unfinished/.test(name))).toEqual([]);
+    await ask(own, 'DELETE FROM readings');
+    expect(script('restore', sealed, '--yes').stderr).toContain('is encrypted. Set OAK_BACKUP_PASSPHRASE');
+    expect(withWords('restore', 'level four is flat', sealed, '--yes').stderr).toContain('the passphrase is wrong');
+    expect(await counts()).toMatchObject([{ readings: 0 }]);
+    expect(withWords('restore', 'level five is flat', sealed, '--yes').status).toBe(0);
+    expect(await counts()).toEqual(before);
 
     writeFileSync(join(folder, 'other'), 'no backup');
     expect(script('restore', join(folder, 'other'), '--yes').stderr).toContain('is no backup of Oak Tally.');
