@@ -5,6 +5,7 @@ import type { Member } from '../db/people';
 import { isOpenTo } from '../db/viewers';
 import { refuse } from './refuse';
 import { signedIn } from './session';
+import { afterFastLane } from './threads/fastLane';
 
 /**
  * Answers a request about a house, for those whose house it is: who asks is settled before anything of it is told, and to others it
@@ -16,6 +17,7 @@ export async function openHouse(
 ): Promise<Response> {
   const person = await signedIn();
   if (!person) return refuse(401, 'You are signed out.');
+  await afterFastLane();
   const id = asked.toLowerCase();
   return inFirm(person.firm, async () => {
     const isTheirs = z.uuid().safeParse(id).success && (await isOpenTo(person, id));

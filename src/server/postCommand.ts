@@ -15,6 +15,7 @@ import { mayAct } from './mayAct';
 import { isOwnPage } from './ownPage';
 import { readJson } from './readJson';
 import { signedIn } from './session';
+import { inFastLane } from './threads/fastLane';
 
 const HANDLERS: Handlers = {
   ...peopleCommands,
@@ -56,7 +57,7 @@ async function answerTo(request: Request, name: string): Promise<Answer<unknown>
   if (body.kind === 'broken') return refused('invalid', body.why);
   const [large] = checkDocumentSize(body.json, WITH_FILE.includes(name) ? undefined : REQUEST_BOUNDS);
   if (large) return refused('invalid', problemText(large), [large]);
-  return run(name, body.json, person);
+  return WITH_FILE.includes(name) ? run(name, body.json, person) : inFastLane(() => run(name, body.json, person));
 }
 
 async function run<Name extends CommandName>(name: Name, json: unknown, person: Member): Promise<Answer<unknown>> {

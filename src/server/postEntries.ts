@@ -17,6 +17,7 @@ import { readJson } from './readJson';
 import { refuse } from './refuse';
 import { signedIn } from './session';
 import { cachedTakeOffs } from './takeOffs/cachedTakeOffs';
+import { inFastLane } from './threads/fastLane';
 
 const MOST_ENTRIES = 500;
 const MOST_BYTES = 1_000_000;
@@ -61,13 +62,15 @@ export async function postEntries(request: Request): Promise<Response> {
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   if (sent.some((entry) => entry.kind === 'signed' && (entry.payload.link ?? entry.payload.sheet) !== undefined))
     return refuse(403, 'Only the builder can sign on a share link.');
-  return inFirm(person.firm, async () => {
-    const entries = await notAhead(sent);
-    const rules = await entryRules(house, entries);
-    const result = await appendEntries(house, person, entries, piecesOf, rules);
-    if (result.kind === 'against') return result.why;
-    return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);
-  });
+  return inFastLane(() =>
+    inFirm(person.firm, async () => {
+      const entries = await notAhead(sent);
+      const rules = await entryRules(house, entries);
+      const result = await appendEntries(house, person, entries, piecesOf, rules);
+      if (result.kind === 'against') return result.why;
+      return result.kind === 'ran' ? askWhichCounts(house, result.clashes, entries) : answerTo(result);
+    }),
+  );
 }
 
 /** Asks which of two coats counts that two people logged, one room at a time. */

@@ -37,6 +37,7 @@ import { mayAct } from './mayAct';
 import { myHousesToday } from './myHouses';
 import { currentSession, requirePerson } from './session';
 import { sheetNow } from './signedSheets';
+import { afterFastLane } from './threads/fastLane';
 import { lockedOut } from './throttle';
 
 /** A house with who looks at it. */
@@ -52,6 +53,7 @@ export interface HouseVisit extends LoadedSnapshot {
 export const visitHouse = cache(async (asked: string): Promise<HouseVisit> => {
   const person = await requirePerson();
   const id = asked.toLowerCase();
+  await afterFastLane();
   return loggedPage(person, () =>
     inFirm(person.firm, async () => {
       if (!z.uuid().safeParse(id).success || !(await isOpenTo(person, id))) notFound();

@@ -3,6 +3,7 @@ import { listMarks, marksFor } from '../../db/houses';
 import type { Member } from '../../db/people';
 import { refuse } from '../refuse';
 import { currentSession, renewSession, signedIn, wasSignedIn } from '../session';
+import { inFastLane } from '../threads/fastLane';
 import { isStopping, listen, type Marks, openOf } from './hub';
 
 const BEAT_MS = 20_000;
@@ -82,7 +83,7 @@ export async function liveMarks(): Promise<Response> {
   const member = await signedIn();
   if (!member) return signedOut();
   await renewSession();
-  return Response.json(await ownMarks(member), { headers: { 'cache-control': 'no-store' } });
+  return Response.json(await inFastLane(() => ownMarks(member)), { headers: { 'cache-control': 'no-store' } });
 }
 
 /** A device whose sign-in was ended is told so: it forgets the houses that it keeps. */

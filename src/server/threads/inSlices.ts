@@ -1,5 +1,5 @@
-import { setImmediate } from 'node:timers/promises';
 import type { Steps } from '../../core/measure/steps';
+import { afterFastLane } from './fastLane';
 
 /** So long others wait for steps at most, ms, unless one of them takes longer. */
 const SLICE_MS = 15;
@@ -10,7 +10,7 @@ export async function inSlices<Result>(steps: Steps<Result>): Promise<Result> {
     const { done, value } = steps.next();
     if (done) return value;
     if (performance.now() - from < SLICE_MS) continue;
-    await setImmediate();
+    await afterFastLane();
     from = performance.now();
   }
 }
