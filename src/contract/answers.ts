@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Role } from '../core/log/person';
-import { crewPlanSchema, finishAnswerSchema, leadPlanSchema, ownHoursSchema } from './plan';
+import { crewPlanSchema, finishAnswerSchema, goodsAnswerSchema, leadPlanSchema, ownHoursSchema } from './plan';
 
 const person = z.strictObject({ id: z.string(), name: z.string(), role: z.string(), left: z.literal(true).optional() });
 const { unit, text, list, table } = {
@@ -38,6 +38,7 @@ const everybody = <Schema extends z.ZodType>(schema: Schema) => ({ viewer: schem
 export const ANSWERS: Readonly<Record<string, Readonly<Partial<Record<Role, z.ZodType>>>>> = {
   '/h/[house]/plan': { finisher: crewPlanSchema, lead: leadPlanSchema },
   '/h/[house]/plan/finish': everybody(finishAnswerSchema),
+  '/h/[house]/plan/goods': { finisher: goodsAnswerSchema, lead: goodsAnswerSchema },
   '/h/[house]/plan/mine': { finisher: ownHoursSchema, lead: ownHoursSchema },
   '/h/[house]/record': everybody(record),
   '/h/[house]/seen': { finisher: away, lead: away },

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { MOST_DRAWN_ROOMS } from '../core/dxf/mostRooms';
 import { companySchema } from '../core/house/company';
 import { houseHeadSchema, MOST_ROOMS } from '../core/house/schema';
-import { SHOWN } from '../core/log/choices';
+import { SECRET_KINDS, SHOWN } from '../core/log/choices';
 import { ROLES, type Role } from '../core/log/person';
 import { catalogueSchema } from '../core/materials/catalogueSchema';
 import { daySchema } from '../core/measure/instant';
@@ -13,7 +13,6 @@ import { crewSchema } from '../core/work/crew';
 import type { Answer } from './answer';
 import { changeSchema as change } from './change';
 import { MOST_READINGS } from './limits';
-import { SECRET_KINDS } from './secrets';
 import { timeZoneSchema } from './timeZone';
 
 /** What a command takes, the least role that may send it, and (in its type only) what it answers. */

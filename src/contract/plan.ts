@@ -3,14 +3,29 @@ import type { HouseFinish } from '../core/plan/houseFinish';
 import type { HousePlan } from '../core/plan/planHouse';
 import type { PlanInput } from '../core/plan/planInput';
 import type { Paces } from '../core/rates/learn';
+import type { EnoughUntil, RoundStart } from '../core/stock/enoughUntil';
 import { type Crew, crewSchema, memberSchema } from '../core/work/crew';
 import type { PaintersDates } from '../core/work/painters';
 
 /** The answer of `GET …/plan/finish`, for everybody whose house it is: dates, and nothing of the people. */
 export interface FinishAnswer {
   readonly finish: HouseFinish;
+  /** How many rooms of the house are not in the plan, because there are too many. */
+  readonly unplanned: number;
   readonly dates: PaintersDates;
   /** The last entry of the log of each house that it depends on and that who asks may see. */
+  readonly seen: Readonly<Record<string, number>>;
+}
+
+/** The answer of `GET …/plan/goods`, for the crew: until when goods last by the plan. Instants in ms since 1970. */
+export interface GoodsAnswer {
+  readonly from: number;
+  readonly timeZone: string;
+  /** Whether any work is left, and whether any of it is planned. */
+  readonly open: boolean;
+  readonly planned: boolean;
+  readonly enough: readonly EnoughUntil[];
+  readonly starts: readonly RoundStart[];
   readonly seen: Readonly<Record<string, number>>;
 }
 
@@ -21,6 +36,8 @@ export interface PlanGroundAnswer {
   readonly plan?: HousePlan | undefined;
   /** The last entry of the log of each house that it knows. */
   readonly seen: Readonly<Record<string, number>>;
+  /** How many rooms of the houses that are shown are not in the plan, because there are too many. */
+  readonly unplanned: number;
   /** How many houses are planned together. */
   readonly houses: number;
   /** How many there are. */
@@ -64,6 +81,7 @@ export const finishAnswerSchema = z.strictObject({
       }),
     ),
   }),
+  unplanned: z.number(),
   dates: painters,
   seen: z.record(z.string(), z.number()),
 });
@@ -182,6 +200,7 @@ export const crewPlanSchema = z.strictObject({
     ),
   }),
   plan: plan.optional(),
+  unplanned: z.number(),
   seen: z.record(z.string(), z.number()),
   houses: z.number(),
   allHouses: z.number(),
@@ -198,6 +217,25 @@ export const leadPlanSchema = crewPlanSchema.extend({
       z.record(z.string(), z.strictObject({ pace: z.number(), passes: z.number(), within: z.number() })),
     ),
   }),
+});
+
+/** The answer of `GET …/plan/goods`. */
+export const goodsAnswerSchema = z.strictObject({
+  from: instant,
+  timeZone: z.string(),
+  open: z.boolean(),
+  planned: z.boolean(),
+  enough: z.array(
+    z.strictObject({
+      good: z.string(),
+      onHand: z.number(),
+      takes: z.number(),
+      out: instant.optional(),
+      orderBy: z.string().optional(),
+    }),
+  ),
+  starts: z.array(z.strictObject({ room: z.string(), round: z.string(), at: instant, who: z.array(z.string()) })),
+  seen: z.record(z.string(), z.number()),
 });
 
 /** The answer of `GET …/plan/mine`. */

@@ -1,5 +1,5 @@
 import { QueryTypes } from 'sequelize';
-import type { SecretKind } from '../contract/secrets';
+import type { SecretKind } from '../core/log/choices';
 import { firm } from './firm';
 import { models } from './models';
 

@@ -140,11 +140,11 @@ export const crewDaysIn = ({ person, people, now, timeZone }: HouseVisit): Promi
 
 /** What Load works out room by room of a house that is visited: of the rooms that are chosen. */
 export const loadFiguresIn = (
-  { snapshot, now, person }: HouseVisit,
+  { snapshot, person }: HouseVisit,
   rooms: readonly RoomSnapshot[],
 ): Promise<LoadFigures> => {
   const { unit } = snapshot.house;
-  return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), now, mayAct(person, 'finisher'));
+  return loadFigures(rooms, unit, waresOf(snapshot.catalogue, unit), mayAct(person, 'finisher'));
 };
 
 /** So many entries of the crew are looked through for those that came too late. */

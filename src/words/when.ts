@@ -1,4 +1,4 @@
-import { dayOf } from '../core/measure/dayOf';
+import { dayAfter, dayOf } from '../core/measure/dayOf';
 
 const MINUTE_MS = 60_000;
 
@@ -20,16 +20,6 @@ function formatter(style: keyof typeof STYLES, timeZone: string): Intl.DateTimeF
     formatters.set(key, known);
   }
   return known;
-}
-
-/**
- * A later day of the calendar, `days` after the day of an instant: days are 23 or 25 hours long when clocks change.
- *
- * @example dayAfter(Date.parse('2026-11-01T04:30:00Z'), 1, 'America/New_York')  // '2026-11-02'
- */
-export function dayAfter(instant: number, days: number, timeZone: string): string {
-  const [year = 0, month = 1, day = 1] = dayOf(instant, timeZone).split('-').map(Number);
-  return new Date(Date.UTC(year, month - 1, day + days)).toISOString().slice(0, 10);
 }
 
 /** The time of day where the house stands: 6:52. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { dayAfter } from '../core/measure/dayOf';
 import { airWords } from './airWords';
 import { areaWords, lengthWords, roughLength, sizeWords } from './lengthWords';
-import { dayAfter, dayWords, instantWords, spanWords, untilWords } from './when';
+import { dayWords, instantWords, spanWords, untilWords } from './when';
 
 const at = (text: string) => Date.parse(text);
 const NOW = at('2031-05-06T06:52:00Z');

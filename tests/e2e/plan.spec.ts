@@ -455,7 +455,7 @@ test('of more than forty houses the latest is not planned, and its page says so'
   await signIn(page, 'Marit');
   await visit(page, `/h/${await latest()}/run`);
   await expect(page.getByRole('main')).toContainText(
-    'This house is not in the plan: only the 40 houses with the earliest painters’ dates are.',
+    'This house is not in the plan yet. Houses with earlier painters’ dates are planned first.',
   );
   await openPlan(page, house);
   await page.getByLabel('All houses of the crew').check();

@@ -34,3 +34,7 @@ export type Repeat = (typeof REPEATS)[number];
 
 /** What is done between two coats. */
 export const BETWEEN_COATS = ['scrape', 'sand', 'spot', 'sponge'] as const;
+
+/** Secrets that open something for one person: the address of their calendar, and the key of their laser measure. */
+export const SECRET_KINDS = ['calendar', 'laser'] as const;
+export type SecretKind = (typeof SECRET_KINDS)[number];

@@ -3,6 +3,16 @@ export function dayOf(instant: number, timeZone: string): string {
   return formatter(timeZone).format(instant);
 }
 
+/**
+ * Returns the day of the calendar that is `days` after (below 0: before) the day of an instant, as YYYY-MM-DD: days are 23 or 25 hours long when clocks change.
+ *
+ * @example dayAfter(Date.parse('2026-11-01T04:30:00Z'), 1, 'America/New_York')  // '2026-11-02'
+ */
+export function dayAfter(instant: number, days: number, timeZone: string): string {
+  const [year = 0, month = 1, day = 1] = dayOf(instant, timeZone).split('-').map(Number);
+  return new Date(Date.UTC(year, month - 1, day + days)).toISOString().slice(0, 10);
+}
+
 // Making a formatter costs a hundred times its use.
 const formatters = new Map<string, Intl.DateTimeFormat>();
 

@@ -1,8 +1,9 @@
 import { type AirFrom, firstAfter } from '../air/airClock';
 import { handedIn, heldAt, isGivenAlike, type RoomState } from '../log/roomState';
 import { distinct } from '../measure/distinct';
+import { allSteps, type Steps } from '../measure/steps';
 import type { CoatId } from '../method/coat';
-import type { Handed, PlanInput, PlanPerson } from '../plan/planInput';
+import type { Handed, PlanInput, PlanPerson, PlanRoom } from '../plan/planInput';
 import { kindOfCoat } from '../readiness/coatClock';
 import { mendsIn } from '../readiness/mending';
 import { prefillDone } from '../readiness/prefillOf';
@@ -34,21 +35,30 @@ export interface PlanGround extends Pick<PlanInput, 'crew' | 'timeZone'> {
   readonly dates: PaintersDates;
 }
 
+/** What of a house is planned. */
+export type HouseToPlan = Pick<HouseSnapshot, 'rooms' | 'house'>;
+
 const FIVE_MINUTES_MS = 300_000;
 /** What never dries; infinity is lost on the way to a worker. */
 const LAST_INSTANT = 8.64e15;
 
 /**
- * What is to be planned of a house from now on.
+ * Returns what is to be planned of a house from now on.
  *
  * @param now ms since 1970
  */
-export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround, now: number): PlanInput {
+export const planInputOf = (house: HouseToPlan, ground: PlanGround, now: number): PlanInput =>
+  allSteps(planInputSteps(house, ground, now));
+
+/** Works out the same room by room. */
+export function* planInputSteps({ rooms, house }: HouseToPlan, ground: PlanGround, now: number): Steps<PlanInput> {
   const { crew, people, timeZone, dates } = ground;
   const airs = distinct(rooms.map((room) => airAhead(room, now)));
   const items: WorkItem[] = [];
   const handed: Record<string, Handed> = {};
-  const planned = rooms.map((snapshot, index) => {
+  const planned: PlanRoom[] = [];
+  for (const [index, snapshot] of rooms.entries()) {
+    yield;
     const { room, state } = snapshot;
     const own = splitWhereHanded(scrapedApart(openWork(snapshot, now), room.id, state), state);
     for (const item of own) {
@@ -60,7 +70,7 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
     const held = heldAt(state, now);
     const until = held?.until;
     const waits = waitsForHanger(snapshot);
-    return {
+    planned.push({
       id: room.id,
       house: ground.house,
       room: room.id,
@@ -78,8 +88,8 @@ export function planInputOf({ rooms, house }: HouseSnapshot, ground: PlanGround,
           ? { until: undefined }
           : undefined,
       heldFaces: waits === 'some' ? snapshot.held.size : 0,
-    };
-  });
+    });
+  }
   return {
     from: Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS,
     timeZone,

@@ -63,6 +63,27 @@ export function stockOf(moves: readonly Moved[], now: number): readonly Stock[] 
   });
 }
 
+/**
+ * Returns everything that came, went and was counted of goods in a house.
+ *
+ * @param said the entries of the kind `STOCK` that stand
+ */
+export const movesIn = (
+  said: readonly Entry[],
+  rooms: readonly RoomSnapshot[],
+  wares: Pick<Wares, 'of' | 'coverage'>,
+): readonly Moved[] =>
+  movesBySection(said, rooms, wares).map((move) =>
+    move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
+  );
+
+/** Returns the same, with what was used as the sections have it, not as the crew really uses it. */
+export const movesBySection = (
+  said: readonly Entry[],
+  rooms: readonly RoomSnapshot[],
+  wares: Pick<Wares, 'of' | 'coverage'>,
+): readonly Moved[] => [...movedIn(said), ...rooms.flatMap((room) => usedIn(room, wares))];
+
 export const STOCK: ReadonlySet<Entry['kind']> = new Set(['stock']);
 
 /** What was said of goods, by entries of the kind `STOCK`, in the order of recording: at one instant that is the order in which it counts. */

@@ -1,5 +1,5 @@
 import { granted, refused } from '../../contract/answer';
-import { SECRET_KINDS } from '../../contract/secrets';
+import { SECRET_KINDS } from '../../core/log/choices';
 import { now } from '../../db/clock';
 import { saveCompany } from '../../db/company';
 import { firm, inFirm } from '../../db/firm';

@@ -5,16 +5,12 @@ import { loadList } from '../../core/materials/loadList';
 import type { Steps } from '../../core/measure/steps';
 import type { LengthUnit } from '../../core/measure/unit';
 import type { RoomSnapshot } from '../../core/snapshot/houseSnapshot';
-import { goodsOfItems } from '../../core/supply/goodsOfItems';
-import type { GoodsTaken } from '../../core/supply/goodsTaken';
 import { inSlices } from '../threads/inSlices';
 import { cutAside } from './cutAside';
 
 /** What Load works out room by room. */
 export interface LoadFigures {
   readonly bead: readonly BeadCuts[];
-  /** What each item of open work takes, by its id. */
-  readonly goods: Readonly<Record<string, GoodsTaken>>;
   /** What the material of each room costs, by name. */
   readonly costs: readonly { readonly name: string; readonly cost: number }[];
 }
@@ -23,37 +19,26 @@ export interface LoadFigures {
  * Works out what Load shows, so that a house of any size keeps nobody waiting who asks for something else.
  *
  * @param rooms those that are chosen
- * @param all every room of the house: its open work is planned together
- * @param now ms since 1970
- * @param forCrew whether goods and costs are needed: only the crew sees them
+ * @param forCrew whether costs are needed: only the crew sees them
  */
 export async function loadFigures(
   rooms: readonly RoomSnapshot[],
-  all: readonly RoomSnapshot[],
   unit: LengthUnit,
   wares: Wares,
-  now: number,
   forCrew: boolean,
 ): Promise<LoadFigures> {
   const pieces = rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
   const bead = await cutAside({ pieces, unit, wares });
-  if (!forCrew) return { bead, goods: {}, costs: [] };
-  return { bead, ...(await inSlices(byRoom(rooms, all, bead, unit, wares, now))) };
+  if (!forCrew) return { bead, costs: [] };
+  return { bead, costs: await inSlices(costsByRoom(rooms, bead, unit, wares)) };
 }
 
-function* byRoom(
+function* costsByRoom(
   rooms: readonly RoomSnapshot[],
-  all: readonly RoomSnapshot[],
   bead: readonly BeadCuts[],
   unit: LengthUnit,
   wares: Wares,
-  now: number,
-): Steps<Pick<LoadFigures, 'goods' | 'costs'>> {
-  const goods: Record<string, GoodsTaken> = {};
-  for (const room of all) {
-    for (const [item, taken] of goodsOfItems(room, wares, now)) goods[item] = taken;
-    yield;
-  }
+): Steps<LoadFigures['costs']> {
   const shares = beadShares(bead, wares);
   const costs: { name: string; cost: number }[] = [];
   for (const own of rooms) {
@@ -63,5 +48,5 @@ function* byRoom(
     });
     yield;
   }
-  return { goods, costs };
+  return costs;
 }

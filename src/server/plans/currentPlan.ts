@@ -1,8 +1,10 @@
 import { createHash } from 'node:crypto';
+import { jsonSteps } from '../../core/measure/jsonSteps';
 import type { HouseOptions, HousePlan } from '../../core/plan/planHouse';
 import type { PlanInput } from '../../core/plan/planInput';
 import { readCrewPlan, saveCrewPlan } from '../../db/crewPlans';
 import { firm } from '../../db/firm';
+import { inSlices } from '../threads/inSlices';
 import { planWorker } from './planWorker';
 
 /** Where only time went by, little is searched: what was to begin by now begins a little later. */
@@ -22,7 +24,7 @@ export async function currentPlan(
   input: PlanInput,
   plan: (question: { input: PlanInput; options: HouseOptions }) => Promise<HousePlan | undefined> = planWorker,
 ): Promise<HousePlan | undefined> {
-  const question = questionOf(input);
+  const question = await questionOf(input);
   const key = `${firm()} ${question} ${input.from}`;
   // Looked up before anything is read: whoever reads the database later finds what was saved meanwhile.
   const known = making.get(key);
@@ -43,10 +45,10 @@ export async function currentPlan(
   }
 }
 
-/** All that a plan is made from but the instant from which it is. */
-const questionOf = (input: PlanInput): string =>
+/** Returns a digest of all that a plan is made from but the instant from which it is. */
+const questionOf = async (input: PlanInput): Promise<string> =>
   createHash('sha256')
-    .update(JSON.stringify({ ...input, from: 0 }))
+    .update(await inSlices(jsonSteps({ ...input, from: 0 })))
     .digest('base64url');
 
 /** Whether nothing of a plan should have begun before an instant. */

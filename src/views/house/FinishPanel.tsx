@@ -7,6 +7,7 @@ import { usePlanAnswer } from '@/client/usePlanAnswer';
 import type { FinishAnswer } from '@/contract/plan';
 import type { HouseFinish, RoomFinish } from '@/core/plan/houseFinish';
 import { dateFor, type PaintersDates } from '@/core/work/painters';
+import { plural } from '@/words/plural';
 import { dayWords, instantWords, spanWords } from '@/words/when';
 
 const HOUR_MS = 3_600_000;
@@ -31,6 +32,7 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
               ? `By the plan all is done ${instantWords(finish.finish, finish.timeZone)}`
               : 'Nothing is left to do'}
             {finish.exceptHeld && ', except rooms on hold'}
+            {answer && answer.unplanned > 0 && `, except ${roomsLater(answer.unplanned)}`}
             {dates.house && `; the painters come ${dayWords(dates.house)}`}.
           </p>
           {late.length > 0 && (
@@ -116,6 +118,8 @@ function PaintersDay({
     </div>
   );
 }
+
+const roomsLater = (count: number): string => `${plural(count, 'room')} not in the plan yet`;
 
 const datesWords = (day: string | undefined): string => (day === undefined ? '' : dayWords(day));
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useCommand } from '@/client/useCommand';
-import type { SecretKind } from '@/contract/secrets';
+import type { SecretKind } from '@/core/log/choices';
 import { spanWords } from '@/words/when';
 
 /** A sign-in that may be ended; instants in ms since 1970. */

@@ -3,6 +3,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { Planned } from '@/core/plan/housePart';
 import type { HousePlan } from '@/core/plan/planHouse';
 import { PrintButton } from '@/ui/PrintButton';
+import { plural } from '@/words/plural';
 import { changeWords } from '@/words/when';
 import { boundWords, finishWords } from './planWords';
 
@@ -58,6 +59,12 @@ export function PlanSummary({
           {input.items.length === 0
             ? 'Nothing is left to do in this house.'
             : 'Nothing of this house can be planned: see below.'}
+        </p>
+      )}
+      {ground && ground.unplanned > 0 && (
+        <p>
+          <strong>{plural(ground.unplanned, 'room')} not in the plan yet.</strong> The rooms with the earliest painters’
+          dates come first; the others follow as these are done.
         </p>
       )}
       {plan && input && plan.assignments.length > 0 && (

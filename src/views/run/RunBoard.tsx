@@ -7,14 +7,14 @@ import { useCommand } from '@/client/useCommand';
 import type { Said } from '@/client/useLog';
 import { type Moved, usePlan, withMoves } from '@/client/usePlan';
 import { FAN_SPEED } from '@/core/air/fan';
-import { dayOf } from '@/core/measure/dayOf';
+import { dayAfter, dayOf } from '@/core/measure/dayOf';
 import { housePart } from '@/core/plan/housePart';
 import type { Handed, PlanPerson } from '@/core/plan/planInput';
 import { plannedHours } from '@/core/plan/plannedHours';
 import type { WhatIfPrice } from '@/core/plan/whatIfPrice';
 import type { WorkItem } from '@/core/work/workItem';
 import { Opening } from '@/ui/Opening';
-import { dayAfter } from '@/words/when';
+
 import { DayBoard } from './DayBoard';
 import { type Drying, dryingOf } from './dryingOf';
 import { NobodyCan } from './NobodyCan';

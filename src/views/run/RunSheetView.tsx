@@ -1,11 +1,11 @@
 import { isOfCrew, type Person } from '@/core/log/person';
-import { dayOf } from '@/core/measure/dayOf';
+import { dayAfter, dayOf } from '@/core/measure/dayOf';
 import { assignedDays } from '@/core/schedule/assignedDays';
 import { passDone } from '@/core/schedule/assignedWork';
 import type { HouseSnapshot } from '@/core/snapshot/houseSnapshot';
 import { wayOfRooms } from '@/ui/section/sectionsOf';
 import { PASS_NAMES } from '@/words/stateWords';
-import { dayAfter } from '@/words/when';
+
 import { HandedDays, HandedSheets } from './HandedDays';
 import { RunBoard } from './RunBoard';
 

@@ -2,9 +2,9 @@
 
 import { useDraggable, useDroppable } from '@dnd-kit/core';
 import { type ReactNode, useState } from 'react';
-import { dayOf } from '@/core/measure/dayOf';
+import { dayAfter, dayOf } from '@/core/measure/dayOf';
 import type { PlanPerson } from '@/core/plan/planInput';
-import { dayAfter, dayWords, instantWords, spanWords } from '@/words/when';
+import { dayWords, instantWords, spanWords } from '@/words/when';
 import type { BoardProps } from './boardProps';
 import type { Drying } from './dryingOf';
 import { PlanCardBox } from './PlanCardBox';

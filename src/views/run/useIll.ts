@@ -3,8 +3,9 @@
 import { useState } from 'react';
 import { useCommand } from '@/client/useCommand';
 import type { PlanStanding } from '@/client/usePlan';
+import { dayAfter } from '@/core/measure/dayOf';
 import type { PlanPerson } from '@/core/plan/planInput';
-import { dayAfter } from '@/words/when';
+
 import type { Given, useHandOut } from './useHandOut';
 
 /** Takes somebody off for today and tomorrow and assigns their work anew, or has them back. */

@@ -8,7 +8,7 @@ import { GOODS, type Good } from '@/core/materials/goods';
 import { loadList } from '@/core/materials/loadList';
 import { dayOf } from '@/core/measure/dayOf';
 import { learnUse } from '@/core/stock/learnUse';
-import { movedIn, STOCK, stockOf, usedIn } from '@/core/stock/stock';
+import { movesBySection, movesIn, STOCK } from '@/core/stock/stock';
 import { batchesFor } from '@/core/supply/batchesFor';
 import { bringFrom } from '@/core/supply/bringFor';
 import { mudByClass, smallGoods } from '@/core/supply/smallGoods';
@@ -53,14 +53,11 @@ export default async function LoadPage({
   const { value, title, rooms } = loadScope(snapshot.rooms, (await searchParams).for);
   const isWhole = rooms === snapshot.rooms;
   const load = isWhole ? snapshot.load : loadList(rooms, unit, wares);
-  const { bead, goods, costs } = await loadFiguresIn(visit, rooms);
+  const { bead, costs } = await loadFiguresIn(visit, rooms);
   const [isCrew, isLead] = [mayAct(person, 'finisher'), mayAct(person, 'lead')];
   const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
-  const bySections = [...movedIn(said), ...snapshot.rooms.flatMap((room) => usedIn(room, wares))];
-  const moves = bySections.map((move) =>
-    move.kind === 'used' ? { ...move, amount: move.amount * wares.of[move.good].use } : move,
-  );
+  const moves = movesIn(said, snapshot.rooms, wares);
   const small = smallGoods(rooms);
   const left = leftAfter(bead, catalogue.offcuts);
   return (
@@ -82,7 +79,7 @@ export default async function LoadPage({
             <CatalogueButton
               catalogue={catalogue}
               version={catalogueVersion}
-              learned={learnUse(bySections, (good) => wares.of[good].use)}
+              learned={learnUse(movesBySection(said, snapshot.rooms, wares), (good) => wares.of[good].use)}
               unit={unit}
             />
           )}
@@ -114,10 +111,8 @@ export default async function LoadPage({
           <>
             <BringPanel days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)} wares={wares} unit={unit} />
             <PlanOfGoods
-              version={`${mark.seq} ${mark.rooms}`}
-              goods={goods}
-              onHand={Object.fromEntries(stockOf(moves, now).map(({ good, onHand }) => [good, onHand]))}
-              of={wares.of}
+              version={`${mark.seq} ${mark.rooms} ${catalogueVersion}`}
+              bag={wares.of.setting}
               batches={batchesFor(rooms, wares)}
               names={Object.fromEntries(names)}
               unit={unit}
