@@ -144,7 +144,7 @@ export const loadFiguresIn = (
   rooms: readonly RoomSnapshot[],
 ): Promise<LoadFigures> => {
   const { unit } = snapshot.house;
-  return loadFigures(rooms, unit, waresOf(snapshot.catalogue, unit), mayAct(person, 'finisher'));
+  return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), mayAct(person, 'finisher'));
 };
 
 /** So many entries of the crew are looked through for those that came too late. */

@@ -1,6 +1,7 @@
 import { mudWithin } from '../materials/batch';
 import type { Wares } from '../materials/catalogue';
 import { mudOf } from '../materials/loadList';
+import { allSteps, type Steps } from '../measure/steps';
 import { COAT_KEYS, type CoatKey } from '../method/coat';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { coatHours } from '../work/tasksOf';
@@ -24,8 +25,21 @@ export interface RoundBatches {
  * How setting mud is mixed for what is still to be put on with it, room after room: a batch is what one person puts on within the
  * label at the usual rate, and a round that takes longer takes more of them.
  */
-export const batchesFor = (rooms: readonly RoomSnapshot[], { of }: Pick<Wares, 'of'>): readonly RoundBatches[] =>
-  rooms.flatMap((room) => batchesIn(room, of.setting.use));
+export const batchesFor = (rooms: readonly RoomSnapshot[], wares: Pick<Wares, 'of'>): readonly RoundBatches[] =>
+  allSteps(batchesForSteps(rooms, wares));
+
+/** Works out the same room by room. */
+export function* batchesForSteps(
+  rooms: readonly RoomSnapshot[],
+  { of }: Pick<Wares, 'of'>,
+): Steps<readonly RoundBatches[]> {
+  const batches: RoundBatches[] = [];
+  for (const room of rooms) {
+    yield;
+    batches.push(...batchesIn(room, of.setting.use));
+  }
+  return batches;
+}
 
 function batchesIn({ room, coats, method, applied, standing }: RoomSnapshot, use: number): readonly RoundBatches[] {
   if (standing.now.kind === 'done') return [];

@@ -1,5 +1,6 @@
 import { sheetsFor } from '../inspect/sandable';
 import { mudOf } from '../materials/loadList';
+import { allSteps, type Steps } from '../measure/steps';
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, COATED_CLASSES, type CoatedClass, type CoatKey } from '../method/coat';
 import { sandedWith } from '../method/finalSanding';
@@ -23,9 +24,13 @@ const FIXED_EVERY_MM = 16 * MM_PER_INCH;
 const FIXED: ReadonlySet<EdgeProfile> = new Set<EdgeProfile>(['square', 'bullnose', 'arch', 'flexible']);
 
 /** Returns what some rooms take of it in all, whatever is done already: pieces are rounded up once for all of them. */
-export function smallGoods(rooms: readonly RoomSnapshot[]): SmallGoods {
+export const smallGoods = (rooms: readonly RoomSnapshot[]): SmallGoods => allSteps(smallGoodsSteps(rooms));
+
+/** Works out the same room by room. */
+export function* smallGoodsSteps(rooms: readonly RoomSnapshot[]): Steps<SmallGoods> {
   let [sandpaper, sponged, fixings] = [0, 0, 0];
   for (const room of rooms) {
+    yield;
     const { method, tally } = room;
     for (const [kind, { all, pieces }] of leftToSand(room.pieces, method, room.room.finish, room.done)) {
       if (sandedWith(kind) === 'pole') sandpaper += sheetsFor(kind, pieces, room.coats);
@@ -49,22 +54,24 @@ export interface MudOfClass {
   readonly coats: Readonly<Partial<Record<CoatKey, number>>>;
 }
 
-/**
- * The mud of each class by its coats, without waste; what is done beside the coats is told by itself.
- *
- * @param use how many times what the sections say the crew puts on of a mud
- */
-export function mudByClass(
-  rooms: readonly RoomSnapshot[],
-  use: (mud: RoomSnapshot['coats'][number]['mud']) => number,
-): readonly MudOfClass[] {
+/** How many times what the sections say the crew puts on of a mud. */
+type Use = (mud: RoomSnapshot['coats'][number]['mud']) => number;
+
+/** Returns the mud of each class by its coats, without waste; what is done beside the coats is not in it. */
+export const mudByClass = (rooms: readonly RoomSnapshot[], use: Use): readonly MudOfClass[] =>
+  allSteps(mudByClassSteps(rooms, use));
+
+/** Works out the same room by room. */
+export function* mudByClassSteps(rooms: readonly RoomSnapshot[], use: Use): Steps<readonly MudOfClass[]> {
   const found = new Map<CoatedClass, Partial<Record<CoatKey, number>>>();
-  for (const { coats, method } of rooms)
+  for (const { coats, method } of rooms) {
+    yield;
     for (const coat of coats) {
       const own = found.get(coat.class) ?? {};
       own[coat.key] = (own[coat.key] ?? 0) + mudOf(coat, method) * use(coat.mud);
       found.set(coat.class, own);
     }
+  }
   return COATED_CLASSES.flatMap((kind) => {
     const own = found.get(kind);
     return own ? [{ class: kind, coats: Object.fromEntries(COAT_KEYS.map((key) => [key, own[key] ?? 0])) }] : [];

@@ -1,5 +1,6 @@
 import type { Wares } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
+import { allSteps, type Steps } from '../measure/steps';
 import { prefillDone } from '../readiness/prefillOf';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { sealedShare } from '../standing/sealed';
@@ -11,14 +12,22 @@ import { asUsed, DONE_WITH_COATS, type GoodsTaken, goodsOfCoat, sealerOf } from 
  *
  * @param wares how much of each good the crew really uses
  */
-export function stillNeeded(
+export const stillNeeded = (
   rooms: readonly RoomSnapshot[],
   wares: Pick<Wares, 'of' | 'coverage'>,
-): ReadonlyMap<Good, number> {
+): ReadonlyMap<Good, number> => allSteps(stillNeededSteps(rooms, wares));
+
+/** Works out the same room by room. */
+export function* stillNeededSteps(
+  rooms: readonly RoomSnapshot[],
+  wares: Pick<Wares, 'of' | 'coverage'>,
+): Steps<ReadonlyMap<Good, number>> {
   const needed = new Map<Good, number>();
-  for (const room of rooms)
+  for (const room of rooms) {
+    yield;
     for (const [good, amount] of asUsed(leftIn(room, wares), wares))
       if (amount > 1e-9) needed.set(good, (needed.get(good) ?? 0) + amount);
+  }
   return needed;
 }
 

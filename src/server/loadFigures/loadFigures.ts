@@ -1,36 +1,62 @@
 import { beadShares, packCost } from '../../core/cost/materialCost';
 import type { Wares } from '../../core/materials/catalogue';
 import type { BeadCuts } from '../../core/materials/cut/cutBead';
+import type { Good } from '../../core/materials/goods';
 import { loadList } from '../../core/materials/loadList';
 import type { Steps } from '../../core/measure/steps';
 import type { LengthUnit } from '../../core/measure/unit';
 import type { RoomSnapshot } from '../../core/snapshot/houseSnapshot';
+import { batchesForSteps, type RoundBatches } from '../../core/supply/batchesFor';
+import { type MudOfClass, mudByClassSteps, type SmallGoods, smallGoodsSteps } from '../../core/supply/smallGoods';
+import { stillNeededSteps } from '../../core/supply/stillNeeded';
 import { inSlices } from '../threads/inSlices';
 import { cutAside } from './cutAside';
 
-/** What Load works out room by room. */
+/** What Load works out room by room of the rooms that are chosen. */
 export interface LoadFigures {
   readonly bead: readonly BeadCuts[];
-  /** What the material of each room costs, by name. */
-  readonly costs: readonly { readonly name: string; readonly cost: number }[];
+  readonly small: SmallGoods;
+  readonly mud: readonly MudOfClass[];
+  /** What only the crew is shown; undefined for others. */
+  readonly crew:
+    | {
+        /** What the material of each room costs, by name. */
+        readonly costs: readonly { readonly name: string; readonly cost: number }[];
+        readonly batches: readonly RoundBatches[];
+        /** What the work takes that is left in the whole house. */
+        readonly needed: ReadonlyMap<Good, number>;
+      }
+    | undefined;
 }
 
 /**
  * Works out what Load shows, so that a house of any size keeps nobody waiting who asks for something else.
  *
  * @param rooms those that are chosen
- * @param forCrew whether costs are needed: only the crew sees them
+ * @param all every room of the house
+ * @param forCrew whether what only the crew sees is needed
  */
 export async function loadFigures(
   rooms: readonly RoomSnapshot[],
+  all: readonly RoomSnapshot[],
   unit: LengthUnit,
   wares: Wares,
   forCrew: boolean,
 ): Promise<LoadFigures> {
   const pieces = rooms.flatMap(({ room, tally }) => tally.beadPieces.map((piece) => ({ ...piece, room: room.id })));
   const bead = await cutAside({ pieces, unit, wares });
-  if (!forCrew) return { bead, costs: [] };
-  return { bead, costs: await inSlices(costsByRoom(rooms, bead, unit, wares)) };
+  return {
+    bead,
+    small: await inSlices(smallGoodsSteps(rooms)),
+    mud: await inSlices(mudByClassSteps(rooms, (mud) => wares.of[mud].use)),
+    crew: forCrew
+      ? {
+          costs: await inSlices(costsByRoom(rooms, bead, unit, wares)),
+          batches: await inSlices(batchesForSteps(rooms, wares)),
+          needed: await inSlices(stillNeededSteps(all, wares)),
+        }
+      : undefined,
+  };
 }
 
 function* costsByRoom(
@@ -38,7 +64,7 @@ function* costsByRoom(
   bead: readonly BeadCuts[],
   unit: LengthUnit,
   wares: Wares,
-): Steps<LoadFigures['costs']> {
+): Steps<readonly { readonly name: string; readonly cost: number }[]> {
   const shares = beadShares(bead, wares);
   const costs: { name: string; cost: number }[] = [];
   for (const own of rooms) {

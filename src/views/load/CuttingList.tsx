@@ -23,6 +23,9 @@ export function sticksWords(sticks: readonly CutStick[], unit: LengthUnit): stri
     .join(', ');
 }
 
+/** A list of more sticks is cut from by nobody in one go: it is shown for a part of the house. */
+const MOST_STICKS = 600;
+
 /** Every stick with what is cut from it, in the order to cut, and to which edge of which room each piece goes. */
 export function CuttingList({
   bead,
@@ -35,6 +38,7 @@ export function CuttingList({
   readonly unit: LengthUnit;
   readonly keepLeft: ReactNode;
 }) {
+  const isShown = bead.reduce((sum, { list }) => sum + list.sticks.length, 0) <= MOST_STICKS;
   return (
     <section className="sheet space-y-5 p-4 sm:p-5" aria-label="Cutting list">
       <div>
@@ -44,20 +48,48 @@ export function CuttingList({
         </p>
         {keepLeft}
       </div>
-      {bead.map(({ profile, pieces, list }) => (
-        <div key={profile} className="space-y-2">
-          <h3 className="font-semibold first-letter:uppercase">
-            {PROFILE_NAMES[profile]}: {sticksWords(list.sticks, unit)}
-          </h3>
-          <p className="text-sm text-muted">
-            {boughtWords(list, unit)}
-            {list.spliced.length > 0 ? `; ${plural(list.spliced.length, 'piece')} longer than any stick, spliced` : ''}.
-          </p>
+      {!isShown && (
+        <p className="font-semibold">
+          Too many sticks to list. Choose a floor or a room above to see how they are cut.
+        </p>
+      )}
+      {bead.map((cuts) => (
+        <ProfileCuts key={cuts.profile} {...cuts} isShown={isShown} nameOf={nameOf} unit={unit} />
+      ))}
+    </section>
+  );
+}
+
+/** The sticks of one profile; only how many of which length where there are too many. */
+function ProfileCuts({
+  profile,
+  pieces,
+  list,
+  isShown,
+  nameOf,
+  unit,
+}: BeadCuts & {
+  readonly isShown: boolean;
+  readonly nameOf: (room: string) => string;
+  readonly unit: LengthUnit;
+}) {
+  const longest = longestOf(list.sticks);
+  return (
+    <div className="space-y-2">
+      <h3 className="font-semibold first-letter:uppercase">
+        {PROFILE_NAMES[profile]}: {sticksWords(list.sticks, unit)}
+      </h3>
+      <p className="text-sm text-muted">
+        {boughtWords(list, unit)}
+        {list.spliced.length > 0 ? `; ${plural(list.spliced.length, 'piece')} longer than any stick, spliced` : ''}.
+      </p>
+      {isShown && (
+        <>
           <ol className="space-y-1">
             {list.sticks.map((stick, index) => (
               <li key={index} className="grid grid-cols-[2rem_1fr_5rem] items-center gap-2 break-inside-avoid">
                 <span className="text-right text-sm text-muted">{index + 1}</span>
-                <Stick stick={stick} pieces={pieces} longest={longestOf(list.sticks)} unit={unit} />
+                <Stick stick={stick} pieces={pieces} longest={longest} unit={unit} />
                 <span className="text-sm whitespace-nowrap text-muted">
                   {stick.isOffcut ? 'left: ' : ''}
                   {roughLength(stick.length, unit)}
@@ -81,9 +113,9 @@ export function CuttingList({
               ))}
             </ul>
           </details>
-        </div>
-      ))}
-    </section>
+        </>
+      )}
+    </div>
   );
 }
 

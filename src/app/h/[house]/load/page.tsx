@@ -9,10 +9,7 @@ import { loadList } from '@/core/materials/loadList';
 import { dayOf } from '@/core/measure/dayOf';
 import { learnUse } from '@/core/stock/learnUse';
 import { movesBySection, movesIn, STOCK } from '@/core/stock/stock';
-import { batchesFor } from '@/core/supply/batchesFor';
 import { bringFrom } from '@/core/supply/bringFor';
-import { mudByClass, smallGoods } from '@/core/supply/smallGoods';
-import { stillNeeded } from '@/core/supply/stillNeeded';
 import { mayAct } from '@/server/mayAct';
 import { loadFiguresIn, visitHouse } from '@/server/visit';
 import { PrintButton } from '@/ui/PrintButton';
@@ -53,12 +50,11 @@ export default async function LoadPage({
   const { value, title, rooms } = loadScope(snapshot.rooms, (await searchParams).for);
   const isWhole = rooms === snapshot.rooms;
   const load = isWhole ? snapshot.load : loadList(rooms, unit, wares);
-  const { bead, costs } = await loadFiguresIn(visit, rooms);
+  const { bead, small, mud, crew } = await loadFiguresIn(visit, rooms);
   const [isCrew, isLead] = [mayAct(person, 'finisher'), mayAct(person, 'lead')];
   const said = log.last(STOCK, Number.POSITIVE_INFINITY);
   const namesOf = namesIn(people);
   const moves = movesIn(said, snapshot.rooms, wares);
-  const small = smallGoods(rooms);
   const left = leftAfter(bead, catalogue.offcuts);
   return (
     <LoadView
@@ -94,31 +90,31 @@ export default async function LoadPage({
       now={now}
       figures={
         <>
-          {isCrew && (
+          {crew && (
             <FiguresPanel
               coverage={isWhole ? coverageOf(load, snapshot.tally.boardArea) : undefined}
               cost={withBead(packCost(load, wares), beadCost(bead, wares))}
-              rooms={costs}
+              rooms={crew.costs}
               unit={unit}
             />
           )}
-          <MoreGoods small={small} cover={load.cover} mud={mudByClass(rooms, (mud) => wares.of[mud].use)} unit={unit} />
+          <MoreGoods small={small} cover={load.cover} mud={mud} unit={unit} />
         </>
       }
       beside={
         // A builder is not told what a crew has in store, nor who comes when.
-        isCrew ? (
+        crew ? (
           <>
             <BringPanel days={bringFrom(snapshot.rooms, dayOf(now, timeZone), wares)} wares={wares} unit={unit} />
             <PlanOfGoods
               version={`${mark.seq} ${mark.rooms} ${catalogueVersion}`}
               bag={wares.of.setting}
-              batches={batchesFor(rooms, wares)}
+              batches={crew.batches}
               names={Object.fromEntries(names)}
               unit={unit}
             />
             <StockPanel
-              rows={stockRows(moves, stillNeeded(snapshot.rooms, wares), wares, unit, now)}
+              rows={stockRows(moves, crew.needed, wares, unit, now)}
               last={said.slice(0, MOST_SAID).flatMap((entry) =>
                 entry.kind === 'stock'
                   ? [
