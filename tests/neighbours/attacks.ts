@@ -116,4 +116,5 @@ export const ATTACKS: Readonly<Record<string, Attack>> = {
   'its Load': largePage('/load'),
   'its Run sheet': largePage('/run'),
   'its plan': largePage('/plan'),
+  'its goods by the plan': largePage('/plan/goods'),
 };

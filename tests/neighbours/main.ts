@@ -92,6 +92,7 @@ async function main(names: readonly string[]): Promise<void> {
     // Nobody is measured while what is asked for first is loaded.
     for (const page of ['board', 'run'])
       await timed(() => fetch(`${server.url}/h/${own}/${page}`, { headers: { cookie: neighbour.cookie } }));
+    await measure(target, neighbour, 'nothing');
     for (const name of names.length > 0 ? names : Object.keys(ATTACKS)) {
       if (!ATTACKS[name]) throw new Error(`there is no attack "${name}"`);
       const { sent, entry, board, longest } = await measure(target, neighbour, name);
