@@ -60,7 +60,7 @@ function TappedPlace({
         label="Where"
         value={chosen?.face ?? ''}
         onChange={({ target: { value } }) => onChange(value === '' ? undefined : { face: value })}
-        options={[['', 'somewhere in the room'], ...map.faces.map(({ face, words }) => [face.id, words] as const)]}
+        options={[['', 'anywhere'], ...map.faces.map(({ face, words }) => [face.id, words] as const)]}
       />
     </LaidRoom>
   );

@@ -44,7 +44,11 @@ export function CrewMember({
         <span className="text-muted">
           {person.role}
           {person.role === 'viewer' && `, ${seen.length === 1 ? '1 house' : `${seen.length || 'no'} houses`}`}
-          {locked && <strong className="text-warning">, locked out</strong>}
+          {locked && (
+            <>
+              , <strong className="text-warning">locked out</strong>
+            </>
+          )}
           {sessions.length > 0 && `, ${sessions.length} ${sessions.length === 1 ? 'sign-in' : 'sign-ins'}`}
         </span>
       </summary>
