@@ -115,7 +115,7 @@ export function useLog(clock: number) {
         return false;
       case 'away':
         setUnsent(group);
-        setMessage('The server did not answer. Nothing is lost: press again to send the same entry.');
+        setMessage('No answer from the server. Press again to send the same entry.');
         return false;
     }
   }
@@ -141,7 +141,7 @@ function offClock(serverNow: number): { readonly deviceAt?: string } {
   return Math.abs(own - serverNow) > OFF_MS ? { deviceAt: new Date(own).toISOString() } : {};
 }
 
-const SIGNED_OUT = 'You are signed out. It is kept on this device, and sent when you sign in.';
+const SIGNED_OUT = 'You are signed out. Your entry is saved on this device and is sent when you sign in.';
 
 /** Where this device can show the page by itself, with what was just said, it does. */
 function goOnAway(): void {

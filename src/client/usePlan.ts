@@ -108,7 +108,7 @@ export function usePlan(version: string, moved: Moved = NOTHING, together = fals
       .catch(() => {
         if (!isLast) return;
         setSearching(false);
-        setFailed('The plan could not be made. Reload the page.');
+        setFailed('Can’t make the plan. Reload the page.');
       });
     return () => {
       isLast = false;

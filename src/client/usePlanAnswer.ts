@@ -8,7 +8,7 @@ import { listenToMarks } from './liveMarks';
 const GATHER_MS = 1000;
 /** The status that says that the house is not in the plan. */
 const BEHIND = 409;
-const LOST = 'The plan could not be fetched. What is shown is the last one known.';
+const LOST = 'Can’t load the plan. You see the last one known.';
 
 /**
  * Fetches an answer about the plan of the page's house; again when the page shows something else, and when another house changes on which

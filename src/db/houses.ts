@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
 import type { House, HouseHead } from '../core/house/schema';
@@ -113,6 +114,9 @@ export async function findHouse(id: string): Promise<StoredHouse | undefined> {
   };
 }
 
+/** So many rooms are checked in one go. */
+const ROOMS_AT_A_TIME = 50;
+
 type ReadRooms = Pick<StoredHouse, 'roomsSeq' | 'rooms' | 'unreadable'>;
 /** The rooms of houses as they were read last; the database counts every change of them. */
 const known = new LRUCache<string, ReadRooms>({ max: 50 });
@@ -121,7 +125,12 @@ async function roomsOf({ id, head, roomsSeq }: HouseRow): Promise<ReadRooms> {
   const before = known.get(id);
   if (before?.roomsSeq === roomsSeq) return before;
   const rows = await models().RoomRow.findAll({ where: { houseId: id, removedAt: null }, order: ['position', 'id'] });
-  const rooms = rows.map((own) => ({ id: own.id, version: own.version, room: readRoom(own.room, head.unit) }));
+  const rooms: { readonly id: string; readonly version: number; readonly room: Room | undefined }[] = [];
+  for (const [index, own] of rows.entries()) {
+    // Others are answered in between.
+    if (index % ROOMS_AT_A_TIME === ROOMS_AT_A_TIME - 1) await setImmediate();
+    rooms.push({ id: own.id, version: own.version, room: readRoom(own.room, head.unit) });
+  }
   const read: ReadRooms = {
     roomsSeq,
     rooms: rooms.flatMap(({ room, version }) => (room ? [{ room, version }] : [])),

@@ -99,7 +99,7 @@ const answer = async <Told>(told: Told): Promise<Response> =>
 
 const refusalOf = (why: 'behind' | undefined): Response =>
   why === 'behind'
-    ? refuse(409, 'This house is not in the plan yet. Houses with earlier painters’ dates are planned first.')
+    ? refuse(409, 'This house is not in the plan yet. Houses with earlier painters’ dates come first.')
     : refuse(503, 'The plan takes too long right now. Try again in a minute.');
 
 const seenIn = (houses: readonly LoadedSnapshot[]): Readonly<Record<string, number>> =>

@@ -57,7 +57,7 @@ export async function postEntries(request: Request): Promise<Response> {
   }
   const { house, entries: sent, as } = parsed.data;
   if (as !== undefined && as !== person.id)
-    return refuse(401, 'You are signed in as somebody else than who said this.');
+    return refuse(401, 'You are signed in as someone else. This entry was written by another person.');
   const forbidden = sent.find(({ kind }) => !mayAct(person, FINISHER_KINDS.includes(kind) ? 'finisher' : 'lead'));
   if (forbidden) return refuse(403, `A ${person.role} may not record this (${forbidden.kind}).`);
   if (sent.some((entry) => entry.kind === 'signed' && (entry.payload.link ?? entry.payload.sheet) !== undefined))

@@ -36,7 +36,7 @@ export function OwnSecret({
           <p>
             <code className="break-all select-all">{secret}</code>
             <br />
-            It is shown this once. {more}
+            Copy it now. It is shown only once. {more}
           </p>
         )}
         <div className="flex flex-wrap gap-2">

@@ -74,7 +74,7 @@ const SIDES: Readonly<Record<Side | 'ceiling' | 'wall', string>> = {
 };
 
 const PURPOSES: Readonly<Record<CoatKey, string>> = {
-  tape: 'bonds the tape; what stays under it is little',
+  tape: 'beds the tape; leave only a thin film under it',
   fill: 'buries the tape and gives the wall its final shape',
   finish: 'clears what small marks remain',
   extra: 'clears what the check still shows',

@@ -32,7 +32,7 @@ export const DEFECT_WORDS: Readonly<Record<DefectKind, DefectWords>> = {
     cause: 'mud left at the edge of the knife',
     mend: 'scrape it before the next coat',
   },
-  crown: { name: 'Crowned joint', cause: 'built up instead of wide', mend: 'widen it, never add height' },
+  crown: { name: 'Crowned joint', cause: 'too thick and narrow', mend: 'feather it wider' },
   hollow: { name: 'Hollow', cause: 'wiped too hard, or shrunk', mend: 'fill the middle' },
   gouged: {
     name: 'Gouged corner',

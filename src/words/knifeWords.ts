@@ -12,7 +12,7 @@ export function findingTitle({ kind, height }: KnifeFinding, unit: LengthUnit): 
 
 /** What to do about what a knife found. */
 export function findingWords(finding: KnifeFinding, kind: CoatedClass, unit: LengthUnit): string {
-  if (finding.kind === 'flat') return 'Nothing to do; pinholes would say that there is a hollow all the same.';
+  if (finding.kind === 'flat') return 'Nothing to do. Pinholes would still mean a hollow.';
   if (finding.cutBack)
     return `It would take ${widthWords(finding.width, unit)}, too wide to float. Cut it back and tape it again, put a backer in, or change the board.`;
   const mud = `${perLengthWords(finding.extraMud, kind, unit)} more mud`;

@@ -53,7 +53,7 @@ async function main(): Promise<void> {
 async function drag(page: Page): Promise<readonly number[]> {
   await page.getByLabel('Open a face large').selectOption({ index: 1 });
   await page.getByRole('button', { name: 'As built …' }).click();
-  await page.getByRole('button', { name: 'Butt more' }).click();
+  await page.getByRole('button', { name: 'Add butt' }).click();
   const butt = page.getByRole('slider', { name: /^Butt/ }).first();
   await butt.waitFor();
   await page.evaluate(() => {

@@ -168,16 +168,16 @@ test('what the server refuses is said where it was said, and the others go on', 
   await page.getByRole('link', { name: 'Do first: Bunk room, fill' }).click();
   await expect(jobNow(page)).toContainText('Bunk room');
   await page.getByRole('link', { name: 'Do first: Bath, sand' }).click();
-  await page.getByRole('button', { name: 'Something is wrong in Bath' }).click();
+  await page.getByRole('button', { name: 'Report problem in Bath' }).click();
   const wrong = page.getByRole('dialog');
   // The room is drawn by the device itself.
   await wrong.getByRole('combobox', { name: 'Where' }).selectOption('wall 1');
-  await wrong.getByLabel('In words, if you want').fill('Switch box stands proud');
+  await wrong.getByLabel('Notes (optional)').fill('Switch box stands proud');
   await wrong
     .getByLabel('Photo')
     .setInputFiles({ name: 'box.png', mimeType: 'image/png', buffer: await picture(40, 30) });
   await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
-  await wrong.getByRole('button', { name: 'Note it' }).click();
+  await wrong.getByRole('button', { name: 'Save problem' }).click();
   await expect(unsent(page)).toContainText('2 unsent');
   // Somebody takes the first one's room away meanwhile, for good.
   await query("DELETE FROM rooms WHERE house_id = $1 AND room->>'name' = $2", site.database, [houseId, room]);
@@ -186,7 +186,7 @@ test('what the server refuses is said where it was said, and the others go on', 
   await page.getByRole('button', { name: /refused/ }).click();
   const dialog = page.getByRole('dialog', { name: 'Not sent yet' });
   await expect(dialog.getByRole('alert')).toContainText('Refused: The house has no room');
-  await dialog.getByRole('button', { name: 'Give it up' }).click();
+  await dialog.getByRole('button', { name: 'Discard' }).click();
   await expect(dialog.getByRole('alert')).toHaveCount(0);
   const [item] = await query<{ count: string }>(
     "SELECT count(*) FROM entries WHERE house_id = $1 AND payload->>'text' = 'Switch box stands proud'",

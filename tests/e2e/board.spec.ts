@@ -31,10 +31,10 @@ test('a coat is logged all, half and some, and taken back', async ({ page, house
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: tape coat, 50 % done/);
 
   await room.getByRole('button', { name: /^Flats:/ }).click();
-  await page.getByLabel('Only so much').fill('12 q');
+  await page.getByLabel('Part of it').fill('12 q');
   await page.getByRole('button', { name: 'Some' }).click();
   await expect(page.getByText('"q" does not belong in a length')).toBeVisible();
-  await page.getByLabel('Only so much').fill("500'");
+  await page.getByLabel('Part of it').fill("500'");
   await page.getByRole('button', { name: 'Some' }).click();
   await expect(page.getByText('that is all of it or more')).toBeVisible();
   await page.getByRole('button', { name: 'The rest is done' }).click();
@@ -59,7 +59,7 @@ test('a coat is logged on the ceiling only, for a pair, with begun and ended', a
   await page.getByLabel('Begun today at').fill('11:30');
   await page.getByLabel('Ended at').fill('10:15');
   await page.getByRole('button', { name: 'Done there' }).click();
-  await expect(page.getByText('It cannot have ended before it was begun.')).toBeVisible();
+  await expect(page.getByText('End must be after start.')).toBeVisible();
   await page.getByLabel('Ended at').fill('23:50');
   await page.getByRole('button', { name: 'Done there' }).click();
   await expect(page.getByText('Begun and ended lie in the past.')).toBeVisible();

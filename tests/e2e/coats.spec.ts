@@ -206,7 +206,7 @@ test('the knife check says what was found, and refuses what is no length', async
   await expect(check).toContainText('32 in over all');
   await check.getByRole('button', { name: 'Found so: butts in Hall' }).click();
   await expect(page.getByLabel('Where').locator('option:checked')).toHaveText('Hall (its own)');
-  await page.getByRole('button', { name: 'As the house again' }).click();
+  await page.getByRole('button', { name: 'Use house settings' }).click();
   await expect(page.getByLabel('Where').locator('option:checked')).toHaveText('Hall');
 });
 
@@ -215,8 +215,8 @@ test('a method is kept under a name, and starts another house', async ({ page, h
   await visit(page, `${house}/coats`);
   await page.getByRole('button', { name: /^Hawk and trowel/ }).click();
   await expect(page.getByRole('radio', { name: /Hawk and trowel/ })).toBeChecked();
-  await page.getByLabel('Keep this method as').fill('Our winter way');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByLabel('Save this method as').fill('Our winter way');
+  await page.getByRole('button', { name: 'Save preset' }).click();
   await expect(page.getByRole('button', { name: /^Our winter way/ })).toBeVisible();
   const second = `/h/${await copyHouse(site.database, 'Second house')}`;
   await visit(page, `${second}/coats`);

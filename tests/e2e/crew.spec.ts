@@ -92,9 +92,9 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
   await expect(job.getByRole('heading', { level: 2 })).toContainText(
     'Set and first fill on corner bead, tape coat on flats',
   );
-  await job.getByRole('button', { name: 'Something is wrong in Boot room' }).click();
-  await phone.getByRole('dialog').getByLabel('In words, if you want').fill('Corner torn behind the door');
-  await phone.getByRole('dialog').getByRole('button', { name: 'Note it' }).click();
+  await job.getByRole('button', { name: 'Report problem in Boot room' }).click();
+  await phone.getByRole('dialog').getByLabel('Notes (optional)').fill('Corner torn behind the door');
+  await phone.getByRole('dialog').getByRole('button', { name: 'Save problem' }).click();
   await expect(job.getByRole('list', { name: 'Open items of Boot room' })).toContainText('Corner torn behind the door');
   await job.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(job.getByRole('group', { name: 'Setting mud: when was it mixed?' })).toBeVisible();
@@ -115,9 +115,9 @@ test('done with setting mud asks when it was mixed; what is wrong is noted on th
     'Corner torn behind the door',
   );
   await page.getByLabel('Room', { exact: true }).selectOption({ label: 'Landing' });
-  await page.getByRole('button', { name: 'Something is wrong in Landing' }).click();
-  await page.getByLabel('In words, if you want').fill('Board split at the stair');
-  await page.getByRole('button', { name: 'Note it' }).click();
+  await page.getByRole('button', { name: 'Report problem in Landing' }).click();
+  await page.getByLabel('Notes (optional)').fill('Board split at the stair');
+  await page.getByRole('button', { name: 'Save problem' }).click();
   await expect(page.getByRole('list', { name: 'Open items of Landing' })).toContainText('Board split at the stair');
 });
 
@@ -197,7 +197,7 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   await runa.getByText('Runa', { exact: true }).click();
   await expect(runa.getByRole('listitem')).toHaveText([/Computer, last used just now/, /Calendar address/]);
   await runa.getByLabel('New password for Runa').fill('runa has another');
-  await runa.getByRole('button', { name: 'Give it' }).click();
+  await runa.getByRole('button', { name: 'Set password' }).click();
   await expect(runa.getByText('Password changed. Signed out everywhere.')).toBeVisible();
   await expect(runa.getByText('Not signed in on any device.')).toBeVisible();
   await expect(runa.getByText('Calendar address', { exact: true })).toHaveCount(0);
@@ -214,10 +214,10 @@ test('a sign-in that has ended is worth nothing, its cookie kept or not, and its
   const account = here.getByRole('region', { name: 'My account' });
   await account.getByLabel('Password now').fill('oak-demo');
   await account.getByLabel('New password').fill('a third password');
-  await account.getByRole('button', { name: 'Change it' }).click();
+  await account.getByRole('button', { name: 'Change password' }).click();
   await expect(account.getByText('is not your password')).toBeVisible();
   await account.getByLabel('Password now').fill('runa has another');
-  await account.getByRole('button', { name: 'Change it' }).click();
+  await account.getByRole('button', { name: 'Change password' }).click();
   await expect(account.getByText('Changed. Other sign-ins have ended.')).toBeVisible();
   expect((await here.request.get('/api/live/marks')).status()).toBe(200);
   expect((await there.get('/api/live/marks')).status()).toBe(401);
@@ -298,7 +298,7 @@ test('where several firms work with one server, each signs in at its own', async
   await expect(page.getByText('needs the firm: several work here')).toBeVisible();
   await page.getByLabel('Firm').fill('Demo crew');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText('does not belong to this name')).toBeVisible();
+  await expect(page.getByText('Wrong name or password')).toBeVisible();
   await page.getByLabel('Firm').fill(firm.toUpperCase());
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.waitForURL(/\/h\//);
@@ -361,11 +361,9 @@ test('boxed butts are centered once they are stiff, from the phone, and that is 
   await page.reload();
   await expect(hall).toBeVisible();
   await expect(done).toHaveCount(0);
-  await untilTaken(page, '/api/entries', () =>
-    page.getByRole('button', { name: 'Take back Hall: butts centered' }).click(),
-  );
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Undo Hall: butts centered' }).click());
   await untilTaken(page, '/api/entries', () => done.click());
-  await expect(page.getByRole('button', { name: 'Take back Hall: butts centered' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo Hall: butts centered' })).toBeVisible();
 });
 
 test('what was not done yesterday is left for today, in whichever house, and signing in leads to it', async ({

@@ -76,7 +76,7 @@ test('rooms come in from a drawing, and go out as one', async ({ page, house, si
   await dialog.getByLabel('Height of all').fill("9'");
   await dialog.getByLabel('Floor', { exact: true }).fill('Cellar');
   await dialog.getByRole('checkbox', { name: /Linen/ }).uncheck();
-  await untilTaken(page, '/commands/addRooms', () => dialog.getByRole('button', { name: 'Keep 1 room' }).click());
+  await untilTaken(page, '/commands/addRooms', () => dialog.getByRole('button', { name: 'Save 1 room' }).click());
   await page
     .getByRole('region', { name: 'Cellar' })
     .getByRole('link', { name: /Reading room/ })

@@ -277,7 +277,7 @@ test('the weather is asked for, and a service that fails is told', async ({ page
   await isLive(page);
   const weather = page.getByRole('region', { name: 'Weather' });
   const address = weather.getByLabel('Address of the weather service');
-  const ask = weather.getByRole('button', { name: 'Keep it and ask now' });
+  const ask = weather.getByRole('button', { name: 'Save and fetch now' });
   await address.fill('ftp://weather');
   await ask.click();
   await expect(weather).toContainText('must be an address such as http://');

@@ -17,7 +17,7 @@ test('an empty application asks for the lead’s account, once', async ({ page, 
   await expect(page.getByText('No house yet.')).toBeVisible();
 
   await page.getByLabel('Name of the house').fill('First house');
-  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.getByRole('button', { name: 'Start house' }).click();
   await page.waitForURL(/\/tally\?new/);
   await expect(page.getByLabel('Quick line')).toBeFocused();
   await page.keyboard.press('Escape');

@@ -29,10 +29,10 @@ test('a problem that names no joint stops Done on My day until it is fixed', asy
   await visit(page, `${house}/my-day`);
   const now = page.getByRole('region', { name: 'Now' });
   await expect(now.getByRole('heading', { level: 2 })).toContainText('Fill coat on fasteners, flats');
-  await now.getByRole('button', { name: 'Something is wrong' }).click();
+  await now.getByRole('button', { name: 'Report problem' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByRole('button', { name: 'Crack', exact: true }).click();
-  await dialog.getByRole('button', { name: 'Note it' }).click();
+  await dialog.getByRole('button', { name: 'Save problem' }).click();
   await expect(now.getByRole('list', { name: 'Open items of Day room' })).toContainText('Crack');
   await now.getByRole('button', { name: 'Done', exact: true }).click();
   const question = now.getByRole('alert').filter({ hasText: 'Fix before covering in Day room' });

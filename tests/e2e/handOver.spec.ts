@@ -53,7 +53,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
     .getByLabel('Photo')
     .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(60, 40) });
   await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
-  await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Save problem' }).click());
   await expect(drawn.locator('circle.stroke-error')).toHaveCount(1);
   await expect(walk.getByRole('button', { name: 'Good: wall 2 of Bath' })).toBeDisabled();
   await expect(walk.getByRole('button', { name: 'Good: wall 3 of Bath' })).toBeEnabled();
@@ -88,7 +88,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
 
   // The builder, who is not signed in, sees it under a secret address, and nothing else.
   await visit(page, `${house}/hand-over`);
-  await page.getByRole('button', { name: 'Make an address' }).click();
+  await page.getByRole('button', { name: 'Create share link' }).click();
   const address = await page
     .getByRole('region', { name: 'For the builder' })
     .getByRole('status')
@@ -119,7 +119,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   // Guessed at, and taken back.
   expect((await builder.get(`${path.slice(0, -4)}AAAA`)).status()).toBe(404);
   await page.reload();
-  await untilTaken(page, '/commands/hideHouse', () => page.getByRole('button', { name: /^Take back: Made/ }).click());
+  await untilTaken(page, '/commands/hideHouse', () => page.getByRole('button', { name: /^End link: Made/ }).click());
   expect((await builder.get(path)).status()).toBe(404);
   expect((await builder.get(photo)).status()).toBe(404);
   await builder.dispose();
@@ -136,7 +136,7 @@ test('an address of a hand-over ends by itself', async ({ page, playwright, base
   await signIn(page, 'Marit');
   await visit(page, `${house}/hand-over`);
   await page.getByRole('combobox', { name: 'For' }).selectOption({ label: 'a week' });
-  await page.getByRole('button', { name: 'Make an address' }).click();
+  await page.getByRole('button', { name: 'Create share link' }).click();
   const address = await page
     .getByRole('region', { name: 'For the builder' })
     .getByRole('status')

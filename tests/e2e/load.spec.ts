@@ -34,7 +34,7 @@ test('what comes, goes on and is counted says what is left and what to order', a
   await expect(taping).toContainText('4.5 gal');
   await expect(taping).toContainText(/\d days/);
   await onHand.getByText('What was said last').click();
-  await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: /^Take back 1 pail/ }).click());
+  await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: /^Undo 1 pail/ }).click());
   await expect(taping).not.toContainText('by count');
   const negative = await page.request.post('/api/entries', {
     data: {
@@ -119,15 +119,15 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   const enough = page.getByRole('region', { name: 'Enough until' });
   const taping = enough.getByRole('row').filter({ hasText: 'Taping mud' });
   await expect(taping.getByRole('cell').nth(0)).toHaveText(/\d{1,2}:\d\d/);
-  await expect(taping.getByRole('cell').nth(1)).toHaveText('now: it comes late');
-  await expect(page.getByRole('region', { name: 'Beside what is usual' })).toContainText(/usual: 300 ft to 450 ft/);
+  await expect(taping.getByRole('cell').nth(1)).toHaveText('now (arrives late)');
+  await expect(page.getByRole('region', { name: 'Compared with typical' })).toContainText(/usual: 300 ft to 450 ft/);
   const costs = page.getByRole('region', { name: 'What material costs' });
   await expect(costs).not.toContainText('no price is known');
 
   await page.getByRole('button', { name: 'What we buy …' }).click();
   const dialog = page.getByRole('dialog', { name: 'What we buy' });
   await dialog.getByLabel('Taping mud: a pack holds').fill('0');
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog.getByRole('alert')).toHaveText('A pack holds: must be greater than 0');
   await dialog.getByLabel('Taping mud: a pack holds').fill('1');
   await dialog.getByLabel('Taping mud: price of a pack').fill('6.50');
@@ -135,10 +135,10 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   await dialog.getByLabel('Paper tape: price of a pack').fill('');
   await dialog.getByLabel('Taping mud: called').fill('Small blue pail');
   await dialog.getByLabel(/^Sticks of bead/).fill("8' = 3.20, 10'");
-  await dialog.getByRole('button', { name: 'Keep it' }).click();
+  await dialog.getByRole('button', { name: 'Save' }).click();
   await expect(dialog.getByText('say the price of every stick, or of none')).toBeVisible();
   await dialog.getByLabel(/^Sticks of bead/).fill("8' = 3.20, 10' = 4.10");
-  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Keep it' }).click());
+  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Save' }).click());
   await expect(dialog).toBeHidden();
 
   const order = page.getByRole('table').first().getByRole('row').filter({ hasText: 'Taping mud' });
@@ -174,7 +174,7 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   const left = dialog.getByLabel('Square metal');
   await page.getByRole('button', { name: 'What we buy …' }).click();
   await left.fill("7'");
-  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Keep it' }).click());
+  await untilTaken(page, '/commands/saveCatalogue', () => dialog.getByRole('button', { name: 'Save' }).click());
   await expect(list.getByText('left: ')).toHaveCount(1);
   await untilTaken(page, '/commands/saveCatalogue', () => list.getByRole('button', { name: /^It is cut/ }).click());
   await page.getByRole('button', { name: 'What we buy …' }).click();

@@ -66,12 +66,12 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
 
   // Checked in light, an open item mended, handed over and printed.
   await visit(lead, `${house}/sand`);
-  await lead.getByRole('button', { name: 'Something is wrong in Chart room' }).click();
+  await lead.getByRole('button', { name: 'Report problem in Chart room' }).click();
   const wrong = lead.getByRole('dialog');
   await wrong.getByRole('button', { name: 'Streak, drag line' }).click();
   await expect(wrong).toContainText('a crumb in the mud');
-  await wrong.getByLabel('In words, if you want').fill('Left of the window');
-  await wrong.getByRole('button', { name: 'Note it' }).click();
+  await wrong.getByLabel('Notes (optional)').fill('Left of the window');
+  await wrong.getByRole('button', { name: 'Save problem' }).click();
   await expect(lead.getByRole('button', { name: 'Chart room meets level 4' })).toBeDisabled();
   await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();

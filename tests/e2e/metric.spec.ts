@@ -20,7 +20,7 @@ test('a metric house shows no feet, inches or gallons', async ({ page, signIn })
   await visit(page, '/houses');
   await page.getByLabel('Name of the house').fill('Metric Mews');
   await page.getByLabel('Measured in').selectOption({ label: 'millimetres' });
-  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.getByRole('button', { name: 'Start house' }).click();
   await page.waitForURL(/\/tally\?new/);
   const [house = ''] = /\/h\/[^/]+/.exec(page.url()) ?? [];
   await expect(page.getByLabel('Quick line')).toHaveAttribute('placeholder', /2300 x 1500/);

@@ -15,7 +15,7 @@ test('joints that move under coats are asked about, and start over on new boards
   await room.getByRole('button', { name: 'Start joints over' }).click();
   await expect(room.getByRole('alert')).toHaveCount(0);
   await expect(room.getByRole('button', { name: /^Flats:/ })).toHaveAccessibleName(/Go: tape coat/);
-  await page.getByRole('button', { name: /^Take back Pantry: new boards/ }).click();
+  await page.getByRole('button', { name: /^Undo Pantry: new boards/ }).click();
   await expect(room.getByRole('alert', { name: 'Boards of Pantry' })).toBeVisible();
   await room.getByRole('button', { name: 'Keep coats: same boards' }).click();
   await expect(room.getByRole('alert')).toHaveCount(0);

@@ -90,7 +90,7 @@ test('a problem with its place, its kind and a photo takes five taps', async ({ 
     document.addEventListener('pointerdown', () => document.body.setAttribute('data-taps', `${taps() + 1}`), true);
     const taps = () => Number(document.body.getAttribute('data-taps'));
   });
-  await page.getByRole('button', { name: /^Something is wrong in / }).tap();
+  await page.getByRole('button', { name: /^Report problem in / }).tap();
   const wrong = page.getByRole('dialog');
   const laid = wrong.getByRole('img', { name: 'The room laid flat: tap the place' });
   await laid.tap();
@@ -100,7 +100,7 @@ test('a problem with its place, its kind and a photo takes five taps', async ({ 
   await wrong.getByText('Photo', { exact: true }).tap();
   await (await chooser).setFiles({ name: 'a.png', mimeType: 'image/png', buffer: await picture(60, 40) });
   await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
-  await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).tap());
+  await untilTaken(page, '/api/entries', () => wrong.getByRole('button', { name: 'Save problem' }).tap());
   expect(await page.evaluate(() => document.body.getAttribute('data-taps'))).toBe('5');
   const [item] = await query<{ payload: object }>(
     "SELECT payload FROM entries WHERE house_id = $1 AND kind = 'item' ORDER BY seq DESC LIMIT 1",

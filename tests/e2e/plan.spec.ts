@@ -25,7 +25,7 @@ test('a proposal is taken whole, and everybody sees it on their list', async ({ 
   await openPlan(page, house);
   await expect(plan(page)).toContainText(/Finish .* except rooms on hold; with them/);
   await expect(plan(page)).toContainText(/No plan finishes sooner|Cannot be before/);
-  await expect(page.getByRole('region', { name: 'Not as it should be' })).toContainText('Landing');
+  await expect(page.getByRole('region', { name: 'Scheduling problems' })).toContainText('Landing');
   const proposed = week(page).getByRole('button', { name: /proposed$/ });
   await expect(proposed.first()).toBeVisible();
   // Osei's phone shows what is handed out only.
@@ -144,19 +144,19 @@ test('the crew says who does what, and a plan without anybody who can says so', 
   await openPlan(page, house);
   const dialog = await openCrew(page);
   await dialog.getByLabel('Hours a day of Tobin').fill('99');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save crew' }).click();
   await expect(dialog.getByRole('alert')).toContainText('at most 14');
   await dialog.getByLabel('Hours a day of Tobin').fill('8');
   // Whoever else was added by a test before.
   for (const skills of await dialog.getByRole('group', { name: /^What .* does$/ }).all())
     await skills.getByLabel('seal').uncheck();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save crew' }).click();
   await expect(dialog).toBeHidden();
   const left = page.getByRole('region', { name: 'Nobody can do this' });
   await expect(left).toContainText(/Nobody on the crew can seal\. \d+ jobs are not in the plan/);
   await left.getByRole('button', { name: 'Edit crew skills' }).click();
   await dialog.getByRole('group', { name: 'What Tobin does' }).getByLabel('seal').check();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save crew' }).click();
   await expect(left).toHaveCount(0);
   // The crew is that of all houses: the next test finds it as it was.
   await query("UPDATE crews SET crew = jsonb_set(crew, '{people}', '{}')", site.database);
@@ -180,7 +180,7 @@ test('a crew that somebody else changed meanwhile is not overwritten, and what w
   const holiday = { version: crewVersion, crew: { ...crew, holidays: ['2031-05-20'] } };
   expect((await page.request.post('/api/commands/saveCrew', { data: holiday })).status()).toBe(200);
   await (await heard).finished();
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save crew' }).click();
   await expect(dialog.getByRole('alert')).toContainText('Somebody');
   await expect(dialog.getByLabel('Hours a day of Tobin')).toHaveValue('7');
   expect((await leadOf()).crew.holidays).toEqual(['2031-05-20']);
@@ -191,7 +191,7 @@ test('the house says when it is done and what is late for the painters', async (
   await signIn(page, 'Marit');
   await visit(page, house);
   const finish = page.getByRole('region', { name: 'Finish' });
-  await expect(finish).toContainText('By the plan all is done');
+  await expect(finish).toContainText('Planned finish');
   await untilTaken(page, '/commands/setPainters', async () => {
     await finish.getByLabel('Painters come', { exact: true }).fill('2031-05-08');
     await finish.getByLabel('Painters come', { exact: true }).blur();
@@ -206,7 +206,7 @@ test('the house says when it is done and what is late for the painters', async (
   await expect(page.getByRole('button', { name: 'Propose anew' })).toBeVisible();
   const found = /Finish (\w{3} \d+ \w{3}, [\d:]+)/.exec((await plan(page).textContent()) ?? '')?.[1];
   await page.getByRole('link', { name: /^House \d+ rooms/ }).click();
-  await expect(finish).toContainText(`By the plan all is done ${found}`);
+  await expect(finish).toContainText(`Planned finish ${found}`);
 });
 
 test('what if is priced by planning again, and its dialogs are free of axe violations', async ({
@@ -242,7 +242,7 @@ test('what if is priced by planning again, and its dialogs are free of axe viola
 test('a builder sees when it is done, and of the crew no more than before', async ({ page, house, signIn }) => {
   await signIn(page, 'Builder');
   await visit(page, house);
-  await expect(page.getByRole('region', { name: 'Finish' })).toContainText('By the plan all is done');
+  await expect(page.getByRole('region', { name: 'Finish' })).toContainText('Planned finish');
   expect((await page.request.get(`${house}/seen`)).status()).toBe(403);
   expect((await page.request.get(`${house}/plan`)).status()).toBe(403);
   await visit(page, `${house}/run`);
@@ -260,7 +260,7 @@ test('a list is read by a calendar until its address is ended', async ({
   await signIn(page, 'Petra');
   await visit(page, `${house}/my-day`);
   await page.getByText('My list in a calendar').click();
-  await page.getByRole('button', { name: 'Make an address' }).click();
+  await page.getByRole('button', { name: 'Create address' }).click();
   const address = (await page.locator('code').textContent()) ?? '';
   const calendar = await playwright.request.newContext({ baseURL });
   const text = await (await calendar.get(new URL(address).pathname)).text();
@@ -273,8 +273,8 @@ test('a list is read by a calendar until its address is ended', async ({
   expect(times('DTSTART').length).toBeGreaterThan(2);
   expect(times('DTSTART').toSorted().slice(1)).toEqual(times('DTEND').toSorted().slice(0, -1));
   expect(text).not.toContain('Boot room');
-  await page.getByRole('button', { name: 'End it' }).click();
-  await expect(page.getByRole('button', { name: 'Make an address' })).toBeVisible();
+  await page.getByRole('button', { name: 'End address' }).click();
+  await expect(page.getByRole('button', { name: 'Create address' })).toBeVisible();
   expect((await calendar.get(new URL(address).pathname)).status()).toBe(404);
   await calendar.dispose();
 });
@@ -366,7 +366,7 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   signIn,
 }) => {
   await signIn(page, 'Marit');
-  const finish = page.getByRole('region', { name: 'Finish' }).getByText(/^By the plan all is done /);
+  const finish = page.getByRole('region', { name: 'Finish' }).getByText(/^Planned finish /);
   const dateOn = async () => /\w{3} \d+ \w{3}, \d+:\d\d/.exec((await finish.textContent()) ?? '')?.[0] ?? 'no date';
   await visit(page, house);
   await expect(finish).toBeVisible();
@@ -419,7 +419,7 @@ test('a house has the same dates on its pages and in the plan of all houses', as
   const dialog = await openCrew(page);
   await dialog.getByLabel('House of Osei').selectOption({ label: 'only Tern Cottage' });
   await dialog.getByLabel('Hourly cost of Osei').fill('77');
-  await dialog.getByRole('button', { name: 'Keep' }).click();
+  await dialog.getByRole('button', { name: 'Save crew' }).click();
   await expect(dialog).toBeHidden();
   await expect(ofOsei).toHaveCount(0);
   await signIn(page, 'Petra');
@@ -455,7 +455,7 @@ test('of more than forty houses the latest is not planned, and its page says so'
   await signIn(page, 'Marit');
   await visit(page, `/h/${await latest()}/run`);
   await expect(page.getByRole('main')).toContainText(
-    'This house is not in the plan yet. Houses with earlier painters’ dates are planned first.',
+    'This house is not in the plan yet. Houses with earlier painters’ dates come first.',
   );
   await openPlan(page, house);
   await page.getByLabel('All houses of the crew').check();
@@ -504,10 +504,10 @@ test('a room that is held until a time is planned after it', async ({ page, hous
   await visit(page, `${house}/board`);
   await page.getByRole('button', { name: 'Hold Boot room' }).click();
   await page.getByLabel('Who has it').fill('Electrician');
-  await page.getByLabel('Free again, where somebody knows').fill('2031-05-12T09:00');
+  await page.getByLabel('Free again (optional)').fill('2031-05-12T09:00');
   await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Hold the room' }).click());
   await openPlan(page, house);
-  await expect(page.getByRole('region', { name: 'Not as it should be' })).not.toContainText('Boot room');
+  await expect(page.getByRole('region', { name: 'Scheduling problems' })).not.toContainText('Boot room');
   await page.getByRole('button', { name: /^All \d+ days$/ }).click();
   const rowOf = (day: string) =>
     week(page)

@@ -70,7 +70,7 @@ test('entries are refused with the place and the reason, and never with a fault'
   // What somebody else said on this device is not said by who is signed in.
   expect(await post({ house: id, as: randomUUID(), entries: [coat()] })).toEqual([
     401,
-    'You are signed in as somebody else than who said this.',
+    'You are signed in as someone else. This entry was written by another person.',
   ]);
   expect(
     await post({
@@ -129,7 +129,7 @@ test('entries are refused with the place and the reason, and never with a fault'
     expect(await post(saying({ ...own, ...said }))).toEqual([400, reason]);
   expect(await post({ house: id, entries: [{ ...coat(), version: 4 }] })).toEqual([
     400,
-    'entries[0].version: is of another Oak Tally than this one',
+    'entries[0].version: Unsupported version',
   ]);
   expect((await post(saying({ ...own, pieces: [{ id: flat.id }, { id: other.id, amount: 100 }] })))[0]).toBe(200);
 
@@ -457,7 +457,7 @@ test('a wrong password is said beside its field, and the name stays', async ({ p
   await page.getByLabel('Name').fill('Marit');
   await page.getByLabel('Password').fill('wrong');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText('does not belong to this name')).toBeVisible();
+  await expect(page.getByText('Wrong name or password')).toBeVisible();
   await expect(page.getByLabel('Name')).toHaveValue('Marit');
 });
 

@@ -25,22 +25,22 @@ test('what is wrong has a place and a photo, is seen by the lead, mended by a fi
   await signIn(phone, 'Petra');
   await visit(phone, `${house}/my-day`);
   await jobNow(phone)
-    .getByRole('button', { name: /^Something is wrong in / })
+    .getByRole('button', { name: /^Report problem in / })
     .click();
   const wrong = phone.getByRole('dialog');
   // Nothing said is no entry.
-  await wrong.getByRole('button', { name: 'Note it' }).click();
-  await expect(wrong).toContainText('Say what it is');
+  await wrong.getByRole('button', { name: 'Save problem' }).click();
+  await expect(wrong).toContainText('Choose a kind, write a note or add a photo.');
   const drawing = wrong.locator('svg').filter({ hasText: 'tap the place' });
   // In its middle is the ceiling.
   await drawing.click();
   await expect(wrong.getByRole('combobox', { name: 'Where' })).not.toHaveValue('');
   await wrong.getByRole('button', { name: 'Dent by others' }).click();
-  await wrong.getByLabel('In words, if you want').fill('Ladder');
+  await wrong.getByLabel('Notes (optional)').fill('Ladder');
   const file = { name: 'dent.jpg', mimeType: 'image/jpeg', buffer: await withPlace(await picture(2400, 1200)) };
   await wrong.getByLabel('Photo').setInputFiles(file);
   await expect(wrong.getByRole('img', { name: 'photo 1' })).toBeVisible();
-  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Save problem' }).click());
   const items = phone.getByRole('list', { name: /^Open items of / });
   await expect(items).toContainText('Dent by others, ceiling');
 
@@ -97,7 +97,7 @@ test('what is no photo is refused where it was chosen, and by the server too', a
   await signIn(page, 'Marit');
   await visit(page, `${house}/sand`);
   await isLive(page);
-  await page.getByRole('button', { name: 'Something is wrong in Bath' }).click();
+  await page.getByRole('button', { name: 'Report problem in Bath' }).click();
   const wrong = page.getByRole('dialog');
   const whole = await sharp(await picture(800, 600))
     .jpeg()
@@ -199,7 +199,7 @@ test('a batch of setting mud is mixed once: its clock runs large, and done goes 
   await expect(mud).toContainText(/at most \d+(\.\d)? (qt|gal) at once/);
   await mud.getByLabel('Minutes on the label').fill('soon');
   await mud.getByRole('button', { name: 'Mixed now' }).click();
-  await expect(mud).toContainText('how many minutes?');
+  await expect(mud).toContainText('Enter the minutes as a number.');
   await mud.getByLabel('Minutes on the label').fill('40');
   await untilTaken(phone, '/api/entries', () => mud.getByRole('button', { name: 'Mixed now' }).click());
   await expect(mud.getByRole('timer')).toContainText('40 min left');
@@ -334,7 +334,7 @@ test('a knife across one joint says what is wrong with that one, and its next co
   await signIn(phone, 'Petra');
   await visit(phone, `${house}/my-day`);
   const now = jobNow(phone);
-  await now.getByRole('button', { name: /^Something is wrong in / }).click();
+  await now.getByRole('button', { name: /^Report problem in / }).click();
   const wrong = phone.getByRole('dialog');
   const drawing = wrong.locator('svg').filter({ hasText: 'tap the place' });
   const joints = drawing.locator('line');
@@ -348,13 +348,13 @@ test('a knife across one joint says what is wrong with that one, and its next co
   }
   await across.check();
   await wrong.getByLabel('Knife', { exact: true }).fill('2');
-  await wrong.getByRole('button', { name: 'Note it' }).click();
+  await wrong.getByRole('button', { name: 'Save problem' }).click();
   await expect(wrong.getByText('a knife is 4 to 48 in long')).toBeVisible();
   await wrong.getByLabel('Knife', { exact: true }).fill('12');
   await wrong.getByLabel('It lifts by').fill('1/8');
   await expect(wrong).toContainText('A hump of 1/16 in.');
   await expect(wrong.getByRole('img', { name: /^The joint in section: a hump of 1\/16 in/ })).toBeVisible();
-  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Note it' }).click());
+  await untilTaken(phone, '/api/entries', () => wrong.getByRole('button', { name: 'Save problem' }).click());
   const [item] = await payloadsOf('item', house, site.database);
   expect(item?.payload).toMatchObject({
     defect: 'crown',
@@ -429,7 +429,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   await expect(sheet.getByRole('region', { name: 'Beside the plan' })).toContainText('Mixed');
   await cut.selectOption('bottom edge');
   await expect(sheet.getByRole('region', { name: 'Beside the plan' })).not.toContainText('Mixed');
-  await sheet.getByRole('button', { name: 'Take it over' }).click();
+  await sheet.getByRole('button', { name: 'Use this layout' }).click();
   await expect(line).toHaveValue(/hung wall 1 across 48 at 5'4 backed \+ 48 at 12' \+ 12 at 8'/);
   await untilTaken(page, '/commands/saveRoom', () => page.getByRole('button', { name: 'Save changes' }).click());
   const [row] = await query<{ hung: object }>(
@@ -452,7 +452,7 @@ test('a butt that hangs elsewhere is dragged there, by mouse, finger and keys, a
   // As planned again: nothing of it is left.
   await openWall();
   await sheet.getByRole('button', { name: 'As planned' }).click();
-  await sheet.getByRole('button', { name: 'Take it over' }).click();
+  await sheet.getByRole('button', { name: 'Use this layout' }).click();
   await expect(line).toHaveValue(before);
 });
 

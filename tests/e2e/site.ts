@@ -168,7 +168,7 @@ export async function visit(page: Page, path: string): Promise<void> {
 export async function startHouse(page: Page, name: string): Promise<string> {
   await visit(page, '/houses');
   await page.getByLabel('Name of the house').fill(name);
-  await page.getByRole('button', { name: 'Start it' }).click();
+  await page.getByRole('button', { name: 'Start house' }).click();
   await page.waitForURL(/\/tally\?new/);
   const [house] = /\/h\/[^/]+/.exec(page.url()) ?? [];
   if (!house) throw new Error('a new house opens its tally');

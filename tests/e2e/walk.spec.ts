@@ -60,7 +60,7 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   await page.setViewportSize({ width: 390, height: 844 });
   await signIn(page, 'Petra');
   await visit(page, `${house}/my-day`);
-  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   const job = page.getByRole('region', { name: 'Now' });
   // A job of three coats, with one press.
   await page.getByRole('link', { name: 'Do first: Bunk room, fill' }).click();
@@ -70,9 +70,9 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   // Two presses at most: this is one.
   await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(title).not.toHaveText(before ?? '');
-  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Take back' }).click());
+  await untilTaken(page, '/api/entries', () => page.getByRole('button', { name: 'Undo' }).click());
   await expect(title).toHaveText(before ?? '');
-  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
   const [row] = await query<{ coats: string; voids: string }>(
     `SELECT count(*) FILTER (WHERE kind = 'coat') AS coats, count(*) FILTER (WHERE kind = 'void') AS voids
        FROM entries WHERE house_id = $1 AND recorded_at = (SELECT max(recorded_at) FROM entries WHERE house_id = $1)`,
@@ -82,11 +82,11 @@ test('what was done is taken back with one press, for a minute', async ({ page, 
   expect(row?.voids).toBe('3');
   // Later it is not offered any more.
   await untilTaken(page, '/api/entries', () => job.getByRole('button', { name: 'Done', exact: true }).click());
-  await expect(page.getByRole('button', { name: 'Take back' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   moveClock(2 / 60);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'My day' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
 });
 
 for (const { name, paths } of [

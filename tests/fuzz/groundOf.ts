@@ -1,5 +1,6 @@
 import { cookieOf } from '../../scripts/setup/served.mjs';
 import type { Ground } from './oddRequests';
+import { photoCorpus } from './photoCorpus';
 
 /**
  * What odd requests to a server with the demo are made for.
@@ -10,5 +11,11 @@ export async function groundOf(url: string, at: number): Promise<Ground> {
   const cookies = await Promise.all(['Marit', 'Petra', 'Builder'].map((name) => cookieOf(url, name)));
   const answer = await fetch(`${url}/api/live/marks`, { headers: { cookie: cookies[0] ?? '' } });
   const [house = ''] = Object.keys(await answer.json());
-  return { house, at: new Date(at).toISOString(), cookies, deviceKey: 'oak-demo-day-room' };
+  return {
+    house,
+    at: new Date(at).toISOString(),
+    cookies,
+    deviceKey: 'oak-demo-day-room',
+    photos: await photoCorpus(),
+  };
 }

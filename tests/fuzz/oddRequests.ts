@@ -22,6 +22,8 @@ export interface Ground {
   readonly at: string;
   readonly cookies: readonly string[];
   readonly deviceKey: string;
+  /** Files of pictures, and some that are none. */
+  readonly photos: readonly Uint8Array[];
 }
 
 const ROUTES = [...routesOf('page.tsx'), ...routesOf('route.ts')];
@@ -104,8 +106,31 @@ const bodyOf = (value: fc.Arbitrary<unknown>): fc.Arbitrary<string | Uint8Array>
     { weight: 1, arbitrary: fc.uint8Array({ maxLength: 200 }) },
   );
 
-/** Rare: more than may be sent, and nested deeper than anybody nests. */
-const large = fc.constantFrom('x'.repeat(1_200_000), '['.repeat(50_000), `{"house":"${'a'.repeat(1_100_000)}"}`);
+/** Rare: more than may be sent, nested deeper than anybody nests, and long lists of what is wrong. */
+const LARGE: readonly string[] = [
+  'x'.repeat(1_200_000),
+  '['.repeat(50_000),
+  '{"a":'.repeat(20_000),
+  `${'['.repeat(3000)}1${']'.repeat(3000)}`,
+  `{"house":"${'a'.repeat(1_100_000)}"}`,
+  JSON.stringify({ rooms: Array.from({ length: 4000 }, () => ({ outline: [[], 'no corner', null] })) }),
+  JSON.stringify({ entries: Array.from({ length: 499 }, () => ({ payload: { pieces: Array(600).fill('') } })) }),
+  JSON.stringify(Object.fromEntries(Array.from({ length: 30_000 }, (_, index) => [`key${index}`, index]))),
+];
+const LARGE_PATHS = [
+  '/api/entries',
+  '/api/readings',
+  '/api/commands/addRooms',
+  '/api/commands/importHouse',
+  '/api/unreadable',
+];
+
+/** Returns a file with some bytes changed, and seldom cut off. */
+function damaged(file: Uint8Array, places: readonly (readonly [number, number])[], cut: number): Uint8Array {
+  const bytes = new Uint8Array(file);
+  if (bytes.length > 0) for (const [place, value] of places) bytes[place % bytes.length] = value;
+  return cut % 4 === 0 ? bytes.slice(0, cut % (bytes.length + 1)) : bytes;
+}
 
 /** Odd requests over all that the application answers, half of them with a fault in otherwise fitting content. */
 export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
@@ -166,6 +191,18 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
     bodyOf(spoilt({ readings: [{ at: ground.at, temperature: 20, humidity: 50, airSpeed: 0.2 }] })),
     { ...json, authorization: `Bearer ${ground.deviceKey}` },
   );
+  const photo = fc.record({
+    method: fc.constant('PUT'),
+    path: fc.uuid().map((id) => `/api/photos/${ground.house}/${id}`),
+    headers: headers({ 'content-type': 'image/jpeg' }),
+    body: fc
+      .tuple(
+        fc.constantFrom(...ground.photos),
+        fc.array(fc.tuple(fc.nat(100_000), fc.nat(255)), { maxLength: 6 }),
+        fc.nat(100_000),
+      )
+      .map(([file, places, cut]) => damaged(file, places, cut)),
+  });
   return fc.oneof(
     { weight: 45, arbitrary: command },
     { weight: 20, arbitrary: logged },
@@ -188,6 +225,7 @@ export function oddRequests(ground: Ground): fc.Arbitrary<OddRequest> {
         body: fc.constant(undefined),
       }),
     },
-    { weight: 1, arbitrary: post(fc.constantFrom('/api/entries', '/api/readings', '/api/commands/addRooms'), large) },
+    { weight: 1, arbitrary: post(fc.constantFrom(...LARGE_PATHS), fc.constantFrom(...LARGE)) },
+    { weight: 1, arbitrary: photo },
   );
 }

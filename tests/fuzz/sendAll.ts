@@ -72,7 +72,7 @@ async function sendOne(
   // A stream does not end by itself.
   if (answer.headers.get('content-type')?.startsWith('text/event-stream')) abort.abort();
   const text = await answer.text().catch(() => '');
-  if (answer.status === 503) return /does not answer|stops/.test(text) ? undefined : 'a 503 that says nothing';
+  if (answer.status === 503) return /does not answer|stops|busy/.test(text) ? undefined : 'a 503 that says nothing';
   return answer.status >= 500 ? String(answer.status) : undefined;
 }
 

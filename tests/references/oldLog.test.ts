@@ -68,7 +68,7 @@ describe('a log of the first version', () => {
       expect(newEntrySchema.parse({ ...again, version: 3 })).toEqual(again);
       expect(newEntrySchema.safeParse({ ...sent, version: 4 }).error?.issues[0]).toMatchObject({
         path: ['version'],
-        message: 'is of another Oak Tally than this one',
+        message: 'Unsupported version',
       });
     }
   });

@@ -92,10 +92,10 @@ test('a crew of four finishes a house in its week, from an empty company to the 
     await lead.getByLabel('Password').fill(PASSWORD);
     await lead.getByRole('button', { name: 'Make the account' }).click();
     await lead.getByLabel('Name of the house').fill('');
-    await lead.getByRole('button', { name: 'Start it' }).click();
+    await lead.getByRole('button', { name: 'Start house' }).click();
     await expect(lead.getByText('needs a name')).toBeVisible();
     await lead.getByLabel('Name of the house').fill('Larch Lane 4');
-    await lead.getByRole('button', { name: 'Start it' }).click();
+    await lead.getByRole('button', { name: 'Start house' }).click();
     await lead.waitForURL(/\/tally\?new/);
     await isLive(lead);
     await lead.getByLabel('Quick line').fill(ROOMS.join('\n'));
@@ -207,7 +207,7 @@ test('a crew of four finishes a house in its week, from an empty company to the 
 
   await test.step('the builder signs on the link, and the rooms are handed over', async () => {
     await lead.goto(`${base}/hand-over`);
-    await lead.getByRole('button', { name: 'Make an address' }).click();
+    await lead.getByRole('button', { name: 'Create share link' }).click();
     const address = await lead.getByRole('region', { name: 'For the builder' }).locator('code').textContent();
     const builder = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
     await builder.goto(address ?? '');

@@ -32,7 +32,7 @@ const base = {
   /** What the clock of the device said, where that is off. */
   deviceAt: instantSchema.optional(),
   // Those that are known were lifted.
-  version: z.never('is of another Oak Tally than this one').optional(),
+  version: z.never('Unsupported version').optional(),
 };
 const inRoom = { ...base, room: z.string().min(1, 'needs a room').max(60) };
 

@@ -11,7 +11,7 @@ import { checkAside, readAside } from '../reading/readAside';
 import { FULL, type Handlers, HOUSE_GONE } from './handler';
 
 const MERGED_STALE =
-  'Somebody changed this house in the meantime. Nothing was taken: reload, then choose the file again.';
+  'Somebody changed this house in the meantime. Nothing was imported. Reload, then choose the file again.';
 const cannotBe = ({ room, path, reason }: FirstProblem): string =>
   room === undefined ? reason : `${room} cannot be so: ${path} ${reason}`;
 /** What was said, without what was not. */

@@ -54,9 +54,7 @@ export const peopleCommands: Handlers<
     if (minutes > 0) return tooMany(minutes);
     const person = await inFirm(of ?? NO_FIRM, () => authenticate(name, password));
     if (!person || !(await openSession(person)))
-      return refused('invalid', 'This name and password do not belong together.', [
-        { path: 'password', reason: 'does not belong to this name' },
-      ]);
+      return refused('invalid', 'Wrong name or password.', [{ path: 'password', reason: 'Wrong name or password' }]);
     await forgetTry(person.firm, name, address);
     return granted(null);
   },
@@ -106,10 +104,10 @@ export const peopleCommands: Handlers<
     return granted(null);
   },
   removePerson: async ({ person }, by) => {
-    if (person === by.id) return refused('invalid', 'Nobody removes themselves: another lead does.');
+    if (person === by.id) return refused('invalid', 'You can’t remove yourself. Ask another lead.');
     const removal = await removePerson(person, new Date(now()));
     if (removal === 'unknown') return refused('notFound', NOBODY);
-    if (removal === 'lastLead') return refused('invalid', 'The last lead stays.');
+    if (removal === 'lastLead') return refused('invalid', 'You can’t remove the last lead.');
     await endSecretsOf(person);
     return granted(null);
   },

@@ -22,7 +22,7 @@ export const planCommands: Handlers<
     const saved = await saveCatalogue(version, catalogue);
     return saved
       ? granted({ version: saved })
-      : refused('stale', 'Somebody changed what is bought in the meantime. Reload to see it, then say it again.');
+      : refused('stale', 'Somebody changed what is bought in the meantime. Reload to see it, then enter yours again.');
   },
 
   makeCalendar: async (_, person) => granted({ secret: await makeCalendar(person.id) }),

@@ -2,10 +2,12 @@ import { createHash } from 'node:crypto';
 import { LRUCache } from 'lru-cache';
 import type { HouseHead } from '../../core/house/schema';
 import { type TakenOff, takeOff, whatIsKept } from '../../core/joints/takeOff';
+import { memoizeLast } from '../../core/measure/memoizeLast';
+import type { Steps } from '../../core/measure/steps';
 import { MOST_WORK_IN_HOUSE } from '../../core/room/checks/bounds';
 import { effortOf } from '../../core/room/checks/effortOf';
-import { resolveHang } from '../../core/room/resolveHang';
 import type { Room } from '../../core/room/schema';
+import { inSlices } from '../threads/inSlices';
 import { takeOffWorker } from './takeOffWorker';
 
 interface Known {
@@ -33,13 +35,22 @@ export async function cachedTakeOffs(
 ): Promise<ReadonlyMap<Room, TakenOff>> {
   let left = MOST_WORK_IN_HOUSE;
   let spent = 0;
-  const found = rooms.map((room) => {
-    if (left < 0) return undefined;
-    const key = keyOf(room, head);
-    const known = takeOffs.get(key) ?? begun(key, room, head);
-    left -= known.work;
-    return left >= 0 ? known.takenOff : undefined;
-  });
+  const hung = JSON.stringify([head.unit, head.hang]);
+  const found = await inSlices(askedOf());
+
+  /** Asks for one room after the other; those that a thread takes off answer later. */
+  function* askedOf(): Steps<readonly Known['takenOff'][]> {
+    const asked: Known['takenOff'][] = [];
+    for (const room of rooms) {
+      yield;
+      if (left < 0) break;
+      const key = keyOf(room, hung);
+      const known = takeOffs.get(key) ?? begun(key, room, head);
+      left -= known.work;
+      asked.push(left >= 0 ? known.takenOff : undefined);
+    }
+    return asked;
+  }
 
   function begun(key: string, room: Room, of: HouseHead): Known {
     const work = effortOf(room, of);
@@ -70,8 +81,7 @@ function cache(key: string, known: Known, ttl?: number): Known {
   return known;
 }
 
-/** A hash of all that a take-off depends on. */
-const keyOf = (room: Room, head: HouseHead): string =>
-  createHash('sha1')
-    .update(JSON.stringify([room, head.unit, resolveHang(head, room)]))
-    .digest('base64');
+/** Returns a hash of all that a take-off depends on: the room, and how the house is hung. */
+const keyOf = memoizeLast((room: Room, hung: string): string =>
+  createHash('sha1').update(JSON.stringify(room)).update(hung).digest('base64'),
+);

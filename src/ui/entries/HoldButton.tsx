@@ -84,7 +84,7 @@ function HoldDialog({ row, timeZone, busy, write, close }: HoldProps & { readonl
           The builder can read this reason (if not, they read “on hold”)
         </label>
         <TextField
-          label="Free again, where somebody knows"
+          label="Free again (optional)"
           type="datetime-local"
           value={until}
           onChange={(event) => setUntil(event.target.value)}

@@ -25,7 +25,7 @@ export function AddPhotos({
       <PhotoField label={`Photo of ${room.name}`} photos={photos} onChange={setPhotos} />
       {photos.length > 0 && (
         <button type="button" className="btn btn-primary btn-lg" disabled={log.busy} onClick={() => void keep()}>
-          Keep {plural(photos.length, 'photo')}
+          Save {plural(photos.length, 'photo')}
         </button>
       )}
       {log.message && (

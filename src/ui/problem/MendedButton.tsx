@@ -23,7 +23,7 @@ export function MendedButton({
   const [mud, setMud] = useState(!item.dry);
   const minutes = minutesTyped(typed);
   const isWrong = minutes === 'wrong';
-  const message = log.message ?? (isWrong ? 'how many minutes?' : undefined);
+  const message = log.message ?? (isWrong ? 'Enter the minutes as a number.' : undefined);
   const closed: Said = {
     kind: 'itemClosed',
     room,

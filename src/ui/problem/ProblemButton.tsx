@@ -10,7 +10,7 @@ export function ProblemButton({
   room,
   face,
   early = false,
-  label = `Something is wrong in ${room.name}`,
+  label = `Report problem in ${room.name}`,
   className = 'btn btn-lg',
 }: {
   readonly now: number;
@@ -26,7 +26,7 @@ export function ProblemButton({
   return (
     <>
       <button type="button" className={className} aria-label={label} onClick={() => setOpen(true)}>
-        Something is wrong
+        Report problem
       </button>
       {open && (
         <Suspense fallback={<Opening />}>

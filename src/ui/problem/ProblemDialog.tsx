@@ -66,21 +66,22 @@ export function ProblemDialog({
   const [id] = useState(() => crypto.randomUUID());
   const send = async () => {
     if (measured && across !== undefined && !finding)
-      return setFault({ field: 'what', reason: 'What the knife shows cannot be read.' });
-    if (finding?.kind === 'flat') return setFault({ field: 'what', reason: 'It is flat: nothing is wrong with it.' });
+      return setFault({ field: 'what', reason: 'Can’t read what the knife shows. Check the numbers.' });
+    if (finding?.kind === 'flat')
+      return setFault({ field: 'what', reason: 'This joint is flat. There is no problem to report.' });
     const found = finding ? (finding.kind === 'hump' ? 'crown' : 'hollow') : defect;
     if (!found && text.trim() === '' && photos.length === 0)
-      return setFault({ field: 'what', reason: 'Say what it is: a kind, a few words or a photo.' });
+      return setFault({ field: 'what', reason: 'Choose a kind, write a note or add a photo.' });
     const took = minutesTyped(minutes);
     const length = isPrefilled(defect) && long.trim() !== '' ? parseLength(long, unit) : undefined;
     if (length && !length.ok) return setFault({ field: 'length', reason: length.reason });
     if (length?.ok && (length.mm <= 0 || length.mm > LONGEST_GAP_MM))
-      return setFault({ field: 'length', reason: 'no gap is that long' });
+      return setFault({ field: 'length', reason: 'Too long for a gap.' });
     const width = length && wide.trim() !== '' ? parseLength(wide, unit) : undefined;
     if (width && !width.ok) return setFault({ field: 'width', reason: width.reason });
     if (width?.ok && (width.mm <= 0 || width.mm > WIDEST_GAP_MM))
-      return setFault({ field: 'width', reason: 'no gap is that wide: that is a board to put in' });
-    if (mended && took === 'wrong') return setFault({ field: 'minutes', reason: 'how many minutes?' });
+      return setFault({ field: 'width', reason: 'Too wide to fill. Cut in a piece of board.' });
+    if (mended && took === 'wrong') return setFault({ field: 'minutes', reason: 'Enter the minutes as a number.' });
     setFault(undefined);
     const item: Said = {
       kind: 'item',
@@ -108,7 +109,7 @@ export function ProblemDialog({
     if (await log.write(mended ? [item, mend] : [item], { photos })) close();
   };
   return (
-    <Dialog title={`Something is wrong in ${room.name}`} close={close} className="gloves sm:max-w-3xl">
+    <Dialog title={`Report problem in ${room.name}`} close={close} className="gloves sm:max-w-3xl">
       <PlaceChooser room={room.id} chosen={place} onChange={setPlace} />
       <fieldset>
         <legend className="mb-1 text-sm font-semibold">
@@ -182,7 +183,7 @@ export function ProblemDialog({
         </div>
       )}
       <TextField
-        label="In words, if you want"
+        label="Notes (optional)"
         value={text}
         maxLength={500}
         error={fault?.field === 'what' ? fault.reason : undefined}
@@ -208,7 +209,7 @@ export function ProblemDialog({
             checked={mended}
             onChange={(event) => setMended(event.target.checked)}
           />
-          Mended at once
+          Fixed already
         </label>
         {mended && (
           <TextField
@@ -228,7 +229,7 @@ export function ProblemDialog({
       )}
       <div className="grid grid-cols-[2fr_1fr] gap-2">
         <button type="button" className="btn btn-primary btn-xl" disabled={log.busy} onClick={() => void send()}>
-          Note it
+          Save problem
         </button>
         <button type="button" className="btn btn-xl" onClick={close}>
           Cancel

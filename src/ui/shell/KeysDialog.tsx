@@ -10,7 +10,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Enter', 'keep the room (in the quick line)'],
   ['Tab ↓ ↑', 'take or choose what the quick line offers'],
   ['+ − 0', 'closer, farther, whole (in the picture of a room; arrows move it)'],
-  ['u', 'take back the last entry (Coat board), or bring back a removed room (Tally)'],
+  ['u', 'undo the last entry (Coat board), or restore a removed room (Tally)'],
   ['?', 'these keys and the quick line’s grammar'],
 ];
 

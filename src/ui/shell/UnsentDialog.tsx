@@ -46,7 +46,7 @@ export function UnsentDialog({
                   </p>
                 )}
                 <button type="button" className="btn btn-sm" onClick={() => drop(group.id)}>
-                  Give it up
+                  Discard
                 </button>
               </div>
             )}
@@ -54,7 +54,7 @@ export function UnsentDialog({
         ))}
       </ul>
       {others > 0 && (
-        <p>{others} more are of somebody else who used this device: they are sent when they sign in here again.</p>
+        <p>{others} more belong to someone else who used this device. They are sent when that person signs in here.</p>
       )}
       <div className="modal-action">
         <button type="button" className="btn" onClick={close}>
@@ -99,5 +99,5 @@ const KIND_WORDS: Readonly<Record<Exclude<NewEntry['kind'], 'coat'>, string>> = 
   mixed: 'Mixed',
   stock: 'Goods',
   signed: 'Signed',
-  void: 'Taken back',
+  void: 'Undone',
 };

@@ -25,7 +25,7 @@ export function UnsentMark({ who }: { readonly who: string }) {
   const words = [
     own.length > refused ? `${own.length - refused} unsent` : '',
     refused > 0 ? `${refused} refused` : '',
-    own.length === 0 ? `${others} unsent of somebody else` : '',
+    own.length === 0 ? `${others} unsent by someone else` : '',
   ].filter(Boolean);
   return (
     <>

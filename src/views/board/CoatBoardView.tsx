@@ -274,9 +274,9 @@ function Recent({
                 className="btn btn-sm"
                 disabled={busy}
                 onClick={() => takeBack(entry.id)}
-                aria-label={`Take back ${entry.words}`}
+                aria-label={`Undo ${entry.words}`}
               >
-                Take back
+                Undo
               </button>
             )}
           </li>

@@ -168,7 +168,7 @@ export function LogDialog({
           </p>
           {row.over && (
             <p className="text-sm font-semibold text-warning">
-              This room is handed over. What is logged now opens it again: it is sanded, checked and signed once more.
+              This room is handed over. Logging a coat reopens it for sanding, checking and sign-off.
             </p>
           )}
           {cell.now === 'wet' && (
@@ -287,7 +287,7 @@ export function LogDialog({
           {cell.class !== 'surface' && where === '' && (
             <div className="flex items-end gap-2">
               <TextField
-                label={cell.class === 'fasteners' ? 'Only so many' : 'Only so much'}
+                label={cell.class === 'fasteners' ? 'Number of them' : 'Part of it'}
                 className="flex-1"
                 value={some}
                 placeholder={cell.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}

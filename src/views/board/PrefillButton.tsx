@@ -67,8 +67,8 @@ function PrefillDialog({
       <div className="space-y-4">
         <p className="text-muted">
           {found ? '' : 'About '}
-          {roughLength(length, unit)} of gaps and broken corners{found ? '' : ', for nobody has looked yet'}. The tape
-          waits until they are firm.
+          {roughLength(length, unit)} of gaps and broken corners{found ? '' : ' (estimated, not inspected yet)'}. The
+          tape waits until they are firm.
         </p>
         <SelectField
           label="Where"

@@ -33,8 +33,7 @@ export function useRun(me: string, crew: readonly { readonly id: string }[], tim
     };
     const [from, to] = [instantOf(begun), instantOf(ended)];
     if ((from ?? 0) > now || (to ?? 0) > now) return { ok: false, reason: 'Begun and ended lie in the past.' };
-    if (from !== undefined && from > (to ?? at))
-      return { ok: false, reason: 'It cannot have ended before it was begun.' };
+    if (from !== undefined && from > (to ?? at)) return { ok: false, reason: 'End must be after start.' };
     const people = [who, ...(partner === '' || partner === who ? [] : [partner])];
     return {
       ok: true,

@@ -92,7 +92,7 @@ export function CoatsView(props: CoatsViewProps) {
           choose={(chosen) => method.setHouse({ ...house.method, level: chosen })}
         />
       </section>
-      <section className="sheet px-4 py-3" aria-label="Does it hold together?">
+      <section className="sheet px-4 py-3" aria-label="Conflicts">
         {method.message && (
           <p role="alert" className="flex flex-wrap items-center gap-3 text-error">
             {method.message}
@@ -155,7 +155,7 @@ export function CoatsView(props: CoatsViewProps) {
             )}
             {scope.room && plain.find(({ id }) => id === scope.room)?.method && mayEdit && (
               <button type="button" className="btn" onClick={() => scope.room && method.setRoom(scope.room, null)}>
-                As the house again
+                Use house settings
               </button>
             )}
           </div>

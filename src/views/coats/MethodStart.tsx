@@ -76,7 +76,7 @@ export function MethodStart({
           }}
         >
           <label className="flex-1 text-sm font-semibold">
-            Keep this method as
+            Save this method as
             <input
               className="input mt-1 w-full font-normal"
               value={name}
@@ -85,7 +85,7 @@ export function MethodStart({
             />
           </label>
           <button type="submit" className="btn" disabled={busy || name.trim() === ''}>
-            Keep
+            Save preset
           </button>
         </form>
       )}

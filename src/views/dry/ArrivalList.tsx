@@ -26,7 +26,7 @@ export function ArrivalList({
     return (
       <section className="sheet p-4" aria-label="When the crew arrives">
         <h2>When the crew arrives</h2>
-        <p className="mt-1">Nobody of the crew works in the next two months, by its days on the run sheet.</p>
+        <p className="mt-1">No one on the crew works in the next two months. Check the days on the run sheet.</p>
       </section>
     );
   const { at: arrival, works, wet } = row;

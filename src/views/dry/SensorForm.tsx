@@ -51,7 +51,7 @@ export function SensorForm({ rooms }: { readonly rooms: readonly { readonly id: 
       </form>
       {made && (
         <div role="status" className="mt-3 space-y-1 rounded-xl border-2 border-success p-3 text-sm">
-          <p className="font-semibold">The key of {made.name}. It is shown this once:</p>
+          <p className="font-semibold">The key of {made.name}. Copy it now. It is shown only once:</p>
           <code className="block select-all break-all rounded bg-base-200 p-2">{made.key}</code>
           <p>
             The sensor sends <code>POST /api/readings</code> with <code>Authorization: Bearer</code> and this key.

@@ -109,14 +109,14 @@ export function faultsOf(
   const silent = lastAt === undefined ? 0 : now - lastAt;
   return [
     ...(silent > FRESH_MS
-      ? ['silent: its room borrows the air of others']
+      ? ['Offline. Using readings from other rooms.']
       : silent > SILENT_MS
         ? ['silent: its last reading still holds']
         : []),
     ...(stuck ? ['has said the very same for twelve hours: is it stuck?'] : []),
     ...(hourLate ? ['its readings arrive an hour old: is its clock an hour behind?'] : []),
     ...(doubtful > 0
-      ? [`left out until somebody says that they are right, as they look like °F sent as °C: ${doubtful}`]
+      ? [`not used because they look like °F sent as °C. Confirm them if they are right: ${doubtful}`]
       : []),
     ...(jumped > 0 ? [`left out this week, as they jump away from their hour: ${jumped}`] : []),
   ];

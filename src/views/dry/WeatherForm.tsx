@@ -32,7 +32,7 @@ export function WeatherForm({ url }: { readonly url: string }) {
         </p>
       )}
       <button type="submit" className="btn w-full" disabled={busy}>
-        Keep it and ask now
+        Save and fetch now
       </button>
     </form>
   );

@@ -107,7 +107,7 @@ describe('the faults of a sensor', () => {
   });
 
   it('tell from when on its room goes by others', () => {
-    expect(faultsOf({ ...sound, lastAt: NOW - 7 * HOUR }, NOW)).toEqual(['silent: its room borrows the air of others']);
+    expect(faultsOf({ ...sound, lastAt: NOW - 7 * HOUR }, NOW)).toEqual(['Offline. Using readings from other rooms.']);
   });
 
   it('are each said', () => {
@@ -116,7 +116,7 @@ describe('the faults of a sensor', () => {
       'silent: its last reading still holds',
       'has said the very same for twelve hours: is it stuck?',
       'its readings arrive an hour old: is its clock an hour behind?',
-      'left out until somebody says that they are right, as they look like °F sent as °C: 4',
+      'not used because they look like °F sent as °C. Confirm them if they are right: 4',
       'left out this week, as they jump away from their hour: 2',
     ]);
   });

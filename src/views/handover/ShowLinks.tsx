@@ -15,15 +15,15 @@ const DAYS = [
 const WORDS: Readonly<Record<Shown, { readonly title: string; readonly sees: string }>> = {
   handOver: {
     title: 'For the builder',
-    sees: 'Who has this address sees the cover and the sheets of all rooms, with the photos that were chosen, and nothing else',
+    sees: 'Shows the cover, the sheets of all rooms and the chosen photos',
   },
   hanger: {
     title: 'For the hanger',
-    sees: 'Who has this address sees this list as it stands by then, and nothing else',
+    sees: 'Shows this list, always up to date',
   },
 };
 
-/** Secret addresses under which somebody sees one thing of a house and nothing else: made, listed, taken back. */
+/** Creates, lists and ends share links: each shows one thing of a house to anyone who has it. */
 export function ShowLinks({
   house,
   what,
@@ -43,7 +43,7 @@ export function ShowLinks({
   return (
     <section className="sheet no-print space-y-3 p-4" aria-label={WORDS[what].title}>
       <h2>{WORDS[what].title}</h2>
-      <p className="text-muted">{WORDS[what].sees}; without signing in, until it ends or is taken back.</p>
+      <p className="text-muted">{WORDS[what].sees}. Anyone with the link can open it until it ends.</p>
       <div className="flex flex-wrap items-end gap-3">
         <SelectField
           label="For"
@@ -53,11 +53,11 @@ export function ShowLinks({
           options={DAYS}
         />
         <button type="button" className="btn btn-primary" disabled={command.busy} onClick={() => void make()}>
-          Make an address
+          Create share link
         </button>
         {what === 'handOver' && (
           <a className="btn" href={`/h/${house}/record`}>
-            The record as a file
+            Download the record
           </a>
         )}
       </div>
@@ -65,7 +65,7 @@ export function ShowLinks({
         <p role="status">
           <code className="break-all select-all">{address}</code>
           <br />
-          It is shown this once.
+          Copy it now. It is shown only once.
         </p>
       )}
       {shown.length > 0 && (
@@ -77,10 +77,10 @@ export function ShowLinks({
                 type="button"
                 className="btn"
                 disabled={command.busy}
-                aria-label={`Take back: ${words}`}
+                aria-label={`End link: ${words}`}
                 onClick={() => void command.run('hideHouse', { house, address: id })}
               >
-                Take back
+                End link
               </button>
             </li>
           ))}

@@ -28,9 +28,7 @@ export function FinishPanel({ version, maySet }: { readonly version: string; rea
       {finish && dates && (
         <>
           <p>
-            {finish.open
-              ? `By the plan all is done ${instantWords(finish.finish, finish.timeZone)}`
-              : 'Nothing is left to do'}
+            {finish.open ? `Planned finish ${instantWords(finish.finish, finish.timeZone)}` : 'No work left'}
             {finish.exceptHeld && ', except rooms on hold'}
             {answer && answer.unplanned > 0 && `, except ${roomsLater(answer.unplanned)}`}
             {dates.house && `; the painters come ${dayWords(dates.house)}`}.
@@ -124,9 +122,9 @@ const roomsLater = (count: number): string => `${plural(count, 'room')} not in t
 const datesWords = (day: string | undefined): string => (day === undefined ? '' : dayWords(day));
 
 function doneWords({ end, whole, last }: RoomFinish, { timeZone }: HouseFinish): string {
-  if (!whole) return 'not planned whole: see the run sheet';
+  if (!whole) return 'partly unscheduled: see the run sheet';
   if (end === undefined) return 'done';
-  return `${instantWords(end, timeZone)}${last ? ', if it is released by then' : ''}`;
+  return `${instantWords(end, timeZone)}${last ? ', if released by then' : ''}`;
 }
 
 /** Why a room will not be ready for the painters. */
@@ -136,6 +134,6 @@ function threatTo({ name, end, whole, due, late, last }: RoomFinish, { from }: H
   if (isOpen && due < from) return `${name}: the painters’ date has passed, and it is not done`;
   if (!whole) return `${name}: not all of it can be planned before the painters come`;
   if (late === 0) return undefined;
-  const why = last ? ', since nobody knows how long it is held' : '';
+  const why = last ? ' (on hold with no end date)' : '';
   return `${name}: ${spanWords(Math.ceil(late / HOUR_MS))} after the painters come${why}`;
 }

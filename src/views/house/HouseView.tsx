@@ -68,7 +68,7 @@ function Lists({ wrong, going, wet, stuck }: Pick<HouseRows, 'wrong' | 'going' |
       <PageLink href={`/h/${id}/walk`} className="btn btn-lg w-full">
         Morning walk
       </PageLink>
-      {wrong.count > 0 && <RoomList title="Something is wrong" listed={wrong} more={SAND} mark="stuck" />}
+      {wrong.count > 0 && <RoomList title="Problems" listed={wrong} more={SAND} mark="stuck" />}
       <RoomList title="Go now" empty="Nothing can be coated or sanded right now." listed={going} mark="go" />
       <RoomList title="Still wet" empty="Nothing is wet." listed={wet} mark="wet" />
       <RoomList title="Stuck" empty="Nothing is stuck." listed={stuck} mark="stuck" />
@@ -129,7 +129,7 @@ function Today({ work }: { readonly work: NonNullable<HouseRows['today']> }) {
           Run sheet
         </PageLink>
       </div>
-      {work.length === 0 && <p className="text-muted">Nobody has work today. Assign work on the run sheet.</p>}
+      {work.length === 0 && <p className="text-muted">No one has work today. Assign jobs on the run sheet.</p>}
       <ul className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2 xl:grid-cols-4">
         {work.map(({ id: person, name, left, passes }) => (
           <li key={person}>

@@ -116,7 +116,7 @@ function NewPassword({ person: { id, name } }: { readonly person: Person }) {
         {...form.register('password', { minLength: { value: 8, message: 'must have at least 8 characters' } })}
       />
       <button type="submit" className="btn mt-6" disabled={busy}>
-        Give it
+        Set password
       </button>
     </form>
   );
@@ -141,7 +141,7 @@ function TakeOff({ person: { id, name } }: { readonly person: Person }) {
               Take {name} off the crew
             </button>
             <button type="button" className="btn btn-ghost" onClick={() => setAsked(false)}>
-              Keep them
+              Cancel
             </button>
           </div>
         </div>

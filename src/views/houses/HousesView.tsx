@@ -117,7 +117,7 @@ function NewHouse() {
         </p>
       )}
       <button type="submit" className="btn btn-primary" disabled={busy}>
-        Start it
+        Start house
       </button>
     </form>
   );
@@ -150,7 +150,7 @@ function ImportHouse() {
         disabled={busy}
         onFile={(file) => void take(file)}
       />
-      <p className="text-sm text-muted">A file is taken in whole, or refused whole with the place and the reason.</p>
+      <p className="text-sm text-muted">If anything is wrong in the file, nothing is imported.</p>
       {refusal && (
         <div role="alert" className="rounded-xl border-2 border-error p-3">
           <p className="font-semibold">{refusal.message}</p>

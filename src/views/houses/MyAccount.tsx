@@ -51,13 +51,13 @@ export function MyAccount({
           label="New password"
           type="password"
           autoComplete="new-password"
-          hint="Every other sign-in of yours ends."
+          hint="Signs you out on all other devices."
           error={errors.next?.message}
           {...form.register('next', { minLength: { value: 8, message: 'must have at least 8 characters' } })}
         />
         <div className="flex items-center gap-3">
           <button type="submit" className="btn" disabled={busy}>
-            Change it
+            Change password
           </button>
           <p role="status" className="text-sm">
             {changed && !form.formState.isDirty && 'Changed. Other sign-ins have ended.'}

@@ -107,7 +107,7 @@ function CatalogueDialog({
   );
   return (
     <Dialog title="What we buy" close={close} className="w-[min(96vw,70rem)] max-w-none">
-      <p className="text-muted">For all houses. What is left empty is as usual, as it stands there in grey.</p>
+      <p className="text-muted">For all houses. Leave blank to use the default shown in gray.</p>
       <div className="overflow-x-auto">
         <table className="table table-sm">
           <thead>
@@ -240,7 +240,7 @@ function CatalogueDialog({
           {message}
         </p>
       )}
-      <DialogEnd words="Keep it" disabled={busy} go={() => void save()} close={close} />
+      <DialogEnd words="Save" disabled={busy} go={() => void save()} close={close} />
     </Dialog>
   );
 }

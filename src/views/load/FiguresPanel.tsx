@@ -25,8 +25,8 @@ export function FiguresPanel({
   return (
     <>
       {coverage && (
-        <section className="sheet p-4 sm:p-5" aria-label="Beside what is usual">
-          <h2>Beside what is usual</h2>
+        <section className="sheet p-4 sm:p-5" aria-label="Compared with typical">
+          <h2>Compared with typical</h2>
           <dl className="mt-2 space-y-2">
             <Band
               words="Tape"

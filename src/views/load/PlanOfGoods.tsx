@@ -42,9 +42,7 @@ export function PlanOfGoods({
       <section className="sheet space-y-3 p-4 sm:p-5" aria-label="Enough until">
         <div>
           <h2>Enough until</h2>
-          <p className="text-sm text-muted">
-            By the plan of the Run sheet, with waste; ordered so early that it is there.
-          </p>
+          <p className="text-sm text-muted">From the run sheet, with waste. Order by: so that it arrives in time.</p>
         </div>
         {failed && (
           <p role="alert" className="text-error">
@@ -110,7 +108,7 @@ function EnoughTable({
                 </th>
                 <td>{out === undefined ? 'the end' : instantWords(out, timeZone)}</td>
                 <td className={isLate ? 'font-semibold text-warning' : ''}>
-                  {orderBy === undefined ? '' : isLate ? 'now: it comes late' : dayWords(orderBy)}
+                  {orderBy === undefined ? '' : isLate ? 'now (arrives late)' : dayWords(orderBy)}
                 </td>
                 <td className="text-right whitespace-nowrap">{takenWords(good, onHand, unit)}</td>
                 <td className="text-right whitespace-nowrap">{takenWords(good, takes, unit)}</td>

@@ -84,7 +84,7 @@ export function StockPanel({
                 <td className="text-right whitespace-nowrap">{row.delivered}</td>
                 <td className="text-right whitespace-nowrap">{row.used}</td>
                 <td className="text-right whitespace-nowrap">
-                  {row.isShort ? <span className="text-warning">more went on than came</span> : row.onHand}
+                  {row.isShort ? <span className="text-warning">more used than delivered</span> : row.onHand}
                 </td>
                 <td className="text-right whitespace-nowrap">{row.needed}</td>
                 <td className="text-right font-bold whitespace-nowrap">{row.order || 'enough'}</td>
@@ -146,10 +146,10 @@ export function StockPanel({
                     type="button"
                     className="btn btn-sm"
                     disabled={log.busy}
-                    aria-label={`Take back ${words}`}
+                    aria-label={`Undo ${words}`}
                     onClick={() => void log.write([{ kind: 'void', room: null, payload: { target: id } }])}
                   >
-                    Take back
+                    Undo
                   </button>
                 )}
               </li>

@@ -38,7 +38,7 @@ export function BatchClock({
   const at = useServerTime(now);
   const mix = () => {
     const asked = Number(label.replace(',', '.'));
-    if (!(asked > 0 && asked <= 360)) return setFault('how many minutes?');
+    if (!(asked > 0 && asked <= 360)) return setFault('Enter the minutes as a number.');
     setFault(undefined);
     void log.write([
       {

@@ -175,7 +175,7 @@ export function JobDone({
         value={partner}
         onChange={(event) => setPartner(event.target.value)}
         options={[
-          ['', 'nobody else'],
+          ['', 'no one else'],
           ...crew.filter((person) => person.id !== me).map(({ id, name }) => [id, name] as const),
         ]}
       />

@@ -79,8 +79,8 @@ export function JobPicture({
         {tapped.size > 0
           ? `${tapped.size} of ${own.length} tapped`
           : onTap
-            ? 'Bright is for now. Tap what is done, if it is not all.'
-            : 'Bright is for now.'}
+            ? 'Highlighted joints are this job. Tap what is done if it isn’t all of it.'
+            : 'Highlighted joints are this job.'}
       </p>
     </LaidRoom>
   );

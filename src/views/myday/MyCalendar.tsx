@@ -21,12 +21,12 @@ export function MyCalendar({ has }: { readonly has: boolean }) {
       secret={address}
       busy={command.busy}
       message={command.message}
-      makeWords={has ? 'Make a new address' : 'Make an address'}
+      makeWords={has ? 'Create new address' : 'Create address'}
       make={() => void make()}
-      endWords="End it"
+      endWords="End address"
       end={has ? () => void drop() : undefined}
     >
-      A calendar that reads this address shows what is handed to you. Whoever has it can read it too.
+      Add this address to your calendar to see your jobs. Anyone who has it can read them.
     </OwnSecret>
   );
 }

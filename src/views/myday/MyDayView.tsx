@@ -114,9 +114,7 @@ export function MyDayView({
           works={works}
         />
       )}
-      {!current && rest.length > 0 && (
-        <p className="sheet p-5 text-center text-lg">Nothing of yours can go right now.</p>
-      )}
+      {!current && rest.length > 0 && <p className="sheet p-5 text-center text-lg">Nothing on your list is ready.</p>}
       {rest.length > 0 && (
         <ul className="divide-y divide-base-300" aria-label="Then">
           {rest.map(({ handed, standing }) => (

@@ -27,7 +27,7 @@ export function TakeBack({ done, now }: { readonly done: LastDone; readonly now:
           void log.write(done.entries.map((target) => ({ kind: 'void', room: null, payload: { target } })))
         }
       >
-        Take back
+        Undo
       </button>
       {log.message && (
         <p role="alert" className="w-full text-error">

@@ -84,7 +84,7 @@ export function CardDialog({
       )}
       <p className="text-muted">
         {whyOf(card, input, card.items[0])}{' '}
-        {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'It holds up the finish of the house.'}
+        {plan.chain.some((id) => card.items.some((item) => item.id === id)) && 'On the critical path.'}
       </p>
       {mayHand && card.items.some(({ blocks }) => blocks) && <Where value={block} change={setBlock} />}
       {mayHand && <WhoAndWhen given={given} people={input.people} days={someDays} change={setGiven} />}

@@ -237,9 +237,9 @@ function CrewForm({
           onChange={(event) => setHourCost(event.target.value)}
         />
         <fieldset>
-          <legend className="mb-1 text-sm font-semibold">How many there are; empty where there are enough</legend>
+          <legend className="mb-1 text-sm font-semibold">Number available (blank: no limit)</legend>
           <div className="flex flex-wrap gap-3">
-            {named.length === 0 && <p className="text-muted">This house needs none that are few.</p>}
+            {named.length === 0 && <p className="text-muted">This house needs no limited tools.</p>}
             {named.map((tool) => (
               <TextField
                 key={tool}
@@ -258,7 +258,7 @@ function CrewForm({
           {command.message}
         </p>
       )}
-      <DialogEnd words="Keep" disabled={command.busy} go={() => void save()} close={close} />
+      <DialogEnd words="Save crew" disabled={command.busy} go={() => void save()} close={close} />
     </Dialog>
   );
 }

@@ -16,7 +16,7 @@ export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly 
   const leftOut = plan.leftOut.filter(({ why }) => why !== 'nobody');
   if (leftOut.length + names.length + late.length + partly.length === 0) return null;
   return (
-    <section className="sheet space-y-2 p-4" aria-label="Not as it should be">
+    <section className="sheet space-y-2 p-4" aria-label="Scheduling problems">
       {late.length > 0 && (
         <p>
           <strong>After the painters’ date:</strong> {late.join(', ')}
@@ -24,7 +24,7 @@ export function Unplanned({ plan, input }: { readonly plan: HousePlan; readonly 
       )}
       {names.length > 0 && (
         <p>
-          <strong>Planned last, since nobody knows how long they are held:</strong> {names.join(', ')}
+          <strong>Planned last (on hold with no end date):</strong> {names.join(', ')}
         </p>
       )}
       {partly.length > 0 && (

@@ -29,7 +29,7 @@ export function WhoAndWhen({
       />
       <SelectField
         label="With"
-        options={[['', 'nobody else'], ...names.filter(([id]) => id !== first)]}
+        options={[['', 'no one else'], ...names.filter(([id]) => id !== first)]}
         value={second}
         onChange={(event) => change({ ...given, people: pair(first, event.target.value) })}
       />

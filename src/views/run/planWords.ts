@@ -80,7 +80,7 @@ export function whyOf(
   const at = timeOf(start, input.timeZone);
   switch (why.cause) {
     case 'start':
-      return 'It can begin as soon as somebody is here.';
+      return 'It can start when someone is here.';
     case 'wall':
       return `What is on the wall is ready ${untilWords(start, input.from, input.timeZone)}.`;
     case 'before':
@@ -157,8 +157,8 @@ export const SKILL_WORDS: Readonly<Record<Skill, string>> = {
 
 /** Why something is in no plan. */
 export const LEFT_OUT = {
-  nobody: 'nobody is able to',
-  noTool: 'there is no such tool',
-  before: 'it waits for something that is in no plan',
-  never: 'it never dries in this air',
+  nobody: 'no one has this skill',
+  noTool: 'no such tool',
+  before: 'depends on unscheduled work',
+  never: 'never dries in this air',
 } as const;

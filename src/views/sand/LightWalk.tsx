@@ -90,13 +90,7 @@ export function LightWalk({
                   >
                     Good
                   </button>
-                  <ProblemButton
-                    now={now}
-                    room={room}
-                    face={id}
-                    label={`Something is wrong on ${name}`}
-                    className="btn"
-                  />
+                  <ProblemButton now={now} room={room} face={id} label={`Report problem on ${name}`} className="btn" />
                 </>
               )}
             </li>

@@ -17,7 +17,7 @@ const WORDS = {
   signIn: { title: 'Sign in', lead: 'Your name and password, as the crew lead gave them to you.', button: 'Sign in' },
   setUp: {
     title: 'Start Oak Tally',
-    lead: 'Nobody is here yet. Make the crew lead’s account; the crew is added afterwards.',
+    lead: 'Create the crew lead’s account. You can add the crew later.',
     button: 'Make the account',
   },
 } as const;

@@ -64,7 +64,7 @@ export function FinishDates({
       {standing === 'working' && <progress className="progress ml-3 w-28" aria-label="Planning each of them" />}
       {standing === 'failed' && (
         <p role="alert" className="text-error">
-          It could not be planned. Try again.
+          Can’t plan this. Try again.
         </p>
       )}
       {now && (
@@ -82,7 +82,7 @@ export function FinishDates({
       )}
       {standing === 'done' && (
         <p className="text-sm text-muted">
-          What is begun stays as it hangs. By the crew and the days of the Run sheet.
+          Rooms with work in them keep their boards. Dates use the crew and days of the run sheet.
         </p>
       )}
     </div>

@@ -69,7 +69,7 @@ export function AcceptRoom({
                 room={row}
                 face={face.id}
                 early
-                label={`Something is wrong on ${face.name}`}
+                label={`Report problem on ${face.name}`}
                 className="btn btn-lg col-span-2"
               />
             )}

@@ -155,7 +155,7 @@ export function DrawingImport({ house, close }: { readonly house: HouseHead; rea
         </>
       )}
       <DialogEnd
-        words={busy ? 'Keeping …' : `Keep ${plural(chosen.length, 'room')}`}
+        words={busy ? 'Saving …' : `Save ${plural(chosen.length, 'room')}`}
         disabled={busy || chosen.length === 0 || !read.ok}
         go={() => void take()}
         close={close}

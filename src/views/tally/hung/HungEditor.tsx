@@ -65,7 +65,7 @@ export function HungEditor(props: HungEditorProps) {
   if (!start)
     return (
       <Dialog title={`${words} as hung`} close={props.close}>
-        <p>There is no board on this face that could hang otherwise.</p>
+        <p>No boards on this face can be changed.</p>
         <button type="button" className="btn" onClick={props.close}>
           Close
         </button>
@@ -185,7 +185,7 @@ function Editor({
             </button>
           ))}
         </fieldset>
-        <Press words="Butt more" press={addOne} />
+        <Press words="Add butt" press={addOne} />
         <Press words="Seam more" press={addAcross} />
         <Press
           words="As planned"
@@ -245,7 +245,7 @@ function Editor({
                   />
                 ))}
                 <button type="button" className="btn" onClick={() => remove(own)}>
-                  Take it away
+                  Remove
                 </button>
               </div>
             </>
@@ -261,7 +261,7 @@ function Editor({
         </section>
         <DifferenceTable difference={difference} unit={unit} />
       </div>
-      <DialogEnd words="Take it over" go={keep} close={close} />
+      <DialogEnd words="Use this layout" go={keep} close={close} />
     </Dialog>
   );
 }
