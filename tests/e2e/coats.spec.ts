@@ -159,12 +159,12 @@ test('what contradicts itself is named, not kept, and mended with one touch', as
   await page.getByRole('radio', { name: /Mesh on flats$|Mesh on flats(?! and)/ }).check();
   const list = page.getByRole('list', { name: 'Contradictions' });
   await expect(list).toContainText('mesh in drying mud cracks');
-  await expect(page.getByRole('status').filter({ hasText: 'Not kept yet' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Not saved.' })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('radio', { name: /Paper everywhere/ })).toBeChecked();
   await page.getByRole('radio', { name: /Mesh on flats$|Mesh on flats(?! and)/ }).check();
   await list.getByRole('button', { name: 'Setting mud for tape and fill' }).first().click();
-  await expect(page.getByText('Not kept yet')).toHaveCount(0);
+  await expect(page.getByText('Not saved.')).toHaveCount(0);
   await visit(page, `${house}/load`);
   const order = page.getByRole('table').first();
   await expect(order.getByRole('row', { name: /Mesh tape/ })).toBeVisible();

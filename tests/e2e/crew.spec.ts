@@ -42,7 +42,7 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
   await visit(page, `${house}/my-day`);
   await expect(page.getByRole('region', { name: 'Now' })).toContainText('Bunk room');
   await expect(page.getByRole('list', { name: 'Then' })).toContainText('Bath, sand');
-  await page.getByRole('link', { name: 'Part done, or something else' }).click();
+  await page.getByRole('link', { name: 'Log part or something else' }).click();
   await expect(page).toHaveURL(/\/board#bunk-room$/);
   const room = page.getByRole('region', { name: 'Bunk room' });
   await room.getByRole('button', { name: /^Fasteners: Go: fill coat/ }).click();

@@ -317,7 +317,7 @@ test('a bead that was forgotten catches up with setting mud', async ({ page, hou
   await expect(offer).toContainText(
     /Corner bead, set and first fill: This is holding up the room. 45-minute mud saves \d+ h.*, a fan \d+ h/,
   );
-  await offer.getByRole('link', { name: 'Log it on the board' }).click();
+  await offer.getByRole('link', { name: 'Open on the board' }).click();
   await page
     .getByRole('region', { name: 'Bunk room' })
     .getByRole('button', { name: /^Corner bead: Go/ })

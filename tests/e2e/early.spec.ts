@@ -124,7 +124,7 @@ test('what is typed early stays in a page that draws itself anew as soon as it h
   await signIn(page, 'Osei');
   const release = await holdScripts(page);
   await page.goto(`${house}/guide#defect-bubble`, opened);
-  const looked = page.getByRole('searchbox', { name: 'Look for' });
+  const looked = page.getByRole('searchbox', { name: 'Search' });
   await looked.fill('stilts');
   release();
   await expect(page.getByRole('status').filter({ hasText: '1 card' })).toBeVisible();

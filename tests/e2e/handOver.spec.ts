@@ -129,7 +129,7 @@ test('a room goes from sanding by class over the walk with the lamp to a signed 
   expect(own).toMatchObject({ agreed: 4, met: { level: 4, who: ['Marit'] }, signatures: [{ name: 'Harbor Homes' }] });
   expect(own.coats.length).toBeGreaterThan(5);
   expect(own.items).toMatchObject([{ defect: 'ridge', closed: { who: ['Marit'] } }]);
-  await expect(page.getByRole('region', { name: 'What it cost' })).toContainText('Ridge, lap mark');
+  await expect(page.getByRole('region', { name: 'Cost of repairs' })).toContainText('Ridge, lap mark');
 });
 
 test('an address of a hand-over ends by itself', async ({ page, playwright, baseURL, house, signIn, moveClock }) => {

@@ -25,7 +25,7 @@ test('what comes, goes on and is counted says what is left and what to order', a
   await expect(taping).toContainText('22.5 gal');
   // More than ever came is no count.
   await onHand.getByLabel('How many pails').fill('6');
-  await onHand.getByLabel('What of it').selectOption({ label: 'is there, counted' });
+  await onHand.getByLabel('What happened').selectOption({ label: 'is there, counted' });
   await onHand.getByRole('button', { name: 'Say it' }).click();
   await expect(onHand.getByRole('alert')).toContainText('You counted more than was delivered. Log the delivery first.');
   await onHand.getByLabel('How many pails').fill('1');
@@ -33,7 +33,7 @@ test('what comes, goes on and is counted says what is left and what to order', a
   await expect(taping).toContainText('by count');
   await expect(taping).toContainText('4.5 gal');
   await expect(taping).toContainText(/\d days/);
-  await onHand.getByText('What was said last').click();
+  await onHand.getByText('Recent entries').click();
   await untilTaken(page, '/api/entries', () => onHand.getByRole('button', { name: /^Undo 1 pail/ }).click());
   await expect(taping).not.toContainText('by count');
   const negative = await page.request.post('/api/entries', {
@@ -121,7 +121,7 @@ test('what is bought is said once for all houses: packs, prices, how long it tak
   await expect(taping.getByRole('cell').nth(0)).toHaveText(/\d{1,2}:\d\d/);
   await expect(taping.getByRole('cell').nth(1)).toHaveText('now (arrives late)');
   await expect(page.getByRole('region', { name: 'Compared with typical' })).toContainText(/usual: 300 ft to 450 ft/);
-  const costs = page.getByRole('region', { name: 'What material costs' });
+  const costs = page.getByRole('region', { name: 'Material cost' });
   await expect(costs).not.toContainText('no price is known');
 
   await page.getByRole('button', { name: 'What we buy …' }).click();

@@ -76,7 +76,7 @@ test('one room, from the tape measure to the hand-over', async ({ page: lead, br
   await lead.getByRole('button', { name: 'Mended: Streak, drag line: Left of the window' }).click();
   await lead.getByRole('button', { name: 'Chart room meets level 4' }).click();
   await expect(lead.getByText('Go: seal')).toBeVisible();
-  await lead.getByLabel('Dries by its label (hours)').fill('2');
+  await lead.getByLabel('Drying time on the label (hours)').fill('2');
   await lead.getByRole('button', { name: 'Chart room is sealed' }).click();
   // Not before the sealer is dry.
   await visit(lead, `${house}/hand-over/chart-room`);

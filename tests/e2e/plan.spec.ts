@@ -303,7 +303,7 @@ test('a job is begun, paused and done on the phone; the lead sees how fast it we
   await page.reload();
   await expect(now).toContainText('1 h 30 so far');
   await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
-  await expect(page.getByText('How fast you are, by what you logged')).toBeVisible();
+  await expect(page.getByText('Your pace, from your log')).toBeVisible();
   const lead = await browser.newPage();
   await signIn(lead, 'Marit');
   await openPlan(lead, house);
@@ -322,10 +322,10 @@ test('hours that are no hours are refused where they were typed', async ({ page,
   await signIn(page, 'Petra');
   await visit(page, `${house}/my-day`);
   const now = page.getByRole('region', { name: 'Now' });
-  await now.getByLabel('Or hours it took').fill('soon');
+  await now.getByLabel('Hours worked').fill('soon');
   await now.getByRole('button', { name: 'Done', exact: true }).click();
   await expect(now).toContainText('such as 1.5 or 1:30');
-  await now.getByLabel('Or hours it took').fill('1:30');
+  await now.getByLabel('Hours worked').fill('1:30');
   await untilTaken(page, '/api/entries', () => now.getByRole('button', { name: 'Done', exact: true }).click());
 });
 

@@ -225,7 +225,7 @@ test('the field guide is looked through, opened by a link, and read larger', asy
   await visit(page, `${house}/guide#defect-bubble`);
   await expect(page.locator('#defect-bubble')).toBeInViewport();
   await expect(page.locator('#defect-bubble')).toContainText('Cut it out and tape it again');
-  const looked = page.getByRole('searchbox', { name: 'Look for' });
+  const looked = page.getByRole('searchbox', { name: 'Search' });
   await looked.fill('stilts');
   await expect(page.getByText('Stilts are forbidden in some places')).toBeVisible();
   await expect(page.getByRole('status').filter({ hasText: '1 card' })).toBeVisible();

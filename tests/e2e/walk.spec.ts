@@ -18,13 +18,13 @@ test('a thumb corrects the clock of its room, on the walk, the board and the pla
   await page.getByRole('link', { name: 'Morning walk' }).click();
   const hall = page.getByRole('region', { name: 'Hall', exact: true });
   await expect(hall).toContainText(/wet\s*until/i);
-  await expect(page.getByRole('region', { name: 'What changed for today' })).toContainText('Nothing was touched yet');
+  await expect(page.getByRole('region', { name: 'Changes for today' })).toContainText('Nothing was touched yet');
   await untilTaken(page, '/api/entries', () => hall.getByRole('button', { name: 'All of Hall: white' }).click());
   await expect(hall).toContainText(/Walked 6:\d\d: white at 6:\d\d\. It moved /);
   await expect(page.getByRole('status').filter({ hasText: 'left to walk' })).toContainText(/^\d+ of \d+ rooms left/);
   await expect(hall).toContainText(/→/);
   await expect(hall).toContainText(/dries \d+ % faster than the tables say/);
-  await expect(page.getByRole('region', { name: 'What changed for today' })).toContainText('Hall');
+  await expect(page.getByRole('region', { name: 'Changes for today' })).toContainText('Hall');
   await expect(page.getByRole('region', { name: 'Was it right?' })).toContainText(
     /Of \d+ coats? checked by touch in this house/,
   );

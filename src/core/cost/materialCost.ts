@@ -3,7 +3,7 @@ import type { BeadCuts } from '../materials/cut/cutBead';
 import type { LoadList, Order } from '../materials/loadList';
 import { MUD_PRODUCTS } from '../method/coat';
 
-/** What material costs, as far as its prices are known, in the money of the firm. */
+/** Material cost, as far as its prices are known, in the money of the firm. */
 export interface MaterialCost {
   readonly sum: number;
   /** What is taken and has no price. */

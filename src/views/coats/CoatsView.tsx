@@ -81,7 +81,7 @@ export function CoatsView(props: CoatsViewProps) {
         </div>
         {failed && (
           <p role="alert" className="text-error">
-            The prices could not be worked out in this browser. Reload the page.
+            Can’t compute prices in this browser. Reload the page.
           </p>
         )}
         <LevelChoice
@@ -105,7 +105,7 @@ export function CoatsView(props: CoatsViewProps) {
         )}
         {method.waiting && (
           <p role="status" className="my-1 flex flex-wrap items-center gap-3 font-semibold text-error">
-            Not kept yet: mend what cannot be kept, or take the change back.
+            Not saved. Fix the conflict or undo the change.
             <button type="button" className="btn btn-sm" onClick={method.undo}>
               Take it back
             </button>
@@ -235,9 +235,7 @@ export function CoatsView(props: CoatsViewProps) {
         {tab === 'rooms' && (
           <section className="sheet p-4 sm:p-5">
             <h2>Room by room</h2>
-            <p className="mb-1 text-sm text-muted">
-              What will cover it and what lights it say which level it asks for.
-            </p>
+            <p className="mb-1 text-sm text-muted">The final surface and the light decide the level.</p>
             <RoomFinishes houseLevel={level} rooms={stored} mayEdit={mayEdit} />
           </section>
         )}

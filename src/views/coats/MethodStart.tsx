@@ -49,7 +49,7 @@ export function MethodStart({
           <li key={method.id} className="flex gap-2">
             <MethodButton
               name={method.name}
-              words="Kept by you"
+              words="Your presets"
               chosen={same(method.choices)}
               mayEdit={mayEdit}
               start={() => start(method.choices)}

@@ -49,7 +49,7 @@ export function AirView({ houseId, rooms, chart, sensors, weather, unit, now, ti
           <section className="sheet p-4" aria-label="Air over time">
             <ChartChoice houseId={houseId} places={chart.places} room={chart.room} range={chart.range} />
             {chart.points.length === 0 ? (
-              <p className="py-10 text-center text-muted">Nothing was measured there in this time.</p>
+              <p className="py-10 text-center text-muted">No readings in this period.</p>
             ) : (
               <LazyAirChart points={chart.points} unit={unit} timeZone={timeZone} />
             )}

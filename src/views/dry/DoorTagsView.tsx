@@ -29,7 +29,7 @@ export function DoorTagsView({
         <DryTabs houseId={houseId} here="tags" />
         {wet.length > 0 && <PrintButton />}
       </div>
-      {wet.length === 0 && <p className="sheet p-8 text-center text-lg">Nothing is wet: no door needs a tag.</p>}
+      {wet.length === 0 && <p className="sheet p-8 text-center text-lg">Nothing is wet. No tags needed.</p>}
       <ul className="grid gap-4 sm:grid-cols-2 print:gap-6">
         {wet.map((room) => (
           <li key={room.id} className="sheet break-inside-avoid space-y-3 p-6 print:border-2 print:border-black">

@@ -102,22 +102,19 @@ export function DryWatchView({
             {inside ? (
               <p className="mt-1">
                 <span className="narrow block text-3xl font-bold">{airWords(inside, unit)}</span>
-                <span className="text-sm text-muted">in the mean of its rooms now</span>
+                <span className="text-sm text-muted">mean of all rooms now</span>
               </p>
             ) : (
-              <p className="mt-1 text-warning">
-                Not measured yet. The clock assumes a heated house until somebody reads a thermometer.
-              </p>
+              <p className="mt-1 text-warning">No readings yet. Drying times assume a heated house.</p>
             )}
             {mayMeasure && <AirForm unit={unit} rooms={rooms.map(({ id, name }) => ({ id, name }))} />}
           </section>
           <p className="px-1 text-sm text-muted">
-            Times follow the handbook’s drying table for mud under paper tape, the coat’s thickness, what it lies on and
-            the air it has had.{' '}
+            Times come from the handbook’s drying table, the coat’s thickness, what it lies on and the air in its room.{' '}
             {forecastUntil !== undefined && forecastUntil > now
-              ? 'From the last reading on they follow the weather forecast.'
+              ? 'After the last reading they follow the weather forecast.'
               : 'They assume that the last reading holds.'}{' '}
-            Grey is wet: look at the inside corners last.
+            Gray is wet. Check inside corners last.
           </p>
         </aside>
       </div>

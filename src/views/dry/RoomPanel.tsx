@@ -74,7 +74,8 @@ export function RoomPanel({ houseId, room, roomName, unit, now, timeZone, mayLog
 function Ready({ room, now, timeZone }: Pick<RoomPanelProps, 'room' | 'now' | 'timeZone'>) {
   if (room.stuck !== undefined) return <p className="state-stuck text-lg font-semibold">Stuck: {room.stuck}</p>;
   if (room.all === undefined) return <p className="state-go narrow text-3xl font-bold">Nothing is wet</p>;
-  if (!Number.isFinite(room.all)) return <p className="state-stuck text-lg font-semibold">Not in this air: dry it</p>;
+  if (!Number.isFinite(room.all))
+    return <p className="state-stuck text-lg font-semibold">Never in this air. Dry the room.</p>;
   return (
     <>
       <p className="narrow text-3xl font-bold text-warning">Ready {untilWords(room.all, now, timeZone)}</p>
@@ -125,7 +126,7 @@ export function CatchUpWords({ own, href }: { readonly own: CatchUpLine; readonl
       <span>
         {CLASS_NAMES[own.class]}, {own.coat.toLowerCase()}: {catchUpWords(own)}{' '}
         <PageLink href={href} className="link text-primary">
-          Log it on the board
+          Open on the board
         </PageLink>
       </span>
     </span>

@@ -33,9 +33,7 @@ export function SensorList({ sensors, rooms, unit, now, mayEdit }: SensorListPro
         </p>
       )}
       {sensors.length === 0 && (
-        <p className="text-muted">
-          None yet. Rooms go by what is typed, by files, or by what their neighbours measure.
-        </p>
+        <p className="text-muted">No sensors yet. Rooms use typed readings, files or nearby rooms.</p>
       )}
       <ul className="mt-1 divide-y divide-base-300">
         {sensors.map((sensor) => (

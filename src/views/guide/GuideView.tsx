@@ -31,13 +31,13 @@ export function GuideView({ cards }: { readonly cards: readonly GuideCard[] }) {
         <div>
           <h1>Field guide</h1>
           <p className="text-muted">
-            By the method of this house: what its lead chose in Coats is what stands here. Common practice; product
-            instructions, local codes and licensed practice come first.
+            For the method that the lead chose in Coats. Common practice: product instructions, local codes and licensed
+            practice come first.
           </p>
         </div>
         <div className="flex flex-wrap items-end gap-3 print:hidden">
           <TextField
-            label="Look for"
+            label="Search"
             type="search"
             className="min-w-40 flex-1"
             placeholder="bubble, box, bead …"

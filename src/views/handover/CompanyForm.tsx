@@ -17,7 +17,7 @@ export function CompanyForm({ company }: { readonly company: Company }) {
   return (
     <section className="sheet no-print p-4" aria-label="Company">
       <h2>Company</h2>
-      <p className="text-muted">Stands at the head of every sheet.</p>
+      <p className="text-muted">Printed at the top of every sheet.</p>
       <form
         noValidate
         className="mt-2 grid items-start gap-3 md:grid-cols-[1fr_2fr_1fr_auto]"

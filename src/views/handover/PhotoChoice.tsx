@@ -34,7 +34,7 @@ export function PhotoChoice({
   return (
     <section className="space-y-2">
       <h2>Photos</h2>
-      {mayChoose && <p className="no-print text-sm text-muted">Those that are ticked are handed over.</p>}
+      {mayChoose && <p className="no-print text-sm text-muted">Selected photos go into the hand-over.</p>}
       <ul className="grid grid-cols-2 gap-4 sm:grid-cols-3">
         {seen.map(({ id, words }) => {
           const goesAlong = shown.includes(id);

@@ -44,15 +44,15 @@ export function ReworkPanel({
     return kind ? CLASS_NAMES[kind] : 'on no joint';
   });
   return (
-    <section className="sheet space-y-3 p-4" aria-label="What it cost">
+    <section className="sheet space-y-3 p-4" aria-label="Cost of repairs">
       <h2>What it cost</h2>
-      {items.length === 0 && <p className="text-muted">Nothing had to be mended.</p>}
+      {items.length === 0 && <p className="text-muted">No repairs.</p>}
       <div className="grid gap-6 sm:grid-cols-2">
-        {byKind.length > 0 && <Bars title="By what it was" rows={byKind} />}
-        {byAccount.length > 0 && <Bars title="By whose account" rows={byAccount} />}
-        {byClass.length > 0 && <Bars title="By what it lay on" rows={byClass} />}
-        {byCoat.length > 0 && <Bars title="By the coat it lay in" rows={byCoat} />}
-        {byPerson.length > 0 && <Bars title="By whose coat, told to leads only" rows={byPerson} />}
+        {byKind.length > 0 && <Bars title="By problem" rows={byKind} />}
+        {byAccount.length > 0 && <Bars title="By who pays" rows={byAccount} />}
+        {byClass.length > 0 && <Bars title="By joint" rows={byClass} />}
+        {byCoat.length > 0 && <Bars title="By coat" rows={byCoat} />}
+        {byPerson.length > 0 && <Bars title="By finisher (only leads see this)" rows={byPerson} />}
       </div>
       {sanding > 0 && (
         <p>

@@ -172,7 +172,7 @@ export function RoomSheet({
               <tr>
                 <th scope="col">Face</th>
                 <th scope="col">Level met</th>
-                <th scope="col">In which light, when and who</th>
+                <th scope="col">Light, date and name</th>
                 <th scope="col">Paint from</th>
               </tr>
             </thead>

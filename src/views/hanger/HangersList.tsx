@@ -52,7 +52,7 @@ export function HangersList({
         </div>
         <Sign className="size-12" />
       </header>
-      {listed.length === 0 && <p>Nothing is held, and nothing of the hanging is open.</p>}
+      {listed.length === 0 && <p>Nothing is on hold, and the hanging has no open problems.</p>}
       {listed.map(({ room, own, differs }) => {
         const place = placesIn(room);
         return (

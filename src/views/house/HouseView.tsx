@@ -50,9 +50,7 @@ function NoRooms() {
     <main className="grid flex-1 place-items-center p-6 text-center">
       <div className="max-w-md space-y-4">
         <h1>No rooms yet</h1>
-        <p className="text-muted">
-          Take off the first one with a single line of text: its name, its sizes, its doors and windows.
-        </p>
+        <p className="text-muted">Take off the first room with one line of text: its name, sizes, doors and windows.</p>
         <PageLink href={`/h/${id}/tally?new`} className="btn btn-primary btn-lg">
           Take off a room
         </PageLink>

@@ -37,7 +37,7 @@ export function BringPanel({
               ))}
             </ul>
             {goods.length === 0 ? (
-              <p>Nothing: it is scraped, sanded or looked at.</p>
+              <p>No material: scraping, sanding or a check.</p>
             ) : (
               <ul className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
                 {goods.map(({ good, amount }) => (

@@ -158,8 +158,8 @@ function CatalogueDialog({
         </table>
       </div>
       {learned.length > 0 && (
-        <section aria-label="What the counts say" className="space-y-1">
-          <h3 className="font-semibold">What the counts say</h3>
+        <section aria-label="Learned from counts" className="space-y-1">
+          <h3 className="font-semibold">Learned from counts</h3>
           <ul>
             {learned.map(({ good, factor, intervals, spread, classes }) => (
               <li key={good} className="flex flex-wrap items-center gap-3">
@@ -204,7 +204,7 @@ function CatalogueDialog({
           onChange={({ target }) => say({ minutes: target.value })}
         />
         <TextField
-          label="A splice costs (empty: only what is longer than a stick)"
+          label="Cost of a splice (blank: only for pieces longer than a stick)"
           inputMode="decimal"
           value={texts.splice}
           error={fault?.field === 'splice' ? fault.reason : undefined}
@@ -221,7 +221,7 @@ function CatalogueDialog({
         />
       </div>
       <fieldset className="grid gap-3 sm:grid-cols-2">
-        <legend className="mb-1 font-semibold">Pieces that are left, of any house: they are cut first</legend>
+        <legend className="mb-1 font-semibold">Leftovers from any house (cut first)</legend>
         {STICK_PROFILES.map((profile) => (
           <TextField
             key={profile}

@@ -3,7 +3,7 @@ import type { MaterialCost } from '@/core/cost/materialCost';
 import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '@/core/measure/unit';
 import { GOOD_WORDS } from './stockRows';
 
-/** What material costs a room, in the money of the firm. */
+/** Material cost a room, in the money of the firm. */
 export interface RoomCost {
   readonly name: string;
   readonly cost: number;
@@ -45,8 +45,8 @@ export function FiguresPanel({
         </section>
       )}
       {cost.sum > 0 && (
-        <section className="sheet p-4 sm:p-5" aria-label="What material costs">
-          <h2>What material costs</h2>
+        <section className="sheet p-4 sm:p-5" aria-label="Material cost">
+          <h2>Material cost</h2>
           <p className="text-xl font-bold">{moneyWords(cost.sum)}</p>
           {cost.unpriced.length > 0 && (
             <p className="text-sm text-warning">
@@ -58,7 +58,7 @@ export function FiguresPanel({
               <tr>
                 <th scope="col">Room</th>
                 <th scope="col" className="text-right">
-                  Goes on, with waste
+                  Material with waste
                 </th>
               </tr>
             </thead>

@@ -270,7 +270,7 @@ function MudBars({
   readonly unit: LengthUnit;
 }) {
   const most = Math.max(...coats.map(({ litres }) => litres));
-  if (coats.length === 0) return <p className="text-muted">No coats: the level of finish asks for none.</p>;
+  if (coats.length === 0) return <p className="text-muted">No coats at this level of finish.</p>;
   return (
     <dl className="mt-2 space-y-2">
       {coats.map(({ name, litres }) => (

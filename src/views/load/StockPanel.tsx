@@ -23,7 +23,7 @@ export function StockPanel({
   works,
 }: {
   readonly rows: readonly StockRow[];
-  /** What was said last, in words. */
+  /** Recent entries, in words. */
   readonly last: readonly { readonly id: string; readonly words: string; readonly mine: boolean }[];
   /** What a pack of each holds. */
   readonly packs: Readonly<Record<Good, number>>;
@@ -45,10 +45,9 @@ export function StockPanel({
   };
   return (
     <section className="sheet space-y-3 p-4 sm:p-5" aria-label="On hand">
-      <h2>On hand, and what is still needed</h2>
+      <h2>On hand and still needed</h2>
       <p className="text-sm text-muted">
-        What goes on is taken from the log, by the section of each joint. Say what comes and what is thrown away; a
-        count puts it right.
+        Material on the walls comes from the log. Enter deliveries and waste; a count corrects the rest.
       </p>
       <div className="overflow-x-auto">
         <table className="table table-sm">
@@ -70,7 +69,7 @@ export function StockPanel({
               <th scope="col" className="text-right">
                 Order now
               </th>
-              <th scope="col">Lasts, at last week’s pace</th>
+              <th scope="col">Lasts (at last week’s pace)</th>
             </tr>
           </thead>
           <tbody>
@@ -118,7 +117,7 @@ export function StockPanel({
             options={GOODS.map((own) => [own, GOOD_WORDS[own].name] as const)}
           />
           <SelectField
-            label="What of it"
+            label="What happened"
             className="w-48"
             value={what}
             onChange={(event) => setWhat(STOCK_WHAT.find((own) => own === event.target.value) ?? 'delivered')}
@@ -136,7 +135,7 @@ export function StockPanel({
       )}
       {last.length > 0 && (
         <details>
-          <summary className="flex min-h-11 cursor-pointer items-center text-muted">What was said last</summary>
+          <summary className="flex min-h-11 cursor-pointer items-center text-muted">Recent entries</summary>
           <ul className="divide-y divide-base-300">
             {last.map(({ id, words, mine }) => (
               <li key={id} className="flex flex-wrap items-center justify-between gap-3 py-1">

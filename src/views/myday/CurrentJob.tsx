@@ -270,7 +270,7 @@ export function CurrentJob({
         />
       )}
       <PageLink href={`/h/${houseId}/board#${id}`} className="btn btn-xl h-auto w-full py-4 text-lg">
-        Part done, or something else
+        Log part or something else
       </PageLink>
       {works && <ProblemButton now={now} room={{ id, name }} className="btn btn-xl h-auto w-full py-4 text-lg" />}
       {!mends && (

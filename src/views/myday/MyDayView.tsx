@@ -160,7 +160,7 @@ export function MyDayView({
       {works && <MyCalendar has={hasCalendar} />}
       {own && (
         <details className="text-sm text-muted">
-          <summary>How fast you are, by what you logged</summary>
+          <summary>Your pace, from your log</summary>
           <ul className="mt-1">
             {own.map((words) => (
               <li key={words}>{words}</li>

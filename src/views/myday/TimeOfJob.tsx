@@ -38,7 +38,7 @@ export function TimeOfJob({
           Begin
         </button>
         <TextField
-          label="Or hours it took"
+          label="Hours worked"
           className="w-36"
           inputMode="decimal"
           placeholder="1.5 or 1:30"

@@ -93,8 +93,8 @@ function CrewForm({
   return (
     <Dialog title="Crew and tools" close={close} className="max-w-4xl">
       <p className="text-muted">
-        For all houses of the crew. The last half hour of a day is for cleaning up. How fast somebody is comes from what
-        they logged with its time; only you and they see it.
+        For all houses of the crew. The last half hour of each day is for cleanup. Paces come from logged times; only
+        leads and the person see them.
       </p>
       <div className="overflow-x-auto">
         <table className="table">
@@ -204,7 +204,7 @@ function CrewForm({
       <div className="grid gap-3 sm:grid-cols-2">
         <Weekdays legend="Working days" days={weekdays} change={setWeekdays} />
         <TextField
-          label="The day begins at"
+          label="Start of day"
           type="time"
           value={begins}
           onChange={(event) => setBegins(event.target.value)}
@@ -230,7 +230,7 @@ function CrewForm({
           onChange={(event) => setVisits((all) => ({ ...all, travel: event.target.value }))}
         />
         <TextField
-          label="Usual hourly cost of one person"
+          label="Default hourly cost"
           hint="for What if; only leads see it"
           inputMode="decimal"
           value={hourCost}

@@ -65,7 +65,7 @@ export function IllDialog({
       <p>
         Off {days.map(dayWords).join(' and ')}. {found && `Finish: ${changeWords(plan.finish, found.plan.finish)}.`}
       </p>
-      {!found && !failed && <p className="text-muted">Sharing out the work…</p>}
+      {!found && !failed && <p className="text-muted">Reassigning jobs…</p>}
       {failed && (
         <p role="alert" className="text-error">
           Could not plan without {person.name}. Close this and try again.

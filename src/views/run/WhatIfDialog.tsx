@@ -126,7 +126,7 @@ export function WhatIfDialog({
       )}
       <p className="text-sm text-muted">
         {hourCost === undefined && 'Set hourly costs under Crew and tools. '}
-        Mud and tools are chosen in Coats; a heater shows in the air that is measured. The plan follows by itself.
+        Choose mud and tools in Coats. A heater shows up in the measured air, and the plan follows.
       </p>
       <div className="modal-action">
         <button type="button" className="btn" onClick={close}>

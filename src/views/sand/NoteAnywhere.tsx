@@ -17,7 +17,7 @@ export function NoteAnywhere({
   if (!room) return null;
   return (
     <section className="sheet space-y-3 p-4">
-      <h2>Note something in another room</h2>
+      <h2>Report a problem in another room</h2>
       <SelectField
         label="Room"
         value={room.id}

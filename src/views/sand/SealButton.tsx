@@ -20,7 +20,7 @@ export function SealButton({
   return (
     <div className="flex flex-wrap items-end gap-3">
       <TextField
-        label="Dries by its label (hours)"
+        label="Drying time on the label (hours)"
         className="w-44"
         inputMode="decimal"
         placeholder="1"

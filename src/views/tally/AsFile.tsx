@@ -52,7 +52,7 @@ export function AsDrawing({
       </button>
       {state === 'failed' && (
         <span role="alert" className="text-error">
-          It could not be made here: reload the page.
+          Can’t make the file. Reload the page.
         </span>
       )}
     </>

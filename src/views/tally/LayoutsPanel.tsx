@@ -64,7 +64,7 @@ export function LayoutsPanel({
       </div>
       {failed && (
         <p role="alert" className="text-error">
-          The comparison stopped. Change something, or open this again, to try once more.
+          The comparison stopped. Open this again to retry.
         </p>
       )}
       {prices && (

@@ -53,7 +53,7 @@ export const RoomList = memo(function RoomList({
       ) : (
         standing
       )}
-      {shown.length === 0 && rooms.length > 0 && <p className="px-2 text-muted">No room is called so.</p>}
+      {shown.length === 0 && rooms.length > 0 && <p className="px-2 text-muted">No room with this name.</p>}
       {mayEdit && (
         <button
           type="button"

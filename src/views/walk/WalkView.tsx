@@ -135,8 +135,8 @@ export function WalkView({
         ))}
       </ol>
       <BeforeTape houseId={houseId} rows={accepts} unit={unit} now={now} leads={leads} works={works} />
-      <section className="sheet space-y-2 p-4" aria-label="What changed for today">
-        <h2>What changed for today</h2>
+      <section className="sheet space-y-2 p-4" aria-label="Changes for today">
+        <h2>Changes for today</h2>
         {touched.every(({ classes }) => classes.every(({ moved }) => !moved)) && (
           <p className="text-muted">{touched.length === 0 ? 'Nothing was touched yet.' : 'The clocks were right.'}</p>
         )}

@@ -63,8 +63,8 @@ export function DrawingImport({ house, close }: { readonly house: HouseHead; rea
   return (
     <Dialog title="Rooms from a drawing" close={close} className="w-[min(96vw,64rem)] max-w-none">
       <p className="text-muted">
-        DXF: every closed outline of a layer becomes a room, named by what is written in it. Doors and windows are put
-        in afterwards. PDF plans are not read.
+        Each closed outline on a layer of the DXF file becomes a room, named by the text in it. Add doors and windows
+        afterwards. PDF plans can’t be read.
       </p>
       <FileField
         label="Drawing (DXF)"

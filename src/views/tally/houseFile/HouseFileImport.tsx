@@ -122,8 +122,8 @@ export function HouseFileImport({
   return (
     <Dialog title="From a house file" close={close} className="w-[min(96vw,44rem)] max-w-none">
       <p className="text-muted">
-        A file of this house, worked on elsewhere: rooms are the same by their ids. Choose what is taken over; nothing
-        is before you say so.
+        Import a file of this house that was edited elsewhere. Rooms are matched by id. Choose what to import; nothing
+        changes before you confirm.
       </p>
       <FileField
         label="House file (JSON)"

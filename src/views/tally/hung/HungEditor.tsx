@@ -186,7 +186,7 @@ function Editor({
           ))}
         </fieldset>
         <Press words="Add butt" press={addOne} />
-        <Press words="Seam more" press={addAcross} />
+        <Press words="Add seam" press={addAcross} />
         <Press
           words="As planned"
           press={
@@ -208,7 +208,7 @@ function Editor({
         onRemove={remove}
       />
       <div className="grid gap-4 md:grid-cols-2">
-        <section aria-label="What is taken hold of" className="space-y-2">
+        <section aria-label="Selected joint" className="space-y-2">
           {own ? (
             <>
               <h3 className="font-semibold">
@@ -251,8 +251,8 @@ function Editor({
             </>
           ) : (
             <p className="text-muted">
-              Drag a butt to where it hangs: it goes from one member of the framing to the next. A seam goes by the
-              inch; arrow keys do the same, with Shift a little at a time.
+              Drag a butt to where it hangs; it snaps to the framing. A seam moves by the inch. Arrow keys work too,
+              with Shift in small steps.
             </p>
           )}
           <p role="status" className="min-h-6 text-error">

@@ -112,7 +112,7 @@ export function LaserPanel({
           Back
         </button>
         <TextField
-          label="Or typed"
+          label="Or type it"
           className="w-32"
           value={typed}
           error={fault}
