@@ -315,7 +315,7 @@ test('a browser that keeps nothing sends at once, and says what did not go', asy
   });
   const title = await titleOf(page).textContent();
   await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(jobNow(page).getByRole('alert')).toContainText('press again to send the same entry');
+  await expect(jobNow(page).getByRole('alert')).toContainText('Press again to send the same entry');
   await jobNow(page).getByRole('button', { name: 'Done', exact: true }).click();
   await expect(titleOf(page)).not.toHaveText(title ?? '');
   expect(sent[1]).toEqual(sent[0]);
