@@ -72,7 +72,7 @@ test('rooms come in from a drawing, and go out as one', async ({ page, house, si
   await expect(list.getByRole('listitem').first()).not.toHaveText(/120 ft²/);
   await dialog.getByLabel('Drawn in').selectOption('in');
   await dialog.getByLabel('Height of all').fill('nine');
-  await expect(dialog.getByRole('button', { name: /^Keep/ })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: /^Save/ })).toBeDisabled();
   await dialog.getByLabel('Height of all').fill("9'");
   await dialog.getByLabel('Floor', { exact: true }).fill('Cellar');
   await dialog.getByRole('checkbox', { name: /Linen/ }).uncheck();
@@ -194,7 +194,7 @@ test('a house file that was worked on elsewhere is laid beside the house, and wh
   await expect(page.locator('main')).toContainText('Long hall');
   await dialog.getByRole('button', { name: /^Take over/ }).click();
   await expect(dialog.getByRole('alert')).toContainText(
-    'Somebody changed this house in the meantime. Nothing was taken',
+    'Somebody changed this house in the meantime. Nothing was imported',
   );
   const last = await (await page.request.get(`${house}/file`)).json();
   expect(last.rooms.find(({ id }: { id: string }) => id === 'loft').height).toBe(96);

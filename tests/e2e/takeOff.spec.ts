@@ -142,7 +142,7 @@ test('three layouts stand side by side, for the room and for the house, and one 
   // And when that would be finished, planned with the crew.
   const better = panel.getByRole('region', { name: 'Boards that would help' });
   await better.getByRole('button', { name: 'When it would be finished' }).click();
-  await expect(better.getByText('What is begun stays as it hangs')).toBeVisible();
+  await expect(better.getByText('Rooms with work in them keep their boards')).toBeVisible();
   await expect(better.getByRole('listitem').filter({ hasText: /^As it is/ })).toHaveText(/\d{1,2}:\d\d/);
   await expect(
     better
