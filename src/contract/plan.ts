@@ -24,6 +24,8 @@ export interface GoodsAnswer {
   /** Whether any work is left, and whether any of it is planned. */
   readonly open: boolean;
   readonly planned: boolean;
+  /** How many rooms of the house are not in the plan, because there are too many. */
+  readonly unplanned: number;
   readonly enough: readonly EnoughUntil[];
   readonly starts: readonly RoundStart[];
   readonly seen: Readonly<Record<string, number>>;
@@ -225,6 +227,7 @@ export const goodsAnswerSchema = z.strictObject({
   timeZone: z.string(),
   open: z.boolean(),
   planned: z.boolean(),
+  unplanned: z.number(),
   enough: z.array(
     z.strictObject({
       good: z.string(),

@@ -59,7 +59,7 @@ export const goodsOfPlan = (house: string): Promise<Response> =>
     if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
     const ground = await planOfHouse(id, person, AS_IT_STANDS);
     if (typeof ground !== 'object') return refusalOf(ground);
-    const { input, plan = emptyPlan(input), own, shown } = ground;
+    const { input, plan = emptyPlan(input), unplanned, own, shown } = ground;
     const { snapshot, log, now: at } = own;
     const wares = waresOf(snapshot.catalogue, snapshot.house.unit);
     const planned = new Set(input.items.map(({ room }) => room));
@@ -72,6 +72,7 @@ export const goodsOfPlan = (house: string): Promise<Response> =>
       timeZone: input.timeZone,
       open: input.items.length > 0,
       planned: plan.assignments.length > 0,
+      unplanned,
       enough: enoughUntil({ plan, input }, goods, onHand, wares.of),
       starts: roundStarts({ plan, input }),
       seen: seenIn(shown),

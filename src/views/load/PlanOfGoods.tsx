@@ -10,6 +10,7 @@ import type { LengthUnit } from '@/core/measure/unit';
 import type { RoundBatches } from '@/core/supply/batchesFor';
 import { roughLength } from '@/words/lengthWords';
 import { mudVolumeWords } from '@/words/mudWords';
+import { plural } from '@/words/plural';
 import { dayWords, instantWords } from '@/words/when';
 import { BatchPanel } from './BatchPanel';
 import { GOOD_WORDS } from './stockRows';
@@ -48,6 +49,9 @@ export function PlanOfGoods({
           <p role="alert" className="text-error">
             {failed}
           </p>
+        )}
+        {answer && answer.unplanned > 0 && (
+          <p className="font-semibold">Without {plural(answer.unplanned, 'room')} not in the plan yet.</p>
         )}
         {!answer && !failed && <p className="text-muted">Planning…</p>}
         {answer?.enough.length === 0 && <p>{nothingWords(answer)}</p>}
