@@ -2,6 +2,7 @@ import { RateLimiterPostgres } from 'rate-limiter-flexible';
 import { QueryTypes } from 'sequelize';
 import { foldName } from '../core/log/foldName';
 import { connection } from '../db/connection';
+import { acrossFirms } from '../db/firm';
 import { knownDevice, rememberDevice } from './knownDevice';
 
 const SPAN_S = 15 * 60;
@@ -79,17 +80,35 @@ export async function forgetTry(firm: string, name: string, address: string): Pr
   await rememberDevice(accountOf(firm, name));
 }
 
-/** Returns those of some names of a firm that others have locked out by trying them too often. */
-export async function lockedOut(firm: string, names: readonly string[]): Promise<readonly string[]> {
-  const keys = new Map(names.map((name) => [`account:${accountOf(firm, name)}`, name]));
-  const rows = await connection().query<{ key: string }>(
-    'SELECT key FROM sign_in_failures WHERE key = ANY($1) AND points >= $2 AND expire > $3 ORDER BY key',
-    { type: QueryTypes.SELECT, bind: [[...keys.keys()], MOST.account, Date.now()] },
+/** Limits that count for one account; their keys are the account, and for some what it was tried from. */
+const OF_ACCOUNT = ['account', 'pair', 'device'] as const;
+
+/** Returns the keys of a firm's accounts that are locked out, each with its account. */
+async function lockedKeys(firm: string): Promise<readonly { readonly key: string; readonly account: string }[]> {
+  // No company's role reads this table.
+  const rows = await acrossFirms(() =>
+    connection().query<{ key: string; points: number }>(
+      `SELECT key, points FROM sign_in_failures
+       WHERE expire > $2 AND EXISTS (SELECT FROM unnest($1::text[]) AS start WHERE starts_with(key, start)) ORDER BY key`,
+      { type: QueryTypes.SELECT, bind: [OF_ACCOUNT.map((kind) => `${kind}:${firm} `), Date.now()] },
+    ),
   );
-  return rows.flatMap(({ key }) => keys.get(key) ?? []);
+  return rows.flatMap(({ key, points }) => {
+    const kind = OF_ACCOUNT.find((own) => key.startsWith(`${own}:`));
+    if (!kind || points < MOST[kind]) return [];
+    const own = key.slice(kind.length + 1);
+    return [{ key, account: kind === 'account' ? own : own.slice(0, own.lastIndexOf(' ')) }];
+  });
 }
 
-/** Lets somebody try again who was locked out by others who tried their name. */
+/** Returns the names, of those given, that are locked out on some device or on all new devices. */
+export async function lockedOut(firm: string, names: readonly string[]): Promise<readonly string[]> {
+  const accounts = new Set((await lockedKeys(firm)).map(({ account }) => account));
+  return names.filter((name) => accounts.has(accountOf(firm, name)));
+}
+
+/** Ends every lock-out of an account. */
 export async function letTryAgain(firm: string, name: string): Promise<void> {
-  await limits().get('account')?.delete(accountOf(firm, name));
+  const keys = (await lockedKeys(firm)).flatMap(({ key, account }) => (account === accountOf(firm, name) ? [key] : []));
+  await acrossFirms(() => connection().query('DELETE FROM sign_in_failures WHERE key = ANY($1)', { bind: [keys] }));
 }

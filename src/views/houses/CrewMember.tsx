@@ -72,7 +72,7 @@ function Unlock({ person: { id, name } }: { readonly person: Person }) {
   const { run, busy, message } = useCommand();
   return (
     <div className="space-y-2">
-      <p>Too many wrong passwords were tried for {name}. New devices can’t sign in for a few minutes.</p>
+      <p>Too many wrong passwords for {name}. Signing in is locked for a few minutes on some devices.</p>
       <button type="button" className="btn" disabled={busy} onClick={() => void run('unlockSignIn', { person: id })}>
         Unlock sign-in
       </button>
