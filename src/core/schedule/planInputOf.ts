@@ -35,7 +35,10 @@ export interface PlanGround extends Pick<PlanInput, 'crew' | 'timeZone'> {
   readonly dates: PaintersDates;
 }
 
-/** What of a house is planned. */
+/** Returns when a plan that is made at an instant starts: at the next full five minutes. ms since 1970 */
+export const startOf = (now: number): number => Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS;
+
+/** The rooms of a house that are planned. */
 export type HouseToPlan = Pick<HouseSnapshot, 'rooms' | 'house'>;
 
 const FIVE_MINUTES_MS = 300_000;
@@ -91,7 +94,7 @@ export function* planInputSteps({ rooms, house }: HouseToPlan, ground: PlanGroun
     });
   }
   return {
-    from: Math.ceil(now / FIVE_MINUTES_MS) * FIVE_MINUTES_MS,
+    from: startOf(now),
     timeZone,
     rooms: planned,
     airs: airs.values,

@@ -7,8 +7,9 @@ import { asAlone, type HouseOfPlan, planTogether } from '../../core/plan/planTog
 import { learn, type Paces } from '../../core/rates/learn';
 import { memberOf } from '../../core/schedule/memberOf';
 import { evidenceIn } from '../../core/schedule/paceEvidence';
-import { planInputSteps } from '../../core/schedule/planInputOf';
+import { planInputSteps, startOf } from '../../core/schedule/planInputOf';
 import { isOpen, roomsToPlan } from '../../core/schedule/roomsToPlan';
+import type { RoomSnapshot } from '../../core/snapshot/houseSnapshot';
 import { type Tools, withTools } from '../../core/snapshot/withTools';
 import type { Crew, Member as CrewMember } from '../../core/work/crew';
 import { readCrew } from '../../db/crews';
@@ -27,7 +28,7 @@ const MOST_JOBS = 5000;
 /** Every page and device of a person asks at once when something changes. */
 const inTurn = inOwnTurn(8);
 
-/** What is asked of a plan. */
+/** Options of a plan. */
 export interface PlanAsked {
   /** Whether all houses of the crew are shown, or only one. */
   readonly together: boolean;
@@ -40,7 +41,7 @@ export interface PlanAsked {
 export const AS_IT_STANDS: PlanAsked = { together: false, tools: undefined, stock: undefined };
 
 /**
- * Returns the plan of a house for somebody who asks, in their turn: 'behind' where the house is in none, undefined where the plan cannot be
+ * Returns the plan of a house, one at a time for each person: 'behind' if houses with earlier dates fill the plan, `undefined` if it can't be
  * made in time.
  */
 export const planOfHouse = (id: string, person: Member, asked: PlanAsked): Promise<Ground | 'behind' | undefined> =>
@@ -49,10 +50,10 @@ export const planOfHouse = (id: string, person: Member, asked: PlanAsked): Promi
 /** A plan with all that it is made from. */
 export interface Ground {
   readonly own: LoadedSnapshot;
-  /** What of the plan is shown, and what that is made from; without a plan where it is only what if. */
+  /** The part of the plan that is shown, with its input. A what-if has an input only. */
   readonly input: PlanInput;
   readonly plan: HousePlan | undefined;
-  /** How many rooms of the houses that are shown are not in it, because there are too many. */
+  /** Number of rooms of the houses shown that are left out because the plan is full. */
   readonly unplanned: number;
   /** The houses on which it depends. */
   readonly shown: readonly LoadedSnapshot[];
@@ -89,7 +90,12 @@ async function groundOf(id: string, { together, tools, stock }: PlanAsked): Prom
     const only = kept && kept.length < rooms.length ? new Set(kept.map(({ room }) => room.id)) : undefined;
     const toPlan = { house: head, rooms: only ? rooms.filter(({ room }) => only.has(room.id)) : rooms };
     const ground = { house, crew: ways, people, timeZone, dates };
-    return { id: house, input: await inSlices(planInputSteps(toPlan, ground, at)) };
+    return {
+      id: house,
+      input: await inputOnce(rooms, JSON.stringify([ground, only && [...only], startOf(at)]), () =>
+        inSlices(planInputSteps(toPlan, ground, at)),
+      ),
+    };
   };
   const inputOf = async (houses: readonly LoadedSnapshot[]) => {
     const inputs: HouseOfPlan[] = [];
@@ -120,17 +126,30 @@ async function groundOf(id: string, { together, tools, stock }: PlanAsked): Prom
   };
 }
 
-/** Those of which the painters come first, first. */
+/** Inputs that were computed last, by the rooms of a house as they stand, with what else they depend on. */
+const inputs = new WeakMap<readonly RoomSnapshot[], { readonly key: string; readonly input: Promise<PlanInput> }>();
+
+/** Returns the input of a house. Several pages ask for the same plan at once, so it is computed once while nothing changes. */
+function inputOnce(rooms: readonly RoomSnapshot[], key: string, make: () => Promise<PlanInput>): Promise<PlanInput> {
+  const known = inputs.get(rooms);
+  if (known?.key === key) return known.input;
+  const input = make();
+  inputs.set(rooms, { key, input });
+  input.catch(() => inputs.delete(rooms));
+  return input;
+}
+
+/** Returns the houses in the order in which the painters come. */
 const inOrder = (houses: readonly LoadedSnapshot[]): readonly LoadedSnapshot[] =>
   houses.toSorted((a, b) => (a.dates.house ?? '9').localeCompare(b.dates.house ?? '9') || a.id.localeCompare(b.id));
 
-/** What of it is one house's, with the ids of the house. */
+/** Returns the part of a plan that is in one house, with the ids of that house. */
 function partOf({ input, plan }: Pick<Ground, 'input' | 'plan'>, house: string): Pick<Ground, 'input' | 'plan'> {
   const part = asAlone(housePart({ input, plan: plan ?? emptyPlan(input) }, house), house);
   return { input: part.input, plan: plan && part.plan };
 }
 
-/** Somebody who is kept to a house that is gone works in any. */
+/** Returns a member of the crew; if their only house is gone, they work in any house. */
 const memberIn = (houses: readonly LoadedSnapshot[], { house, ...member }: CrewMember): CrewMember =>
   house && houses.some(({ id }) => id === house) ? { ...member, house } : member;
 
