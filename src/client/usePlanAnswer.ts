@@ -6,17 +6,16 @@ import { listenToMarks } from './liveMarks';
 
 /** Delay before an answer is fetched again, so that one request covers several entries. ms */
 const GATHER_MS = 1000;
-/** The status that says that the house is not in the plan. */
+/** Status if the house is not in the plan. */
 const BEHIND = 409;
 const LOST = 'Can’t load the plan. You see the last one known.';
 
 /**
- * Fetches an answer about the plan of the page's house; again when the page shows something else, and when another house changes on which
- * the plan depends.
+ * Fetches an answer about the plan of the page's house. Fetches it again when the version changes or another house in the plan changes.
  *
- * @param path within the house: `plan`, `plan/finish`
- * @param version of what the page shows
- * @param received called with each answer, before it is returned
+ * @param path of the route within the house, for example `plan/finish`
+ * @param version of the data on the page
+ * @param received called with each answer and the one before
  */
 export function usePlanAnswer<Answer extends { readonly seen: Readonly<Record<string, number>> }>(
   path: string,

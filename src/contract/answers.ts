@@ -10,7 +10,7 @@ const { unit, text, list, table } = {
   table: z.record(z.string(), z.unknown()),
 };
 
-/** A house as the crew's devices keep it: people by name and role only, and what was logged. */
+/** A house as devices keep it for use offline. */
 const away = z.strictObject({
   id: text,
   made: z.number(),
@@ -31,10 +31,7 @@ const pieces = z.strictObject({ box: table, text: z.number(), faces: list, piece
 const marks = z.record(text, z.strictObject({ seq: z.number(), air: z.number(), rooms: z.number() }));
 const everybody = <Schema extends z.ZodType>(schema: Schema) => ({ viewer: schema, finisher: schema, lead: schema });
 
-/**
- * The fields of every answer in JSON to a `GET`, by address and by the role of who asks; a role that is not named is refused. The tests hold
- * the answers against it.
- */
+/** Schemas of all JSON answers to `GET`, by route and role. Other roles get 403. Tests check the answers against them. */
 export const ANSWERS: Readonly<Record<string, Readonly<Partial<Record<Role, z.ZodType>>>>> = {
   '/h/[house]/plan': { finisher: crewPlanSchema, lead: leadPlanSchema },
   '/h/[house]/plan/finish': everybody(finishAnswerSchema),

@@ -7,24 +7,25 @@ import type { EnoughUntil, RoundStart } from '../core/stock/enoughUntil';
 import { type Crew, crewSchema, memberSchema } from '../core/work/crew';
 import type { PaintersDates } from '../core/work/painters';
 
-/** The answer of `GET …/plan/finish`, for everybody whose house it is: dates, and nothing of the people. */
+/** The answer of `GET …/plan/finish`, for every role: dates without people. */
 export interface FinishAnswer {
   readonly finish: HouseFinish;
-  /** How many rooms of the house are not in the plan, because there are too many. */
+  /** Number of rooms left out because the plan is full. */
   readonly unplanned: number;
   readonly dates: PaintersDates;
-  /** The last entry of the log of each house that it depends on and that who asks may see. */
+  /** Number of the last log entry of each house it depends on, as far as the reader may see them. */
   readonly seen: Readonly<Record<string, number>>;
 }
 
-/** The answer of `GET …/plan/goods`, for the crew: until when goods last by the plan. Instants in ms since 1970. */
+/** The answer of `GET …/plan/goods`, for the crew: how long goods last. Instants in ms since 1970. */
 export interface GoodsAnswer {
   readonly from: number;
   readonly timeZone: string;
-  /** Whether any work is left, and whether any of it is planned. */
+  /** True while work is left. */
   readonly open: boolean;
+  /** True if any of that work is planned. */
   readonly planned: boolean;
-  /** How many rooms of the house are not in the plan, because there are too many. */
+  /** Number of rooms left out because the plan is full. */
   readonly unplanned: number;
   readonly enough: readonly EnoughUntil[];
   readonly starts: readonly RoundStart[];
@@ -36,19 +37,19 @@ export interface PlanGroundAnswer {
   readonly input: PlanInput;
   /** The plan of the house as it stands; undefined where the input is only what if. */
   readonly plan?: HousePlan | undefined;
-  /** The last entry of the log of each house that it knows. */
+  /** Number of the last log entry of each house it depends on. */
   readonly seen: Readonly<Record<string, number>>;
-  /** How many rooms of the houses that are shown are not in the plan, because there are too many. */
+  /** Number of rooms of the houses shown that are left out because the plan is full. */
   readonly unplanned: number;
   /** How many houses are planned together. */
   readonly houses: number;
   /** How many there are. */
   readonly allHouses: number;
-  /** What only a lead is sent. */
+  /** Sent to leads only. */
   readonly lead?: {
     readonly crew: Crew;
     readonly crewVersion: number;
-    /** How fast people are by what they logged. */
+    /** Paces learned from the log. */
     readonly paces: Paces;
   };
 }
@@ -58,7 +59,7 @@ export interface OwnHours {
   readonly hours: number | null;
 }
 
-// The fields of these answers, by role. The schemas are strict: the tests hold the answers of every role against them.
+// Strict schemas by role. Tests check the answers of every role against them.
 
 const instant = z.number();
 const days = z.record(z.string(), z.string());
@@ -140,11 +141,11 @@ const room = z.strictObject({
   heldFaces: z.number().optional(),
 });
 
-/** Somebody of the crew for the others: what an hour of theirs costs is not in it. */
+/** A crew member without the hourly cost. */
 const person = memberSchema.omit({ hourCost: true }).extend({
   id: z.string(),
   name: z.string(),
-  /** Of others than who asks it is empty, but for a lead. */
+  /** Empty for everyone but the person who asks, unless a lead asks. */
   pace: z.record(z.string(), z.number()),
 });
 
@@ -208,7 +209,7 @@ export const crewPlanSchema = z.strictObject({
   allHouses: z.number(),
 });
 
-/** The answer of `GET …/plan` for a lead: with what people cost and how fast each of them is. */
+/** The answer of `GET …/plan` for a lead: adds hourly costs and paces. */
 export const leadPlanSchema = crewPlanSchema.extend({
   input: crewPlanSchema.shape.input.extend({ people: z.array(person.extend({ hourCost: z.number().optional() })) }),
   lead: z.strictObject({

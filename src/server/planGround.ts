@@ -21,9 +21,9 @@ import { AS_IT_STANDS, type Ground, type PlanAsked, planOfHouse } from './plans/
 import { refuse } from './refuse';
 import { inSlices } from './threads/inSlices';
 
-const CREW_ONLY = 'Only the crew sees its plan.';
+const CREW_ONLY = 'Only the crew can see this plan.';
 
-/** Answers the crew of a house with what of their plan is in it, and what it is made from. */
+/** Answers the crew with the plan of a house and its input: `PlanGroundAnswer`. */
 export const planGround = (house: string, asked: PlanAsked): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
@@ -31,7 +31,7 @@ export const planGround = (house: string, asked: PlanAsked): Promise<Response> =
     return typeof ground === 'object' ? answer(forRole(ground, person)) : refusalOf(ground);
   });
 
-/** Answers everybody whose house it is with when it and its rooms are finished by the plan: `FinishAnswer`. */
+/** Answers every role with the planned finish of a house and its rooms: `FinishAnswer`. */
 export const finishOfHouse = (house: string): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     const ground = await planOfHouse(id, person, AS_IT_STANDS);
@@ -41,7 +41,7 @@ export const finishOfHouse = (house: string): Promise<Response> =>
     return answer<FinishAnswer>({ finish: houseFinish({ input, plan }), unplanned, dates: own.dates, seen });
   });
 
-/** Answers somebody of the crew with how many hours of today's assigned work in a house the plan has for them. */
+/** Answers with the planned hours of one's own jobs in a house today: `OwnHours`. */
 export const ownHours = (house: string): Promise<Response> =>
   openHouse(house, async ({ id, timeZone }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
@@ -53,7 +53,7 @@ export const ownHours = (house: string): Promise<Response> =>
     });
   });
 
-/** Answers the crew of a house with until when each good lasts by the plan, and when each round begins: `GoodsAnswer`. */
+/** Answers the crew with how long each good lasts and when each round starts: `GoodsAnswer`. */
 export const goodsOfPlan = (house: string): Promise<Response> =>
   openHouse(house, async ({ id }, person) => {
     if (!mayAct(person, 'finisher')) return refuse(403, CREW_ONLY);
@@ -92,9 +92,9 @@ function* goodsSteps(
   return goods;
 }
 
-/** Answers in JSON that is written in slices: the plan of many rooms is long. */
-const answer = async <Told>(told: Told): Promise<Response> =>
-  new Response(await inSlices(jsonSteps(told)), {
+/** Answers with JSON, written in slices because plans can be long. */
+const answer = async <Content>(content: Content): Promise<Response> =>
+  new Response(await inSlices(jsonSteps(content)), {
     headers: { 'content-type': 'application/json', 'cache-control': 'no-store' },
   });
 
@@ -106,16 +106,16 @@ const refusalOf = (why: 'behind' | undefined): Response =>
 const seenIn = (houses: readonly LoadedSnapshot[]): Readonly<Record<string, number>> =>
   Object.fromEntries(houses.map(({ id, mark }) => [id, mark.seq]));
 
-/** Returns what of a plan somebody of the crew may read: what people cost and how fast others are is for leads. */
+/** Returns the plan as a role may read it: only leads see hourly costs and the paces of others. */
 function forRole(ground: Ground, person: Member): PlanGroundAnswer {
   const { input, plan, unplanned, shown, houses, allHouses, crew, crewVersion, paces } = ground;
-  const told = { plan, unplanned, seen: seenIn(shown), houses, allHouses };
+  const shared = { plan, unplanned, seen: seenIn(shown), houses, allHouses };
   return mayAct(person, 'lead')
-    ? { ...told, input, lead: { crew, crewVersion, paces } }
-    : { ...told, input: withOwnPace(input, person.id) };
+    ? { ...shared, input, lead: { crew, crewVersion, paces } }
+    : { ...shared, input: withOwnPace(input, person.id) };
 }
 
-/** Returns an input without the paces of others and without what people cost. */
+/** Returns an input without hourly costs and the paces of others. */
 const withOwnPace = (input: PlanInput, id: string): PlanInput => ({
   ...input,
   people: input.people.map(({ hourCost, ...person }) => (person.id === id ? person : { ...person, pace: {} })),

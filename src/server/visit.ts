@@ -147,15 +147,12 @@ export const loadFiguresIn = (
   return loadFigures(rooms, snapshot.rooms, unit, waresOf(snapshot.catalogue, unit), mayAct(person, 'finisher'));
 };
 
-/** So many entries of the crew are looked through for those that came too late. */
+/** Number of latest entries that are checked. */
 const LATEST_ENTRIES = 200;
 const OWN_KINDS = new Set(FINISHER_KINDS);
 const DAY_MS = 86_400_000;
 
-/**
- * Returns the names of rooms for which something came from who visits within a day, after they were removed: a phone without a signal does
- * not know it.
- */
+/** Returns the names of removed rooms for which an entry of the visitor arrived within the last day, after the removal. */
 export async function loggedTooLate({ id, log, snapshot, person, now }: HouseVisit): Promise<readonly string[]> {
   const there = new Set(snapshot.rooms.map(({ room }) => room.id));
   const own = log

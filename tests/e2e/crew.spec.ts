@@ -46,7 +46,7 @@ test('a finisher’s day shows what can go, what waits, and logs part of it on t
   await expect(page).toHaveURL(/\/board#bunk-room$/);
   const room = page.getByRole('region', { name: 'Bunk room' });
   await room.getByRole('button', { name: /^Fasteners: Go: fill coat/ }).click();
-  await page.getByLabel('Number of them').fill('23');
+  await page.getByLabel('How many').fill('23');
   await page.getByRole('button', { name: 'Some' }).click();
   await expect(room.getByRole('button', { name: /^Fasteners:/ })).toHaveAccessibleName(/10 % done/);
 });

@@ -52,7 +52,7 @@ describe('a house file with wrong parts', () => {
     ]);
   });
 
-  it.each(['__proto__', 'constructor', 'toString'])('is told that %s is no id', (id) => {
+  it.each(['__proto__', 'constructor', 'toString'])('refuses %s as an id', (id) => {
     expect(problemsOf({ ...FILE, rooms: [room(0, { id })] })).toEqual(['rooms[0].id is a reserved word']);
     const opening = { id, kind: 'door', wall: 1, at: 20, width: 32, height: 80 };
     expect(problemsOf({ ...FILE, rooms: [room(0, { openings: [opening] })] })).toContain(

@@ -4,7 +4,8 @@ export function dayOf(instant: number, timeZone: string): string {
 }
 
 /**
- * Returns the day of the calendar that is `days` after (below 0: before) the day of an instant, as YYYY-MM-DD: days are 23 or 25 hours long when clocks change.
+ * Returns the calendar day (YYYY-MM-DD) that is `days` after the day of an instant; negative `days` are before. Counts days, not hours:
+ * a day has 23 or 25 hours when clocks change.
  *
  * @example dayAfter(Date.parse('2026-11-01T04:30:00Z'), 1, 'America/New_York')  // '2026-11-02'
  */

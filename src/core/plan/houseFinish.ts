@@ -1,35 +1,35 @@
 import type { Planned } from './housePart';
 import { lateBy, roomEnds } from './roomEnd';
 
-/** When a room of a house is finished by a plan. Instants in ms since 1970. */
+/** Planned finish of a room. Instants in ms since 1970. */
 export interface RoomFinish {
   readonly id: string;
   readonly name: string;
-  /** Undefined where nothing of it is planned. */
+  /** Undefined if no work is planned. */
   readonly end?: number | undefined;
-  /** Whether all of its open work is in the plan. */
+  /** True if all open work is in the plan. */
   readonly whole: boolean;
   /** When the painters come. */
   readonly due?: number | undefined;
-  /** ms after the painters come; 0 where it is in time. */
+  /** ms after the painters' date; 0 if in time. */
   readonly late: number;
-  /** It is on hold and nobody knows how long: it is planned after everything else. */
+  /** True if the room is on hold with no end date: it is planned last. */
   readonly last: boolean;
 }
 
-/** When a house is finished by a plan: no more of it than a builder may read, who is told nothing of the people. */
+/** Planned finish of a house, without anything about people: builders read it too. */
 export interface HouseFinish {
   readonly from: number;
   readonly timeZone: string;
   readonly finish: number;
-  /** Whether there is anything left to do. */
+  /** True while work is left. */
   readonly open: boolean;
-  /** Whether rooms on hold come after the finish. */
+  /** True if rooms on hold come after the finish. */
   readonly exceptHeld: boolean;
   readonly rooms: readonly RoomFinish[];
 }
 
-/** Returns when a house and each of its rooms are finished by the plan of that house. */
+/** Returns the planned finish of a house and its rooms. */
 export function houseFinish(planned: Planned): HouseFinish {
   const { plan, input } = planned;
   const ends = roomEnds(planned);

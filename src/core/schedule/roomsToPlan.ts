@@ -10,15 +10,15 @@ interface HouseOfRooms {
 /** Returns whether there is work left in a room. */
 export const isOpen = ({ standing }: RoomSnapshot): boolean => standing.now.kind !== 'done';
 
-/** Returns how much there is to plan in a room: a job for each coat that is not on, and one for what comes after them. */
+/** Returns the number of jobs in a room: one for each coat that isn't finished, and one for sanding and what follows. */
 export const jobsIn = (room: RoomSnapshot): number =>
   isOpen(room) ? 1 + room.coats.filter(({ id }) => (room.applied.coats.get(id)?.share ?? 0) < 1).length : 0;
 
 /**
- * Returns the rooms of each house that are planned, where there is too much to plan all: those of the first houses, and of the last house
- * that has a place those to which the painters come first. Houses without one are left out.
+ * Returns the rooms to plan, by house, until the plan is full. Houses come in the given order; of the house that fills the plan, the rooms with
+ * the earliest painters' dates come first. Houses after it are left out.
  *
- * @param most jobs of all houses together
+ * @param most jobs in all houses together
  */
 export function roomsToPlan<House extends HouseOfRooms>(
   houses: readonly House[],
@@ -37,7 +37,7 @@ export function roomsToPlan<House extends HouseOfRooms>(
   return planned;
 }
 
-/** Returns the open rooms to which the painters come first, as many as have a place, in the order of the house. */
+/** Returns the open rooms with the earliest painters' dates that fit, in the order of the house. */
 function firstDue(rooms: readonly RoomSnapshot[], dates: PaintersDates, most: number): readonly RoomSnapshot[] {
   const due = ({ room }: RoomSnapshot) => dateFor(dates, room.id) ?? '9';
   let places = most;

@@ -5,7 +5,7 @@ import type { RoomSnapshot } from './houseSnapshot';
 
 /** Replaces the reason of a hold that is not for the builder: reasons often name people. */
 const ON_HOLD = 'on hold';
-/** Replaces the words of a problem of which nothing else is known. */
+/** Replaces the words of a problem that has no kind and no photo. */
 const PROBLEM = 'Problem';
 
 /**
@@ -34,7 +34,7 @@ function mapped<Item>(list: readonly Item[], replace: (item: Item) => Item): rea
   return replaced.some((item, index) => item !== list[index]) ? replaced : list;
 }
 
-/** Returns what a problem is called where its words are not for the builder. */
+/** Returns the words of a problem that a builder can read. */
 const problemText = (
   problem: Pick<OpenItem, 'text' | 'defect' | 'forBuilder'> & { photos?: readonly string[] | undefined },
 ) =>

@@ -8,23 +8,23 @@ import { workAnywhere } from '../work/block';
 import type { Pass } from '../work/pass';
 import { type Draw, runOut } from './runOut';
 
-/** How long a good lasts by a plan; litres, of tape mm. Instants in ms since 1970. */
+/** How long a good lasts. Amounts in litres, of tape in mm; instants in ms since 1970. */
 export interface EnoughUntil {
   readonly good: Good;
   readonly onHand: number;
-  /** What the plan takes of it, with waste. */
+  /** Amount that the plan needs, with waste. */
   readonly takes: number;
-  /** When it is used up; undefined where it is enough for all. */
+  /** When it is used up; undefined if there is enough. */
   readonly out?: number | undefined;
-  /** The last day on which it can be ordered so that it is there in time, YYYY-MM-DD. */
+  /** Last day to order it in time, YYYY-MM-DD. */
   readonly orderBy?: string | undefined;
 }
 
 /**
- * Returns until when each good that a plan takes is enough, and when it has to be ordered.
+ * Returns how long each good lasts and when to order it.
  *
- * @param goods what each item of open work takes, without waste
- * @param onHand what is there of each good
+ * @param goods needed by each item of open work, without waste
+ * @param onHand amount of each good in stock
  */
 export function enoughUntil(
   planned: Planned,

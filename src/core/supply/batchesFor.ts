@@ -1,7 +1,7 @@
 import { mudWithin } from '../materials/batch';
 import type { Wares } from '../materials/catalogue';
 import { mudOf } from '../materials/loadList';
-import { allSteps, type Steps } from '../measure/steps';
+import type { Steps } from '../measure/steps';
 import { COAT_KEYS, type CoatKey } from '../method/coat';
 import type { RoomSnapshot } from '../snapshot/houseSnapshot';
 import { coatHours } from '../work/tasksOf';
@@ -22,17 +22,10 @@ export interface RoundBatches {
 }
 
 /**
- * How setting mud is mixed for what is still to be put on with it, room after room: a batch is what one person puts on within the
- * label at the usual rate, and a round that takes longer takes more of them.
+ * Computes the batches of setting mud for the coats that are left, room by room. A batch is what one person uses within the working time on the
+ * label at the default rate.
  */
-export const batchesFor = (rooms: readonly RoomSnapshot[], wares: Pick<Wares, 'of'>): readonly RoundBatches[] =>
-  allSteps(batchesForSteps(rooms, wares));
-
-/** Works out the same room by room. */
-export function* batchesForSteps(
-  rooms: readonly RoomSnapshot[],
-  { of }: Pick<Wares, 'of'>,
-): Steps<readonly RoundBatches[]> {
+export function* batchesFor(rooms: readonly RoomSnapshot[], { of }: Pick<Wares, 'of'>): Steps<readonly RoundBatches[]> {
   const batches: RoundBatches[] = [];
   for (const room of rooms) {
     yield;

@@ -4,6 +4,7 @@ import { oneRoomSnapshot } from '../../../tests/houses/oneRoomSnapshot';
 import type { Entry } from '../log/entry';
 import { NO_CATALOGUE, waresOf } from '../materials/catalogue';
 import type { Good } from '../materials/goods';
+import { allSteps } from '../measure/steps';
 import type { MethodChoices } from '../room/methodSchema';
 import { batchesFor } from './batchesFor';
 import { bringFrom } from './bringFor';
@@ -87,7 +88,7 @@ describe('what to bring for a day', () => {
 
 describe('batches of setting mud', () => {
   const batches = (entries: readonly Entry[], method: MethodChoices) =>
-    batchesFor(roomsWith(entries, method).rooms, WARES);
+    allSteps(batchesFor(roomsWith(entries, method).rooms, WARES));
 
   it('are as many as the label asks for, none larger than one person uses up in time', () => {
     expect(batches([], {})).toEqual([]);

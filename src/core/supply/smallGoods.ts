@@ -1,6 +1,6 @@
 import { sheetsFor } from '../inspect/sandable';
 import { mudOf } from '../materials/loadList';
-import { allSteps, type Steps } from '../measure/steps';
+import type { Steps } from '../measure/steps';
 import { MM_PER_FOOT, MM_PER_INCH } from '../measure/unit';
 import { COAT_KEYS, COATED_CLASSES, type CoatedClass, type CoatKey } from '../method/coat';
 import { sandedWith } from '../method/finalSanding';
@@ -23,11 +23,8 @@ const MM_PER_SPONGE = 500 * MM_PER_FOOT;
 const FIXED_EVERY_MM = 16 * MM_PER_INCH;
 const FIXED: ReadonlySet<EdgeProfile> = new Set<EdgeProfile>(['square', 'bullnose', 'arch', 'flexible']);
 
-/** Returns what some rooms take of it in all, whatever is done already: pieces are rounded up once for all of them. */
-export const smallGoods = (rooms: readonly RoomSnapshot[]): SmallGoods => allSteps(smallGoodsSteps(rooms));
-
-/** Works out the same room by room. */
-export function* smallGoodsSteps(rooms: readonly RoomSnapshot[]): Steps<SmallGoods> {
+/** Computes what rooms need in all, whatever is done already, room by room. Pieces are rounded up once for all rooms. */
+export function* smallGoods(rooms: readonly RoomSnapshot[]): Steps<SmallGoods> {
   let [sandpaper, sponged, fixings] = [0, 0, 0];
   for (const room of rooms) {
     yield;
@@ -57,12 +54,8 @@ export interface MudOfClass {
 /** How many times what the sections say the crew puts on of a mud. */
 type Use = (mud: RoomSnapshot['coats'][number]['mud']) => number;
 
-/** Returns the mud of each class by its coats, without waste; what is done beside the coats is not in it. */
-export const mudByClass = (rooms: readonly RoomSnapshot[], use: Use): readonly MudOfClass[] =>
-  allSteps(mudByClassSteps(rooms, use));
-
-/** Works out the same room by room. */
-export function* mudByClassSteps(rooms: readonly RoomSnapshot[], use: Use): Steps<readonly MudOfClass[]> {
+/** Computes the mud of each class by its coats, room by room, without waste and without small work. */
+export function* mudByClass(rooms: readonly RoomSnapshot[], use: Use): Steps<readonly MudOfClass[]> {
   const found = new Map<CoatedClass, Partial<Record<CoatKey, number>>>();
   for (const { coats, method } of rooms) {
     yield;

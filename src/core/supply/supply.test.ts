@@ -14,6 +14,7 @@ import { cutBead } from '../materials/cut/cutBead';
 import { leftAfter } from '../materials/cut/leftAfter';
 import type { Good } from '../materials/goods';
 import { type LoadList, loadList } from '../materials/loadList';
+import { allSteps } from '../measure/steps';
 import { resolveMethod } from '../method/resolveMethod';
 import { roomCoats } from '../method/roomCoats';
 import { randomFrom } from '../plan/improve';
@@ -210,7 +211,7 @@ describe('what material costs', () => {
 describe('what is bought by the piece', () => {
   it('is rounded up once for all rooms, and follows how beads and hard joints are done', () => {
     const one = taken.roomWith([]);
-    const [single, three] = [smallGoods([one]), smallGoods([one, one, one])];
+    const [single, three] = [allSteps(smallGoods([one])), allSteps(smallGoods([one, one, one]))];
     expect(single.sandpaper).toBeGreaterThan(0);
     expect(three.sandpaper).toBeGreaterThan(single.sandpaper);
     expect(three.sandpaper).toBeLessThanOrEqual(3 * single.sandpaper);
@@ -249,7 +250,7 @@ describe('what is bought by the piece', () => {
 
   it('of mud is told by class and coat, and comes to the mud of the coats', () => {
     const room = taken.roomWith([]);
-    const all = mudByClass([room], () => 1).flatMap(({ coats }) => Object.values(coats));
+    const all = allSteps(mudByClass([room], () => 1)).flatMap(({ coats }) => Object.values(coats));
     const load = loadList([room], 'in');
     const beside = load.small.reduce((sum, { litres }) => sum + litres, 0);
     expect(all.reduce((sum, litres) => sum + litres, 0) + beside).toBeCloseTo(

@@ -83,10 +83,11 @@ export const peopleCommands: Handlers<
     (await endSession(session, mayAct(person, 'lead') ? undefined : person.id))
       ? granted(null)
       : refused('notFound', 'This sign-in has ended already.'),
-  endSecret: async ({ kind, person = '' }, by) => {
-    const of = person === '' ? by.id : person;
-    if (of !== by.id && !mayAct(by, 'lead')) return refused('notAllowed', 'Only a lead ends what others have.');
-    await endSecret({ person: of, kind });
+  endSecret: async ({ kind, person: asked }, by) => {
+    const person = asked ?? by.id;
+    if (person !== by.id && !mayAct(by, 'lead'))
+      return refused('notAllowed', 'Only a lead can end the addresses and keys of others.');
+    await endSecret({ person, kind });
     return granted(null);
   },
   unlockSignIn: async ({ person }) => {

@@ -6,8 +6,8 @@ import { loadList } from '../../core/materials/loadList';
 import type { Steps } from '../../core/measure/steps';
 import type { LengthUnit } from '../../core/measure/unit';
 import type { RoomSnapshot } from '../../core/snapshot/houseSnapshot';
-import { batchesForSteps, type RoundBatches } from '../../core/supply/batchesFor';
-import { type MudOfClass, mudByClassSteps, type SmallGoods, smallGoodsSteps } from '../../core/supply/smallGoods';
+import { batchesFor, type RoundBatches } from '../../core/supply/batchesFor';
+import { type MudOfClass, mudByClass, type SmallGoods, smallGoods } from '../../core/supply/smallGoods';
 import { stillNeededSteps } from '../../core/supply/stillNeeded';
 import { inSlices } from '../threads/inSlices';
 import { cutAside } from './cutAside';
@@ -47,12 +47,12 @@ export async function loadFigures(
   const bead = await cutAside({ pieces, unit, wares });
   return {
     bead,
-    small: await inSlices(smallGoodsSteps(rooms)),
-    mud: await inSlices(mudByClassSteps(rooms, (mud) => wares.of[mud].use)),
+    small: await inSlices(smallGoods(rooms)),
+    mud: await inSlices(mudByClass(rooms, (mud) => wares.of[mud].use)),
     crew: forCrew
       ? {
           costs: await inSlices(costsByRoom(rooms, bead, unit, wares)),
-          batches: await inSlices(batchesForSteps(rooms, wares)),
+          batches: await inSlices(batchesFor(rooms, wares)),
           needed: await inSlices(stillNeededSteps(all, wares)),
         }
       : undefined,

@@ -1,11 +1,11 @@
 import { AsyncLocalStorage } from 'node:async_hooks';
 import { setImmediate } from 'node:timers/promises';
 
-/** So long pages and computation wait at most for those in the fast lane, ms: a stream of them stops nobody. */
+/** Pages and computation wait for the fast lane no longer than this, so a stream of entries can't block them. ms */
 const LONGEST_WAIT_MS = 200;
 
 interface Lane {
-  /** How many are in it. */
+  /** Number of requests in the lane. */
   inside: number;
   /** Called when the last one leaves. */
   readonly waiting: Set<() => void>;
@@ -17,7 +17,7 @@ holder.oakFastLane ??= { inside: 0, waiting: new Set() };
 const lane = holder.oakFastLane;
 const own = new AsyncLocalStorage<true>();
 
-/** Runs something short that somebody waits for, such as recording an entry: pages and computation do not begin beside it. */
+/** Runs a short request, such as recording an entry. Pages and computation wait until it is done. */
 export async function inFastLane<Value>(run: () => Promise<Value>): Promise<Value> {
   lane.inside += 1;
   try {
@@ -28,7 +28,7 @@ export async function inFastLane<Value>(run: () => Promise<Value>): Promise<Valu
   }
 }
 
-/** Lets others be answered first: those in the fast lane to their end, if that comes soon. */
+/** Waits until the requests in the fast lane are done, at most `LONGEST_WAIT_MS`. */
 export async function afterFastLane(): Promise<void> {
   await setImmediate();
   if (lane.inside === 0 || own.getStore()) return;

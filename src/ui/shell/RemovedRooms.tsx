@@ -1,7 +1,7 @@
 import { TriangleAlert } from 'lucide-react';
 import { listWords } from '@/words/coatWords';
 
-/** Tells somebody that what they logged came after its room was removed. */
+/** Warns that entries arrived after their rooms were removed. */
 export function RemovedRooms({ names }: { readonly names: readonly string[] }) {
   if (names.length === 0) return null;
   return (

@@ -287,7 +287,7 @@ export function LogDialog({
           {cell.class !== 'surface' && where === '' && (
             <div className="flex items-end gap-2">
               <TextField
-                label={cell.class === 'fasteners' ? 'Number of them' : 'Part of it'}
+                label={cell.class === 'fasteners' ? 'How many' : 'Part of it'}
                 className="flex-1"
                 value={some}
                 placeholder={cell.class === 'fasteners' ? '60' : unit === 'in' ? "12' 6" : '3.8 m'}

@@ -23,7 +23,7 @@ export function sticksWords(sticks: readonly CutStick[], unit: LengthUnit): stri
     .join(', ');
 }
 
-/** A list of more sticks is cut from by nobody in one go: it is shown for a part of the house. */
+/** Longer lists are shown only for a floor or a room. */
 const MOST_STICKS = 600;
 
 /** Every stick with what is cut from it, in the order to cut, and to which edge of which room each piece goes. */
@@ -60,7 +60,7 @@ export function CuttingList({
   );
 }
 
-/** The sticks of one profile; only how many of which length where there are too many. */
+/** Shows the sticks of one profile, or only their counts if the list is too long. */
 function ProfileCuts({
   profile,
   pieces,

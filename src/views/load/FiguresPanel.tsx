@@ -3,7 +3,7 @@ import type { MaterialCost } from '@/core/cost/materialCost';
 import { type LengthUnit, litresFromGallons, MM_PER_FOOT } from '@/core/measure/unit';
 import { GOOD_WORDS } from './stockRows';
 
-/** Material cost a room, in the money of the firm. */
+/** Material cost of a room, in the company's currency. */
 export interface RoomCost {
   readonly name: string;
   readonly cost: number;

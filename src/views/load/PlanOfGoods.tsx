@@ -51,7 +51,7 @@ export function PlanOfGoods({
           </p>
         )}
         {answer && answer.unplanned > 0 && (
-          <p className="font-semibold">Without {plural(answer.unplanned, 'room')} not in the plan yet.</p>
+          <p className="font-semibold">Excludes {plural(answer.unplanned, 'room')} not in the plan yet.</p>
         )}
         {!answer && !failed && <p className="text-muted">Planning…</p>}
         {answer?.enough.length === 0 && <p>{nothingWords(answer)}</p>}
