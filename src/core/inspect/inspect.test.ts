@@ -1,55 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { logEntry, MARIT } from '../../../tests/houses/logEntry';
-import { roomOf } from '../../../tests/houses/readRooms';
-import { airClock } from '../air/airClock';
-import type { SourcedAir } from '../air/roomAir';
+import { coats, EMPTY, HOUR, house, LATE, off, sanded, snapshotAt } from '../../../tests/houses/pantry';
 import { smoothing } from '../cost/smoothing';
-import { takeOff, whatIsKept } from '../joints/takeOff';
 import type { Entry } from '../log/entry';
-import { NOTHING_YET, type OpenItem } from '../log/roomState';
-import { stateOf } from '../log/stateOf';
-import type { Coat } from '../method/coat';
+import type { OpenItem } from '../log/roomState';
 import type { DefectKind } from '../method/defects';
 import { LEVELS } from '../room/level';
-import { houseSnapshot } from '../snapshot/houseSnapshot';
 import { beforeCoat, takenAlong } from './betweenCoats';
-import { accountOf, causeOf } from './causeOf';
 import { handOverOf, reworkBy } from './handOver';
 import { sandingOf, wetWhenSanded } from './sandable';
 import { whyNotSigned } from './signOff';
 
-const HOUR = 3_600_000;
-const { house, room } = roomOf("Pantry 7'6 x 5' x 8', door 28x80 wall 2");
-const AIR = airClock<SourcedAir>([
-  { from: 0, air: { temperature: 21, humidity: 50 }, source: { kind: 'house' }, readAt: 0 },
-]);
-const off = takeOff(room, house);
-const snapshotAt = (entries: readonly Entry[], now: number) => {
-  const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-  const [own] = houseSnapshot(
-    house,
-    [room],
-    states,
-    () => AIR,
-    now,
-    () => whatIsKept(off),
-  ).rooms;
-  if (!own) throw new Error('the house has its room');
-  return own;
-};
-const EMPTY = snapshotAt([], 0);
-/** Every coat, a day apart. */
-const coats = (some: readonly Coat[] = EMPTY.coats): readonly Entry[] =>
-  some.map(({ class: kind, key, side }) =>
-    logEntry({
-      kind: 'coat',
-      at: EMPTY.coats.findIndex((coat) => coat.class === kind && coat.key === key && coat.side === side) * 30 * HOUR,
-      payload: { class: kind, key, ...(side ? { side } : {}), part: 1, mud: { kind: 'drying' } },
-    }),
-  );
-const LATE = EMPTY.coats.length * 30 * HOUR + 200 * HOUR;
-const sanded = (at: number, more: object = {}) => logEntry({ kind: 'sanded', at, payload: more });
 const not = (entries: readonly Entry[], level: 3 | 4 | 5 = 4, faces?: readonly string[], now = LATE) =>
   whyNotSigned(snapshotAt(entries, now), faces, LEVELS[level], now);
 
@@ -133,16 +95,7 @@ describe('what a room is handed over with', () => {
           }),
         );
         const other = { ...house, method: { ...house.method, ...choices } } as typeof house;
-        const states = new Map([[room.id, stateOf(entries).get('room') ?? NOTHING_YET]]);
-        const [snapshot] = houseSnapshot(
-          other,
-          [room],
-          states,
-          () => AIR,
-          LATE,
-          () => whatIsKept(off),
-        ).rooms;
-        if (!snapshot) throw new Error('the house has its room');
+        const snapshot = snapshotAt(entries, LATE, other);
         const told = handOverOf(snapshot).coats.map(({ class: kind, key, side, at, who }) => [
           kind,
           key,
@@ -286,75 +239,5 @@ describe('what the next coat of a class takes along', () => {
     ['what has no name', found({ text: 'Odd', piece: flat?.id }), 0],
   ] as const)('%s: %#', (_words, entries, count) => {
     expect(takenAlong(snapshotAt(entries, LATE), 'flat')).toHaveLength(count);
-  });
-});
-
-describe('what something that is wrong comes from', () => {
-  const flat = off.pieces.find((piece) => piece.class === 'flat')?.id ?? '';
-  const INES = '00000000-0000-4000-8000-00000000000c';
-  /** Hours after the third day began. */
-  const at = (hour: number) => (48 + hour) * HOUR;
-  const on = (key: 'tape' | 'fill', hour: number, by?: string) =>
-    logEntry({
-      kind: 'coat',
-      at: at(hour),
-      ...(by ? { by } : {}),
-      payload: { class: 'flat', key, part: 1, mud: { kind: 'drying' }, on: [{ id: flat, amount: 1, of: 1 }] },
-    });
-  const seen = (defect: DefectKind, hour: number) => ({
-    defect,
-    piece: flat,
-    at: new Date(at(hour)).toISOString(),
-    after: 1,
-  });
-
-  it('is the tape coat for a bubble, and that it was coated too soon where it was', () => {
-    const soon = snapshotAt([on('tape', 0), on('fill', 5, INES)], LATE);
-    const cause = causeOf(seen('bubble', 50), soon);
-    expect(cause.coat?.payload.key).toBe('tape');
-    expect(cause.who).not.toEqual([INES]);
-    expect(cause.coatedAfter?.waited).toBe(5 * HOUR);
-    expect(cause.coatedAfter?.asked).toBeGreaterThan(10 * HOUR);
-    expect(causeOf(seen('bubble', 90), snapshotAt([on('tape', 0), on('fill', 60)], LATE)).coatedAfter).toBeUndefined();
-  });
-
-  it('is the coat that was on last when it was seen, and nobody’s coat for a dent', () => {
-    const snapshot = snapshotAt([on('tape', 0), on('fill', 40, INES)], LATE);
-    expect(causeOf(seen('ridge', 50), snapshot)).toMatchObject({ account: 'crew', who: [INES] });
-    expect(causeOf(seen('ridge', 20), snapshot).coat?.payload.key).toBe('tape');
-    expect(causeOf(seen('dent', 50), snapshot)).toMatchObject({ account: 'others', coat: undefined });
-    expect(causeOf({ ...seen('ridge', 50), piece: undefined }, snapshot).coat).toBeUndefined();
-  });
-
-  it('is the first tape coat where it was laid twice, and what was on at that very moment', () => {
-    const twice = snapshotAt([on('tape', 0), on('tape', 40, INES), on('fill', 90)], LATE);
-    expect(causeOf(seen('tapeShows', 95), twice).coat?.at).toBe(new Date(at(0)).toISOString());
-    expect(causeOf(seen('ridge', 40), twice).who).toEqual([INES]);
-  });
-
-  it('is the crew’s where nobody gave it a name', () => {
-    const cause = causeOf({ ...seen('ridge', 50), defect: undefined }, snapshotAt([on('tape', 0)], LATE));
-    expect(cause).toMatchObject({ account: 'crew', coat: { payload: { key: 'tape' } } });
-  });
-
-  it('is too soon only for what is wrong with the tape, and where it was', () => {
-    const soon = snapshotAt([on('tape', 0), on('fill', 5)], LATE);
-    expect(causeOf(seen('ridge', 4), soon).coatedAfter).toBeUndefined();
-    expect(causeOf(seen('bubble', 4), soon).coatedAfter).toBeUndefined();
-    const asked = causeOf(seen('bubble', 50), soon).coatedAfter?.asked ?? 0;
-    expect(asked).toBeLessThan(40 * HOUR);
-    const justRight = snapshotAt([on('tape', 0), on('fill', (asked + 1) / HOUR)], LATE);
-    expect(causeOf(seen('bubble', 90), justRight).coatedAfter).toBeUndefined();
-  });
-
-  it('is the hanger’s account before anything is on, but for what another trade did', () => {
-    const snapshot = snapshotAt([], LATE);
-    expect(causeOf({ ...seen('beadOut', 0), after: 0 }, snapshot).account).toBe('hanger');
-    expect(causeOf({ ...seen('beadOut', 0), after: 1 }, snapshot).account).toBe('crew');
-    expect(accountOf({ defect: 'dent', after: 0 })).toBe('others');
-    expect([accountOf({ defect: undefined, after: 0 }), accountOf({ defect: undefined, after: 1 })]).toEqual([
-      'hanger',
-      undefined,
-    ]);
   });
 });
